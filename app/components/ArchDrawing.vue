@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Stone } from '../../core/batch/summary'
+import { archOf, placeOf, type ArchShape } from '../drawings/arch'
+
+/** A window drawn outside the stones. */
+export interface ArchBand {
+  readonly id: string
+  readonly fromS: number
+  readonly toS: number
+  readonly kind: 'sign' | 'turn'
+  readonly label: string
+  readonly times: string
+}
+
+const props = withDefaults(defineProps<{
+  /** Sizes of the arch in drawing units. */
+  shape: ArchShape
+  /** Stones in time order, s since the start. */
+  stones: readonly Stone[]
+  /** The turning point, s. */
+  keystoneS: number
+  /** The end, s, after the keystone. */
+  endS: number
+  /** Windows outside the ring. */
+  bands?: readonly ArchBand[]
+  /** How far the cook is, s, or null where nothing runs. */
+  nowS?: number | null
+  /** Moments marked, s. */
+  marks?: readonly number[]
+  /** True where labels are drawn beside the bands. */
+  labels?: boolean
+  /** What a screen reader says of the drawing. */
+  title: string
+  /** A fault: a mark of its own shape at the foot. */
+  fault?: boolean
+}>(), { bands: () => [], nowS: null, marks: () => [], labels: false, fault: false })
+
+const arch = computed(() => archOf(props.shape))
+const place = (timeS: number): number => placeOf(timeS, { keystoneS: props.keystoneS, endS: props.endS })
+const half = computed(() => props.shape.stone / 2)
+
+const stones = computed(() => props.stones.map(stone => ({
+  path: arch.value.segment(place(stone.fromS), place(stone.toS), -half.value, half.value),
+  colour: stone.colour,
+})))
+const joints = computed(() => props.stones.slice(1).map((stone) => {
+  const at = place(stone.fromS)
+  const inner = arch.value.at(at, -half.value)
+  const outer = arch.value.at(at, half.value)
+  return { inner, outer, key: Math.abs(stone.fromS - props.keystoneS) < 1 }
+}))
+const ring = computed(() => arch.value.segment(-1, 1, -half.value, half.value))
+const bands = computed(() => props.bands.map((band, i) => {
+  const from = place(band.fromS)
+  const to = Math.max(place(band.toS), from + 0.012)
+  const out = half.value + 12 + (i % 2 === 0 || band.kind === 'turn' ? 0 : 13)
+  const middle = (from + to) / 2
+  const label = arch.value.at(middle, out + 18)
+  return {
+    ...band,
+    path: arch.value.segment(from, to, out - 4, out + 4),
+    label: { x: label.x, y: Math.max(22, label.y) },
+    anchor: middle < -0.12 ? 'end' : middle > 0.12 ? 'start' : 'middle',
+    text: band.label,
+  }
+}))
+const hand = computed(() => {
+  if (props.nowS === null) return null
+  const at = place(Math.min(props.nowS, props.endS))
+  return {
+    path: arch.value.segment(at - 0.006, at + 0.006, -half.value - 9, half.value + 9),
+    gone: arch.value.segment(-1, at, half.value + 2, half.value + 7),
+  }
+})
+const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS), -half.value - 10)))
+</script>
+
+<template>
+  <svg
+    class="arch"
+    :viewBox="`0 0 ${shape.width} ${shape.height}`"
+    role="img"
+    :aria-label="title"
+  >
+    <path
+      class="bed"
+      :d="ring"
+    />
+    <path
+      v-for="(stone, i) in stones"
+      :key="`s${i}`"
+      :d="stone.path"
+      :fill="stone.colour"
+    />
+    <line
+      v-for="(joint, i) in joints"
+      :key="`j${i}`"
+      class="joint"
+      :class="{ key: joint.key }"
+      :x1="joint.inner.x"
+      :y1="joint.inner.y"
+      :x2="joint.outer.x"
+      :y2="joint.outer.y"
+    />
+    <path
+      v-if="hand"
+      class="gone"
+      :d="hand.gone"
+    />
+    <g
+      v-for="band in bands"
+      :key="band.id"
+      :class="band.kind"
+    >
+      <path
+        class="band"
+        :d="band.path"
+      />
+      <text
+        v-if="labels"
+        :x="band.label.x"
+        :y="band.label.y"
+        :text-anchor="band.anchor"
+      >{{ band.text }}<tspan
+        class="times"
+        :x="band.label.x"
+        dy="1.25em"
+      >{{ band.times }}</tspan></text>
+    </g>
+    <circle
+      v-for="(mark, i) in marks"
+      :key="`m${i}`"
+      class="mark"
+      :cx="mark.x"
+      :cy="mark.y"
+      r="5"
+    />
+    <path
+      v-if="hand"
+      class="hand"
+      :d="hand.path"
+    />
+    <path
+      v-if="fault"
+      class="fault"
+      :d="`M${shape.width / 2} ${shape.height - 22}l9 9l-9 9l-9 -9z`"
+    />
+  </svg>
+</template>
+
+<style scoped>
+.arch { display: block; width: 100%; height: auto; overflow: visible; }
+.bed { fill: var(--wall-sunk); stroke: var(--wall-sunk); stroke-width: 10; }
+.joint { stroke: var(--wall); stroke-width: 1.5; }
+.joint.key { stroke-width: 5; }
+.band { fill: var(--accent); }
+.turn .band { fill: var(--danger); }
+text { fill: var(--accent); font: 650 1.25rem var(--text); }
+.turn text { fill: var(--danger); }
+.times { font-weight: 450; font-size: 1.0625rem; fill: var(--ink-soft); }
+.gone, .hand { fill: var(--ink); }
+.mark { fill: var(--ink); stroke: var(--wall); stroke-width: 2; }
+.fault { fill: var(--wall); stroke: var(--danger); stroke-width: 3; }
+</style>

@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CookPlan } from '../../core/live/plan'
+import type { LiveCook } from '../../core/live/replay'
+import { VESSEL_WORDS } from '../../words/cook'
+
+const props = defineProps<{
+  /** The plan of the cook. */
+  plan: CookPlan
+  /** The cook as it stands. */
+  cook: LiveCook
+  /** Vessel of the main line. */
+  main: string
+  /** Vessel beside it, or null. */
+  other: string | null
+  /** Mark that each vessel's flame stands at now, or `off`. */
+  flames: Readonly<Record<string, string>>
+  /** True with the lid on the main vessel. */
+  lid: boolean
+}>()
+
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  /** The drawer is to close. */
+  close: []
+}>()
+
+const weight = ref('')
+const temperature = ref('')
+const note = ref('')
+const trouble = ref('')
+const vessels = computed(() => [props.main, ...(props.other === null ? [] : [props.other])])
+const tare = computed(() => props.plan.vessels[props.main])
+
+function sendNumber(kind: 'weighed' | 'temperature'): void {
+  const text = kind === 'weighed' ? weight.value : temperature.value
+  const value = Number(text.replace(',', '.'))
+  const most = kind === 'weighed' ? 40000 : 300
+  if (!(value > 0 && value < most)) {
+    trouble.value = kind === 'weighed' ? 'A weight in grams is needed, such as 2 940. Nothing was marked.' : 'Degrees Celsius are needed, such as 142. Nothing was marked.'
+    return
+  }
+  trouble.value = ''
+  emit('mark', kind, kind === 'weighed' ? { vessel: props.main, grossG: value } : { vessel: props.main, tempC: value })
+  weight.value = ''
+  temperature.value = ''
+}
+
+function sendNote(): void {
+  if (note.value.trim() === '') return
+  emit('mark', 'note', { text: note.value.trim().slice(0, 400) })
+  note.value = ''
+}
+</script>
+
+<template>
+  <section
+    class="drawer"
+    aria-label="Everything else"
+  >
+    <header>
+      <h2>Everything else</h2>
+      <button
+        class="stone-button"
+        @click="emit('close')"
+      >
+        Close
+      </button>
+    </header>
+    <fieldset
+      v-for="vessel in vessels"
+      :key="vessel"
+    >
+      <legend>{{ plan.fires[vessel]?.name }} under {{ VESSEL_WORDS[vessel] ?? vessel }}</legend>
+      <div class="marks">
+        <button
+          class="stone-button"
+          :aria-pressed="flames[vessel] === 'off'"
+          @click="emit('mark', 'flame.changed', { vessel, mark: 'off' })"
+        >
+          off
+        </button>
+        <button
+          v-for="mark in plan.fires[vessel]?.marks ?? []"
+          :key="mark.id"
+          class="stone-button"
+          :aria-pressed="flames[vessel] === mark.id"
+          @click="emit('mark', 'flame.changed', { vessel, mark: mark.id })"
+        >
+          {{ mark.label }}
+        </button>
+      </div>
+    </fieldset>
+    <div class="marks">
+      <button
+        class="stone-button"
+        :aria-pressed="lid"
+        @click="emit('mark', 'lid.changed', { vessel: main, lid: !lid })"
+      >
+        {{ lid ? 'Lid is on' : 'Lid is off' }}
+      </button>
+      <button
+        v-if="other !== null && cook.lit[other] === undefined"
+        class="stone-button"
+        @click="emit('mark', 'vessel.lit', { vessel: other })"
+      >
+        {{ VESSEL_WORDS[other] ?? other }} is on
+      </button>
+      <button
+        v-if="other !== null && cook.lit[other] !== undefined"
+        class="stone-button"
+        @click="emit('mark', 'sign.seen', { sign: 'boil' })"
+      >
+        It boils
+      </button>
+      <button
+        class="stone-button"
+        @click="emit('mark', 'off.fire', { vessel: main })"
+      >
+        Taken off the fire
+      </button>
+    </div>
+    <form @submit.prevent="sendNumber('weighed')">
+      <label for="gross">Pan on the scale, g</label>
+      <span class="row"><input
+        id="gross"
+        v-model="weight"
+        inputmode="decimal"
+        autocomplete="off"
+      ><button class="stone-button">Weighed</button></span>
+      <span class="soft small">Empty {{ tare?.vessel.massG }} g, {{ tare?.massGuessed ? 'a guess' : 'weighed' }}</span>
+    </form>
+    <form @submit.prevent="sendNumber('temperature')">
+      <label for="temp">Thermometer in the pan, °C</label>
+      <span class="row"><input
+        id="temp"
+        v-model="temperature"
+        inputmode="decimal"
+        autocomplete="off"
+      ><button class="stone-button">Read</button></span>
+    </form>
+    <form @submit.prevent="sendNote">
+      <label for="note">A note at this minute</label>
+      <span class="row"><input
+        id="note"
+        v-model="note"
+        maxlength="400"
+        autocomplete="off"
+      ><button class="stone-button">Note</button></span>
+    </form>
+    <p
+      v-if="trouble"
+      class="danger"
+      role="alert"
+    >
+      {{ trouble }}
+    </p>
+    <p>
+      <NuxtLink to="/">Back to the hearth; the cook goes on</NuxtLink>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.drawer { display: grid; gap: 0.8rem; align-content: start; border-top: 3px solid var(--ink); padding-top: 0.7rem; }
+header { display: flex; justify-content: space-between; align-items: center; }
+fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
+legend, label { font-weight: 600; padding: 0 0 0.3rem; display: block; }
+.marks { display: flex; flex-wrap: wrap; gap: 8px; }
+.marks .stone-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
+.row { display: flex; gap: 8px; }
+.row input { flex: 1; min-width: 0; min-height: 56px; border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; font-size: 1.25rem; }
+.row .stone-button { min-height: 56px; }
+form { display: grid; }
+</style>

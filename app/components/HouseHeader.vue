@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { outboxState } from '../composables/outbox'
+
+defineProps<{
+  /** True while at least one cook is live: Fire then stands in the navigation. */
+  live?: string | null
+}>()
+
+const { waiting, reachable } = outboxState
+</script>
+
+<template>
+  <header class="house">
+    <a
+      class="skip"
+      href="#main"
+    >Skip to the content</a>
+    <NuxtLink
+      to="/"
+      class="mark"
+    >
+      <svg
+        viewBox="0 0 64 64"
+        width="36"
+        height="36"
+        aria-hidden="true"
+      ><path d="M10 58V32a22 22 0 0 1 19.5-21.9V17.2A15 15 0 0 0 17 32v26zM54 58V32A22 22 0 0 0 34.5 10.1V17.2A15 15 0 0 1 47 32v26z" /></svg>
+      <span>Yon Hearth</span>
+    </NuxtLink>
+    <nav aria-label="Places">
+      <NuxtLink to="/">Hearth</NuxtLink>
+      <NuxtLink to="/measure">Measure</NuxtLink>
+      <NuxtLink
+        v-if="live"
+        :to="`/fire/${live}`"
+      >Fire</NuxtLink>
+      <NuxtLink to="/ledger">Ledger</NuxtLink>
+      <NuxtLink to="/kitchen">Kitchen</NuxtLink>
+    </nav>
+    <p
+      class="kept small"
+      role="status"
+    >
+      <span v-if="!reachable">The hearth is away. {{ waiting }} kept on this device.</span>
+      <span v-else-if="waiting > 0">{{ waiting }} on the way</span>
+    </p>
+  </header>
+</template>
+
+<style scoped>
+.house { display: flex; align-items: center; flex-wrap: wrap; gap: 0.4rem 1.6rem; padding: 14px 28px 10px; max-width: 1280px; margin: 0 auto; }
+.skip { position: absolute; left: -9999px; }
+.skip:focus { left: 12px; top: 8px; background: var(--wall-raised); padding: 0.5rem 1rem; z-index: 5; }
+.mark { display: flex; align-items: center; gap: 0.8rem; font: 650 1.45rem var(--voice); text-decoration: none; }
+.mark svg { fill: var(--ink); }
+nav { display: flex; gap: 0.2rem; }
+nav a { padding: 0.55rem 0.8rem 0.45rem; text-decoration: none; color: var(--ink-soft); font-size: 1.125rem; border-bottom: 4px solid transparent; }
+nav a:hover { color: var(--ink); }
+nav a.router-link-exact-active, nav a.router-link-active:not([href="/"]) { color: var(--ink); font-weight: 650; border-color: var(--ink); }
+.kept { margin-left: auto; color: var(--ink-soft); }
+@media (max-width: 700px) {
+  .house { padding: 10px 16px 4px; gap: 0 0.6rem; }
+  nav { order: 3; width: 100%; overflow-x: auto; }
+  nav a { padding-inline: 0.6rem; font-size: 1.0625rem; }
+}
+</style>

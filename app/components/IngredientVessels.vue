@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { heightShare, vesselShape } from '../drawings/vesselShape'
+
+const props = defineProps<{
+  /** Exact count of cups. */
+  count: number
+  /** Cup as drawn, mm. */
+  cup: { readonly topMm: number, readonly bottomMm: number, readonly heightMm: number }
+  /** Colour of the food, `#rrggbb`. */
+  colour: string
+  /** Name for the screen reader. */
+  name: string
+  /** Amount in words, for the screen reader. */
+  valueText: string
+  /** Drawing units per mm. */
+  scale: number
+  /** Room for the cups, drawing units. */
+  width: number
+}>()
+
+const emit = defineEmits<{
+  /** A new exact count of cups, while it is dragged. */
+  change: [count: number]
+  /** The drag is over. */
+  settle: []
+}>()
+
+const GAP = 8
+const ROW_GAP = 14
+const svg = ref<SVGSVGElement | null>(null)
+const dragging = ref(false)
+const size = computed(() => {
+  const count = Math.max(1, Math.ceil(props.count - 0.02))
+  const shrink = Math.min(1, 6 / Math.ceil(count / 2))
+  return { count, top: props.cup.topMm * props.scale * shrink, bottom: props.cup.bottomMm * props.scale * shrink, height: props.cup.heightMm * props.scale * shrink }
+})
+const columns = computed(() => Math.max(1, Math.floor((props.width + GAP) / (size.value.top + GAP))))
+const rows = computed(() => Math.ceil(size.value.count / columns.value))
+const height = computed(() => rows.value * (size.value.height + ROW_GAP))
+const cups = computed(() => Array.from({ length: size.value.count }, (_, i) => {
+  const share = Math.min(1, Math.max(0, props.count - i))
+  const fill = heightShare(share, props.cup.topMm, props.cup.bottomMm) * 0.94
+  const row = Math.floor(i / columns.value)
+  return {
+    x: (i % columns.value) * (size.value.top + GAP) + 4,
+    y: height.value - (row + 1) * (size.value.height + ROW_GAP) + ROW_GAP,
+    shape: vesselShape(size.value.top, size.value.bottom, size.value.height, fill),
+  }
+}))
+
+/** Dragging up by the height of one cup adds one cup. */
+function drag(event: PointerEvent): void {
+  if (event.type === 'pointerdown') {
+    svg.value?.setPointerCapture(event.pointerId)
+    dragging.value = true
+    return
+  }
+  if (!dragging.value || !svg.value) return
+  if (event.type !== 'pointermove') {
+    dragging.value = false
+    emit('settle')
+    return
+  }
+  const perCup = size.value.height * (svg.value.getBoundingClientRect().height / height.value)
+  emit('change', Math.max(0.02, props.count - event.movementY / perCup))
+}
+function key(event: KeyboardEvent): void {
+  const step = { ArrowUp: 0.25, ArrowRight: 0.25, ArrowDown: -0.25, ArrowLeft: -0.25, PageUp: 1, PageDown: -1 }[event.key]
+  if (step === undefined) return
+  event.preventDefault()
+  emit('change', Math.max(0.05, Math.round((props.count + step) * 4) / 4))
+  emit('settle')
+}
+</script>
+
+<template>
+  <svg
+    ref="svg"
+    class="cups"
+    :viewBox="`0 0 ${width} ${height}`"
+    role="slider"
+    tabindex="0"
+    :aria-label="name"
+    :aria-valuenow="Math.round(count * 100) / 100"
+    aria-valuemin="0"
+    aria-valuemax="40"
+    :aria-valuetext="valueText"
+    @pointerdown="drag"
+    @pointermove="drag"
+    @pointerup="drag"
+    @pointercancel="drag"
+    @keydown="key"
+  >
+    <rect
+      class="ground"
+      :width="width"
+      :height="height"
+    />
+    <g
+      v-for="(cup, i) in cups"
+      :key="i"
+      :transform="`translate(${cup.x} ${cup.y})`"
+    >
+      <path
+        :d="cup.shape.content"
+        :fill="colour"
+      />
+      <path
+        class="wall"
+        :d="cup.shape.wall"
+      />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.cups { display: block; width: 100%; cursor: ns-resize; touch-action: none; }
+.ground { fill: transparent; }
+.wall { fill: none; stroke: var(--metal); stroke-width: 4; stroke-linejoin: round; stroke-linecap: round; }
+</style>

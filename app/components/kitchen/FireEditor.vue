@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import { ref } from 'vue'
+import type { Fire } from '../../../contracts/kitchen'
+import { ORIGIN_WORDS } from '../../../words/measure'
+
+const props = defineProps<{
+  /** The fire. */
+  item: Fire
+}>()
+
+const emit = defineEmits<{
+  /** The changed fire. */
+  change: [item: Fire]
+}>()
+
+const name = ref(props.item.name)
+const trouble = ref('')
+
+function send(values: Partial<Fire>): void {
+  trouble.value = ''
+  emit('change', { ...props.item, ...values })
+}
+function rename(): void {
+  const text = name.value.trim().slice(0, 60)
+  if (text !== '') send({ name: text })
+}
+function label(at: number, text: string): void {
+  const trimmed = text.trim().slice(0, 20)
+  if (trimmed !== '') send({ marks: props.item.marks.map((mark, i) => (i === at ? { ...mark, label: trimmed } : mark)) })
+}
+function power(at: number, text: string): void {
+  const watts = Number(text.trim().replace(',', '.') || Number.NaN)
+  const marks = props.item.marks.map((mark, i) => (i === at ? { ...mark, watts } : mark))
+  const rising = marks.every((mark, i) => mark.watts >= 20 && mark.watts <= 6000 && (i === 0 || mark.watts > marks[i - 1]!.watts))
+  if (rising) send({ marks, origin: 'entered' })
+  else trouble.value = 'Each mark gives more than the one before, 20 to 6 000 W. Nothing was changed.'
+}
+function addMark(): void {
+  const top = props.item.marks.at(-1)!
+  const id = `m${Math.max(0, ...props.item.marks.map(mark => Number(mark.id.slice(1)) || 0)) + 1}`
+  if (props.item.marks.length < 12) send({ marks: [...props.item.marks, { id, label: `mark ${props.item.marks.length + 1}`, watts: Math.min(6000, Math.round(top.watts * 1.4)) }] })
+}
+function dropMark(): void {
+  if (props.item.marks.length > 1) send({ marks: props.item.marks.slice(0, -1) })
+}
+</script>
+
+<template>
+  <div class="editor">
+    <label>Name<ElInput
+      v-model="name"
+      maxlength="60"
+      @change="rename"
+    /></label>
+    <p class="soft">
+      Power that reaches the pan: {{ ORIGIN_WORDS[item.origin] }}. Each batch narrows it.
+    </p>
+    <fieldset class="marks">
+      <legend>Marks, as you call them</legend>
+      <span
+        v-for="(mark, i) in item.marks"
+        :key="mark.id"
+      ><ElInput
+        :model-value="mark.label"
+        :aria-label="`Name of mark ${i + 1}`"
+        @change="(text: string) => label(i, text)"
+      /><ElInput
+        :model-value="String(mark.watts)"
+        inputmode="numeric"
+        :aria-label="`Power of mark ${i + 1}`"
+        @change="(text: string) => power(i, text)"
+      ><template #append>W</template></ElInput></span>
+      <span>
+        <button
+          class="stone-button"
+          @click="addMark"
+        >Another mark</button>
+        <button
+          class="stone-button"
+          :disabled="item.marks.length < 2"
+          @click="dropMark"
+        >One less</button>
+      </span>
+    </fieldset>
+    <p
+      class="danger"
+      role="alert"
+    >
+      {{ trouble }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.marks span { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; margin-bottom: 6px; }
+</style>

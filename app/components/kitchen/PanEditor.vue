@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import { ref } from 'vue'
+import type { Pan } from '../../../contracts/kitchen'
+import { guessMassG } from '../../../core/vessel/guessMassG'
+import { MATERIALS, type Material } from '../../../core/vessel/vessel'
+import { ORIGIN_WORDS } from '../../../words/measure'
+
+const props = defineProps<{
+  /** The pan or pot. */
+  item: Pan
+}>()
+
+const emit = defineEmits<{
+  /** The changed pan. */
+  change: [item: Pan]
+}>()
+
+const name = ref(props.item.name)
+const diameter = ref(String(props.item.innerDiameterMm / 10))
+const depth = ref(String(props.item.depthMm / 10))
+const mass = ref(String(props.item.massG))
+const trouble = ref('')
+const number = (text: string): number => Number(text.trim().replace(',', '.') || Number.NaN)
+
+function send(values: Partial<Pan>): void {
+  trouble.value = ''
+  const item = { ...props.item, ...values }
+  if (item.massOrigin === 'guess') item.massG = guessMassG(item.innerDiameterMm, item.depthMm, item.material)
+  mass.value = String(item.massG)
+  emit('change', item)
+}
+function rename(): void {
+  const text = name.value.trim().slice(0, 60)
+  if (text !== '') send({ name: text })
+}
+function size(): void {
+  const innerDiameterMm = number(diameter.value) * 10
+  const depthMm = number(depth.value) * 10
+  if (innerDiameterMm >= 80 && innerDiameterMm <= 700 && depthMm >= 20 && depthMm <= 500) send({ innerDiameterMm, depthMm })
+  else trouble.value = 'Pans are 8 to 70 cm across and 2 to 50 cm deep. Nothing was changed.'
+}
+function weigh(): void {
+  const massG = number(mass.value)
+  if (massG >= 50 && massG <= 20000) send({ massG, massOrigin: 'weighed' })
+  else trouble.value = 'Empty pans weigh 50 g to 20 kg. Nothing was changed.'
+}
+</script>
+
+<template>
+  <div class="editor">
+    <label>Name<ElInput
+      v-model="name"
+      maxlength="60"
+      @change="rename"
+    /></label>
+    <label>Material<ElSelect
+      :model-value="item.material"
+      aria-label="Material"
+      @update:model-value="(material: Material) => send({ material })"
+    ><ElOption
+      v-for="one in MATERIALS"
+      :key="one"
+      :value="one"
+      :label="one.replace('-', ' ')"
+    /></ElSelect></label>
+    <label>Across, inside<ElInput
+      v-model="diameter"
+      inputmode="decimal"
+      @change="size"
+    ><template #append>cm</template></ElInput></label>
+    <label>Deep<ElInput
+      v-model="depth"
+      inputmode="decimal"
+      @change="size"
+    ><template #append>cm</template></ElInput></label>
+    <label>Empty weight<ElInput
+      v-model="mass"
+      inputmode="decimal"
+      @change="weigh"
+    ><template #append>g</template></ElInput></label>
+    <p class="soft">
+      {{ ORIGIN_WORDS[item.massOrigin] }}<template v-if="item.massOrigin === 'guess'">
+        from its size; weigh it once and the scale can tell the end
+      </template>
+    </p>
+    <button
+      class="stone-button"
+      :aria-pressed="item.coated"
+      @click="send({ coated: !item.coated })"
+    >
+      {{ item.coated ? 'Coated' : 'Not coated' }}
+    </button>
+    <p
+      class="danger"
+      role="alert"
+    >
+      {{ trouble }}
+    </p>
+  </div>
+</template>

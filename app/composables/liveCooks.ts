@@ -1,0 +1,23 @@
+import { onScopeDispose, readonly, shallowRef, type Ref } from 'vue'
+import { z } from 'zod'
+import { LiveCookLineSchema, type LiveCookLine } from '../../contracts/cook'
+import { ask } from './api'
+
+const AnswerSchema = z.object({ cooks: z.array(LiveCookLineSchema) })
+
+/**
+ * Cooks that are not finished, read now and every few seconds.
+ *
+ * @returns the newest first, readonly; empty while the hearth is away
+ */
+export function useLiveCooks(): Readonly<Ref<readonly LiveCookLine[]>> {
+  const cooks = shallowRef<readonly LiveCookLine[]>([])
+  const read = async (): Promise<void> => {
+    const answer = await ask('GET', '/cooks', AnswerSchema).catch(() => null)
+    if (answer) cooks.value = answer.cooks
+  }
+  void read()
+  const timer = setInterval(() => void read(), 5000)
+  onScopeDispose(() => clearInterval(timer))
+  return readonly(cooks) as Readonly<Ref<readonly LiveCookLine[]>>
+}

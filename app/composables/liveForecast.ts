@@ -1,0 +1,44 @@
+import { onScopeDispose, readonly, shallowRef, watch, type Ref } from 'vue'
+import type { Forecast } from '../../core/forecast/forecast'
+import type { Observation } from '../../core/live/observation'
+import type { CookPlan } from '../../core/live/plan'
+import { askForecast } from './forecaster'
+
+/** The worker is asked again at least this often while a cook runs, in seconds of the cook and in real ms. */
+const EVERY_COOK_S = 15
+const EVERY_REAL_MS = 350
+const MEMBERS = 300
+
+/**
+ * Keeps the forecast of a running cook up to date: at once after every mark, and as time passes.
+ *
+ * @param plan the plan, or null while it is not here
+ * @param observations everything marked
+ * @param nowS how far the cook is, s
+ * @param running false stops the passing of time from asking
+ * @returns the newest forecast, readonly
+ */
+export function useLiveForecast(
+  plan: Readonly<Ref<CookPlan | null>>,
+  observations: Readonly<Ref<readonly Observation[]>>,
+  nowS: Readonly<Ref<number>>,
+  running: Readonly<Ref<boolean>>,
+): Readonly<Ref<Forecast | null>> {
+  const forecast = shallowRef<Forecast | null>(null)
+  let askedS = -1
+  let askedMs = 0
+  const refresh = async (): Promise<void> => {
+    const current = plan.value
+    if (!current) return
+    askedS = nowS.value
+    askedMs = performance.now()
+    const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS).catch(() => null)
+    if (found) forecast.value = found
+  }
+  watch([plan, observations], () => void refresh(), { immediate: true })
+  const stop = watch(nowS, (now) => {
+    if (running.value && now - askedS >= EVERY_COOK_S && performance.now() - askedMs >= EVERY_REAL_MS) void refresh()
+  })
+  onScopeDispose(stop)
+  return readonly(forecast) as Readonly<Ref<Forecast | null>>
+}

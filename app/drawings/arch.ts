@@ -1,0 +1,81 @@
+import { line } from 'd3-shape'
+
+/** Size of an arch: a half circle on two legs, in drawing units. */
+export interface ArchShape {
+  readonly width: number
+  readonly height: number
+  /** Thickness of the ring of stones. */
+  readonly stone: number
+  /** Space kept outside the ring for bands. */
+  readonly margin: number
+}
+
+/** A point of a drawing. */
+export interface Point { readonly x: number, readonly y: number }
+
+/** Times of an arch, s: each side of the keystone runs at its own even pace. */
+export interface ArchTimes { readonly keystoneS: number, readonly endS: number }
+
+/** Geometry of one arch. */
+export interface Arch {
+  readonly shape: ArchShape
+  /** Point at a place along the arch (−1 left foot, 0 crown, 1 right foot), moved outwards by `out`. */
+  at(place: number, out: number): Point
+  /** Outline of everything between two places and two distances from the ring's middle. */
+  segment(from: number, to: number, inner: number, outer: number): string
+  /** Opening inside the ring. */
+  readonly opening: { readonly left: number, readonly right: number, readonly top: number, readonly bottom: number }
+}
+
+/**
+ * Lays out an arch.
+ *
+ * @param shape sizes in drawing units; the height must leave room for a half circle
+ * @returns its geometry; the feet stand at `y = height`
+ */
+export function archOf(shape: ArchShape): Arch {
+  const radius = shape.width / 2 - shape.margin - shape.stone / 2
+  const centre = { x: shape.width / 2, y: shape.margin + shape.stone / 2 + radius }
+  const leg = Math.max(0, shape.height - centre.y)
+  const quarter = Math.PI / 2 * radius
+  const side = leg + quarter
+  const at = (place: number, out: number): Point => {
+    const along = Math.min(1, Math.abs(place)) * side
+    const sign = place < 0 ? -1 : 1
+    if (along > quarter) return { x: centre.x + sign * (radius + out), y: centre.y + (along - quarter) }
+    const angle = along / radius
+    return { x: centre.x + sign * Math.sin(angle) * (radius + out), y: centre.y - Math.cos(angle) * (radius + out) }
+  }
+  const path = line<Point>().x(point => point.x).y(point => point.y)
+  const places = (from: number, to: number): number[] => {
+    const steps = Math.max(1, Math.ceil(Math.abs(to - from) * side / Math.max(2, radius / 24)))
+    return Array.from({ length: steps + 1 }, (_, i) => from + (to - from) * i / steps)
+  }
+  return {
+    shape,
+    at,
+    segment(from, to, inner, outer) {
+      const along = places(from, to)
+      const outline = [...along.map(place => at(place, outer)), ...along.reverse().map(place => at(place, inner))]
+      return `${path(outline) ?? ''}Z`
+    },
+    opening: {
+      left: centre.x - radius + shape.stone / 2,
+      right: centre.x + radius - shape.stone / 2,
+      top: shape.margin + shape.stone,
+      bottom: shape.height,
+    },
+  }
+}
+
+/**
+ * Where a moment stands on the arch.
+ *
+ * @param timeS s since the start
+ * @param times keystone and end, s, the end after the keystone
+ * @returns −1 (left foot) to 1 (right foot)
+ */
+export function placeOf(timeS: number, times: ArchTimes): number {
+  if (timeS <= times.keystoneS) return times.keystoneS > 0 ? Math.max(-1, timeS / times.keystoneS - 1) : 0
+  return Math.min(1, (timeS - times.keystoneS) / Math.max(1, times.endS - times.keystoneS))
+}

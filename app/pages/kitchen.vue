@@ -1,0 +1,279 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import HouseHeader from '../components/HouseHeader.vue'
+import CupEditor from '../components/kitchen/CupEditor.vue'
+import FireEditor from '../components/kitchen/FireEditor.vue'
+import PanEditor from '../components/kitchen/PanEditor.vue'
+import { useLiveCooks } from '../composables/liveCooks'
+import { newId } from '../composables/outbox'
+import { vesselShape } from '../drawings/vesselShape'
+import { useHouse } from '../stores/house'
+import type { Kitchen, ShelfName } from '../../contracts/kitchen'
+import { drawnSize } from '../../core/measures/drawnSize'
+import { guessMassG } from '../../core/vessel/guessMassG'
+import { ORIGIN_WORDS } from '../../words/measure'
+
+const house = useHouse()
+void house.load()
+const live = useLiveCooks()
+const open = ref<{ shelf: ShelfName, id: string } | null>(null)
+const trouble = ref('')
+const gone = ref<{ shelf: ShelfName, item: Kitchen[ShelfName][number] } | null>(null)
+
+/** Drawing units for a mm: one scale for a shelf. */
+const CUP_SCALE = 1.5
+const PAN_SCALE = 0.62
+const opened = computed(() => {
+  const where = open.value
+  const items: readonly { readonly id: string }[] = where && house.kitchen ? house.kitchen[where.shelf] : []
+  return items.find(one => one.id === where?.id) ?? null
+})
+const factor = (id: string): { text: string, batches: number } | null => {
+  const found = house.evidence.filter(one => one.name === `fire.${id}`)
+  if (found.length === 0) return null
+  const weight = found.reduce((sum, one) => sum + 1 / (one.variance + 0.0144), 0)
+  const mean = found.reduce((sum, one) => sum + one.value / (one.variance + 0.0144), 0) / weight
+  return { text: `gives about ${Math.round(100 * Math.exp(mean))} % of that`, batches: found.length }
+}
+
+async function keep(shelf: ShelfName, item: Kitchen[ShelfName][number]): Promise<void> {
+  try {
+    await house.put(shelf, item)
+    trouble.value = ''
+  }
+  catch (error) {
+    trouble.value = `Not kept yet: ${error instanceof Error ? error.message : ''}`
+  }
+}
+async function remove(): Promise<void> {
+  const where = open.value
+  const item = opened.value as Kitchen[ShelfName][number] | null
+  if (!where || !item) return
+  gone.value = { shelf: where.shelf, item }
+  open.value = null
+  await house.remove(where.shelf, where.id).catch(() => {
+    trouble.value = 'The hearth cannot be reached; it is still on the shelf.'
+  })
+}
+async function putBack(): Promise<void> {
+  if (!gone.value) return
+  await keep(gone.value.shelf, gone.value.item)
+  gone.value = null
+}
+async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire'): Promise<void> {
+  const id = newId()
+  if (kind === 'cup' || kind === 'spoon') {
+    const volumeMl = kind === 'cup' ? 200 : 15
+    await keep('measures', { id, name: kind === 'cup' ? 'New cup' : 'New spoon', kind, volumeMl, origin: 'guess', ...drawnSize(volumeMl, kind) })
+  }
+  else if (kind === 'fire') {
+    await keep('fires', { id, name: 'New fire', origin: 'guess', marks: [{ id: 'm1', label: 'small', watts: 350 }, { id: 'm2', label: 'middle', watts: 700 }, { id: 'm3', label: 'big', watts: 1300 }] })
+  }
+  else {
+    const [innerDiameterMm, depthMm] = kind === 'pan' ? [240, 70] : [180, 110]
+    await keep('pans', { id, name: kind === 'pan' ? 'New pan' : 'New pot', kind, material: 'steel', innerDiameterMm, depthMm, massG: guessMassG(innerDiameterMm, depthMm, 'steel'), massOrigin: 'guess', coated: false })
+  }
+  open.value = { shelf, id }
+}
+</script>
+
+<template>
+  <div>
+    <HouseHeader :live="live[0]?.id ?? null" />
+    <main
+      id="main"
+      class="page kitchen"
+    >
+      <div class="shelves">
+        <h1>The kitchen</h1>
+        <p class="soft">
+          Drawn to scale. Every number says where it comes from; a guess is good enough to begin with. Everything is kept as you change it.
+        </p>
+        <p
+          v-if="trouble || house.trouble"
+          class="danger"
+          role="alert"
+        >
+          {{ trouble || house.trouble }}
+        </p>
+        <p
+          v-if="gone"
+          role="status"
+        >
+          Taken off the shelf. <button
+            class="stone-button"
+            @click="putBack"
+          >
+            Put it back
+          </button>
+        </p>
+        <template v-if="house.kitchen">
+          <section aria-label="Cups and spoons">
+            <h2>Cups and spoons</h2>
+            <div class="board">
+              <button
+                v-for="one in house.kitchen.measures"
+                :key="one.id"
+                class="thing"
+                :aria-pressed="open?.id === one.id"
+                @click="open = { shelf: 'measures', id: one.id }"
+              >
+                <svg
+                  :viewBox="`-4 -4 ${one.topMm + 8} ${one.heightMm + 8}`"
+                  :width="(one.topMm + 8) * CUP_SCALE"
+                  aria-hidden="true"
+                ><path
+                  class="wall"
+                  :d="vesselShape(one.topMm, one.bottomMm, one.heightMm, 0).wall"
+                /></svg>
+                <span class="label"><strong>{{ one.name }}</strong> {{ Math.round(one.volumeMl * 10) / 10 }} ml</span>
+                <span class="soft small">{{ ORIGIN_WORDS[one.origin] }}</span>
+              </button>
+              <span class="adds"><button
+                class="stone-button"
+                @click="add('measures', 'cup')"
+              >Another cup</button><button
+                class="stone-button"
+                @click="add('measures', 'spoon')"
+              >Another spoon</button></span>
+            </div>
+          </section>
+          <section aria-label="Pans and pots">
+            <h2>Pans and pots</h2>
+            <div class="board">
+              <button
+                v-for="one in house.kitchen.pans"
+                :key="one.id"
+                class="thing"
+                :aria-pressed="open?.id === one.id"
+                @click="open = { shelf: 'pans', id: one.id }"
+              >
+                <svg
+                  :viewBox="`-6 -6 ${one.innerDiameterMm + 12} ${one.depthMm + 12}`"
+                  :width="(one.innerDiameterMm + 12) * PAN_SCALE"
+                  aria-hidden="true"
+                ><path
+                  class="wall thick"
+                  :d="vesselShape(one.innerDiameterMm, one.innerDiameterMm * 0.96, one.depthMm, 0).wall"
+                /></svg>
+                <span class="label"><strong>{{ one.name }}</strong> {{ one.innerDiameterMm / 10 }} × {{ one.depthMm / 10 }} cm</span>
+                <span class="soft small">{{ one.material.replace('-', ' ') }}{{ one.coated ? ', coated' : '' }}, {{ one.massG }} g {{ one.massOrigin === 'guess' ? 'as a guess' : ORIGIN_WORDS[one.massOrigin] }}</span>
+              </button>
+              <span class="adds"><button
+                class="stone-button"
+                @click="add('pans', 'pan')"
+              >Another pan</button><button
+                class="stone-button"
+                @click="add('pans', 'pot')"
+              >Another pot</button></span>
+            </div>
+          </section>
+          <section aria-label="Fires">
+            <h2>Fires</h2>
+            <div class="board">
+              <button
+                v-for="one in house.kitchen.fires"
+                :key="one.id"
+                class="thing"
+                :aria-pressed="open?.id === one.id"
+                @click="open = { shelf: 'fires', id: one.id }"
+              >
+                <svg
+                  :viewBox="`0 0 ${one.marks.length * 30 + 6} 74`"
+                  :width="one.marks.length * 30 + 6"
+                  height="74"
+                  aria-hidden="true"
+                ><path
+                  v-for="(mark, i) in one.marks"
+                  :key="mark.id"
+                  class="flame"
+                  :d="`M${i * 30 + 18} ${74 - 18 - mark.watts / 1500 * 52}q13 ${(18 + mark.watts / 1500 * 52) / 2} 0 ${18 + mark.watts / 1500 * 52}q-13 -${(18 + mark.watts / 1500 * 52) / 2} 0 -${18 + mark.watts / 1500 * 52}z`"
+                /></svg>
+                <span class="label"><strong>{{ one.name }}</strong> {{ one.marks.length }} marks, {{ one.marks[0]?.watts }} to {{ one.marks.at(-1)?.watts }} W</span>
+                <span class="soft small">{{ ORIGIN_WORDS[one.origin] }}<template v-if="factor(one.id)">; {{ factor(one.id)?.text }} by {{ factor(one.id)?.batches }} batches</template></span>
+              </button>
+              <span class="adds"><button
+                class="stone-button"
+                @click="add('fires', 'fire')"
+              >Another fire</button></span>
+            </div>
+          </section>
+        </template>
+      </div>
+      <aside
+        class="edit"
+        aria-label="What is in your hand"
+      >
+        <template v-if="open && opened && house.kitchen">
+          <h2>{{ (opened as { name: string }).name }}</h2>
+          <CupEditor
+            v-if="open.shelf === 'measures'"
+            :key="open.id"
+            :item="house.kitchen.measures.find(one => one.id === open?.id)!"
+            @change="item => keep('measures', item)"
+          />
+          <PanEditor
+            v-else-if="open.shelf === 'pans'"
+            :key="open.id"
+            :item="house.kitchen.pans.find(one => one.id === open?.id)!"
+            @change="item => keep('pans', item)"
+          />
+          <FireEditor
+            v-else
+            :key="open.id"
+            :item="house.kitchen.fires.find(one => one.id === open?.id)!"
+            @change="item => keep('fires', item)"
+          />
+          <div class="row">
+            <button
+              class="stone-button"
+              @click="open = null"
+            >
+              Done
+            </button>
+            <button
+              class="stone-button quiet"
+              @click="remove"
+            >
+              Take it off the shelf
+            </button>
+          </div>
+        </template>
+        <p
+          v-else
+          class="soft"
+        >
+          Take a thing from the shelf to name it, measure it or weigh it.
+        </p>
+      </aside>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.kitchen { display: grid; grid-template-columns: minmax(0, 1fr) 360px; gap: 36px; padding-top: 16px; }
+.shelves { display: grid; gap: 14px; align-content: start; }
+.shelves section h2 { font-size: 1.2rem; }
+.board { display: flex; align-items: flex-end; gap: 26px; flex-wrap: wrap; padding-top: 8px; }
+.thing { display: grid; justify-items: center; align-content: end; gap: 0; background: none; border: 0; padding: 0; cursor: pointer; text-align: center; color: inherit; }
+.thing svg { display: block; height: auto; max-width: 100%; border-bottom: 6px solid var(--ink); padding: 0 10px; box-sizing: content-box; }
+.thing[aria-pressed="true"] svg { border-color: var(--accent); }
+.thing[aria-pressed="true"] .label strong { color: var(--accent); }
+.label { margin-top: 6px; }
+.label strong { display: block; }
+.wall { fill: none; stroke: var(--metal); stroke-width: 2.6; stroke-linejoin: round; stroke-linecap: round; }
+.wall.thick { stroke-width: 7; }
+.flame { fill: var(--ink-soft); }
+.adds { display: grid; gap: 8px; align-self: center; }
+.edit { border-left: 3px solid var(--line); padding-left: 26px; display: grid; gap: 14px; align-content: start; }
+.edit :deep(.editor) { display: grid; gap: 10px; }
+.edit :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
+.edit :deep(fieldset) { border: 0; border-top: 2px solid var(--line); padding: 8px 0 0; margin: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
+.edit :deep(fieldset.marks) { grid-template-columns: 1fr; gap: 0; }
+.edit :deep(legend) { padding: 0 8px 0 0; font-weight: 600; font-size: 0.9375rem; }
+.row { display: flex; gap: 10px; }
+@media (max-width: 1000px) {
+  .kitchen { grid-template-columns: minmax(0, 1fr); }
+  .edit { border-left: 0; border-top: 3px solid var(--line); padding: 18px 0 0; order: -1; }
+}
+</style>

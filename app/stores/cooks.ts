@@ -1,0 +1,89 @@
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+import { CookSchema, type Cook } from '../../contracts/cook'
+import type { StoredObservation } from '../../contracts/observation'
+import type { Observation } from '../../core/live/observation'
+import type { CookPlan } from '../../core/live/plan'
+import { ask, Refused } from '../composables/api'
+import { keepObservation, keepPlan, waitingEntries } from '../composables/outbox'
+
+const CACHE = 'yon-hearth.cook.'
+const MOST_CACHED = 3
+
+/** A cook as this page knows it: its plan, and what was marked, acknowledged or not. */
+export interface KnownCook {
+  readonly plan: CookPlan
+  readonly observations: readonly Observation[]
+}
+
+/** Cooks by id; any number may be live. State and actions only: what they mean is replayed in the core. */
+export const useCooks = defineStore('cooks', () => {
+  const known = shallowRef<Readonly<Record<string, KnownCook>>>({})
+
+  function set(id: string, cook: KnownCook): void {
+    known.value = { ...known.value, [id]: cook }
+  }
+
+  /** Brings a cook in: from the hearth, or from this device where the hearth is away; what waits here is added. */
+  async function load(id: string): Promise<'here' | 'unknown' | 'away'> {
+    let cook: Cook | null
+    let away = false
+    try {
+      cook = await ask('GET', `/cooks/${id}`, CookSchema)
+      cache(id, cook)
+    }
+    catch (error) {
+      away = !(error instanceof Refused)
+      cook = cached(id)
+    }
+    const waiting = waitingEntries()
+    const plan = cook?.plan ?? waiting.flatMap(({ entry }) => (entry.type === 'plan' && entry.plan.id === id ? [entry.plan] : []))[0]
+    if (!plan) return away ? 'away' : 'unknown'
+    const local = waiting.flatMap(({ entry }) => (entry.type === 'observation' && entry.stream === id ? [entry.observation] : []))
+    set(id, { plan, observations: merge(merge(known.value[id]?.observations ?? [], local), cook?.observations ?? []) })
+    return 'here'
+  }
+
+  /** Begins a cook of a plan: it is on this device at once and goes to the hearth as soon as it can. */
+  function begin(plan: CookPlan): void {
+    keepPlan(plan)
+    set(plan.id, { plan, observations: [] })
+  }
+
+  /** Marks something in a cook. */
+  function mark(id: string, kind: string, payload: Readonly<Record<string, unknown>>): void {
+    const observation = keepObservation(id, kind, payload)
+    const cook = known.value[id]
+    if (cook) set(id, { ...cook, observations: merge(cook.observations, [observation]) })
+  }
+
+  /** Takes in what the hearth has stored: acknowledged, or marked on another device. */
+  function receive(id: string, stored: readonly StoredObservation[]): void {
+    const cook = known.value[id]
+    if (!cook || stored.length === 0) return
+    const observations = merge(cook.observations, stored)
+    set(id, { ...cook, observations })
+    cache(id, { plan: cook.plan, observations: observations.filter((one): one is StoredObservation => 'place' in one) })
+  }
+
+  return { known, load, begin, mark, receive }
+})
+
+function merge(old: readonly Observation[], fresh: readonly Observation[]): readonly Observation[] {
+  const byId = new Map(old.map(one => [one.id, one]))
+  for (const one of fresh) {
+    if (one.receivedAt !== undefined || !byId.has(one.id)) byId.set(one.id, one)
+  }
+  return [...byId.values()]
+}
+
+function cache(id: string, cook: Cook): void {
+  const keys = Object.keys(localStorage).filter(key => key.startsWith(CACHE) && key !== CACHE + id)
+  for (const key of keys.slice(0, Math.max(0, keys.length - MOST_CACHED + 1))) localStorage.removeItem(key)
+  localStorage.setItem(CACHE + id, JSON.stringify(cook))
+}
+
+function cached(id: string): Cook | null {
+  const parsed = CookSchema.safeParse(JSON.parse(localStorage.getItem(CACHE + id) ?? 'null'))
+  return parsed.success ? parsed.data : null
+}

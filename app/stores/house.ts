@@ -1,0 +1,69 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { z } from 'zod'
+import { DishSchema } from '../../contracts/dish'
+import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kitchen'
+import type { Evidence } from '../../core/belief/learn'
+import type { Dish } from '../../core/dish/dish'
+import { Anything, ask } from '../composables/api'
+
+const DishesSchema = z.object({ dishes: z.array(DishSchema) })
+const EvidenceSchema = z.object({
+  evidence: z.array(z.object({ name: z.string(), of: z.string(), value: z.number(), variance: z.number(), batch: z.string() })),
+})
+
+/** What belongs to the house: its kitchen, its dishes and what its batches have taught. */
+export const useHouse = defineStore('house', () => {
+  const kitchen = shallowRef<Kitchen | null>(null)
+  const dishes = shallowRef<readonly Dish[]>([])
+  const evidence = shallowRef<readonly Evidence[]>([])
+  const trouble = shallowRef<string | null>(null)
+
+  /** Reads everything from the hearth. */
+  async function load(): Promise<void> {
+    try {
+      const [shelves, book, learned] = await Promise.all([
+        ask('GET', '/kitchen', KitchenSchema), ask('GET', '/dishes', DishesSchema), ask('GET', '/evidence', EvidenceSchema),
+      ])
+      kitchen.value = shelves
+      dishes.value = book.dishes
+      evidence.value = learned.evidence
+      trouble.value = null
+    }
+    catch (error) {
+      trouble.value = error instanceof Error ? error.message : String(error)
+    }
+  }
+
+  /** Puts one thing on a shelf and keeps it at once. */
+  async function put<S extends ShelfName>(shelf: S, item: Kitchen[S][number]): Promise<void> {
+    const now = kitchen.value
+    if (now) {
+      const items: readonly { readonly id: string }[] = now[shelf]
+      const at = items.findIndex(one => one.id === item.id)
+      kitchen.value = { ...now, [shelf]: at < 0 ? [...items, item] : items.map((one, i) => (i === at ? item : one)) }
+    }
+    await ask('PUT', `/kitchen/${shelf}/${item.id}`, Anything, item)
+  }
+
+  /** Takes one thing off a shelf; `put` brings it back. */
+  async function remove(shelf: ShelfName, id: string): Promise<void> {
+    const now = kitchen.value
+    if (now) {
+      const items: readonly { readonly id: string }[] = now[shelf]
+      kitchen.value = { ...now, [shelf]: items.filter(one => one.id !== id) }
+    }
+    await ask('DELETE', `/kitchen/${shelf}/${id}`, Anything)
+  }
+
+  /** Keeps a new version of a dish. */
+  async function keepDish(dish: Dish): Promise<void> {
+    await ask('PUT', `/dishes/${dish.id}`, Anything, dish)
+    dishes.value = dishes.value.map(one => (one.id === dish.id ? dish : one))
+  }
+
+  const cups = computed(() => kitchen.value?.measures.filter(one => one.kind === 'cup') ?? [])
+  const pans = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pan') ?? [])
+  const pots = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pot') ?? [])
+  return { kitchen, dishes, evidence, trouble, load, put, remove, keepDish, cups, pans, pots }
+})

@@ -1,0 +1,63 @@
+import { z } from 'zod'
+import type { BatchSummary } from '../core/batch/summary'
+import { CookPlanSchema } from './cook'
+import { ForecastSchema } from './forecast'
+import { Id, Millis, Name } from './ids'
+import { StoredObservationSchema } from './observation'
+
+/** Faults a batch may be said to have. */
+export const FAULTS = ['burnt', 'raw-taste', 'gluey', 'hard-grain', 'lumpy', 'runny', 'dry', 'greasy', 'too-sweet', 'not-sweet'] as const
+
+const Hex = z.string().regex(/^#[0-9a-f]{6}$/)
+const StoneSchema = z.strictObject({ fromS: z.number(), toS: z.number(), colour: Hex })
+const Moment = z.number().nullable()
+
+/** What a batch keeps for ever: lists draw from this and never replay. */
+export const BatchSummarySchema = z.strictObject({
+  stones: z.array(StoneSchema).max(400),
+  plannedStones: z.array(StoneSchema).max(400),
+  keystoneS: Moment, endS: Moment,
+  plannedKeystoneS: Moment, plannedEndS: Moment,
+  plannedKeystoneWindow: z.tuple([z.number(), z.number()]).nullable(),
+  plannedEndWindow: z.tuple([z.number(), z.number()]).nullable(),
+  moments: z.array(z.strictObject({ kind: z.string(), what: z.string(), timeS: z.number() })).max(400),
+  baseG: z.number(), finishedG: Moment, plannedFinishedG: Moment, weighed: z.boolean(),
+  darkestStep: z.string().nullable(),
+  faults: z.array(z.string().max(40)).max(20),
+  line: z.string().max(400),
+}) satisfies z.ZodType<BatchSummary>
+
+/** One line of the ledger. */
+export const BatchLineSchema = z.strictObject({
+  id: Id,
+  dishId: Id,
+  dish: Name,
+  startedAt: Millis,
+  summary: BatchSummarySchema,
+  note: z.string(),
+})
+export type BatchLine = z.infer<typeof BatchLineSchema>
+
+/** A page of the ledger, newest first; `next` asks for the one after. */
+export const BatchPageSchema = z.strictObject({ batches: z.array(BatchLineSchema), next: z.string().nullable() })
+export type BatchPage = z.infer<typeof BatchPageSchema>
+
+/** Query of the list of batches. */
+export const BatchQuerySchema = z.strictObject({
+  limit: z.coerce.number().int().min(1).max(200).default(60),
+  cursor: z.string().max(100).optional(),
+  dish: Id.optional(),
+})
+
+/** A whole batch, as it can be taken away. */
+export const BatchSchema = z.strictObject({
+  format: z.literal('yon-hearth/batch/1'),
+  line: BatchLineSchema,
+  plan: CookPlanSchema,
+  forecast: ForecastSchema.nullable(),
+  observations: z.array(StoredObservationSchema),
+})
+export type Batch = z.infer<typeof BatchSchema>
+
+/** What can be changed of a batch afterwards. */
+export const BatchPatchSchema = z.strictObject({ note: z.string().max(2000) })

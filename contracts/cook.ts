@@ -1,0 +1,79 @@
+import { z } from 'zod'
+import type { Belief } from '../core/belief/belief'
+import type { CookPlan } from '../core/live/plan'
+import { MATERIALS } from '../core/vessel/vessel'
+import { DishSchema } from './dish'
+import { ForecastSchema } from './forecast'
+import { Id, Millis, Name } from './ids'
+import { CompositionSchema } from './ingredient'
+import { AnyObservationSchema, StoredObservationSchema } from './observation'
+
+/** What is believed of the uncertain numbers. */
+export const BeliefSchema = z.strictObject({
+  entries: z.array(z.strictObject({
+    name: z.string().min(1).max(40),
+    median: z.number(),
+    spread: z.number().min(0),
+    kind: z.enum(['factor', 'distance']),
+    unit: z.string().max(80),
+    basis: z.string().max(200),
+    restsOn: z.array(Id).max(2000),
+  })).max(100),
+}) satisfies z.ZodType<Belief>
+
+const PlanVesselSchema = z.strictObject({
+  id: Id, name: Name,
+  vessel: z.strictObject({
+    innerDiameterMm: z.number().min(80).max(700),
+    depthMm: z.number().min(20).max(500),
+    massG: z.number().min(50).max(20000),
+    material: z.enum(MATERIALS),
+  }),
+  coated: z.boolean(),
+  massGuessed: z.boolean(),
+})
+
+const PlanFireSchema = z.strictObject({
+  id: Id, name: Name,
+  marks: z.array(z.strictObject({ id: Id, label: z.string().min(1).max(20), watts: z.number().min(20).max(6000) })).min(1).max(12),
+})
+
+/** A cook's plan; it never changes once the cook exists. */
+export const CookPlanSchema = z.strictObject({
+  id: Id,
+  dish: DishSchema,
+  amounts: z.array(z.strictObject({
+    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema,
+  })).min(1).max(30),
+  vessels: z.record(Id, PlanVesselSchema),
+  fires: z.record(Id, PlanFireSchema),
+  flames: z.record(Id, Id),
+  cup: z.strictObject({ id: Id, name: Name, volumeMl: z.number().min(1).max(5000) }),
+  people: z.number().min(0.5).max(500),
+  belief: BeliefSchema,
+  seed: z.number().int().min(0).max(2 ** 31),
+  modelVersion: z.string().max(40),
+  airC: z.number().min(-20).max(55),
+  altitudeM: z.number().min(-400).max(6000),
+  plannedAt: Millis,
+  forecast: ForecastSchema.nullable(),
+}) satisfies z.ZodType<CookPlan>
+
+/** A cook as the server keeps it. */
+export const CookSchema = z.strictObject({ plan: CookPlanSchema, observations: z.array(StoredObservationSchema) })
+export type Cook = z.infer<typeof CookSchema>
+
+/** One line of the list of cooks that are not finished. */
+export const LiveCookLineSchema = z.strictObject({
+  id: Id, dish: Name, plannedAt: Millis, startedAt: Millis.nullable(),
+})
+export type LiveCookLine = z.infer<typeof LiveCookLineSchema>
+
+/** What the forecast asks for: of the worker and of the command line alike. */
+export const ForecastRequestSchema = z.strictObject({
+  plan: CookPlanSchema,
+  observations: z.array(AnyObservationSchema).max(2000),
+  nowS: z.number().min(0).max(86400),
+  members: z.number().int().min(20).max(20000),
+})
+export type ForecastRequest = z.infer<typeof ForecastRequestSchema>

@@ -1,0 +1,30 @@
+import { z } from 'zod'
+import type { Forecast } from '../core/forecast/forecast'
+import { SIGNS } from '../core/forecast/signs'
+import { Id } from './ids'
+import { LabSchema } from './ingredient'
+
+const Seconds = z.number().min(0).max(172_800)
+const WindowSchema = z.strictObject({ early: z.number(), middle: z.number(), late: z.number() })
+
+/** A forecast; see docs/formats.md. Times in s since the start of the cook, weights in g. */
+export const ForecastSchema = z.strictObject({
+  modelVersion: z.string().max(40),
+  nowS: Seconds,
+  members: z.number().int().min(1),
+  effective: z.number().min(0),
+  signs: z.partialRecord(z.enum(SIGNS), WindowSchema),
+  stages: z.array(WindowSchema).max(32),
+  sides: z.array(z.strictObject({
+    vessel: Id, meets: z.number().int().min(0), needs: WindowSchema, lightS: z.number().nullable(), boils: WindowSchema.nullable(),
+  })).max(6),
+  finishedG: WindowSchema,
+  turnDownS: z.number().nullable(),
+  points: z.array(z.strictObject({
+    timeS: z.number(), stage: z.number().int(), tempC: z.number(), panC: z.number(), colour: LabSchema,
+    waterG: z.number(), heldG: z.number(), contentG: z.number(), volumeMl: z.number(),
+  })).max(5000),
+  restsOn: z.strictObject({
+    taps: z.number().int(), readings: z.number().int(), batches: z.number().int(), guessedVessels: z.array(z.string()),
+  }),
+}) satisfies z.ZodType<Forecast>

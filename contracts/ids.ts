@@ -1,0 +1,11 @@
+import { z } from 'zod'
+
+/** An id made by a client or the server: letters, digits, dashes; 1 to 64 characters. */
+export const Id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/)
+
+/** A name people read: 1 to 60 characters, no control characters. */
+// eslint-disable-next-line no-control-regex -- control characters are what is refused
+export const Name = z.string().trim().min(1).max(60).regex(/^[^\u0000-\u001f\u007f]*$/)
+
+/** A moment, ms since 1970, up to the year 2200. */
+export const Millis = z.number().int().min(0).max(7_258_118_400_000)

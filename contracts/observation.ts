@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import type { Observation } from '../core/live/observation'
+import { Id, Millis } from './ids'
+
+/** Largest payload of one observation, characters of JSON. */
+export const MOST_PAYLOAD = 4096
+
+const Payload = z.record(z.string().max(64), z.unknown()).refine(
+  payload => JSON.stringify(payload).length <= MOST_PAYLOAD, { message: 'payload-too-large' })
+
+/** One observation as a device sends it. The kind is open: unknown ones are kept. */
+export const ObservationSchema = z.strictObject({
+  id: Id,
+  device: Id,
+  number: z.number().int().min(0).max(2 ** 40),
+  deviceTime: Millis,
+  kind: z.string().min(1).max(64).regex(/^[a-z0-9][a-z0-9.-]*$/),
+  payload: Payload,
+})
+export type SentObservation = z.infer<typeof ObservationSchema>
+
+/** What a device posts to a stream. */
+export const AppendRequestSchema = z.strictObject({
+  sentAt: Millis,
+  observations: z.array(ObservationSchema).min(1).max(200),
+})
+export type AppendRequest = z.infer<typeof AppendRequestSchema>
+
+/** An observation as the server keeps it, with its place in the stream. */
+export const StoredObservationSchema = z.strictObject({
+  ...ObservationSchema.shape,
+  sentAt: Millis,
+  receivedAt: Millis,
+  /** Place in the stream's log on the server, rising. */
+  place: z.number().int().min(1),
+}) satisfies z.ZodType<Observation>
+export type StoredObservation = z.infer<typeof StoredObservationSchema>
+
+/** The server's answer: these ids are on disk. */
+export const AppendAnswerSchema = z.strictObject({ acknowledged: z.array(StoredObservationSchema) })
+export type AppendAnswer = z.infer<typeof AppendAnswerSchema>
+
+/** An observation of a plan or example file: already timed or not. */
+export const AnyObservationSchema = z.strictObject({
+  ...ObservationSchema.shape,
+  sentAt: Millis.optional(),
+  receivedAt: Millis.optional(),
+  place: z.number().int().min(1).optional(),
+})

@@ -1,0 +1,19 @@
+import { z } from 'zod'
+
+/** Codes of everything the server refuses; docs/errors.md lists them. */
+export const PROBLEM_CODES = [
+  'body-not-understood', 'body-too-large', 'not-found', 'already-different', 'method-not-allowed', 'not-json',
+  'still-in-use', 'went-wrong',
+] as const
+export type ProblemCode = (typeof PROBLEM_CODES)[number]
+
+/** Problem details (RFC 9457) with our code and the paths of the fields at fault. */
+export const ProblemSchema = z.strictObject({
+  type: z.string(),
+  title: z.string(),
+  status: z.number().int(),
+  code: z.enum(PROBLEM_CODES),
+  detail: z.string(),
+  fields: z.array(z.strictObject({ path: z.string(), message: z.string() })),
+})
+export type Problem = z.infer<typeof ProblemSchema>

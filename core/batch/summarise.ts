@@ -1,0 +1,93 @@
+import { boundaryIndex } from '../dish/boundaryIndex'
+import { mainLine } from '../dish/mainLine'
+import { COLOUR_STEPS } from '../family/family'
+import { familyOf } from '../family/families'
+import { forecastCook } from '../forecast/forecastCook'
+import type { Forecast } from '../forecast/forecast'
+import type { Observation } from '../live/observation'
+import type { CookPlan } from '../live/plan'
+import { replay, type LiveCook } from '../live/replay'
+import { stonesOf } from './stones'
+import type { BatchSummary } from './summary'
+
+const MEMBERS = 200
+
+/**
+ * What a finished batch keeps: its stones as they went and as they were planned, key times, weights, faults. The middle
+ * run is conditioned on everything that was marked.
+ *
+ * @param plan the plan, with the forecast it was cooked under
+ * @param observations all of its observations
+ * @returns the summary
+ */
+export function summarise(plan: CookPlan, observations: readonly Observation[]): BatchSummary {
+  const cook = replay(plan, observations)
+  const keystone = boundaryIndex(plan.dish, plan.dish.keystone)
+  const end = endOf(plan, cook)
+  const forecast = forecastCook(plan, observations, cook.finishedS ?? end ?? 0, MEMBERS)
+  const keystoneS = cook.stageStarts[keystone] ?? forecast.stages[keystone].middle
+  const endS = end ?? forecast.stages[doneStage(plan)].middle
+  const planned = plan.forecast
+  const weighing = lastWeighing(plan, cook)
+  return {
+    stones: stonesOf(forecast, keystoneS, Math.max(endS, keystoneS + 60)),
+    plannedStones: planned ? plannedStones(plan, planned, keystone) : [],
+    keystoneS: cook.stageStarts[keystone],
+    endS: end,
+    plannedKeystoneS: planned?.stages[keystone].middle ?? null,
+    plannedEndS: planned?.stages[doneStage(plan)].middle ?? null,
+    plannedKeystoneWindow: windowAt(planned, keystone),
+    plannedEndWindow: windowAt(planned, doneStage(plan)),
+    moments: momentsOf(plan, cook),
+    baseG: plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0,
+    finishedG: weighing ?? (Number.isFinite(forecast.finishedG.middle) ? forecast.finishedG.middle : null),
+    plannedFinishedG: planned?.finishedG.middle ?? null,
+    weighed: weighing !== null,
+    darkestStep: darkestStep(plan, forecast, keystoneS),
+    faults: cook.outcome?.faults ?? [],
+    line: cook.outcome?.line ?? '',
+  }
+}
+
+function doneStage(plan: CookPlan): number {
+  const line = mainLine(plan.dish)
+  const rest = line.findIndex((stage, i) => i > 0 && stage.does === 'rest')
+  return rest > 0 ? rest : line.length - 1
+}
+
+function endOf(plan: CookPlan, cook: LiveCook): number | null {
+  return cook.stageStarts[doneStage(plan)] ?? cook.offFireS ?? cook.finishedS
+}
+
+function windowAt(forecast: Forecast | null, stage: number): [number, number] | null {
+  return forecast ? [forecast.stages[stage].early, forecast.stages[stage].late] : null
+}
+
+function plannedStones(plan: CookPlan, forecast: Forecast, keystone: number) {
+  return stonesOf(forecast, forecast.stages[keystone].middle, forecast.stages[doneStage(plan)].middle)
+}
+
+function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
+  const main = mainLine(plan.dish)[0].vessel
+  const from = cook.stageStarts[doneStage(plan)] ?? cook.offFireS
+  if (from === null) return null
+  const last = cook.weighings.filter(one => one.what.vessel === main && one.timeS >= from - 60).at(-1)
+  return last ? last.what.grossG - plan.vessels[main].vessel.massG : null
+}
+
+function momentsOf(plan: CookPlan, cook: LiveCook) {
+  return cook.moments.filter(moment => moment.known && !moment.withdrawn).map(moment => ({
+    kind: moment.kind,
+    what: String(moment.payload.stage ?? moment.payload.sign ?? moment.payload.step ?? moment.payload.mark
+      ?? moment.payload.grossG ?? moment.payload.vessel ?? ''),
+    timeS: moment.timeS,
+  }))
+}
+
+/** The darkest step the roast's middle run had reached as the liquid went in. */
+function darkestStep(plan: CookPlan, forecast: Forecast, keystoneS: number): string | null {
+  const { stepLightness } = familyOf(plan.dish.family)
+  const last = forecast.points.filter(point => point.timeS <= keystoneS + 4).at(-1)
+  if (!last) return null
+  return COLOUR_STEPS.filter(step => last.colour.lightness <= stepLightness[step]).at(-1) ?? null
+}

@@ -1,0 +1,35 @@
+import type { Belief, BeliefEntry, SpreadKind } from './belief'
+
+type Row = readonly [name: string, median: number, spread: number, kind: SpreadKind, unit: string, basis: string]
+
+const ROWS: readonly Row[] = [
+  ['mainFire', 1, 0.30, 'factor', 'of the marks\' power', 'estimate: domestic burners spread 25–35 % about their marks'],
+  ['otherFire', 1, 0.30, 'factor', 'of the marks\' power', 'estimate: as mainFire'],
+  ['heatLoss', 13, 0.20, 'factor', 'W/(m²·K)', 'natural convection and radiation 10–18 W/(m²·K) (recalled, unchecked)'],
+  ['contact', 1, 0.25, 'factor', 'of 100 + 900 × liquid share W/(m²·K)', 'estimate'],
+  ['film', 0.22, 0.05, 'distance', 'share of pan above content', 'estimate'],
+  ['browningRate', 0.00055, 0.28, 'factor', '1/s at 150 °C', 'bread-crust browning near 0.03/min at 150 °C (recalled, unchecked)'],
+  ['browningEnergy', 63000, 6000, 'distance', 'J/mol', 'bread-crust browning 60–65 kJ/mol (recalled, unchecked)'],
+  ['aromaDose', 42, 0.28, 'factor', 's at 150 °C', 'estimate: aroma begins about 120–130 °C'],
+  ['nutDose', 105, 0.25, 'factor', 's at 150 °C', 'estimate: cashews in fat at 145 °C turn in two to three minutes'],
+  ['eye', 0, 1.3, 'distance', 'L* at which a colour step is called', 'estimate'],
+  ['baseMoisture', 0.12, 0.010, 'distance', 'g/g wet basis', 'usual 11–13 % of stored semolina (recalled, unchecked)'],
+  ['kept', 0.92, 0.03, 'distance', 'share of the liquid in the pan that stays', 'estimate: dish and household taste'],
+  ['uptake', 1, 0.30, 'factor', 'of the diffusion time', 'estimate'],
+  ['surface', 1, 0.25, 'factor', 'of surface evaporation', 'estimate'],
+  ['panMass', 1, 0.06, 'factor', 'of the pan\'s mass', 'estimate: handle and rim stay cooler than the base'],
+  ['pourTime', 55, 0.25, 'factor', 's', 'estimate: a ladle at a time'],
+]
+
+/**
+ * The belief of a household that has cooked nothing yet.
+ *
+ * @returns a fresh belief; every entry rests on no batch
+ * @example firstBelief().entries.find(e => e.name === 'mainFire')
+ */
+export function firstBelief(): Belief {
+  return {
+    entries: ROWS.map(([name, median, spread, kind, unit, basis]): BeliefEntry =>
+      ({ name, median, spread, kind, unit, basis, restsOn: [] })),
+  }
+}

@@ -1,0 +1,47 @@
+import { beliefColumns, MEMBER_NAMES, type BeliefColumns } from '../belief/memberValues'
+import type { CookPlan } from '../live/plan'
+import type { LiveCook } from '../live/replay'
+import { fillNormal } from '../random/fillNormal'
+import { seededRandom } from '../random/seededRandom'
+import { logLikelihoods } from './logLikelihoods'
+import { effectiveMembers, normalisedWeights } from './normalisedWeights'
+import type { Program } from './program'
+import { proposeMembers } from './proposeMembers'
+import type { EnsembleRecord } from './record'
+import { runEnsemble } from './runEnsemble'
+
+/** An ensemble weighed by everything that was marked. */
+export interface ConditionedEnsemble {
+  readonly columns: BeliefColumns
+  readonly normals: Float64Array
+  readonly record: EnsembleRecord
+  readonly weights: Float64Array
+  readonly effective: number
+}
+
+/** Below this share of effective members a second ensemble is drawn where the weights lie. */
+const ENOUGH = 0.5
+
+/**
+ * Draws an ensemble from the plan's belief, runs it under what has happened, and weighs it by what was marked.
+ *
+ * @param plan the plan, with belief and seed
+ * @param cook the replayed cook
+ * @param program from `compileProgram`
+ * @param members how many, 20 to 100 000
+ * @returns the ensemble with its weights
+ */
+export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Program, members: number): ConditionedEnsemble {
+  const columns = beliefColumns(plan.belief)
+  let normals = fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed))
+  let record = runEnsemble(program, columns, normals)
+  let weights = normalisedWeights(logLikelihoods(plan, cook, program, record))
+  for (let round = 1; round <= 2 && effectiveMembers(weights) < ENOUGH * members; round++) {
+    const proposal = proposeMembers(normals, weights, members, plan.seed + 7919 * round)
+    normals = proposal.normals
+    record = runEnsemble(program, columns, normals)
+    const logs = logLikelihoods(plan, cook, program, record)
+    weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
+  }
+  return { columns, normals, record, weights, effective: effectiveMembers(weights) }
+}

@@ -1,0 +1,61 @@
+import type { Lab } from '../colour/lab'
+import type { SignId } from './signs'
+
+/** A forecast number: 10th percentile, median, 90th percentile. */
+export interface Window {
+  readonly early: number
+  readonly middle: number
+  readonly late: number
+}
+
+/** One moment of the middle run, as the arch draws it. */
+export interface ForecastPoint {
+  readonly timeS: number
+  readonly stage: number
+  readonly tempC: number
+  readonly panC: number
+  readonly colour: Lab
+  readonly waterG: number
+  readonly heldG: number
+  readonly contentG: number
+  readonly volumeMl: number
+}
+
+/** The other vessel: how long it needs, when to put it on, when it boils. */
+export interface SideForecast {
+  readonly vessel: string
+  /** Index of the main-line stage at whose start it must be ready. */
+  readonly meets: number
+  /** s from cold to the boil. */
+  readonly needs: Window
+  /** When to put it on, s since the start; null once it is on. */
+  readonly lightS: number | null
+  /** When it boils, s since the start; null until it is on. */
+  readonly boils: Window | null
+}
+
+/** What a forecast rests on. */
+export interface RestsOn {
+  readonly taps: number
+  readonly readings: number
+  readonly batches: number
+  readonly guessedVessels: readonly string[]
+}
+
+/** What this pan, flame and base will do, as far as it is known. Times in s since the start of the cook, weights in g. */
+export interface Forecast {
+  readonly modelVersion: string
+  readonly nowS: number
+  readonly members: number
+  readonly effective: number
+  readonly signs: Partial<Record<SignId, Window>>
+  /** When each main-line stage begins, and one more: when the last one ends. */
+  readonly stages: readonly Window[]
+  readonly sides: readonly SideForecast[]
+  /** Content of the pan as it leaves the fire. */
+  readonly finishedG: Window
+  /** When to turn the flame down in the running stage, s since the start; null where it may stay. */
+  readonly turnDownS: number | null
+  readonly points: readonly ForecastPoint[]
+  readonly restsOn: RestsOn
+}

@@ -1,0 +1,171 @@
+import { memberValues, MEMBER_NAMES } from '../belief/memberValues'
+import { mainLine } from '../dish/mainLine'
+import { sideStages } from '../dish/sideStages'
+import type { Observation } from '../live/observation'
+import type { CookPlan } from '../live/plan'
+import { replay, type LiveCook } from '../live/replay'
+import { weightedQuantile } from '../random/weightedQuantile'
+import { appearance } from './appearance'
+import { compileProgram } from './compileProgram'
+import { conditionEnsemble, type ConditionedEnsemble } from './conditionEnsemble'
+import type { Forecast, ForecastPoint, RestsOn, SideForecast, Window } from './forecast'
+import { SOLIDS } from './layout'
+import { MODEL_VERSION } from './modelVersion'
+import type { Program } from './program'
+import { ensembleRecord } from './record'
+import { SIGNS, type SignId } from './signs'
+import { simulate } from './simulate'
+import type { TracePoint } from './trace'
+
+const SHARES = [0.1, 0.5, 0.9] as const
+/** A sign is forecast where at least this share of the weight ever shows it. */
+const SHOWN_SHARE = 0.9
+/** Being early with the other vessel is cured by a low flame, being late is not: light it at this quantile. */
+const LIGHT_EARLY = 0.2
+/** Above this film temperature golden turns to burnt within minutes. */
+const RUNAWAY_C = 172
+const FILM_SHARE = 0.22
+const POINT_EVERY_S = 8
+
+/**
+ * Forecasts a cook from its plan and what has been marked so far.
+ *
+ * @param plan the plan
+ * @param observations everything marked, in any order
+ * @param nowS how far the cook is, s since its start; zero before it
+ * @param members size of the ensemble, 20 to 100 000
+ * @returns the forecast; windows are the 10th and 90th percentile
+ * @throws CoreError where plan and observations name something that is not there
+ */
+export function forecastCook(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Forecast {
+  const cook = replay(plan, observations)
+  const program = compileProgram(plan, cook, nowS)
+  return readForecast(plan, cook, program, conditionEnsemble(plan, cook, program, members))
+}
+
+/**
+ * Reads a forecast out of a weighed ensemble.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param program what the ensemble ran
+ * @param ensemble from `conditionEnsemble`
+ * @returns the forecast
+ */
+export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble): Forecast {
+  const { record, weights } = ensemble
+  const column = (values: Float64Array, width: number, k: number): Float64Array =>
+    Float64Array.from({ length: record.members }, (_, i) => values[i * width + k])
+  const signs: Partial<Record<SignId, Window>> = {}
+  SIGNS.forEach((sign, k) => {
+    const found = shownWindow(column(record.signs, SIGNS.length, k), weights)
+    if (found) signs[sign] = found
+  })
+  const trace = middleTrace(program, ensemble)
+  const stages = program.stages.map((_, k) =>
+    windowOf(column(record.starts, record.stages, k).map(timeS => Math.min(timeS, program.mostS)), weights))
+  const last = stages[stages.length - 1]
+  const rest = program.stages[program.stages.length - 1].seconds
+  stages.push({ early: last.early + rest, middle: last.middle + rest, late: last.late + rest })
+  const line = mainLine(plan.dish)
+  const done = line.findIndex((stage, k) => k > 0 && stage.does === 'rest')
+  return {
+    modelVersion: MODEL_VERSION,
+    nowS: program.nowS,
+    members: record.members,
+    effective: ensemble.effective,
+    signs, stages,
+    sides: sidesOf(plan, cook, program, ensemble, signs),
+    finishedG: windowOf(finishedOf(column(record.masses, record.stages, done > 0 ? done : line.length - 1), trace), weights),
+    turnDownS: turnDown(program, trace),
+    points: pointsOf(program, trace),
+    restsOn: restsOn(plan, cook),
+  }
+}
+
+function windowOf(values: ArrayLike<number>, weights: Float64Array): Window {
+  const [early, middle, late] = weightedQuantile(values, weights, SHARES)
+  return { early, middle, late }
+}
+
+function shownWindow(times: Float64Array, weights: Float64Array): Window | null {
+  let shown = 0
+  for (let i = 0; i < times.length; i++) if (times[i] < Number.POSITIVE_INFINITY) shown += weights[i]
+  if (shown < SHOWN_SHARE) return null
+  const found = windowOf(times, weights.map((weight, i) => (times[i] < Number.POSITIVE_INFINITY ? weight : 0)))
+  return found
+}
+
+/** A member that never got there ends with what the middle run has in the pan. */
+function finishedOf(masses: Float64Array, trace: readonly TracePoint[]): Float64Array {
+  const last = trace[trace.length - 1]?.contentG ?? 0
+  return masses.map(mass => (Number.isFinite(mass) ? mass : last))
+}
+
+function middleTrace(program: Program, ensemble: ConditionedEnsemble): TracePoint[] {
+  const middle = new Float64Array(MEMBER_NAMES.length)
+  ensemble.weights.forEach((weight, i) => {
+    for (let k = 0; k < middle.length; k++) middle[k] += weight * ensemble.normals[i * middle.length + k]
+  })
+  const trace: TracePoint[] = []
+  const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
+  simulate(program, memberValues(ensemble.columns, middle, 0), record, 0, trace)
+  return trace
+}
+
+function pointsOf(program: Program, trace: readonly TracePoint[]): ForecastPoint[] {
+  const pour = program.stages.findIndex(stage => stage.from !== null)
+  const points: ForecastPoint[] = []
+  let next = 0
+  for (const point of trace) {
+    if (point.timeS < next) continue
+    next = point.timeS + POINT_EVERY_S
+    const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl } = point
+    const colour = appearance(program.family, point, pour >= 0 && stage >= pour)
+    points.push({ timeS, stage, tempC, panC, colour, waterG, heldG, contentG, volumeMl })
+  }
+  return points
+}
+
+/** The first moment in the stage at hand at which the film runs away while the sign is still to come. */
+function turnDown(program: Program, trace: readonly TracePoint[]): number | null {
+  const pour = program.stages.findIndex(stage => stage.from !== null)
+  for (const point of trace) {
+    if (point.stage >= pour) return null
+    if (point.state[SOLIDS] > 0 && point.tempC + FILM_SHARE * (point.panC - point.tempC) > RUNAWAY_C) return Math.max(point.timeS, program.nowS)
+  }
+  return null
+}
+
+function sidesOf(
+  plan: CookPlan,
+  cook: LiveCook,
+  program: Program,
+  ensemble: ConditionedEnsemble,
+  signs: Partial<Record<SignId, Window>>,
+): SideForecast[] {
+  const { record, weights } = ensemble
+  return sideStages(plan.dish).map((stage, k) => {
+    const needs = Float64Array.from({ length: record.members }, (_, i) =>
+      Math.min(program.mostS, record.boils[i * record.sides + k]))
+    const { meets } = program.sides[k]
+    const light = needs.map((need, i) => Math.min(program.mostS, record.starts[i * record.stages + meets]) - need)
+    const lit = cook.lit[stage.vessel] !== undefined
+    return {
+      vessel: stage.vessel,
+      meets,
+      needs: windowOf(needs, weights),
+      lightS: lit ? null : Math.max(0, weightedQuantile(light, weights, [LIGHT_EARLY])[0]),
+      boils: lit ? signs.boil ?? null : null,
+    }
+  })
+}
+
+function restsOn(plan: CookPlan, cook: LiveCook): RestsOn {
+  return {
+    taps: cook.signs.length + cook.looks.length,
+    readings: cook.weighings.length + cook.temperatures.length,
+    batches: new Set(plan.belief.entries.flatMap(entry => entry.restsOn)).size,
+    guessedVessels: Object.values(plan.vessels).filter(one => one.massGuessed).map(one => one.name),
+  }
+}

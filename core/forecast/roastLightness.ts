@@ -1,0 +1,21 @@
+import type { MemberValues } from '../belief/memberValues'
+import type { Family } from '../family/family'
+import { BROWNING, CHARRING } from './layout'
+
+/** Darkening by charring per equivalent second at 175 °C, 1/s (estimate: golden to burnt in a few minutes there). */
+const CHARRING_RATE = 0.0035
+
+/**
+ * Lightness of the roasted base in its fat: first-order fall towards the darkest by the browning dose and, above about
+ * 170 °C, by charring.
+ *
+ * @param state flat state
+ * @param at where the vessel's numbers begin in it
+ * @param family raw and final lightness
+ * @param member uncertain numbers
+ * @returns L*, between the family's final and raw lightness
+ */
+export function roastLightness(state: Float64Array, at: number, family: Family, member: MemberValues): number {
+  const dose = member.browningRate * state[at + BROWNING] + CHARRING_RATE * state[at + CHARRING]
+  return family.finalLightness + (family.rawLightness - family.finalLightness) * Math.exp(-dose)
+}

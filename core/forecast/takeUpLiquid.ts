@@ -1,0 +1,42 @@
+import type { MemberValues } from '../belief/memberValues'
+import type { Family } from '../family/family'
+import { HELD, SOLIDS, SUGAR, TEMP, WATER } from './layout'
+
+/** Diffusion of water into cooked starch near 95 °C, m²/s, and the shortest time mixing by hand allows, s. */
+const DIFFUSIVITY = 3e-10
+const MIXING_FLOOR = 100
+/** Gelatinisation: middle in plain water, rise with a saturated sugar solution, width; °C and K. */
+const GEL_TEMP = 65
+const GEL_RISE = 35
+const GEL_WIDTH = 3
+
+/**
+ * Swells the base for one step: diffusion into the grain (t95 = 0.25·R²/D, never faster than mixing allows), gated by
+ * gelatinisation, which comes later the more sugar the liquid holds, and limited by what the dish lets it hold.
+ *
+ * @param state flat state, changed in place
+ * @param at where the vessel's numbers begin in it
+ * @param family grain size
+ * @param member uncertain numbers
+ * @param capacityG water the base will hold in the end, g
+ * @param stepS length of the step in s
+ */
+export function takeUpLiquid(
+  state: Float64Array,
+  at: number,
+  family: Family,
+  member: MemberValues,
+  capacityG: number,
+  stepS: number,
+): void {
+  const free = state[at + WATER] - state[at + HELD]
+  const room = capacityG - state[at + HELD]
+  if (!(free > 0 && room > 0 && state[at + SOLIDS] > 0)) return
+  const sugar = state[at + SUGAR]
+  const strength = sugar > 0 ? Math.min(1, sugar / (sugar + state[at + WATER]) / 0.675) : 0
+  const gate = 1 / (1 + Math.exp((GEL_TEMP + GEL_RISE * strength - state[at + TEMP]) / GEL_WIDTH))
+  const radius = family.grainRadiusMm / 1000
+  const time95 = Math.max(MIXING_FLOOR, 0.25 * radius * radius / DIFFUSIVITY) * member.uptake
+  const taken = room * (1 - Math.exp(-3 * gate * stepS / time95))
+  state[at + HELD] += Math.min(free, taken)
+}

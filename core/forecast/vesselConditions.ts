@@ -1,0 +1,34 @@
+import { baseAreaM2 } from '../vessel/baseAreaM2'
+import { MATERIAL_HEAT, type Vessel } from '../vessel/vessel'
+
+/** What a step needs to know of a vessel and the room; lengths in m, areas in m², heat in J/K. */
+export interface VesselConditions {
+  readonly baseArea: number
+  readonly wallArea: number
+  readonly rim: number
+  readonly depth: number
+  readonly panHeat: number
+  readonly airC: number
+  readonly airPressure: number
+}
+
+/**
+ * A vessel as the step sees it.
+ *
+ * @param vessel size in mm, mass in g
+ * @param airC temperature of the room in °C
+ * @param airPressure pressure of the air in Pa
+ * @returns conditions in SI units
+ */
+export function vesselConditions(vessel: Vessel, airC: number, airPressure: number): VesselConditions {
+  const rim = Math.PI * vessel.innerDiameterMm / 1000
+  return {
+    baseArea: baseAreaM2(vessel.innerDiameterMm),
+    wallArea: rim * vessel.depthMm / 1000,
+    rim,
+    depth: vessel.depthMm / 1000,
+    panHeat: vessel.massG * MATERIAL_HEAT[vessel.material],
+    airC,
+    airPressure,
+  }
+}

@@ -1,0 +1,103 @@
+import { mainLine } from '../dish/mainLine'
+import { sideStages } from '../dish/sideStages'
+import type { Forecast, Window } from '../forecast/forecast'
+import type { SignId } from '../forecast/signs'
+import type { CookPlan } from './plan'
+import type { LiveCook } from './replay'
+
+/** Cautions by the step where a hand could be burned. */
+export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet'
+
+/** The one thing to do now; the sentence lives in `words/`. */
+export type CueCode =
+  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'pour-now' | 'pouring' | 'cook-down'
+  | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'finished'
+
+/** What the fire screen says at one glance. */
+export interface Cue {
+  readonly code: CueCode
+  /** The sign that is waited for, with its window in s since the start. */
+  readonly next: { readonly sign: SignId, readonly window: Window } | null
+  readonly caution: CautionCode | null
+  /** Side vessel that is due, or null. */
+  readonly vessel: string | null
+}
+
+/** The other vessel is called this long before it is due, s. */
+const DUE_BEFORE_S = 10
+const SOON_S = 60
+
+/**
+ * The one cue of a moment.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param forecast the forecast at hand, or null while there is none
+ * @param nowS how far the cook is, s
+ * @returns the cue
+ */
+export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): Cue {
+  if (cook.finishedS !== null) return { code: 'finished', next: null, caution: null, vessel: null }
+  const stage = mainLine(plan.dish)[cook.stage]
+  if (!stage) return { code: 'not-lit', next: null, caution: null, vessel: null }
+  const next = nextSign(plan, cook, forecast)
+  const due = dueSide(plan, cook, forecast, nowS)
+  if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? 'hot-fat' : null, vessel: due }
+  return { ...stageCue(plan, cook, forecast, nowS), next, vessel: null }
+}
+
+/**
+ * The side vessel that should go on its fire now.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param forecast the forecast at hand
+ * @param nowS how far the cook is, s
+ * @returns the vessel's id, or null
+ */
+export function dueSide(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): string | null {
+  const due = forecast?.sides.find(side =>
+    cook.lit[side.vessel] === undefined && side.lightS !== null && cook.stage >= 0 && cook.stage < side.meets
+    && nowS >= side.lightS - DUE_BEFORE_S)
+  return due && sideStages(plan.dish).some(one => one.vessel === due.vessel) ? due.vessel : null
+}
+
+const seen = (cook: LiveCook, sign: string): boolean => cook.signs.some(tap => tap.what === sign) || cook.looks.some(look => look.what === sign)
+
+function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cue['next'] {
+  const stage = mainLine(plan.dish)[cook.stage]
+  if (!forecast || !stage || !('sign' in stage.until)) return null
+  const aroma: SignId[] = stage.does === 'roast' && !seen(cook, 'aroma') ? ['aroma'] : []
+  for (const sign of [...aroma, stage.until.sign as SignId]) {
+    const window = forecast.signs[sign]
+    if (window && !seen(cook, sign)) return { sign, window }
+  }
+  return null
+}
+
+type StageCue = Pick<Cue, 'code' | 'caution'>
+
+function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
+  const line = mainLine(plan.dish)
+  const stage = line[cook.stage]
+  const ready = 'sign' in stage.until && seen(cook, stage.until.sign)
+  const window = forecast?.stages[cook.stage + 1]
+  const near = window !== undefined && nowS >= window.early - SOON_S
+  switch (stage.does) {
+    case 'fry': return { code: ready ? 'take-out' : 'fry', caution: 'hot-fat' }
+    case 'pour': return { code: 'pouring', caution: 'pour' }
+    case 'roast': {
+      if (ready) return { code: 'pour-now', caution: 'pour' }
+      if (near) return { code: 'pour-soon', caution: 'pour' }
+      const down = forecast?.turnDownS
+      return { code: down !== null && down !== undefined && nowS >= down - SOON_S ? 'turn-down' : 'roast', caution: 'hot-fat' }
+    }
+    case 'enrich': return { code: ready ? 'off-now' : 'enrich', caution: 'hot-sweet' }
+    case 'rest': {
+      const began = cook.stageStarts[cook.stage] ?? nowS
+      const rests = 'minutes' in stage.until ? stage.until.minutes * 60 : 0
+      return { code: nowS >= began + rests ? 'rested' : 'rest', caution: 'hot-sweet' }
+    }
+    default: return { code: ready ? 'enrich-soon' : 'cook-down', caution: 'spitting' }
+  }
+}

@@ -1,0 +1,36 @@
+import { mainLine } from '../dish/mainLine'
+import type { CookPlan } from './plan'
+import type { LiveCook } from './replay'
+
+/** How flame and lid of a vessel stand. */
+export interface VesselNow { readonly mark: string, readonly lid: boolean }
+
+/**
+ * How flame and lid of every vessel stand now: what the running stage asks for, and what was changed since it began.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @returns mark id or `off`, and the lid, by vessel id
+ */
+export function flamesNow(plan: CookPlan, cook: LiveCook): Record<string, VesselNow> {
+  const line = mainLine(plan.dish)
+  const stage = line[cook.stage]
+  const began = cook.stageStarts[cook.stage] ?? 0
+  const now: Record<string, VesselNow> = {}
+  for (const vessel of Object.keys(plan.vessels)) {
+    const main = vessel === line[0].vessel
+    const side = plan.dish.stages.find(one => one.vessel === vessel && one.meets)
+    const running = main ? stage : cook.lit[vessel] === undefined ? undefined : side
+    const since = main ? began : cook.lit[vessel] ?? 0
+    let mark = running && running.flame !== 'off' ? plan.flames[running.id] ?? 'off' : 'off'
+    let lid = running?.lid ?? false
+    for (const change of cook.controls) {
+      if (change.what.vessel !== vessel || change.timeS < since) continue
+      mark = change.what.mark ?? mark
+      lid = change.what.lid ?? lid
+    }
+    if (main && cook.offFireS !== null && cook.offFireS >= began) mark = 'off'
+    now[vessel] = { mark, lid }
+  }
+  return now
+}

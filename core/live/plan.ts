@@ -1,0 +1,72 @@
+import type { Belief } from '../belief/belief'
+import type { Dish } from '../dish/dish'
+import type { Forecast } from '../forecast/forecast'
+import type { Vessel } from '../vessel/vessel'
+
+/** What an ingredient is made of, as shares of its weight; they add to one. */
+export interface Composition {
+  readonly water: number
+  readonly solids: number
+  readonly fat: number
+  readonly sugar: number
+  /** Whole nuts are kept together: they can be taken out again. */
+  readonly nuts: number
+}
+
+/** One ingredient of a plan, weighed out. */
+export interface PlanAmount {
+  /** Id within the dish. */
+  readonly id: string
+  /** Id in the ingredient table. */
+  readonly ingredient: string
+  readonly massG: number
+  readonly composition: Composition
+}
+
+/** A vessel of the household taken for this cook. */
+export interface PlanVessel {
+  readonly id: string
+  readonly name: string
+  readonly vessel: Vessel
+  readonly coated: boolean
+  /** True where its weight is a guess. */
+  readonly massGuessed: boolean
+}
+
+/** One flame mark with the power believed to reach a pan, W. */
+export interface FlameMark {
+  readonly id: string
+  readonly label: string
+  readonly watts: number
+}
+
+/** A fire of the household taken for this cook; its marks rise in power. */
+export interface PlanFire {
+  readonly id: string
+  readonly name: string
+  readonly marks: readonly FlameMark[]
+}
+
+/** Everything decided before the fire is lit. It never changes once the cook exists. */
+export interface CookPlan {
+  readonly id: string
+  readonly dish: Dish
+  readonly amounts: readonly PlanAmount[]
+  /** By the dish's vessel ids. */
+  readonly vessels: Readonly<Record<string, PlanVessel>>
+  readonly fires: Readonly<Record<string, PlanFire>>
+  /** Flame mark by stage id. */
+  readonly flames: Readonly<Record<string, string>>
+  /** The household's cup these amounts were read in. */
+  readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
+  readonly people: number
+  readonly belief: Belief
+  readonly seed: number
+  readonly modelVersion: string
+  readonly airC: number
+  readonly altitudeM: number
+  /** ms since 1970. */
+  readonly plannedAt: number
+  /** What was forecast before the fire was lit. */
+  readonly forecast: Forecast | null
+}

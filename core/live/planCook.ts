@@ -1,0 +1,86 @@
+import type { Belief } from '../belief/belief'
+import { beliefFor, type Evidence } from '../belief/learn'
+import type { Dish } from '../dish/dish'
+import { CoreError } from '../error'
+import { MODEL_VERSION } from '../forecast/modelVersion'
+import { requireRange } from '../requireRange'
+import type { Material } from '../vessel/vessel'
+import { guessFlames } from './guessFlames'
+import type { Composition, CookPlan, FlameMark, PlanVessel } from './plan'
+
+/** A pan of the kitchen as a plan needs it. */
+export interface ChosenPan {
+  readonly id: string
+  readonly name: string
+  readonly material: Material
+  readonly innerDiameterMm: number
+  readonly depthMm: number
+  readonly massG: number
+  readonly massOrigin: string
+  readonly coated: boolean
+}
+
+/** A fire of the kitchen as a plan needs it. */
+export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[] }
+
+/** What the household chose for a cook. */
+export interface Choices {
+  readonly dish: Dish
+  readonly baseG: number
+  readonly ingredients: readonly { readonly id: string, readonly composition: Composition }[]
+  readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
+  /** Pans and fires by the dish's vessel ids. */
+  readonly pans: Readonly<Record<string, ChosenPan>>
+  readonly fires: Readonly<Record<string, ChosenFire>>
+  /** Flame marks by stage id; what is not given is guessed. */
+  readonly flames: Readonly<Record<string, string>>
+  readonly people: number
+  readonly firstBelief: Belief
+  readonly evidence: readonly Evidence[]
+  readonly seed: number
+  /** °C and m above the sea. */
+  readonly airC: number
+  readonly altitudeM: number
+}
+
+/**
+ * Makes the plan of a cook from what was chosen.
+ *
+ * @param id of the cook
+ * @param choices dish, amount (base 5 to 20 000 g), vessels, fires, marks
+ * @param plannedAt ms since 1970
+ * @returns the plan, without a forecast
+ * @throws CoreError `unknown-name` where an ingredient is not in the table, `out-of-range` for the amount
+ */
+export function planCook(id: string, choices: Choices, plannedAt: number): CookPlan {
+  const { dish, baseG, cup, pans, fires } = choices
+  requireRange('planCook.baseG', baseG, 5, 20000)
+  return {
+    id, dish,
+    amounts: dish.ingredients.map((one) => {
+      const row = choices.ingredients.find(known => known.id === one.ingredient)
+      if (!row) throw new CoreError('unknown-name', 'planCook.ingredients', { missing: one.ingredient })
+      return { id: one.id, ingredient: one.ingredient, massG: Math.round(one.perBase * baseG * 100) / 100, composition: row.composition }
+    }),
+    vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),
+    fires: Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, { id: fire.id, name: fire.name, marks: fire.marks }])),
+    flames: { ...guessFlames(dish, fires), ...choices.flames },
+    cup: { id: cup.id, name: cup.name, volumeMl: cup.volumeMl },
+    people: choices.people,
+    belief: beliefFor(choices.firstBelief, choices.evidence, { dish, fires }),
+    seed: choices.seed,
+    modelVersion: MODEL_VERSION,
+    airC: choices.airC,
+    altitudeM: choices.altitudeM,
+    plannedAt,
+    forecast: null,
+  }
+}
+
+function planVessel(pan: ChosenPan): PlanVessel {
+  const { innerDiameterMm, depthMm, massG, material } = pan
+  return {
+    id: pan.id, name: pan.name, coated: pan.coated, massGuessed: pan.massOrigin === 'guess',
+    vessel: { innerDiameterMm, depthMm, massG, material },
+  }
+}

@@ -1,0 +1,57 @@
+import type { TimedObservation } from './orderObservations'
+
+/** An observation as it stands after every correction, with its place in the story. */
+export interface Moment {
+  readonly id: string
+  readonly kind: string
+  readonly payload: Readonly<Record<string, unknown>>
+  readonly atMs: number
+  /** True once it has been taken back. */
+  readonly withdrawn: boolean
+  /** Ids of the corrections that changed it. */
+  readonly correctedBy: readonly string[]
+}
+
+const isCorrection = (timed: TimedObservation): boolean => timed.observation.kind === 'corrected'
+const isWithdrawal = (timed: TimedObservation): boolean => timed.observation.kind === 'withdrawn'
+const target = (timed: TimedObservation): string => String(timed.observation.payload.replaces ?? '')
+
+/**
+ * Applies corrections and takings back. A taking back may itself be taken back; a correction may correct a correction.
+ * A correction may carry a new `kind`, a new `payload` and `shiftS`, seconds to be added to the time.
+ *
+ * @param timed ordered observations
+ * @returns the moments in time order, corrections and takings back left out, withdrawn ones marked
+ */
+export function resolveCorrections(timed: readonly TimedObservation[]): Moment[] {
+  const inactive = new Set<string>()
+  for (const one of [...timed].reverse()) {
+    if (isWithdrawal(one) && !inactive.has(one.observation.id)) inactive.add(target(one))
+  }
+  const root = new Map<string, string>()
+  const moments = new Map<string, Moment>()
+  for (const one of timed) {
+    const { id, kind, payload } = one.observation
+    if (isWithdrawal(one)) continue
+    if (!isCorrection(one)) {
+      moments.set(id, { id, kind, payload, atMs: one.atMs, withdrawn: inactive.has(id), correctedBy: [] })
+      continue
+    }
+    const rootId = root.get(target(one)) ?? target(one)
+    root.set(id, rootId)
+    const known = moments.get(rootId)
+    if (known && !inactive.has(id)) moments.set(rootId, corrected(known, one))
+  }
+  return [...moments.values()].sort((p, q) => p.atMs - q.atMs)
+}
+
+function corrected(moment: Moment, correction: TimedObservation): Moment {
+  const { kind, payload, shiftS } = correction.observation.payload
+  return {
+    ...moment,
+    kind: typeof kind === 'string' ? kind : moment.kind,
+    payload: typeof payload === 'object' && payload !== null ? { ...moment.payload, ...payload } : moment.payload,
+    atMs: moment.atMs + (typeof shiftS === 'number' && Number.isFinite(shiftS) ? shiftS * 1000 : 0),
+    correctedBy: [...moment.correctedBy, correction.observation.id],
+  }
+}

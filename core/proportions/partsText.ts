@@ -1,0 +1,13 @@
+import { usableCount } from '../measures/usableCount'
+
+/**
+ * Proportions as they are said: counts of one cup, such as `2 : 1½ : 2 : 7`.
+ *
+ * @param volumesMl volumes in the order they are said, the base first, ml
+ * @param cupMl the cup, ml, above zero
+ * @returns the counts joined by colons; a part too small for the cup's quarter is left out
+ * @example partsText([360, 270, 360, 1260], 180) // '2 : 1½ : 2 : 7'
+ */
+export function partsText(volumesMl: readonly number[], cupMl: number): string {
+  return volumesMl.map(volume => usableCount(volume / cupMl)).filter(one => one.count > 0).map(one => one.text).join(' : ')
+}

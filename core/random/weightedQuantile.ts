@@ -1,0 +1,43 @@
+/**
+ * Quantiles of weighted values, each value standing in the middle of its own weight (Hazen's rule).
+ *
+ * @param values the values, any unit; Infinity is allowed and sorts last
+ * @param weights a weight of zero or more for each value, not all zero
+ * @param shares the wanted shares in [0, 1], such as 0.1 for the 10th percentile
+ * @returns one value for each share, in the unit of `values`; NaN when there are no values or all weights are zero
+ * @example weightedQuantile([1, 2, 3], [1, 1, 1], [0.5]) // [2]
+ */
+export function weightedQuantile(
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+  shares: readonly number[],
+): number[] {
+  const order = Array.from({ length: values.length }, (_, i) => i)
+    .filter(i => weights[i] > 0)
+    .sort((i, j) => values[i] - values[j])
+  const total = order.reduce((sum, i) => sum + weights[i], 0)
+  if (!(total > 0)) return shares.map(() => Number.NaN)
+  return shares.map(share => valueAtShare(values, weights, order, share * total))
+}
+
+function valueAtShare(
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+  order: readonly number[],
+  wanted: number,
+): number {
+  let below = 0
+  let previousMiddle = Number.NaN
+  for (let k = 0; k < order.length; k++) {
+    const middle = below + weights[order[k]] / 2
+    if (middle >= wanted) {
+      const here = values[order[k]]
+      if (k === 0 || !Number.isFinite(here)) return here
+      const before = values[order[k - 1]]
+      return before + (here - before) * (wanted - previousMiddle) / (middle - previousMiddle)
+    }
+    below += weights[order[k]]
+    previousMiddle = middle
+  }
+  return values[order[order.length - 1]]
+}

@@ -1,0 +1,84 @@
+import { readFileSync } from 'node:fs'
+
+const { version } = JSON.parse(readFileSync(new URL('./package.json', import.meta.url), 'utf8')) as { version: string }
+const buildId = `${version}-${Date.now()}`
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  sourcemap: false,
+  imports: { scan: false },
+  components: { dirs: [] },
+  pinia: { storesDirs: [] },
+  modules: ['@pinia/nuxt', '@element-plus/nuxt', '@vite-pwa/nuxt', 'nuxt-security', '@nuxt/eslint'],
+  css: ['~/assets/fonts.css', '~/assets/hearth.css', '~/assets/element.css'],
+  elementPlus: { importStyle: 'css', icon: false, themes: [] },
+  app: {
+    head: {
+      title: 'Yon Hearth',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+        { name: 'description', content: 'A forecast at the stove for home halwa makers.' },
+        { name: 'theme-color', content: '#e9eef1' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+    pageTransition: false,
+    layoutTransition: false,
+  },
+  spaLoadingTemplate: 'spa-loading-template.html',
+  experimental: { payloadExtraction: false, appManifest: false },
+  vite: { worker: { format: 'es' }, build: { target: 'es2022' } },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false }, exclude: ['../**/*.test.ts'] },
+    nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
+  },
+  nitro: {
+    compressPublicAssets: { gzip: true },
+    imports: false,
+    errorHandler: '~~/server/http/errorHandler.ts',
+    typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } },
+  },
+  security: {
+    nonce: true,
+    sri: true,
+    rateLimiter: false,
+    corsHandler: false,
+    requestSizeLimiter: false,
+    xssValidator: false,
+    allowedMethodsRestricter: false,
+    headers: {
+      strictTransportSecurity: false,
+      crossOriginEmbedderPolicy: 'unsafe-none',
+      contentSecurityPolicy: {
+        'default-src': ['\'none\''], 'base-uri': ['\'none\''], 'connect-src': ['\'self\''], 'font-src': ['\'self\''],
+        'form-action': ['\'self\''], 'frame-ancestors': ['\'none\''], 'img-src': ['\'self\'', 'data:'],
+        'manifest-src': ['\'self\''], 'object-src': ['\'none\''], 'script-src': ['\'self\'', '\'nonce-{{nonce}}\''],
+        'script-src-attr': ['\'none\''], 'style-src': ['\'self\'', '\'nonce-{{nonce}}\''], 'style-src-attr': ['\'none\''],
+        'worker-src': ['\'self\''], 'upgrade-insecure-requests': false,
+      },
+    },
+  },
+  routeRules: {
+    '/_nuxt/**': { headers: { 'content-security-policy': 'default-src \'none\'; script-src \'self\'; connect-src \'self\'' } },
+  },
+  pwa: {
+    registerType: 'prompt',
+    manifest: {
+      name: 'Yon Hearth', short_name: 'Hearth', description: 'A forecast at the stove for home halwa makers.',
+      theme_color: '#e9eef1', background_color: '#e9eef1', display: 'standalone', start_url: '/',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      globIgnores: ['**/*devanagari*', '**/*tamil*', '**/*vietnamese*', '**/*latin-ext*'],
+      navigateFallback: '/',
+      navigateFallbackDenylist: [/^\/api\//],
+      additionalManifestEntries: [{ url: '/', revision: buildId }],
+    },
+  },
+})

@@ -1,0 +1,6 @@
+import { getQuery } from 'h3'
+import { BatchQuerySchema } from '../../../contracts/batch'
+import { parse, route } from '../../http/route'
+
+/** A page of the ledger, newest first. */
+export default route(async (hearth, event) => hearth.batches.page(parse(BatchQuerySchema, getQuery(event))))

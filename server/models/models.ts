@@ -1,0 +1,47 @@
+import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
+
+/** A row as the services read it: plain columns. */
+export type Row = Record<string, unknown>
+type Table = ModelStatic<Model<Row, Row>>
+
+/** The tables of one database. */
+export interface Models {
+  readonly ShelfItem: Table
+  readonly DishVersion: Table
+  readonly Cook: Table
+  readonly Observation: Table
+  readonly Batch: Table
+}
+
+const text = (allowNull = false) => ({ type: DataTypes.TEXT, allowNull })
+const whole = (allowNull = false) => ({ type: DataTypes.INTEGER, allowNull })
+
+/**
+ * Declares the tables on a connection. The migrations make them; nothing is synced.
+ *
+ * @param sequelize an open connection
+ * @returns the tables
+ */
+export function defineModels(sequelize: Sequelize): Models {
+  const plain = { timestamps: false, underscored: true }
+  return {
+    ShelfItem: sequelize.define('ShelfItem', {
+      id: { ...text(), primaryKey: true }, shelf: text(), place: whole(), item: text(), removedAt: whole(true),
+    }, { ...plain, tableName: 'shelf_items' }),
+    DishVersion: sequelize.define('DishVersion', {
+      dishId: { ...text(), primaryKey: true }, version: { ...whole(), primaryKey: true }, name: text(), dish: text(), createdAt: whole(),
+    }, { ...plain, tableName: 'dish_versions' }),
+    Cook: sequelize.define('Cook', {
+      id: { ...text(), primaryKey: true }, dish: text(), plan: text(), plannedAt: whole(), createdAt: whole(),
+      startedAt: whole(true), finishedAt: whole(true),
+    }, { ...plain, tableName: 'cooks' }),
+    Observation: sequelize.define('Observation', {
+      place: { ...whole(), primaryKey: true, autoIncrement: true }, stream: text(), id: text(), device: text(), number: whole(),
+      deviceTime: whole(), sentAt: whole(), receivedAt: whole(), kind: text(), payload: text(),
+    }, { ...plain, tableName: 'observations' }),
+    Batch: sequelize.define('Batch', {
+      id: { ...text(), primaryKey: true }, dishId: text(), dish: text(), startedAt: whole(), summary: text(), evidence: text(),
+      note: text(), removedAt: whole(true),
+    }, { ...plain, tableName: 'batches' }),
+  }
+}

@@ -1,0 +1,66 @@
+import { batchesOf, type Batches } from './batches'
+import type { HearthClock } from './clock'
+import { cooksOf, type Cooks } from './cooks'
+import { openDatabase, type Database } from './database'
+import { dishesOf, type Dishes } from './dishes'
+import { kitchensOf, type Kitchens } from './kitchens'
+import { streamsOf, type Streams } from './streams'
+import type { AppendRequest, StoredObservation } from '../../contracts/observation'
+
+/** Everything the server offers, over one database and one clock. */
+export interface Hearth {
+  readonly clock: HearthClock
+  readonly database: Database
+  readonly streams: Streams
+  readonly kitchens: Kitchens
+  readonly dishes: Dishes
+  readonly cooks: Cooks
+  readonly batches: Batches
+  /** Appends to a stream and settles the cook under its id when that changes what the ledger shows. */
+  append(stream: string, request: AppendRequest): Promise<StoredObservation[]>
+  /** Waits for settling that is still under way. */
+  settled(): Promise<void>
+  close(): Promise<void>
+}
+
+/** Kinds after which a cook's start, end or batch may stand differently. */
+const SETTLING = new Set(['cook.started', 'cook.finished', 'outcome', 'corrected', 'withdrawn', 'weighed'])
+
+/**
+ * Opens a hearth.
+ *
+ * @param folder where the database lies
+ * @param clock the one clock
+ * @returns the services; finished cooks whose batch was not made yet are settled first
+ * @throws FolderNotWritable
+ */
+export async function openHearth(folder: string, clock: HearthClock): Promise<Hearth> {
+  const database = await openDatabase(folder, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
+  const streams = streamsOf(database, clock)
+  const cooks = cooksOf(database, clock, streams)
+  const batches = batchesOf(database, clock, cooks)
+  let settling: Promise<unknown> = Promise.resolve()
+  const settle = (id: string): void => {
+    settling = settling.then(async () => {
+      if (await cooks.has(id)) await batches.settle(id)
+    }).catch((error: unknown) => console.error(`A batch could not be settled; its observations are safe. ${String(error)}`))
+  }
+  for (const id of await cooks.unsettled()) settle(id)
+  return {
+    clock, database, streams, cooks, batches,
+    kitchens: kitchensOf(database, clock),
+    dishes: dishesOf(database, clock),
+    async append(stream, request) {
+      const stored = await streams.append(stream, request)
+      if (request.observations.some(one => SETTLING.has(one.kind))) settle(stream)
+      return stored
+    },
+    async settled() {
+      await settling
+    },
+    async close() {
+      await settling
+      await database.close()
+    },
+  }
+}

@@ -1,0 +1,40 @@
+import { SHELVES, type Kitchen, type ShelfName } from '../../contracts/kitchen'
+import type { Row } from '../models/models'
+import type { HearthClock } from './clock'
+import type { Database } from './database'
+import { Refusal } from './refusal'
+
+/** The household's cups, spoons, pans and fires. */
+export interface Kitchens {
+  all(): Promise<Kitchen>
+  put(shelf: ShelfName, item: Kitchen[ShelfName][number]): Promise<void>
+  remove(shelf: ShelfName, id: string): Promise<void>
+}
+
+/**
+ * The shelves of one database. Removing is soft.
+ *
+ * @param database an open database
+ * @param clock gives the time of removal
+ * @returns the shelves
+ */
+export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
+  const { ShelfItem } = database.models
+  return {
+    async all() {
+      const rows = await ShelfItem.findAll({ where: { removedAt: null }, order: [['place', 'ASC'], ['id', 'ASC']], raw: true })
+      const items = (shelf: ShelfName): unknown[] => rows.map(row => row as unknown as Row)
+        .filter(row => row.shelf === shelf).map(row => SHELVES[shelf].parse(JSON.parse(String(row.item))))
+      return { measures: items('measures'), pans: items('pans'), fires: items('fires') } as Kitchen
+    },
+    async put(shelf, item) {
+      const known = await ShelfItem.findByPk(item.id, { raw: true }) as unknown as Row | null
+      const place = known ? Number(known.place) : 1 + Number(await ShelfItem.max('place') ?? 0)
+      await ShelfItem.upsert({ id: item.id, shelf, place, item: JSON.stringify(item), removedAt: null })
+    },
+    async remove(shelf, id) {
+      const [changed] = await ShelfItem.update({ removedAt: clock.now() }, { where: { id, shelf, removedAt: null } })
+      if (changed === 0) throw new Refusal('not-found', `${shelf}/${id}`)
+    },
+  }
+}

@@ -1,0 +1,19 @@
+import { STARTER_DISHES } from '../../book/dishes'
+import { FIRST_KITCHEN } from '../../book/firstKitchen'
+import type { Hearth } from './hearth'
+
+/**
+ * Puts the starter dishes and, where every shelf is empty, a first guess of a kitchen into a hearth. Everything guessed
+ * says that it is a guess.
+ *
+ * @param hearth an open hearth
+ */
+export async function stock(hearth: Hearth): Promise<void> {
+  const dishes = await hearth.dishes.latest()
+  for (const dish of STARTER_DISHES) if (!dishes.some(one => one.id === dish.id)) await hearth.dishes.add(dish)
+  const kitchen = await hearth.kitchens.all()
+  if (kitchen.measures.length + kitchen.pans.length + kitchen.fires.length > 0) return
+  for (const measure of FIRST_KITCHEN.measures) await hearth.kitchens.put('measures', measure)
+  for (const pan of FIRST_KITCHEN.pans) await hearth.kitchens.put('pans', pan)
+  for (const fire of FIRST_KITCHEN.fires) await hearth.kitchens.put('fires', fire)
+}

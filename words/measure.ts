@@ -1,0 +1,27 @@
+import type { Role, Style } from '../core/proportions/spans'
+
+/** Names of the parts that decide a dish's character. */
+export const ROLE_WORDS: Readonly<Record<Role, string>> = { fat: 'Richness', sugar: 'Sweetness', liquid: 'Softness' }
+
+/** How a style is said. */
+export const STYLE_WORDS: Readonly<Record<Style, string>> = { lean: 'lean', everyday: 'everyday', rich: 'rich', feast: 'feast' }
+
+/** What happens outside a span: likely, not certain. */
+export const OUTSIDE_WORDS: Readonly<Record<Role, { readonly below: string, readonly above: string }>> = {
+  fat: { below: 'likely dry and catching', above: 'likely greasy: fat pools at the edge' },
+  sugar: { below: 'likely bland, and stiffer', above: 'likely very sweet, and hard grain if poured late' },
+  liquid: { below: 'likely hard grain, gritty', above: 'likely runny: it will need long cooking down' },
+}
+
+/** How a pan takes a dish. */
+export const FIT_WORDS = {
+  'roomy': 'room to spare: it will roast fast, stir wide',
+  'fits': 'fits, with room to stir',
+  'tight': 'tight: stir gently, or cook in two lots',
+  'too-small': 'too small for this much',
+} as const
+
+/** Where a number comes from. */
+export const ORIGIN_WORDS: Readonly<Record<string, string>> = {
+  guess: 'a guess', entered: 'entered', weighed: 'weighed', learned: 'learned from your batches',
+}
