@@ -1,6 +1,23 @@
-// @ts-check
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 export default withNuxt(
-  // Your custom configs here
+  { ignores: ['.output/**', '.nuxt/**', '.data/**', 'docs/**', 'test-results/**'] },
+  {
+    files: ['**/*.ts', '**/*.vue'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      'vue/require-prop-comment': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/html-self-closing': 'off',
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'Date', 'performance', 'setTimeout', 'setInterval', 'queueMicrotask', 'crypto', 'console', 'process', 'fetch'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Chance comes in as a seed.' }],
+      'no-restricted-syntax': ['error', { selector: 'ThrowStatement > NewExpression[callee.name="Error"]', message: 'The core throws CoreError.' }],
+    },
+  },
 )

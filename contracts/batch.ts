@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import type { BatchSummary } from '../core/batch/summary'
+import type { Forecast } from '../core/forecast/forecast'
+import type { CookPlan } from '../core/live/plan'
 import { CookPlanSchema } from './cook'
 import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
-import { StoredObservationSchema } from './observation'
+import { StoredObservationSchema, type StoredObservation } from './observation'
 
 /** Faults a batch may be said to have. */
 export const FAULTS = ['burnt', 'raw-taste', 'gluey', 'hard-grain', 'lumpy', 'runny', 'dry', 'greasy', 'too-sweet', 'not-sweet'] as const
@@ -36,11 +38,18 @@ export const BatchLineSchema = z.strictObject({
   summary: BatchSummarySchema,
   note: z.string(),
 })
-export type BatchLine = z.infer<typeof BatchLineSchema>
+export interface BatchLine {
+  readonly id: string
+  readonly dishId: string
+  readonly dish: string
+  readonly startedAt: number
+  readonly summary: BatchSummary
+  readonly note: string
+}
 
 /** A page of the ledger, newest first; `next` asks for the one after. */
 export const BatchPageSchema = z.strictObject({ batches: z.array(BatchLineSchema), next: z.string().nullable() })
-export type BatchPage = z.infer<typeof BatchPageSchema>
+export interface BatchPage { readonly batches: readonly BatchLine[], readonly next: string | null }
 
 /** Query of the list of batches. */
 export const BatchQuerySchema = z.strictObject({
@@ -57,7 +66,13 @@ export const BatchSchema = z.strictObject({
   forecast: ForecastSchema.nullable(),
   observations: z.array(StoredObservationSchema),
 })
-export type Batch = z.infer<typeof BatchSchema>
+export interface Batch {
+  readonly format: 'yon-hearth/batch/1'
+  readonly line: BatchLine
+  readonly plan: CookPlan
+  readonly forecast: Forecast | null
+  readonly observations: readonly StoredObservation[]
+}
 
 /** What can be changed of a batch afterwards. */
 export const BatchPatchSchema = z.strictObject({ note: z.string().max(2000) })

@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import type { Belief } from '../core/belief/belief'
+import type { Observation } from '../core/live/observation'
 import type { CookPlan } from '../core/live/plan'
 import { MATERIALS } from '../core/vessel/vessel'
 import { DishSchema } from './dish'
 import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
 import { CompositionSchema } from './ingredient'
-import { AnyObservationSchema, StoredObservationSchema } from './observation'
+import { AnyObservationSchema, StoredObservationSchema, type StoredObservation } from './observation'
 
 /** What is believed of the uncertain numbers. */
 export const BeliefSchema = z.strictObject({
@@ -61,7 +62,7 @@ export const CookPlanSchema = z.strictObject({
 
 /** A cook as the server keeps it. */
 export const CookSchema = z.strictObject({ plan: CookPlanSchema, observations: z.array(StoredObservationSchema) })
-export type Cook = z.infer<typeof CookSchema>
+export interface Cook { readonly plan: CookPlan, readonly observations: readonly StoredObservation[] }
 
 /** One line of the list of cooks that are not finished. */
 export const LiveCookLineSchema = z.strictObject({
@@ -76,4 +77,9 @@ export const ForecastRequestSchema = z.strictObject({
   nowS: z.number().min(0).max(86400),
   members: z.number().int().min(20).max(20000),
 })
-export type ForecastRequest = z.infer<typeof ForecastRequestSchema>
+export interface ForecastRequest {
+  readonly plan: CookPlan
+  readonly observations: readonly Observation[]
+  readonly nowS: number
+  readonly members: number
+}

@@ -20,6 +20,7 @@ export const ForecastSchema = z.strictObject({
   })).max(6),
   finishedG: WindowSchema,
   turnDownS: z.number().nullable(),
+  leftAloneS: z.number().nullable(),
   points: z.array(z.strictObject({
     timeS: z.number(), stage: z.number().int(), tempC: z.number(), panC: z.number(), colour: LabSchema,
     waterG: z.number(), heldG: z.number(), contentG: z.number(), volumeMl: z.number(),

@@ -98,17 +98,17 @@ function key(event: KeyboardEvent): void {
       :height="height"
     />
     <g
-      v-for="(cup, i) in cups"
+      v-for="(one, i) in cups"
       :key="i"
-      :transform="`translate(${cup.x} ${cup.y})`"
+      :transform="`translate(${one.x} ${one.y})`"
     >
       <path
-        :d="cup.shape.content"
+        :d="one.shape.content"
         :fill="colour"
       />
       <path
         class="wall"
-        :d="cup.shape.wall"
+        :d="one.shape.wall"
       />
     </g>
   </svg>

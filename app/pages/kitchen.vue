@@ -25,7 +25,7 @@ const CUP_SCALE = 1.5
 const PAN_SCALE = 0.62
 const opened = computed(() => {
   const where = open.value
-  const items: readonly { readonly id: string }[] = where && house.kitchen ? house.kitchen[where.shelf] : []
+  const items: readonly { readonly id: string, readonly name: string }[] = where && house.kitchen ? house.kitchen[where.shelf] : []
   return items.find(one => one.id === where?.id) ?? null
 })
 const factor = (id: string): { text: string, batches: number } | null => {
@@ -47,7 +47,7 @@ async function keep(shelf: ShelfName, item: Kitchen[ShelfName][number]): Promise
 }
 async function remove(): Promise<void> {
   const where = open.value
-  const item = opened.value as Kitchen[ShelfName][number] | null
+  const item = opened.value as unknown as Kitchen[ShelfName][number] | null
   if (!where || !item) return
   gone.value = { shelf: where.shelf, item }
   open.value = null
@@ -205,7 +205,7 @@ async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fi
         aria-label="What is in your hand"
       >
         <template v-if="open && opened && house.kitchen">
-          <h2>{{ (opened as { name: string }).name }}</h2>
+          <h2>{{ opened.name }}</h2>
           <CupEditor
             v-if="open.shelf === 'measures'"
             :key="open.id"

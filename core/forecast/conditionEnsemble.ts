@@ -3,7 +3,7 @@ import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
-import { logLikelihoods } from './logLikelihoods'
+import { logLikelihoods, residualsOf } from './logLikelihoods'
 import { effectiveMembers, normalisedWeights } from './normalisedWeights'
 import type { Program } from './program'
 import { proposeMembers } from './proposeMembers'
@@ -37,7 +37,8 @@ export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Progr
   let record = runEnsemble(program, columns, normals)
   let weights = normalisedWeights(logLikelihoods(plan, cook, program, record))
   for (let round = 1; round <= 2 && effectiveMembers(weights) < ENOUGH * members; round++) {
-    const proposal = proposeMembers(normals, weights, members, plan.seed + 7919 * round)
+    const residuals = residualsOf(plan, cook, program, record)
+    const proposal = proposeMembers(normals, weights, residuals, members, plan.seed + 7919 * round)
     normals = proposal.normals
     record = runEnsemble(program, columns, normals)
     const logs = logLikelihoods(plan, cook, program, record)

@@ -56,6 +56,8 @@ export interface Forecast {
   readonly finishedG: Window
   /** When to turn the flame down in the running stage, s since the start; null where it may stay. */
   readonly turnDownS: number | null
+  /** Time from the wanted colour to brown if one turned away, flame as it stands, s; null where it does not come. */
+  readonly leftAloneS: number | null
   readonly points: readonly ForecastPoint[]
   readonly restsOn: RestsOn
 }

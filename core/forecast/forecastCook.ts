@@ -1,4 +1,4 @@
-import { memberValues, MEMBER_NAMES } from '../belief/memberValues'
+import { memberValues, MEMBER_NAMES, type MemberValues } from '../belief/memberValues'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Observation } from '../live/observation'
@@ -9,7 +9,6 @@ import { appearance } from './appearance'
 import { compileProgram } from './compileProgram'
 import { conditionEnsemble, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast, ForecastPoint, RestsOn, SideForecast, Window } from './forecast'
-import { SOLIDS } from './layout'
 import { MODEL_VERSION } from './modelVersion'
 import type { Program } from './program'
 import { ensembleRecord } from './record'
@@ -22,9 +21,8 @@ const SHARES = [0.1, 0.5, 0.9] as const
 const SHOWN_SHARE = 0.9
 /** Being early with the other vessel is cured by a low flame, being late is not: light it at this quantile. */
 const LIGHT_EARLY = 0.2
-/** Above this film temperature golden turns to burnt within minutes. */
-const RUNAWAY_C = 172
-const FILM_SHARE = 0.22
+/** Less time than this between the wanted colour and brown, left on the flame as it stands, is too little for a hand, s. */
+const PATIENCE_S = 210
 const POINT_EVERY_S = 8
 
 /**
@@ -61,7 +59,9 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     const found = shownWindow(column(record.signs, SIGNS.length, k), weights)
     if (found) signs[sign] = found
   })
-  const trace = middleTrace(program, ensemble)
+  const middle = middleMember(ensemble)
+  const trace = middleTrace(program, middle)
+  const alone = leftAlone(program, middle)
   const stages = program.stages.map((_, k) =>
     windowOf(column(record.starts, record.stages, k).map(timeS => Math.min(timeS, program.mostS)), weights))
   const last = stages[stages.length - 1]
@@ -77,7 +77,8 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     signs, stages,
     sides: sidesOf(plan, cook, program, ensemble, signs),
     finishedG: windowOf(finishedOf(column(record.masses, record.stages, done > 0 ? done : line.length - 1), trace), weights),
-    turnDownS: turnDown(program, trace),
+    turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
+    leftAloneS: alone ? alone.lastsS : null,
     points: pointsOf(program, trace),
     restsOn: restsOn(plan, cook),
   }
@@ -102,14 +103,18 @@ function finishedOf(masses: Float64Array, trace: readonly TracePoint[]): Float64
   return masses.map(mass => (Number.isFinite(mass) ? mass : last))
 }
 
-function middleTrace(program: Program, ensemble: ConditionedEnsemble): TracePoint[] {
+function middleMember(ensemble: ConditionedEnsemble): MemberValues {
   const middle = new Float64Array(MEMBER_NAMES.length)
   ensemble.weights.forEach((weight, i) => {
     for (let k = 0; k < middle.length; k++) middle[k] += weight * ensemble.normals[i * middle.length + k]
   })
+  return memberValues(ensemble.columns, middle, 0)
+}
+
+function middleTrace(program: Program, member: MemberValues): TracePoint[] {
   const trace: TracePoint[] = []
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
-  simulate(program, memberValues(ensemble.columns, middle, 0), record, 0, trace)
+  simulate(program, member, record, 0, trace)
   return trace
 }
 
@@ -127,14 +132,18 @@ function pointsOf(program: Program, trace: readonly TracePoint[]): ForecastPoint
   return points
 }
 
-/** The first moment in the stage at hand at which the film runs away while the sign is still to come. */
-function turnDown(program: Program, trace: readonly TracePoint[]): number | null {
+/** How the roast goes on in the middle run if nobody pours: the time from the wanted colour to brown, and from when. */
+function leftAlone(program: Program, member: MemberValues): { readonly fromS: number, readonly aromaS: number, readonly lastsS: number } | null {
   const pour = program.stages.findIndex(stage => stage.from !== null)
-  for (const point of trace) {
-    if (point.stage >= pour) return null
-    if (point.state[SOLIDS] > 0 && point.tempC + FILM_SHARE * (point.panC - point.tempC) > RUNAWAY_C) return Math.max(point.timeS, program.nowS)
-  }
-  return null
+  const roast = program.stages[pour - 1]
+  if (!roast || roast.sign === null || program.stages[pour].startS !== null) return null
+  const brown = SIGNS.indexOf('brown')
+  const alone: Program = { ...program, stages: [...program.stages.slice(0, pour - 1), { ...roast, sign: brown }] }
+  const record = ensembleRecord(1, alone.stages.length, alone.queries.length, alone.sides.length)
+  simulate(alone, member, record, 0)
+  const fromS = record.signs[roast.sign]
+  const lastsS = record.signs[brown] - fromS
+  return Number.isFinite(lastsS) ? { fromS, aromaS: record.signs[SIGNS.indexOf('aroma')], lastsS } : null
 }
 
 function sidesOf(

@@ -22,6 +22,12 @@ const GUESSED_TARE = 0.35
 /** Usual minutes of the wet stages against the physics: spread in log time that makes them weigh about the same. */
 const USUAL_NOISE = 0.4
 
+/** Something marked, as every member sees it: residuals in standard deviations, for drawing better members. */
+export interface Residuals {
+  /** Term after term, one number a member; not finite where the member says nothing of it. */
+  readonly terms: readonly Float64Array[]
+}
+
 /**
  * How well each member explains what was marked: natural logarithm of the likelihood, up to a constant.
  *
@@ -32,13 +38,58 @@ const USUAL_NOISE = 0.4
  * @returns one number for each member
  */
 export function logLikelihoods(plan: CookPlan, cook: LiveCook, program: Program, record: EnsembleRecord): Float64Array {
+  const terms = termsOf(plan, cook, program)
   const sums = new Float64Array(record.members)
   for (let i = 0; i < record.members; i++) {
-    sums[i] = tapsOf(cook, record, i) + stagesOf(cook, program, record, i) + waitingOf(cook, program, record, i)
-      + readingsOf(plan, cook, program, record, i) + usualOf(plan, cook, program, record, i)
+    sums[i] = looksOf(cook, record, i) + waitingOf(cook, program, record, i)
+    for (const term of terms) sums[i] += term.soft ? softDensity(term.residual(record, i)) : tapDensity(term.residual(record, i))
   }
   return sums
 }
+
+/**
+ * The same marks as residuals, each in its own standard deviations; a look counts as the middle of its step.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param program the program the ensemble ran
+ * @param record what the ensemble did
+ * @returns one array for each mark
+ */
+export function residualsOf(plan: CookPlan, cook: LiveCook, program: Program, record: EnsembleRecord): Residuals {
+  const of = (residual: Residual): Float64Array => Float64Array.from({ length: record.members }, (_, i) => residual(record, i))
+  const looks = cook.looks.map((look): Residual => (ensemble, member) => {
+    const sign = SIGNS.indexOf(look.what)
+    const from = clockStart(cook, look.timeS)
+    const next = signTime(ensemble, member, Math.min(sign + 1, SIGNS.indexOf('burnt')))
+    const middle = Math.sqrt(Math.max(5, signTime(ensemble, member, sign) - from) * Math.max(5, next - from))
+    return logRatio(look.timeS, from + middle, from) / (2 * TAP_NOISE)
+  })
+  return { terms: [...termsOf(plan, cook, program).map(term => term.residual), ...looks].map(of) }
+}
+
+type Residual = (record: EnsembleRecord, member: number) => number
+
+/** A mark that can be held against a forecast number. */
+interface Term {
+  readonly residual: Residual
+  /** True for a belief rather than a reading: no stray, and silence where the member never gets there. */
+  readonly soft: boolean
+}
+
+function termsOf(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
+  return [
+    ...cook.signs.map(tap => hard((record, member) => {
+      const from = tap.what === 'boil' ? Math.min(...Object.values(cook.lit), tap.timeS) : clockStart(cook, tap.timeS)
+      return logRatio(tap.timeS, signTime(record, member, SIGNS.indexOf(tap.what)), from) / TAP_NOISE
+    })),
+    ...stageTerms(cook, program),
+    ...readingTerms(plan, cook, program),
+    ...usualTerms(plan, cook, program),
+  ]
+}
+
+const hard = (residual: Residual): Term => ({ residual, soft: false })
 
 const signTime = (record: EnsembleRecord, member: number, sign: number): number =>
   record.signs[member * SIGNS.length + sign]
@@ -49,7 +100,11 @@ function logRatio(markedS: number, forecastS: number, fromS: number): number {
 }
 
 function tapDensity(z: number): number {
-  return Math.log(STRAY + (1 - STRAY) * Math.exp(-0.5 * z * z))
+  return Number.isFinite(z) ? Math.log(STRAY + (1 - STRAY) * Math.exp(-0.5 * z * z)) : Math.log(STRAY)
+}
+
+function softDensity(z: number): number {
+  return Number.isFinite(z) ? -0.5 * z * z : 0
 }
 
 /** A sign's clock begins with the stage in which it was tapped. */
@@ -59,13 +114,8 @@ function clockStart(cook: LiveCook, timeS: number): number {
   return start
 }
 
-function tapsOf(cook: LiveCook, record: EnsembleRecord, member: number): number {
+function looksOf(cook: LiveCook, record: EnsembleRecord, member: number): number {
   let sum = 0
-  for (const tap of cook.signs) {
-    const at = signTime(record, member, SIGNS.indexOf(tap.what))
-    const from = tap.what === 'boil' ? Math.min(...Object.values(cook.lit), tap.timeS) : clockStart(cook, tap.timeS)
-    sum += at === Number.POSITIVE_INFINITY ? Math.log(STRAY) : tapDensity(logRatio(tap.timeS, at, from) / TAP_NOISE)
-  }
   for (const look of cook.looks) {
     const sign = SIGNS.indexOf(look.what)
     const from = clockStart(cook, look.timeS)
@@ -77,18 +127,17 @@ function tapsOf(cook: LiveCook, record: EnsembleRecord, member: number): number 
 }
 
 /** Going on to the next stage says, weakly, that the sign of the last one had come. */
-function stagesOf(cook: LiveCook, program: Program, record: EnsembleRecord, member: number): number {
-  let sum = 0
+function stageTerms(cook: LiveCook, program: Program): Term[] {
+  const terms: Term[] = []
   for (let k = 1; k < program.stages.length; k++) {
     const began = cook.stageStarts[k]
     const { sign } = program.stages[k - 1]
     const from = cook.stageStarts[k - 1]
     if (began === null || sign === null || from === null) continue
-    if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign)) continue
-    const at = signTime(record, member, sign)
-    sum += at === Number.POSITIVE_INFINITY ? Math.log(STRAY) : tapDensity(logRatio(began, at, from) / STAGE_NOISE)
+    if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign) || cook.looks.some(look => SIGNS.indexOf(look.what) === sign)) continue
+    terms.push(hard((record, member) => logRatio(began, signTime(record, member, sign), from) / STAGE_NOISE))
   }
-  return sum
+  return terms
 }
 
 /** A sign that has not been tapped yet has perhaps not come yet. */
@@ -101,41 +150,39 @@ function waitingOf(cook: LiveCook, program: Program, record: EnsembleRecord, mem
   return Math.log(MISSED + (1 - MISSED) * (1 - normalCdf(z)))
 }
 
-function readingsOf(plan: CookPlan, cook: LiveCook, program: Program, record: EnsembleRecord, member: number): number {
+function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
   const main = mainLine(plan.dish)[0].vessel
   const pan = plan.vessels[main]
   const tare = pan.vessel.massG
-  let sum = 0
-  program.queries.forEach((query, k) => {
-    const forecast = record.readings[member * record.queries + k]
-    if (!Number.isFinite(forecast)) return
+  return program.queries.flatMap((query, k): Term[] => {
+    const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
     if (query.of === 'temp-c') {
       const read = cook.temperatures.find(one => one.timeS === query.timeS)
-      if (read) sum += tapDensity((read.what.tempC - forecast) / THERMOMETER_K)
-      return
+      return read ? [hard((record, member) => (read.what.tempC - forecast(record, member)) / THERMOMETER_K)] : []
     }
     const read = cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main)
-    if (!read) return
+    if (!read) return []
     const noise = Math.hypot(SCALE_G, SCALE_SHARE * read.what.grossG, pan.massGuessed ? GUESSED_TARE * tare : 0)
-    sum += tapDensity((read.what.grossG - tare - forecast) / noise)
+    return [hard((record, member) => (read.what.grossG - tare - forecast(record, member)) / noise)]
   })
-  return sum
 }
 
 /**
  * Physics alone forecasts the wet stages no better than the usual minutes of the dish; the usual minutes therefore count
  * as one more reading of the time from the pour to the end, about as strong as the physics.
  */
-function usualOf(plan: CookPlan, cook: LiveCook, program: Program, record: EnsembleRecord, member: number): number {
+function usualTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
   const line = mainLine(plan.dish)
   const pour = program.stages.findIndex(stage => stage.pours)
-  if (pour < 0) return 0
+  if (pour < 0 || cook.stage > pour + 2) return []
   const usual = line.slice(pour + 1).reduce((sum, stage) => sum + ('sign' in stage.until ? plan.dish.usual.minutes[stage.id] ?? 0 : 0), 0)
   const base = plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0
-  const done = signTime(record, member, SIGNS.indexOf('leaves-sides'))
-  const poured = record.starts[member * record.stages + pour + 1]
-  if (!(usual > 0 && base > 0) || !Number.isFinite(done) || cook.stage > pour + 2) return 0
+  if (!(usual > 0 && base > 0)) return []
   const expected = usual * 60 * Math.sqrt(base / plan.dish.usual.baseG)
-  const z = Math.log(Math.max(5, done - poured) / expected) / USUAL_NOISE
-  return -0.5 * z * z
+  const done = SIGNS.indexOf('leaves-sides')
+  return [{
+    soft: true,
+    residual: (record, member) =>
+      Math.log(Math.max(5, signTime(record, member, done) - record.starts[member * record.stages + pour + 1]) / expected) / USUAL_NOISE,
+  }]
 }

@@ -1,12 +1,14 @@
 import { MEMBER_NAMES } from '../belief/memberValues'
+import { cholesky, solveCholesky, solveUpper } from '../linear/cholesky'
+import { ridge } from '../linear/ridge'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
+import type { Residuals } from './logLikelihoods'
 
-/** Share of the new members drawn from the first belief, so that no part of it is ever lost. */
+/** Share of the new members drawn from the belief itself, so that no part of it is ever lost. */
 const FRESH_SHARE = 0.15
-/** The new members are spread a little wider than the weighted old ones. */
-const WIDER = 1.25
-const LEAST_SPREAD = 0.15
+/** The new members are spread a little wider than the linear answer. */
+const WIDER = 1.15
 
 /** New members with the logarithm of the density they have under the belief over that of their drawing. */
 export interface Proposal {
@@ -15,43 +17,76 @@ export interface Proposal {
 }
 
 /**
- * Draws a second ensemble where the weights of the first one lie, with the correction that keeps the result exact:
- * population Monte Carlo (Cappé et al. 2004; recalled, unchecked) with one independent normal a parameter and a share
- * drawn from the belief itself.
+ * Draws a second ensemble where what was marked puts it: every mark's residual is fitted by a linear function of the
+ * uncertain numbers, and the normal belief that follows from all of them together (the Kalman answer) is drawn from,
+ * with a share from the first belief and with the correction that keeps the weighted result exact (importance sampling;
+ * Evensen 1994 and Cappé et al. 2004, recalled, unchecked).
  *
- * @param normals the first ensemble, standard normal numbers
- * @param weights of its members, adding to one
+ * @param normals the ensemble at hand, standard normal numbers
+ * @param weights of its members, adding to one: where the fit matters
+ * @param residuals of every mark
  * @param members how many new ones
  * @param seed seed of the drawing
  * @returns new members and their corrections
  */
-export function proposeMembers(normals: Float64Array, weights: Float64Array, members: number, seed: number): Proposal {
+export function proposeMembers(
+  normals: Float64Array,
+  weights: Float64Array,
+  residuals: Residuals,
+  members: number,
+  seed: number,
+): Proposal {
   const size = MEMBER_NAMES.length
-  const mean = new Float64Array(size)
-  const square = new Float64Array(size)
-  for (let i = 0; i < weights.length; i++) {
-    for (let k = 0; k < size; k++) {
-      mean[k] += weights[i] * normals[i * size + k]
-      square[k] += weights[i] * normals[i * size + k] ** 2
-    }
-  }
-  const spread = mean.map((m, k) => Math.max(LEAST_SPREAD, Math.sqrt(Math.max(0, square[k] - m * m)) * WIDER))
+  const { mean, precision } = linearAnswer(normals, weights, residuals)
+  const lower = cholesky(precision, size)
   const drawn = fillNormal(new Float64Array(members * size), seededRandom(seed))
   const fresh = Math.round(members * FRESH_SHARE)
   const logCorrection = new Float64Array(members)
+  let logDeterminant = 0
+  for (let k = 0; k < size; k++) logDeterminant += Math.log(lower[k * size + k] / WIDER)
   for (let i = 0; i < members; i++) {
-    let logBelief = 0
-    let logPeak = 0
-    for (let k = 0; k < size; k++) {
-      const at = i * size + k
-      if (i >= fresh) drawn[at] = mean[k] + spread[k] * drawn[at]
-      const z = (drawn[at] - mean[k]) / spread[k]
-      logBelief -= drawn[at] * drawn[at] / 2
-      logPeak -= z * z / 2 + Math.log(spread[k])
+    const own = drawn.subarray(i * size, (i + 1) * size)
+    if (i >= fresh) {
+      const moved = solveUpper(lower, own, size)
+      for (let k = 0; k < size; k++) own[k] = mean[k] + WIDER * moved[k]
     }
-    const most = Math.max(logBelief, logPeak)
-    const density = FRESH_SHARE * Math.exp(logBelief - most) + (1 - FRESH_SHARE) * Math.exp(logPeak - most)
-    logCorrection[i] = logBelief - most - Math.log(density)
+    logCorrection[i] = correction(own, mean, lower, logDeterminant)
   }
   return { normals: drawn, logCorrection }
+}
+
+/** The normal belief after all marks, each taken as linear: its mean and precision. */
+function linearAnswer(normals: Float64Array, weights: Float64Array, residuals: Residuals) {
+  const size = MEMBER_NAMES.length
+  const precision = new Float64Array(size * size)
+  const pull = new Float64Array(size)
+  for (let k = 0; k < size; k++) precision[k * size + k] = 1
+  const even = new Float64Array(weights.length).fill(0.3 / weights.length)
+  const balanced = weights.map((weight, i) => 0.7 * weight + even[i])
+  for (const term of residuals.terms) {
+    const { constant, slope, variance } = ridge(normals, size, term, balanced)
+    const noise = 1 + variance
+    for (let p = 0; p < size; p++) {
+      pull[p] -= slope[p] * constant / noise
+      for (let q = 0; q < size; q++) precision[p * size + q] += slope[p] * slope[q] / noise
+    }
+  }
+  return { mean: solveCholesky(cholesky(precision, size), pull), precision }
+}
+
+/** Logarithm of the belief's density over the drawing's, up to a constant shared by all members. */
+function correction(own: Float64Array, mean: Float64Array, lower: Float64Array, logDeterminant: number): number {
+  const size = own.length
+  let logBelief = 0
+  for (let k = 0; k < size; k++) logBelief -= own[k] * own[k] / 2
+  let logPeak = logDeterminant
+  // (z − m)ᵀ·L·Lᵀ·(z − m): the precision's own factor, applied from the right.
+  for (let k = 0; k < size; k++) {
+    let along = 0
+    for (let p = k; p < size; p++) along += lower[p * size + k] * (own[p] - mean[p])
+    logPeak -= (along / WIDER) ** 2 / 2
+  }
+  const most = Math.max(logBelief, logPeak)
+  const density = FRESH_SHARE * Math.exp(logBelief - most) + (1 - FRESH_SHARE) * Math.exp(logPeak - most)
+  return logBelief - most - Math.log(density)
 }

@@ -128,19 +128,30 @@ function enterStage(run: Run, record: EnsembleRecord, index: number): void {
   record.starts[index * record.stages + run.stage] = run.timeS
   record.masses[index * record.stages + run.stage] = contentG(state, 0)
   for (const addition of stage.adds) addToVessel(state, 0, addition, program.vessel.airC, run.member)
-  if (stage.from !== null) pour(run, stage.from)
+  if (stage.from !== null) pour(run, record, index, stage.from)
   run.controls[0].powerW = flamePower(stage.flame, run.member)
   run.controls[0].lid = stage.lid
   if (stage.sign !== null) run.readyS = record.signs[index * SIGNS.length + stage.sign]
 }
 
-function pour(run: Run, side: number): void {
+function pour(run: Run, record: EnsembleRecord, index: number, side: number): void {
+  if (run.sides[side] === 'lit' && !run.boiled[side]) noteLateBoil(run, record, index, side)
   makeReady(run, side)
   pourInto(run.state, (side + 1) * VESSEL_SIZE, 0)
   run.poured = true
   run.sides[side] = 'emptied'
   const most = run.program.family.mostWaterPerSolids * run.state[SOLIDS]
   run.controls[0].capacityG = Math.min(most, run.member.kept * run.state[WATER])
+}
+
+/** Poured before it boiled: a copy of the side vessel runs on, so that its window still says when it would have. */
+function noteLateBoil(run: Run, record: EnsembleRecord, index: number, side: number): void {
+  const copy: Run = { ...run, state: run.state.slice(), boiled: [...run.boiled], controls: run.controls.map(one => ({ ...one })) }
+  for (let timeS = run.timeS; timeS < run.program.mostS; timeS += STEP_S) {
+    if (!stepSide(copy, side, STEP_S)) continue
+    record.signs[index * SIGNS.length + BOIL] = timeS + STEP_S
+    return
+  }
 }
 
 function leaveStage(run: Run, record: EnsembleRecord, index: number): void {

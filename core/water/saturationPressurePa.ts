@@ -1,6 +1,6 @@
 /**
  * Saturation pressure of water by Buck's equation (Buck 1981, coefficients of 1996; recalled, unchecked).
- * Within 0.3 % of handbook values from 0 to 120 °C and within 2 % up to 170 °C; not meant beyond 200 °C.
+ * Within 0.6 % of handbook values from 0 to 120 °C and within 2 % up to 170 °C; not meant beyond 200 °C.
  *
  * @param tempC temperature in °C, 0 to 200
  * @returns pressure in Pa

@@ -24,7 +24,7 @@ import { cueOf, dueSide } from '../../../core/live/cue'
 import { flamesNow } from '../../../core/live/flamesNow'
 import { replay } from '../../../core/live/replay'
 import { depthMm } from '../../../core/vessel/depthMm'
-import { ACTION_WORDS, CAUTIONS, CUES, DOING_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, VESSEL_WORDS } from '../../../words/cook'
+import { CAUTIONS, CUES, DOING_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, VESSEL_WORDS } from '../../../words/cook'
 
 const route = useRoute()
 const id = String(route.params.id)

@@ -1,0 +1,66 @@
+/**
+ * Import directions of the rooms; docs/architecture.md describes them. Each row: a room and what it may import besides
+ * itself. Everything of ours that is not listed is forbidden.
+ */
+const ROOMS = {
+  'core': [],
+  'contracts': ['core'],
+  'workers': ['core', 'contracts'],
+  'book': ['contracts', 'core/dish', 'core/family'],
+  'words': ['contracts', 'core'],
+  'devices': ['core', 'contracts'],
+  'cli': ['core', 'contracts', 'book', 'words', 'server/services'],
+  'demo': ['core', 'contracts', 'book', 'words', 'devices', 'server/services'],
+  'server/models': [],
+  'server/migrations': [],
+  'server/services': ['server/models', 'server/migrations', 'core', 'contracts', 'book'],
+  'server/http': ['server/services', 'contracts', 'words'],
+  'server/plugins': ['server/http'],
+  'server/api': ['server/http', 'contracts'],
+  'app/drawings': ['core'],
+  'app/composables': ['core', 'contracts', 'workers'],
+  'app/stores': ['core', 'contracts', 'app/composables'],
+  'app/components': ['core', 'contracts', 'words', 'app/drawings', 'app/composables', 'app/stores'],
+  'app/pages': ['core', 'contracts', 'words', 'book', 'app'],
+}
+const OURS = ['core', 'contracts', 'workers', 'book', 'words', 'devices', 'cli', 'demo', 'server', 'app', 'scripts', 'test']
+/** Packages each room may use; a room that is not listed may use any. */
+const PACKAGES = {
+  'core': ['culori', 'fraction.js', 'd3-array'],
+  'contracts': ['zod'],
+  'workers': [],
+  'book': [],
+  'words': [],
+  'app/drawings': ['d3-scale', 'd3-shape'],
+}
+
+const anyOf = names => `^(${names.join('|')})/`
+const directions = Object.entries(ROOMS).map(([room, may]) => ({
+  name: `room-${room.replace('/', '-')}`,
+  comment: `${room}/ may import ${['itself', ...may].join(', ')}`,
+  severity: 'error',
+  from: { path: `^${room}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: anyOf(OURS), pathNot: anyOf([room, ...may]) },
+}))
+const packages = Object.entries(PACKAGES).map(([room, may]) => ({
+  name: `packages-${room.replace('/', '-')}`,
+  severity: 'error',
+  from: { path: `^${room}/`, pathNot: '\\.test\\.ts$' },
+  to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: may.length > 0 ? `node_modules/(@types/)?(${may.join('|')})(/|$)` : '^$' },
+}))
+
+export default {
+  forbidden: [
+    ...directions,
+    ...packages,
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'tests-are-not-imported', severity: 'error', from: { pathNot: '\\.test\\.ts$|^test/' }, to: { path: '\\.test\\.ts$|^test/' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules|\\.nuxt|\\.output' },
+    exclude: { path: '\\.nuxt|\\.output|\\.data' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.tools.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.json', '.css'] },
+  },
+}

@@ -1,0 +1,62 @@
+import type { Kitchen } from '../contracts/kitchen'
+
+/** The kitchen of the demo house: invented people on a hillside above a river that is on no map. */
+export const DEMO_KITCHEN: Kitchen = {
+  measures: [
+    { id: 'glass', name: 'Verandah glass', kind: 'cup', volumeMl: 180, origin: 'weighed', topMm: 68, bottomMm: 52, heightMm: 78 },
+    { id: 'brass-cup', name: 'Brass cup', kind: 'cup', volumeMl: 240, origin: 'entered', topMm: 80, bottomMm: 60, heightMm: 74 },
+    { id: 'tablespoon', name: 'Tablespoon', kind: 'spoon', volumeMl: 15, origin: 'entered', topMm: 44, bottomMm: 24, heightMm: 14 },
+    { id: 'teaspoon', name: 'Teaspoon', kind: 'spoon', volumeMl: 5, origin: 'guess', topMm: 30, bottomMm: 16, heightMm: 10 },
+  ],
+  pans: [
+    { id: 'wide', name: 'Wide steel pan', kind: 'pan', material: 'steel', innerDiameterMm: 260, depthMm: 85, massG: 1310, massOrigin: 'weighed', coated: false },
+    { id: 'iron', name: 'Grandmother\'s iron pan', kind: 'pan', material: 'cast-iron', innerDiameterMm: 240, depthMm: 75, massG: 2480, massOrigin: 'weighed', coated: false },
+    { id: 'black', name: 'Black coated pan', kind: 'pan', material: 'aluminium', innerDiameterMm: 240, depthMm: 65, massG: 840, massOrigin: 'guess', coated: true },
+    { id: 'milk-pot', name: 'Milk pot', kind: 'pot', material: 'steel', innerDiameterMm: 170, depthMm: 120, massG: 620, massOrigin: 'weighed', coated: false },
+  ],
+  fires: [
+    {
+      id: 'front', name: 'Front fire', origin: 'guess',
+      marks: [['simmer', 230], ['low', 330], ['half-low', 470], ['half', 660], ['strong', 930], ['full', 1320]].map(([label, watts], i) => ({ id: `m${i + 1}`, label: String(label), watts: Number(watts) })),
+    },
+    {
+      id: 'back', name: 'Back fire', origin: 'guess',
+      marks: [['low', 320], ['half', 620], ['full', 1080]].map(([label, watts], i) => ({ id: `m${i + 1}`, label: String(label), watts: Number(watts) })),
+    },
+  ],
+}
+
+/** What nobody in the house knows: how their fires and foods really are. */
+export const HIDDEN = { mainFire: 0.84, otherFire: 1.08, browningRate: 0.00062, kept: 0.915, aromaDose: 38 } as const
+
+/** One past batch of the demo house: when, how much, in what, and how the cook behaved that day. */
+export interface DemoBatch {
+  /** Days before today, and hour of the day. */
+  readonly daysAgo: number
+  readonly hour: number
+  readonly baseG: number
+  readonly pan: string
+  /** Flame mark of the roast. */
+  readonly roast: string
+  /** How long after the sign (factor on the time since the stage began) the cook goes on: pouring, ending. */
+  readonly pourLate: number
+  readonly endLate: number
+  readonly weighs: boolean
+  readonly faults: readonly string[]
+  readonly line: string
+}
+
+/** Eleven batches of one dish that differ believably; what happens in them is computed, not written here. */
+export const DEMO_BATCHES: readonly DemoBatch[] = [
+  { daysAgo: 163, hour: 17, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.02, endLate: 1.05, weighs: false, faults: [], line: 'For Tara\'s first day at school.' },
+  { daysAgo: 149, hour: 18, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 0.55, endLate: 1.1, weighs: false, faults: ['gluey', 'raw-taste'], line: 'Poured on the smell of the nuts, not of the grain.' },
+  { daysAgo: 128, hour: 8, baseG: 190, pan: 'iron', roast: 'm3', pourLate: 1.05, endLate: 0.98, weighs: true, faults: [], line: 'The iron pan keeps going after the flame is off.' },
+  { daysAgo: 110, hour: 19, baseG: 255, pan: 'wide', roast: 'm5', pourLate: 1.75, endLate: 0.9, weighs: true, faults: ['burnt'], line: 'Strong flame and the telephone.' },
+  { daysAgo: 92, hour: 17, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.1, endLate: 1.5, weighs: true, faults: ['dry'], line: 'Stirred on while looking for the lid.' },
+  { daysAgo: 71, hour: 9, baseG: 380, pan: 'wide', roast: 'm4', pourLate: 1.0, endLate: 1.0, weighs: true, faults: [], line: 'Nine at the table, nothing left.' },
+  { daysAgo: 55, hour: 18, baseG: 255, pan: 'iron', roast: 'm4', pourLate: 1.2, endLate: 1.05, weighs: true, faults: [], line: 'A shade deeper, everyone asked for it again.' },
+  { daysAgo: 40, hour: 17, baseG: 130, pan: 'iron', roast: 'm2', pourLate: 1.0, endLate: 0.72, weighs: true, faults: ['runny'], line: 'Small batch, took it off too soon.' },
+  { daysAgo: 24, hour: 10, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.08, endLate: 1.0, weighs: true, faults: [], line: '' },
+  { daysAgo: 12, hour: 18, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.0, endLate: 1.04, weighs: true, faults: [], line: 'Just as Leela used to make it.' },
+  { daysAgo: 4, hour: 17, baseG: 320, pan: 'wide', roast: 'm3', pourLate: 1.05, endLate: 1.0, weighs: true, faults: [], line: '' },
+]

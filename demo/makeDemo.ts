@@ -1,0 +1,40 @@
+import { STARTER_DISHES } from '../book/dishes'
+import { openHearth } from '../server/services/hearth'
+import { stock } from '../server/services/stock'
+import { cookBatch } from './cookBatch'
+import { DEMO_BATCHES, DEMO_KITCHEN } from './house'
+
+const DAY_MS = 86_400_000
+
+/**
+ * Makes the demo house in a folder: its kitchen, its dish, and past batches cooked by the real model against hidden
+ * truths, each planned with what the ones before it had taught.
+ *
+ * @param folder where the database is to lie
+ * @param todayMs any moment of today, ms since 1970; the batches lie before it
+ */
+export async function makeDemo(folder: string, todayMs: number): Promise<void> {
+  let nowMs = todayMs - 365 * DAY_MS
+  const hearth = await openHearth(folder, { now: () => nowMs, rate: 1 })
+  for (const measure of DEMO_KITCHEN.measures) await hearth.kitchens.put('measures', measure)
+  for (const pan of DEMO_KITCHEN.pans) await hearth.kitchens.put('pans', pan)
+  for (const fire of DEMO_KITCHEN.fires) await hearth.kitchens.put('fires', fire)
+  await stock(hearth)
+  const dish = await hearth.dishes.one(STARTER_DISHES[0]!.id)
+  const midnight = Math.floor(todayMs / DAY_MS) * DAY_MS
+  for (const [i, batch] of DEMO_BATCHES.entries()) {
+    const startedAt = midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
+    const cooked = cookBatch(dish, batch, await hearth.batches.evidence(), startedAt, 401 + i)
+    nowMs = startedAt
+    await hearth.cooks.create(cooked.plan)
+    for (const observation of cooked.observations) {
+      nowMs = observation.deviceTime + 300
+      await hearth.append(cooked.plan.id, { sentAt: observation.deviceTime, observations: [observation] })
+    }
+    await hearth.settled()
+  }
+  await hearth.close()
+}
+
+const folder = process.argv[2]
+if (folder !== undefined && process.argv[1]?.endsWith('makeDemo.ts')) await makeDemo(folder, Date.now())

@@ -1,0 +1,59 @@
+import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../core/belief/memberValues'
+import { compileProgram } from '../core/forecast/compileProgram'
+import { ensembleRecord, type EnsembleRecord } from '../core/forecast/record'
+import { simulate } from '../core/forecast/simulate'
+import { SIGNS, type SignId } from '../core/forecast/signs'
+import type { Observation } from '../core/live/observation'
+import type { CookPlan } from '../core/live/plan'
+import { replay } from '../core/live/replay'
+import { fillNormal } from '../core/random/fillNormal'
+import type { Uniform } from '../core/random/seededRandom'
+
+/**
+ * Hidden truths of one imaginary cook, drawn from a plan's belief.
+ *
+ * @param plan whose belief
+ * @param uniform source of chance
+ * @returns values nobody but the imaginary pan knows
+ */
+export function drawTruth(plan: CookPlan, uniform: Uniform): MemberValues {
+  const normals = fillNormal(new Float64Array(MEMBER_NAMES.length), uniform)
+  return memberValues(beliefColumns(plan.belief), normals, 0)
+}
+
+/**
+ * What really happens in a cook with hidden truths, given what was done so far.
+ *
+ * @param plan the plan
+ * @param truth from `drawTruth`
+ * @param observations what was done
+ * @param nowS how far the cook is, s
+ * @returns a record of one member
+ */
+export function runTruth(plan: CookPlan, truth: MemberValues, observations: readonly Observation[], nowS: number): EnsembleRecord {
+  const program = compileProgram(plan, replay(plan, observations), nowS)
+  const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
+  simulate(program, truth, record, 0)
+  return record
+}
+
+/**
+ * When a sign shows in a run.
+ *
+ * @param record of one member
+ * @param sign which
+ * @returns s since the start; Infinity if it never does
+ */
+export function signAt(record: EnsembleRecord, sign: SignId): number {
+  return record.signs[SIGNS.indexOf(sign)]!
+}
+
+/**
+ * One standard normal number.
+ *
+ * @param uniform source of chance
+ * @returns the number
+ */
+export function normal(uniform: Uniform): number {
+  return fillNormal(new Float64Array(1), uniform)[0]!
+}

@@ -1,0 +1,76 @@
+// What the commands share: install if needed, build if needed, run, say clearly what is wrong.
+import { spawn, spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, statSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
+const SOURCES = ['app', 'book', 'contracts', 'core', 'public', 'server', 'words', 'workers', 'nuxt.config.ts', 'package-lock.json']
+
+/** Runs a command in the project and ends the process with its code if it fails. */
+export function must(command, args, env = {}) {
+  const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } })
+  if (done.status !== 0) process.exit(done.status ?? 1)
+}
+
+/** Path of a tool that came with the packages. */
+export const tool = name => join(ROOT, 'node_modules', '.bin', name)
+
+const time = path => (existsSync(path) ? statSync(path).mtimeMs : 0)
+
+function newest(path) {
+  if (!existsSync(path)) return 0
+  if (!statSync(path).isDirectory()) return time(path)
+  return Math.max(time(path), ...readdirSync(path).map(name => newest(join(path, name))))
+}
+
+/** Installs the packages when they are missing or older than the lock. */
+export function ensureInstalled() {
+  const kept = join(ROOT, 'node_modules', '.package-lock.json')
+  if (time(kept) >= time(join(ROOT, 'package-lock.json')) && existsSync(tool('nuxt'))) return
+  console.log('Installing packages (a few minutes the first time: the database driver is compiled) …')
+  must('npm', ['ci', '--no-audit', '--no-fund'])
+}
+
+/** Makes the generated types when they are missing. */
+export function ensureTypes() {
+  if (!existsSync(join(ROOT, '.nuxt', 'eslint.config.mjs'))) must(tool('nuxt'), ['prepare'])
+}
+
+/** Builds when the build is missing or older than the sources. */
+export function ensureBuilt() {
+  const built = time(join(ROOT, '.output', 'nitro.json'))
+  if (built > 0 && built >= Math.max(...SOURCES.map(name => newest(join(ROOT, name))))) return
+  console.log('Building …')
+  must(tool('nuxt'), ['build'])
+}
+
+/** Answers whether a port of a host is free. */
+export function portIsFree(port, host) {
+  return new Promise((resolve) => {
+    const probe = createServer()
+    probe.once('error', () => resolve(false))
+    probe.listen(port, host, () => probe.close(() => resolve(true)))
+  })
+}
+
+/** Starts the built server in a folder and stays with it. */
+export async function serve(folder, say) {
+  const host = process.env.HOST ?? '127.0.0.1'
+  const port = Number(process.env.PORT ?? 3000)
+  if (!(Number.isInteger(port) && port > 0 && port < 65536)) {
+    console.error(`PORT is ${process.env.PORT}, which is no port. Nothing was started. Set PORT to a number from 1 to 65535.`)
+    process.exit(1)
+  }
+  if (!(await portIsFree(port, host))) {
+    console.error(`Port ${port} on ${host} is taken by something else. Nothing was started or changed. Choose another: PORT=${port + 1} npm run ${say.command}`)
+    process.exit(1)
+  }
+  const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
+    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder },
+  })
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
+  server.on('exit', code => process.exit(code ?? 0))
+  console.log(`\n${say.title}: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/\nThe database is in ${folder}. Stop with Ctrl+C.\n`)
+}

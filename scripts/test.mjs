@@ -1,0 +1,60 @@
+// npm test: everything, in one command; closes with one line summed over all runners.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureBuilt, ensureInstalled, ensureTypes, must, ROOT, tool } from './house.mjs'
+
+ensureInstalled()
+ensureTypes()
+ensureChromium()
+
+let passed = 0
+let failed = 0
+const reports = join(ROOT, 'test-results')
+rmSync(reports, { recursive: true, force: true })
+mkdirSync(reports, { recursive: true })
+
+check('lint', tool('eslint'), ['.', '--max-warnings', '0'])
+check('types of the core', tool('tsc'), ['-p', 'core/tsconfig.json'])
+check('types', tool('nuxt'), ['typecheck'])
+check('rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers'])
+run('unit and server tests', tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`])
+count('unit.json', report => [report.numPassedTests, report.numFailedTests + (report.success === false && report.numFailedTests === 0 ? 1 : 0)])
+ensureBuilt()
+run('browser tests', tool('playwright'), ['test'])
+count('browser.json', report => [report.stats.expected, report.stats.unexpected + report.stats.flaky + (report.errors?.length ?? 0)])
+
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)
+
+function run(name, command, args) {
+  console.log(`\n— ${name}`)
+  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, FORCE_COLOR: '0' } }).status === 0
+}
+
+function check(name, command, args) {
+  if (run(name, command, args)) passed++
+  else failed++
+}
+
+/** A runner whose report is missing has failed. */
+function count(file, read) {
+  const path = join(reports, file)
+  if (!existsSync(path)) {
+    failed++
+    return
+  }
+  const [good, bad] = read(JSON.parse(readFileSync(path, 'utf8')))
+  passed += good
+  failed += bad
+}
+
+function ensureChromium() {
+  if (process.env.CHROMIUM || existsSync('/usr/bin/chromium')) return
+  console.log('Installing Chromium from Debian\'s packages …')
+  const install = 'apt-get update && apt-get install -y --no-install-recommends chromium'
+  if (process.getuid?.() === 0) return must('sh', ['-c', install])
+  if (spawnSync('sudo', ['-n', 'true']).status === 0) return must('sudo', ['sh', '-c', install])
+  console.error(`Chromium is needed for the browser tests. Install it as root and run npm test again:\n  ${install}`)
+  process.exit(1)
+}

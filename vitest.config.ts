@@ -1,0 +1,26 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'unit',
+          environment: 'node',
+          include: ['{core,contracts,workers,book,words,devices,cli,demo,app/drawings,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts'],
+          testTimeout: 60_000,
+        },
+      },
+      {
+        plugins: [vue()],
+        test: {
+          name: 'components',
+          environment: 'happy-dom',
+          include: ['app/components/**/*.test.ts', 'app/stores/**/*.test.ts'],
+          server: { deps: { inline: ['element-plus'] } },
+        },
+      },
+    ],
+  },
+})
