@@ -31,7 +31,7 @@ export default defineNuxtConfig({
   },
   spaLoadingTemplate: 'spa-loading-template.html',
   experimental: { payloadExtraction: false, appManifest: false },
-  vite: { worker: { format: 'es' }, build: { target: 'es2022' } },
+  vite: { worker: { format: 'es' }, build: { target: 'es2022', assetsInlineLimit: 0 } },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false }, exclude: ['../**/*.test.ts'] },

@@ -25,3 +25,17 @@ export const FIT_WORDS = {
 export const ORIGIN_WORDS: Readonly<Record<string, string>> = {
   guess: 'a guess', entered: 'entered', weighed: 'weighed', learned: 'learned from your batches',
 }
+
+/**
+ * An amount in a household measure, as it is said.
+ *
+ * @param text the count as written, such as `1½`
+ * @param count the count as a number
+ * @param name of the measure
+ * @returns such as `1½ verandah glasses`
+ */
+export function measureText(text: string, count: number, name: string): string {
+  const lower = name.toLowerCase().replace(/^our /, '')
+  const many = /(s|x|ch|sh)$/.test(lower) ? `${lower}es` : `${lower}s`
+  return `${text} ${count > 1 ? many : lower}`
+}

@@ -31,7 +31,7 @@ import { finishedShare } from '../../core/proportions/finishedShare'
 import { partsText } from '../../core/proportions/partsText'
 import { SEMOLINA_SPANS, standingOf, type Role } from '../../core/proportions/spans'
 import { panFit } from '../../core/vessel/panFit'
-import { FIT_WORDS, OUTSIDE_WORDS, ROLE_WORDS, STYLE_WORDS } from '../../words/measure'
+import { FIT_WORDS, measureText, OUTSIDE_WORDS, ROLE_WORDS, STYLE_WORDS } from '../../words/measure'
 
 const house = useHouse()
 const cooks = useCooks()
@@ -109,7 +109,7 @@ const rows = computed(() => {
       cups: volumeMl / own.volumeMl,
       colour: labToHex(row.colour),
       standing: role ? standingOf(role, one.perBase, SEMOLINA_SPANS) : null,
-      said: spoken.count === 0 ? 'a pinch' : `${spoken.text} ${spoken.name.toLowerCase()}`,
+      said: spoken.count === 0 ? 'a pinch' : measureText(spoken.text, spoken.count, spoken.name),
     }
   })
 })
@@ -326,7 +326,7 @@ async function toTheFire(): Promise<void> {
             </template>
           </p>
           <p class="soft">
-            In your {{ cup.name.toLowerCase() }} ({{ Math.round(cup.volumeMl) }} ml<template v-if="cup.origin === 'guess'">
+            In {{ cup.name.toLowerCase() }} ({{ Math.round(cup.volumeMl) }} ml<template v-if="cup.origin === 'guess'">
               , a guess
             </template>): {{ big.map(one => one.row.name.split(',')[0]!.toLowerCase()).join(' : ') }} = <strong>{{ parts }}</strong>. Weights by each food's own bulk density.
           </p>
@@ -402,7 +402,7 @@ async function toTheFire(): Promise<void> {
               :line-mm="Math.min(pan.depthMm + 8, fit.depthMm)"
             />
             <p :class="fit.verdict === 'tight' || fit.verdict === 'too-small' ? 'danger' : 'soft'">
-              Dashed: bubbles to here, {{ Math.round(fit.depthMm / 10 * 10) / 10 }} mm of {{ pan.depthMm }}. It {{ fit.verdict === 'roomy' ? 'has' : 'is' }} {{ FIT_WORDS[fit.verdict] }}<template v-if="fit.lots > 1">
+              Dashed: bubbles to here, {{ Math.round(fit.depthMm) }} of {{ pan.depthMm }} mm. It {{ fit.verdict === 'roomy' ? 'has' : 'is' }} {{ FIT_WORDS[fit.verdict] }}<template v-if="fit.lots > 1">
                 ({{ fit.lots }} lots)
               </template>.
             </p>

@@ -1,8 +1,8 @@
-import { converter, formatHex, clampChroma } from 'culori/fn'
+import { clampChroma, formatHex, modeLab65, modeLch65, modeRgb, modeXyz65, useMode } from 'culori/fn'
 import type { Lab } from './lab'
-import './register'
 
-const toRgb = converter('rgb')
+// The small build of the colour library knows only the modes that are registered here.
+const [toRgb] = [modeRgb, modeXyz65, modeLab65, modeLch65].map(mode => useMode(mode as typeof modeRgb))
 
 /**
  * The screen colour of a CIELAB colour (D65), drawn into the sRGB gamut by lowering its chroma where it lies outside.

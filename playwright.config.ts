@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test'
+
+export default defineConfig({
+  testDir: 'test/browser',
+  outputDir: 'test-results/browser',
+  globalSetup: './test/browser/makeDemoOnce.ts',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: false,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync',
+      ],
+    },
+  },
+})

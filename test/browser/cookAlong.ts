@@ -1,0 +1,49 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Code of the action that is waited for first on the fire screen. */
+export async function firstAction(page: Page): Promise<string> {
+  return await page.locator('[data-action]').first().getAttribute('data-action') ?? ''
+}
+
+/** Waits until the first action is another one. */
+export async function actionAfter(page: Page, before: string): Promise<string> {
+  await expect.poll(() => firstAction(page), { timeout: 15_000 }).not.toBe(before)
+  return firstAction(page)
+}
+
+/**
+ * Cooks a whole dish by doing, at every moment, what the screen puts first.
+ *
+ * @param page on the fire screen, before the fire is lit
+ * @param press does the first action
+ * @param choose chooses the first colour
+ * @returns codes of the actions in the order they were done
+ */
+export async function cookThrough(page: Page, press: () => Promise<void>, choose: () => Promise<void>): Promise<string[]> {
+  const done: string[] = []
+  await expect(page.locator('[data-action="start"]')).toBeVisible()
+  for (let i = 0; i < 24; i++) {
+    const code = await firstAction(page)
+    done.push(code)
+    await press()
+    if (code === 'looks') await choose()
+    if (code === 'finish') return done
+    await actionAfter(page, code)
+    await page.waitForTimeout(120)
+  }
+  throw new Error(`The cook did not end: ${done.join(', ')}`)
+}
+
+/** What a stream holds on the server. */
+export async function stored(page: Page, id: string): Promise<{ id: string, kind: string, number: number }[]> {
+  const answer = await page.request.get(`/api/streams/${id}/observations`)
+  return (await answer.json() as { observations: { id: string, kind: string, number: number }[] }).observations
+}
+
+/** Measures the demo dish and takes it to the fire; gives the id of the cook. */
+export async function toTheFire(page: Page): Promise<string> {
+  await page.goto('/measure')
+  await page.getByRole('button', { name: 'Take it to the fire' }).click()
+  await page.waitForURL(/\/fire\//)
+  return page.url().split('/').pop()!
+}

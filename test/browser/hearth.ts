@@ -1,0 +1,109 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
+import { createServer, type AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, expect, type Page } from '@playwright/test'
+
+/** Where the demo house is made once for a run. */
+export const DEMO_FOLDER = join(tmpdir(), 'yon-hearth-demo-of-tests')
+
+/** A running server of its own, which can be killed and started again over the same data. */
+export interface RunningHearth {
+  readonly url: string
+  kill(): Promise<void>
+  start(): Promise<void>
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo
+      probe.close(() => resolve(port))
+    })
+  })
+}
+
+/** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate. */
+export async function runHearth(options: { readonly demo: boolean, readonly rate: number }): Promise<RunningHearth & { end(): Promise<void> }> {
+  const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-'))
+  if (options.demo) cpSync(DEMO_FOLDER, folder, { recursive: true })
+  const port = await freePort()
+  const anchor = Date.now()
+  const url = `http://127.0.0.1:${port}`
+  let child: ChildProcess | null = null
+  const start = async (): Promise<void> => {
+    child = spawn(process.execPath, ['.output/server/index.mjs'], {
+      env: {
+        ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port),
+        HEARTH_DATA: folder, HEARTH_CLOCK_RATE: String(options.rate), HEARTH_CLOCK_ANCHOR: String(anchor),
+      },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
+    for (let i = 0; i < 100; i++) {
+      const up = await fetch(`${url}/api/clock`).then(answer => answer.ok, () => false)
+      if (up) return
+      await new Promise(resolve => setTimeout(resolve, 100))
+    }
+    throw new Error('The server did not start.')
+  }
+  const kill = async (): Promise<void> => {
+    const dying = child
+    child = null
+    if (!dying || dying.exitCode !== null) return
+    const gone = new Promise(resolve => dying.once('exit', resolve))
+    dying.kill('SIGKILL')
+    await gone
+  }
+  await start()
+  return {
+    url, start, kill,
+    async end() {
+      await kill()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+/** Complaints of a page: errors on its console, requests that leave the origin. */
+export interface Complaints { readonly list: string[] }
+
+interface Fixtures {
+  hearth: RunningHearth
+  rate: number
+  demo: boolean
+  complaints: Complaints
+}
+
+/** A test with a server of its own; the page may not complain and may not ask anything of another origin. */
+export const test = base.extend<Fixtures>({
+  rate: [1, { option: true }],
+  demo: [true, { option: true }],
+  hearth: async ({ rate, demo }, use) => {
+    const running = await runHearth({ demo, rate })
+    await use(running)
+    await running.end()
+  },
+  baseURL: async ({ hearth }, use) => {
+    await use(hearth.url)
+  },
+  complaints: async ({ page, hearth }, use) => {
+    const list: string[] = []
+    watch(page, hearth.url, list)
+    await use({ list })
+  },
+})
+
+/** Collects what a page complains of. */
+export function watch(page: Page, url: string, list: string[]): void {
+  page.on('pageerror', error => list.push(`error: ${error.message}`))
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text())) list.push(`console: ${message.text().slice(0, 300)}`)
+  })
+  page.on('request', (request) => {
+    if (!request.url().startsWith(url) && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) list.push(`left the origin: ${request.url()}`)
+  })
+}
+
+export { expect }
