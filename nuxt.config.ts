@@ -30,7 +30,12 @@ export default defineNuxtConfig({
     layoutTransition: false,
   },
   spaLoadingTemplate: 'spa-loading-template.html',
-  experimental: { payloadExtraction: false, appManifest: false },
+  experimental: {
+    payloadExtraction: false,
+    appManifest: false,
+    // The offline shell keeps every chunk after the first visit; the first view need not carry them all.
+    defaults: { nuxtLink: { prefetch: false } },
+  },
   vite: { worker: { format: 'es' }, build: { target: 'es2022', assetsInlineLimit: 0 } },
   typescript: {
     strict: true,

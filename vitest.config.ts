@@ -8,7 +8,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           environment: 'node',
-          include: ['{core,contracts,workers,book,words,devices,cli,demo,app/drawings,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts'],
+          include: ['{core,contracts,workers,book,words,devices,cli,demo,app/drawings,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts', 'test/model/**/*.test.ts'],
           testTimeout: 60_000,
         },
       },

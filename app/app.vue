@@ -8,14 +8,12 @@ useDark({ disableTransition: false })
 const online = useOnline()
 watch(online, () => void flush())
 onMounted(() => void flush())
-await setHearthClock()
+void setHearthClock()
 </script>
 
 <template>
-  <Suspense>
-    <div>
-      <VitePwaManifest />
-      <NuxtPage />
-    </div>
-  </Suspense>
+  <div>
+    <VitePwaManifest />
+    <NuxtPage />
+  </div>
 </template>

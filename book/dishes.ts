@@ -23,7 +23,7 @@ export const STARTER_DISHES: readonly Dish[] = [
     vessels: [{ id: 'pan', kind: 'pan' }, { id: 'pot', kind: 'pot' }],
     stages: [
       {
-        id: 'nuts', vessel: 'pan', does: 'fry', flame: 'low', lid: false, until: { sign: 'nuts-golden' },
+        id: 'nuts', vessel: 'pan', does: 'fry', flame: 'middle', lid: false, until: { sign: 'nuts-golden' },
         adds: [{ ingredient: 'ghee', share: 0.5 }, { ingredient: 'cashew', share: 1 }], takesOut: ['cashew'],
       },
       {
@@ -54,7 +54,7 @@ export const STARTER_DISHES: readonly Dish[] = [
     ],
     keystone: { stage: 'pour', edge: 'start' },
     portionG: 190,
-    usual: { baseG: 250, minutes: { 'nuts': 3, 'roast': 9, 'pour': 1, 'take-up': 4, 'enrich': 5, 'rest': 5 } },
+    usual: { baseG: 250, minutes: { 'nuts': 4, 'roast': 8, 'pour': 1, 'take-up': 4, 'enrich': 5, 'rest': 5 } },
     kept: { share: 0.92, spread: 0.03 },
   },
 ]

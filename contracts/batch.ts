@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { BatchSummary } from '../core/batch/summary'
+import type { BatchPicture, BatchSummary } from '../core/batch/summary'
 import type { Forecast } from '../core/forecast/forecast'
 import type { CookPlan } from '../core/live/plan'
 import { CookPlanSchema } from './cook'
@@ -29,27 +29,31 @@ export const BatchSummarySchema = z.strictObject({
   line: z.string().max(400),
 }) satisfies z.ZodType<BatchSummary>
 
-/** One line of the ledger. */
-export const BatchLineSchema = z.strictObject({
-  id: Id,
-  dishId: Id,
-  dish: Name,
-  startedAt: Millis,
-  summary: BatchSummarySchema,
-  note: z.string(),
-})
-export interface BatchLine {
+/** As much of a summary as an arch in a list needs. */
+export const BatchPictureSchema = BatchSummarySchema.pick({
+  stones: true, keystoneS: true, endS: true, baseG: true, finishedG: true, weighed: true, darkestStep: true, faults: true, line: true,
+}) satisfies z.ZodType<BatchPicture>
+
+const lineShape = { id: Id, dishId: Id, dish: Name, startedAt: Millis, note: z.string() }
+
+/** One line of the list of batches. */
+export const BatchListLineSchema = z.strictObject({ ...lineShape, summary: BatchPictureSchema })
+export interface BatchListLine {
   readonly id: string
   readonly dishId: string
   readonly dish: string
   readonly startedAt: number
-  readonly summary: BatchSummary
+  readonly summary: BatchPicture
   readonly note: string
 }
 
+/** One batch of the ledger with its whole summary. */
+export const BatchLineSchema = z.strictObject({ ...lineShape, summary: BatchSummarySchema })
+export interface BatchLine extends BatchListLine { readonly summary: BatchSummary }
+
 /** A page of the ledger, newest first; `next` asks for the one after. */
-export const BatchPageSchema = z.strictObject({ batches: z.array(BatchLineSchema), next: z.string().nullable() })
-export interface BatchPage { readonly batches: readonly BatchLine[], readonly next: string | null }
+export const BatchPageSchema = z.strictObject({ batches: z.array(BatchListLineSchema), next: z.string().nullable() })
+export interface BatchPage { readonly batches: readonly BatchListLine[], readonly next: string | null }
 
 /** Query of the list of batches. */
 export const BatchQuerySchema = z.strictObject({

@@ -3,7 +3,7 @@ import type { CautionCode, CueCode } from '../core/live/cue'
 /** The one thing to do now, by code: short enough for one glance. */
 export const CUES: Readonly<Record<CueCode, string>> = {
   'not-lit': 'Ready when you are',
-  'fry': 'Fry the nuts, low flame',
+  'fry': 'Fry the nuts, keep turning',
   'take-out': 'Nuts out, semolina in',
   'roast': 'Keep it moving, low flame',
   'turn-down': 'Turn the flame down a mark',
@@ -80,7 +80,7 @@ export const FAULT_WORDS: Readonly<Record<string, string>> = {
 
 /** Kinds of moments in the ledger and in taking back. */
 export const KIND_WORDS: Readonly<Record<string, string>> = {
-  'cook.started': 'fire lit', 'stage.began': 'began', 'sign.seen': 'seen', 'looks.like': 'looked', 'flame.changed': 'flame',
+  'cook.started': 'fire lit', 'stage.began': 'began', 'sign.seen': 'marked', 'looks.like': 'looked', 'flame.changed': 'flame',
   'lid.changed': 'lid', 'vessel.lit': 'put on', 'off.fire': 'off the fire', 'weighed': 'weighed', 'temperature': 'temperature',
   'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
 }

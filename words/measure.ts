@@ -27,15 +27,25 @@ export const ORIGIN_WORDS: Readonly<Record<string, string>> = {
 }
 
 /**
+ * The short word for a household measure: the last of its name.
+ *
+ * @param name such as `Verandah glass`
+ * @returns such as `glass`
+ */
+export function shortName(name: string): string {
+  return name.trim().toLowerCase().split(/\s+/).at(-1) ?? name
+}
+
+/**
  * An amount in a household measure, as it is said.
  *
  * @param text the count as written, such as `1½`
  * @param count the count as a number
  * @param name of the measure
- * @returns such as `1½ verandah glasses`
+ * @returns such as `1½ glasses`
  */
 export function measureText(text: string, count: number, name: string): string {
-  const lower = name.toLowerCase().replace(/^our /, '')
+  const lower = shortName(name)
   const many = /(s|x|ch|sh)$/.test(lower) ? `${lower}es` : `${lower}s`
   return `${text} ${count > 1 ? many : lower}`
 }

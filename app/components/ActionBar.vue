@@ -111,6 +111,7 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
   .bar { grid-template-columns: 1fr 1fr; gap: 10px; }
   .bar .big:first-child:not(:only-child) { grid-column: 1 / -1; }
   .bar .big:only-child { grid-column: 1 / -1; }
+  .bar .big:nth-child(2):last-child { grid-column: 1 / -1; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
   .bar.colours .big:first-child { grid-column: auto; }
   .big { min-height: 76px; justify-content: center; text-align: center; font-size: 1.35rem; }

@@ -50,21 +50,34 @@ const joints = computed(() => props.stones.slice(1).map((stone) => {
   const outer = arch.value.at(at, half.value)
   return { inner, outer, key: Math.abs(stone.fromS - props.keystoneS) < 1 }
 }))
-const ring = computed(() => arch.value.segment(-1, 1, -half.value, half.value))
-const bands = computed(() => props.bands.map((band, i) => {
+const ring = computed(() => arch.value.segment(-1, 1, -half.value - 5, half.value + 5))
+const tracks = computed(() => Math.max(0, ...tracked(props.bands).map(one => one.track)))
+const bands = computed(() => tracked(props.bands).map(({ band, track }) => {
   const from = place(band.fromS)
   const to = Math.max(place(band.toS), from + 0.012)
-  const out = half.value + 12 + (i % 2 === 0 || band.kind === 'turn' ? 0 : 13)
-  const middle = (from + to) / 2
-  const label = arch.value.at(middle, out + 18)
+  const out = half.value + 13 + track * 13
+  const spot = band.kind === 'turn' ? (from + to) / 2 : to < 0.2 ? from : (from + Math.min(to, 0.9)) / 2
+  const inside = Math.abs(spot) > 0.34
+  const label = arch.value.at(spot, inside ? -half.value - 16 : half.value + 30 + 13 * tracks.value)
   return {
     ...band,
-    path: arch.value.segment(from, to, out - 4, out + 4),
+    path: arch.value.segment(from, to, out - 4.5, out + 4.5),
     label: { x: label.x, y: Math.max(22, label.y) },
-    anchor: middle < -0.12 ? 'end' : middle > 0.12 ? 'start' : 'middle',
+    anchor: Math.abs(spot) < 0.12 ? 'middle' : (spot < 0) === inside ? 'start' : 'end',
     text: band.label,
+    below: inside,
   }
 }))
+/** Each band on the innermost track on which it overlaps nothing. */
+function tracked(list: readonly ArchBand[]): { readonly band: ArchBand, readonly track: number }[] {
+  const ends: number[] = []
+  return [...list].sort((p, q) => p.fromS - q.fromS).map((band) => {
+    const free = ends.findIndex(end => end < band.fromS)
+    const track = free < 0 ? ends.length : free
+    ends[track] = band.toS
+    return { band, track }
+  })
+}
 const hand = computed(() => {
   if (props.nowS === null) return null
   const at = place(Math.min(props.nowS, props.endS))
@@ -73,7 +86,7 @@ const hand = computed(() => {
     gone: arch.value.segment(-1, at, half.value + 2, half.value + 7),
   }
 })
-const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS), -half.value - 10)))
+const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS), half.value - 12)))
 </script>
 
 <template>
@@ -124,8 +137,9 @@ const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS)
         :text-anchor="band.anchor"
       >{{ band.text }}<tspan
         class="times"
-        :x="band.label.x"
-        dy="1.25em"
+        :x="band.below ? band.label.x : undefined"
+        :dx="band.below ? undefined : 8"
+        :dy="band.below ? '1.25em' : undefined"
       >{{ band.times }}</tspan></text>
     </g>
     <circle
@@ -151,7 +165,7 @@ const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS)
 
 <style scoped>
 .arch { display: block; width: 100%; height: auto; overflow: visible; }
-.bed { fill: var(--wall-sunk); stroke: var(--wall-sunk); stroke-width: 10; }
+.bed { fill: var(--wall-sunk); }
 .joint { stroke: var(--wall); stroke-width: 1.5; }
 .joint.key { stroke-width: 5; }
 .band { fill: var(--accent); }

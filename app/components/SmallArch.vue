@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BatchSummary } from '../../core/batch/summary'
+import type { Stone } from '../../core/batch/summary'
 import ArchDrawing from './ArchDrawing.vue'
 
 const props = withDefaults(defineProps<{
-  /** What the batch keeps. */
-  summary: BatchSummary
-  /** Draws the plan's stones instead of what happened. */
-  planned?: boolean
+  /** Stones in time order, s since the start. */
+  stones: readonly Stone[]
+  /** The turning point, s; null takes the middle joint. */
+  keystoneS: number | null
+  /** True where a fault was named. */
+  fault?: boolean
   /** What a screen reader says. */
   title: string
   /** Width in drawing units. */
   width?: number
-}>(), { planned: false, width: 120 })
+}>(), { fault: false, width: 120 })
 
-const stones = computed(() => (props.planned ? props.summary.plannedStones : props.summary.stones))
-const keystoneS = computed(() => (props.planned ? props.summary.plannedKeystoneS : props.summary.keystoneS) ?? stones.value[Math.floor(stones.value.length / 2)]?.toS ?? 1)
-const endS = computed(() => stones.value.at(-1)?.toS ?? keystoneS.value + 60)
+const turn = computed(() => props.keystoneS ?? props.stones[Math.floor(props.stones.length / 2)]?.toS ?? 1)
+const endS = computed(() => Math.max(props.stones.at(-1)?.toS ?? 0, turn.value + 1))
 const shape = computed(() => ({ width: props.width, height: props.width * 1.12, stone: props.width * 0.17, margin: 6 }))
 </script>
 
@@ -24,9 +25,9 @@ const shape = computed(() => ({ width: props.width, height: props.width * 1.12, 
   <ArchDrawing
     :shape="shape"
     :stones="stones"
-    :keystone-s="keystoneS"
-    :end-s="Math.max(endS, keystoneS + 1)"
+    :keystone-s="turn"
+    :end-s="endS"
     :title="title"
-    :fault="!planned && summary.faults.length > 0"
+    :fault="fault"
   />
 </template>

@@ -36,9 +36,16 @@ export function hearthRate(): number {
 
 /**
  * Sets the page's clock by the hearth's; half the journey is taken off. Where the hearth cannot be reached the
- * difference last known is used.
+ * difference last known is used. It is done once; whoever needs a right clock waits for it.
  */
-export async function setHearthClock(): Promise<void> {
+export function setHearthClock(): Promise<void> {
+  setting ??= readClock()
+  return setting
+}
+
+let setting: Promise<void> | null = null
+
+async function readClock(): Promise<void> {
   const asked = performance.now()
   try {
     const { now, rate } = await ask('GET', '/clock', ClockSchema)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
-import { BatchPageSchema, type BatchLine } from '../../contracts/batch'
+import { BatchPageSchema, type BatchListLine } from '../../contracts/batch'
 import HouseHeader from '../components/HouseHeader.vue'
 import SmallArch from '../components/SmallArch.vue'
 import { ask } from '../composables/api'
@@ -14,10 +14,11 @@ const house = useHouse()
 void house.load()
 const live = useLiveCooks()
 const now = useHearthTime(1000)
-const last = shallowRef<readonly BatchLine[]>([])
+const last = shallowRef<readonly BatchListLine[]>([])
 void ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
   last.value = page.batches
 }).catch(() => undefined)
+const lastOf = (dishId: string): BatchListLine | null => last.value.find(one => one.dishId === dishId && one.summary.faults.length === 0) ?? null
 const started = computed(() => live.value.filter(cook => cook.startedAt !== null))
 const waiting = computed(() => live.value.filter(cook => cook.startedAt === null))
 const guesses = computed(() => {
@@ -69,6 +70,12 @@ const guesses = computed(() => {
               {{ dish.otherNames.join(' · ') }}
             </p>
             <p>Sugar in the hot water, ghee half now and half late, nuts first.</p>
+            <p
+              v-if="lastOf(dish.id)?.summary.line"
+              class="said"
+            >
+              “{{ lastOf(dish.id)?.summary.line }}”
+            </p>
             <div class="row">
               <NuxtLink
                 class="stone-button first"
@@ -81,6 +88,19 @@ const guesses = computed(() => {
                 :to="`/fire/${cook.id}`"
               >To the fire: measured {{ dayText(cook.plannedAt) }}</NuxtLink>
             </div>
+            <figure v-if="lastOf(dish.id)">
+              <SmallArch
+                :stones="lastOf(dish.id)!.summary.stones"
+                :keystone-s="lastOf(dish.id)!.summary.keystoneS"
+                :width="320"
+                :title="`The last batch that came right, ${dayText(lastOf(dish.id)!.startedAt)}`"
+              />
+              <figcaption>
+                <span class="soft">last time it came right</span>
+                <strong>poured {{ clockText(lastOf(dish.id)!.summary.keystoneS ?? 0) }}</strong>
+                <span>done {{ clockText(lastOf(dish.id)!.summary.endS ?? 0) }}</span>
+              </figcaption>
+            </figure>
           </article>
         </div>
       </section>
@@ -101,10 +121,12 @@ const guesses = computed(() => {
             :key="batch.id"
           >
             <NuxtLink :to="`/ledger/${batch.id}`">
-              <SmallArch
-                :summary="batch.summary"
+              <span class="stand"><SmallArch
+                :stones="batch.summary.stones"
+                :keystone-s="batch.summary.keystoneS"
+                :fault="batch.summary.faults.length > 0"
                 :title="`${batch.dish}, ${dayText(batch.startedAt)}`"
-              />
+              /></span>
               <span class="day">{{ dayText(batch.startedAt) }}</span>
               <span class="soft small">{{ batch.summary.faults.length > 0 ? batch.summary.faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : batch.summary.finishedG === null ? 'came right' : `came right, ${gramsText(batch.summary.finishedG)}` }}</span>
             </NuxtLink>
@@ -122,19 +144,30 @@ const guesses = computed(() => {
 </template>
 
 <style scoped>
-.page { display: grid; gap: 34px; padding-top: 18px; }
+.page { display: grid; gap: 26px; padding-top: 14px; }
 .on { display: grid; gap: 12px; }
 .go { min-height: 92px; font-size: 1.7rem; justify-content: space-between; padding-inline: 1.6rem; border-bottom-width: 8px; }
 .start h1 { margin-bottom: 14px; }
-.dishes { display: grid; grid-template-columns: repeat(auto-fill, minmax(320px, 1fr)); gap: 28px; }
-.dish { display: grid; gap: 0.4rem; }
-.row { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 0.5rem; }
-.row .stone-button { min-height: 56px; }
+.dishes { display: grid; gap: 28px; }
+.dish { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.4rem 40px; align-content: start; align-items: start; grid-auto-rows: min-content; }
+.dish > * { grid-column: 1; }
+.dish h2 { font-size: 1.7rem; }
+.said { font: 500 1.15rem var(--voice); margin-top: 0.4rem; }
+.dish > figure { grid-column: 2; grid-row: 1 / 7; margin: 0; position: relative; width: 236px; }
+figcaption { position: absolute; inset: 40% 0 auto; display: grid; justify-items: center; line-height: 1.25; }
+figcaption .soft { max-width: 7.5em; text-align: center; font-size: 0.9375rem; }
+figcaption strong { font-size: 1.25rem; margin-top: 4px; }
+.row { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 0.8rem; }
+.row .stone-button { min-height: 64px; font-size: 1.25rem; padding-inline: 1.6rem; }
 .last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }
-.arcade { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 24px; border-bottom: 3px solid var(--ink); }
-.arcade a { display: grid; justify-items: center; text-decoration: none; text-align: center; }
-.day { font-weight: 600; margin-top: 6px; padding-top: 4px; }
-.arcade :deep(svg) { max-width: 128px; }
-.arcade a .small { min-height: 2.8em; }
-@media (max-width: 700px) { .arcade { grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 14px; } }
+.arcade { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 12px 0; }
+.arcade a { display: grid; justify-items: stretch; text-decoration: none; text-align: center; }
+.stand { display: block; border-bottom: 4px solid var(--ink); }
+.stand :deep(svg) { max-width: 118px; margin: 0 auto; }
+.day { font-weight: 600; padding-top: 4px; }
+@media (max-width: 700px) {
+  .arcade { grid-template-columns: repeat(3, minmax(0, 1fr)); }
+  .dish { grid-template-columns: minmax(0, 1fr); }
+  .dish > figure { grid-column: 1; grid-row: auto; margin: 14px auto 0; }
+}
 </style>

@@ -21,8 +21,8 @@ const trouble = ref('')
 const gone = ref<{ shelf: ShelfName, item: Kitchen[ShelfName][number] } | null>(null)
 
 /** Drawing units for a mm: one scale for a shelf. */
-const CUP_SCALE = 1.5
-const PAN_SCALE = 0.62
+const CUP_SCALE = 1.25
+const PAN_SCALE = 0.6
 const opened = computed(() => {
   const where = open.value
   const items: readonly { readonly id: string, readonly name: string }[] = where && house.kitchen ? house.kitchen[where.shelf] : []
@@ -109,7 +109,21 @@ async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fi
         </p>
         <template v-if="house.kitchen">
           <section aria-label="Cups and spoons">
-            <h2>Cups and spoons</h2>
+            <header>
+              <h2>Cups and spoons</h2>
+              <button
+                class="stone-button quiet"
+                @click="add('measures', 'cup')"
+              >
+                Another cup
+              </button>
+              <button
+                class="stone-button quiet"
+                @click="add('measures', 'spoon')"
+              >
+                Another spoon
+              </button>
+            </header>
             <div class="board">
               <button
                 v-for="one in house.kitchen.measures"
@@ -119,27 +133,34 @@ async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fi
                 @click="open = { shelf: 'measures', id: one.id }"
               >
                 <svg
-                  :viewBox="`-4 -4 ${one.topMm + 8} ${one.heightMm + 8}`"
-                  :width="(one.topMm + 8) * CUP_SCALE"
+                  :viewBox="`-4 -4 ${one.topMm * (one.kind === 'spoon' ? 2.4 : 1) + 8} ${one.heightMm + 8}`"
+                  :width="(one.topMm * (one.kind === 'spoon' ? 2.4 : 1) + 8) * CUP_SCALE"
                   aria-hidden="true"
                 ><path
                   class="wall"
-                  :d="vesselShape(one.topMm, one.bottomMm, one.heightMm, 0).wall"
+                  :d="one.kind === 'spoon' ? `M0 0Q${one.topMm / 2} ${one.heightMm * 2} ${one.topMm} 0ZM${one.topMm} 0h${one.topMm * 1.4}` : vesselShape(one.topMm, one.bottomMm, one.heightMm, 0).wall"
                 /></svg>
                 <span class="label"><strong>{{ one.name }}</strong> {{ Math.round(one.volumeMl * 10) / 10 }} ml</span>
                 <span class="soft small">{{ ORIGIN_WORDS[one.origin] }}</span>
               </button>
-              <span class="adds"><button
-                class="stone-button"
-                @click="add('measures', 'cup')"
-              >Another cup</button><button
-                class="stone-button"
-                @click="add('measures', 'spoon')"
-              >Another spoon</button></span>
             </div>
           </section>
           <section aria-label="Pans and pots">
-            <h2>Pans and pots</h2>
+            <header>
+              <h2>Pans and pots</h2>
+              <button
+                class="stone-button quiet"
+                @click="add('pans', 'pan')"
+              >
+                Another pan
+              </button>
+              <button
+                class="stone-button quiet"
+                @click="add('pans', 'pot')"
+              >
+                Another pot
+              </button>
+            </header>
             <div class="board">
               <button
                 v-for="one in house.kitchen.pans"
@@ -159,17 +180,18 @@ async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fi
                 <span class="label"><strong>{{ one.name }}</strong> {{ one.innerDiameterMm / 10 }} × {{ one.depthMm / 10 }} cm</span>
                 <span class="soft small">{{ one.material.replace('-', ' ') }}{{ one.coated ? ', coated' : '' }}, {{ one.massG }} g {{ one.massOrigin === 'guess' ? 'as a guess' : ORIGIN_WORDS[one.massOrigin] }}</span>
               </button>
-              <span class="adds"><button
-                class="stone-button"
-                @click="add('pans', 'pan')"
-              >Another pan</button><button
-                class="stone-button"
-                @click="add('pans', 'pot')"
-              >Another pot</button></span>
             </div>
           </section>
           <section aria-label="Fires">
-            <h2>Fires</h2>
+            <header>
+              <h2>Fires</h2>
+              <button
+                class="stone-button quiet"
+                @click="add('fires', 'fire')"
+              >
+                Another fire
+              </button>
+            </header>
             <div class="board">
               <button
                 v-for="one in house.kitchen.fires"
@@ -192,10 +214,6 @@ async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fi
                 <span class="label"><strong>{{ one.name }}</strong> {{ one.marks.length }} marks, {{ one.marks[0]?.watts }} to {{ one.marks.at(-1)?.watts }} W</span>
                 <span class="soft small">{{ ORIGIN_WORDS[one.origin] }}<template v-if="factor(one.id)">; {{ factor(one.id)?.text }} by {{ factor(one.id)?.batches }} batches</template></span>
               </button>
-              <span class="adds"><button
-                class="stone-button"
-                @click="add('fires', 'fire')"
-              >Another fire</button></span>
             </div>
           </section>
         </template>
@@ -264,7 +282,7 @@ async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fi
 .wall { fill: none; stroke: var(--metal); stroke-width: 2.6; stroke-linejoin: round; stroke-linecap: round; }
 .wall.thick { stroke-width: 7; }
 .flame { fill: var(--ink-soft); }
-.adds { display: grid; gap: 8px; align-self: center; }
+.shelves header { display: flex; align-items: center; gap: 14px; }
 .edit { border-left: 3px solid var(--line); padding-left: 26px; display: grid; gap: 14px; align-content: start; }
 .edit :deep(.editor) { display: grid; gap: 10px; }
 .edit :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }

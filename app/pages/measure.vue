@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ElOption, ElSelect } from 'element-plus'
 import { useRefHistory } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import ArchDrawing, { type ArchBand } from '../components/ArchDrawing.vue'
@@ -31,7 +30,7 @@ import { finishedShare } from '../../core/proportions/finishedShare'
 import { partsText } from '../../core/proportions/partsText'
 import { SEMOLINA_SPANS, standingOf, type Role } from '../../core/proportions/spans'
 import { panFit } from '../../core/vessel/panFit'
-import { FIT_WORDS, measureText, OUTSIDE_WORDS, ROLE_WORDS, STYLE_WORDS } from '../../words/measure'
+import { FIT_WORDS, measureText, OUTSIDE_WORDS, ROLE_WORDS, shortName, STYLE_WORDS } from '../../words/measure'
 
 const house = useHouse()
 const cooks = useCooks()
@@ -110,11 +109,14 @@ const rows = computed(() => {
       colour: labToHex(row.colour),
       standing: role ? standingOf(role, one.perBase, SEMOLINA_SPANS) : null,
       said: spoken.count === 0 ? 'a pinch' : measureText(spoken.text, spoken.count, spoken.name),
+      plus: spoken.rest ? `and ${measureText(spoken.rest.text, spoken.rest.count, spoken.rest.name)}` : '',
     }
   })
 })
-const big = computed(() => rows.value.filter(one => one.cups >= 0.2))
-const small = computed(() => rows.value.filter(one => one.cups < 0.2))
+const onShelf = (one: { readonly id: string, readonly cups: number, readonly standing: unknown }): boolean =>
+  one.id === dish.value?.base || one.standing !== null || one.cups >= 0.2
+const big = computed(() => rows.value.filter(onShelf))
+const small = computed(() => rows.value.filter(one => !onShelf(one)))
 const parts = computed(() => (cup.value ? partsText(big.value.map(one => one.volumeMl), cup.value.volumeMl) : ''))
 const share = computed(() => {
   const made = dish.value
@@ -156,7 +158,7 @@ function say(): void {
 
 const plan = computed(() => {
   if (!dish.value || !sheet.value || !cup.value || !pan.value || !pot.value || !fire.value || !otherFire.value) return null
-  const flames: Record<string, string> = fire.value.marks.some(mark => mark.id === sheet.value!.roastMark) ? { nuts: sheet.value.roastMark, roast: sheet.value.roastMark } : {}
+  const flames: Record<string, string> = fire.value.marks.some(mark => mark.id === sheet.value!.roastMark) ? { roast: sheet.value.roastMark } : {}
   return planCook('measure', {
     dish: dish.value, baseG: sheet.value.baseG, ingredients: INGREDIENTS, cup: cup.value,
     pans: { pan: pan.value, pot: pot.value }, fires: { pan: fire.value, pot: otherFire.value }, flames,
@@ -244,6 +246,19 @@ async function toTheFire(): Promise<void> {
             class="say"
             @submit.prevent="say"
           >
+            <ElSelect
+              class="cup"
+              :model-value="sheet.cup"
+              aria-label="Cup"
+              @update:model-value="(value: string) => set({ cup: value })"
+            >
+              <ElOption
+                v-for="one in house.cups"
+                :key="one.id"
+                :value="one.id"
+                :label="`${one.name}, ${Math.round(one.volumeMl)} ml`"
+              />
+            </ElSelect>
             <label for="say">Make it from</label>
             <input
               id="say"
@@ -282,8 +297,8 @@ async function toTheFire(): Promise<void> {
                 :colour="one.colour"
                 :name="`${one.row.name}, drag to change`"
                 :value-text="`${one.said}, ${gramsText(one.massG)}`"
-                :scale="0.86"
-                :width="Math.min(3.4, Math.max(1, Math.sqrt(one.cups) * 1.2)) * 84"
+                :scale="1.12"
+                :width="Math.min(3.4, Math.max(1, Math.sqrt(one.cups) * 1.2)) * 92"
                 @change="count => changeCups(one.id, count)"
               />
             </div>
@@ -297,10 +312,13 @@ async function toTheFire(): Promise<void> {
             >
               <h2>{{ one.row.name }}</h2>
               <p class="amount">
-                {{ one.said }}
+                {{ one.said }}<span
+                  v-if="one.plus"
+                  class="plus"
+                >{{ one.plus }}</span>
               </p>
               <p class="soft">
-                {{ gramsText(one.massG) }}<template v-if="one.spoken.error > 0.03">
+                {{ gramsText(one.massG) }}<template v-if="one.spoken.error > 0.04">
                   · the mark is {{ Math.round(one.spoken.error * 100) }} % off
                 </template>
               </p>
@@ -326,52 +344,9 @@ async function toTheFire(): Promise<void> {
             </template>
           </p>
           <p class="soft">
-            In {{ cup.name.toLowerCase() }} ({{ Math.round(cup.volumeMl) }} ml<template v-if="cup.origin === 'guess'">
-              , a guess
-            </template>): {{ big.map(one => one.row.name.split(',')[0]!.toLowerCase()).join(' : ') }} = <strong>{{ parts }}</strong>. Weights by each food's own bulk density.
+            One {{ shortName(cup.name) }} is your {{ cup.name.toLowerCase() }}, {{ Math.round(cup.volumeMl) }} ml{{ cup.origin === 'guess' ? ', a guess' : '' }}.
+            Parts, {{ big.map(one => shortName(one.row.name.split(',')[0]!)).join(' : ') }}: <strong>{{ parts }}</strong>. Weights by each food's own bulk density.
           </p>
-          <div class="choose">
-            <label>Cup<ElSelect
-              :model-value="sheet.cup"
-              aria-label="Cup"
-              @update:model-value="(value: string) => set({ cup: value })"
-            ><ElOption
-              v-for="one in house.cups"
-              :key="one.id"
-              :value="one.id"
-              :label="`${one.name}, ${Math.round(one.volumeMl)} ml`"
-            /></ElSelect></label>
-            <label>Pan<ElSelect
-              :model-value="sheet.pan"
-              aria-label="Pan"
-              @update:model-value="(value: string) => set({ pan: value })"
-            ><ElOption
-              v-for="one in house.pans"
-              :key="one.id"
-              :value="one.id"
-              :label="one.name"
-            /></ElSelect></label>
-            <label>Fire<ElSelect
-              :model-value="sheet.fire"
-              aria-label="Fire"
-              @update:model-value="(value: string) => set({ fire: value, roastMark: '' })"
-            ><ElOption
-              v-for="one in house.kitchen?.fires ?? []"
-              :key="one.id"
-              :value="one.id"
-              :label="one.name"
-            /></ElSelect></label>
-            <label>Flame for the roast<ElSelect
-              :model-value="plan?.flames.roast"
-              aria-label="Flame for the roast"
-              @update:model-value="(value: string) => set({ roastMark: value })"
-            ><ElOption
-              v-for="one in fire?.marks ?? []"
-              :key="one.id"
-              :value="one.id"
-              :label="one.label"
-            /></ElSelect></label>
-          </div>
         </section>
 
         <aside
@@ -392,7 +367,18 @@ async function toTheFire(): Promise<void> {
             {{ gramsText(forecast?.finishedG.middle ?? sheet.baseG * share) }} <span class="soft">{{ Math.max(1, Math.round(people)) }} {{ Math.round(people) > 1 ? 'bowls' : 'bowl' }} of {{ dish.portionG }} g</span>
           </p>
           <div v-if="pan && fit">
-            <h3>{{ pan.name }}, {{ Math.round(pan.innerDiameterMm / 10) }} cm</h3>
+            <ElSelect
+              :model-value="sheet.pan"
+              aria-label="Pan"
+              @update:model-value="(value: string) => set({ pan: value })"
+            >
+              <ElOption
+                v-for="one in house.pans"
+                :key="one.id"
+                :value="one.id"
+                :label="`${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm`"
+              />
+            </ElSelect>
             <PanDrawing
               class="drawn"
               :diameter-mm="pan.innerDiameterMm"
@@ -417,7 +403,32 @@ async function toTheFire(): Promise<void> {
             v-if="arch"
             class="preview"
           >
-            <h3>On {{ fire?.name.toLowerCase() }}, {{ fire?.marks.find(mark => mark.id === plan?.flames.roast)?.label }}</h3>
+            <div class="fires">
+              <ElSelect
+                :model-value="sheet.fire"
+                aria-label="Fire"
+                @update:model-value="(value: string) => set({ fire: value, roastMark: '' })"
+              >
+                <ElOption
+                  v-for="one in house.kitchen?.fires ?? []"
+                  :key="one.id"
+                  :value="one.id"
+                  :label="one.name"
+                />
+              </ElSelect>
+              <ElSelect
+                :model-value="plan?.flames.roast"
+                aria-label="Flame for the roast"
+                @update:model-value="(value: string) => set({ roastMark: value })"
+              >
+                <ElOption
+                  v-for="one in fire?.marks ?? []"
+                  :key="one.id"
+                  :value="one.id"
+                  :label="`roast on ${one.label}`"
+                />
+              </ElSelect>
+            </div>
             <div class="arch">
               <ArchDrawing
                 :shape="{ width: 300, height: 232, stone: 30, margin: 26 }"
@@ -454,17 +465,18 @@ async function toTheFire(): Promise<void> {
 .left { display: grid; gap: 8px; align-content: start; }
 .say { display: flex; gap: 10px; align-items: center; margin-top: 8px; }
 .say label { color: var(--ink-soft); }
-.say input { min-height: 46px; flex: 0 1 300px; min-width: 0; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; }
+.say input { min-height: 46px; flex: 1 1 220px; min-width: 0; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; }
+.cup { flex: 0 1 230px; }
+.fires { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; margin-top: 4px; }
 .trouble:empty { display: none; }
 .shelf, .labels { display: flex; gap: 22px; align-items: flex-end; }
-.shelf { border-bottom: 6px solid var(--ink); min-height: 170px; margin-top: 6px; }
+.shelf { border-bottom: 6px solid var(--ink); min-height: 230px; margin-top: 14px; }
 .labels { align-items: flex-start; }
 .vessel { flex: 1 1 0; min-width: 0; }
 .labels h2 { font-family: var(--text); font-size: 1.15rem; font-weight: 650; }
-.amount { font-size: 1.3rem; }
+.amount { font-size: 1.3rem; line-height: 1.2; }
+.plus { display: block; font-size: 1rem; }
 .smalls { font-size: 1.1rem; }
-.choose { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 12px; margin-top: 6px; }
-.choose label { display: grid; gap: 4px; font-size: 0.9375rem; color: var(--ink-soft); }
 .right { border-left: 3px solid var(--line); padding-left: 28px; display: grid; gap: 12px; align-content: start; }
 .right header { display: flex; justify-content: space-between; align-items: center; gap: 10px; }
 .big { font-size: 2.2rem; line-height: 1.1; }
@@ -478,7 +490,6 @@ async function toTheFire(): Promise<void> {
 }
 @media (max-width: 700px) {
   .shelf, .labels { gap: 10px; }
-  .choose { grid-template-columns: 1fr 1fr; }
   .say { flex-wrap: wrap; }
   .labels h2 { font-size: 1rem; }
 }

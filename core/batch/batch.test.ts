@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../test/support/plans'
 import { forecastCook } from '../forecast/forecastCook'
 import { stoneMinutes, stonesOf } from './stones'
-import { summarise } from './summarise'
+import { settleCook } from './settleCook'
 
 const plan = { ...examplePlan(), forecast: forecastCook(examplePlan(), [], 0, 100) }
 
@@ -42,7 +42,7 @@ describe('the summary of a batch', () => {
   ]
 
   it('keeps what happened beside what was planned', () => {
-    const summary = summarise(plan, story)
+    const summary = settleCook(plan, story).summary
     expect(summary).toMatchObject({ keystoneS: 720, endS: 1200, weighed: true, finishedG: 1688, faults: ['gluey'], line: 'roast longer' })
     expect(summary.plannedKeystoneS).toBeCloseTo(plan.forecast.stages[2]!.middle)
     expect(summary.stones.at(-1)!.toS).toBe(1200)
@@ -50,13 +50,13 @@ describe('the summary of a batch', () => {
   })
 
   it('says that a weight is a forecast where nothing was weighed', () => {
-    const summary = summarise(plan, story.filter(one => one.kind !== 'weighed'))
+    const summary = settleCook(plan, story.filter(one => one.kind !== 'weighed')).summary
     expect(summary.weighed).toBe(false)
     expect(summary.finishedG).toBeGreaterThan(1400)
   })
 
   it('can be made of a cook that was broken off', () => {
-    const summary = summarise(plan, [story[0]!, story[1]!, marked(3, 500, 'cook.finished')])
+    const summary = settleCook(plan, [story[0]!, story[1]!, marked(3, 500, 'cook.finished')]).summary
     expect(summary.keystoneS).toBeNull()
     expect(summary.stones.length).toBeGreaterThan(0)
   })

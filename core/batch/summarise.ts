@@ -2,29 +2,24 @@ import { boundaryIndex } from '../dish/boundaryIndex'
 import { mainLine } from '../dish/mainLine'
 import { COLOUR_STEPS } from '../family/family'
 import { familyOf } from '../family/families'
-import { forecastCook } from '../forecast/forecastCook'
 import type { Forecast } from '../forecast/forecast'
-import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
-import { replay, type LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/replay'
 import { stonesOf } from './stones'
 import type { BatchSummary } from './summary'
-
-const MEMBERS = 200
 
 /**
  * What a finished batch keeps: its stones as they went and as they were planned, key times, weights, faults. The middle
  * run is conditioned on everything that was marked.
  *
  * @param plan the plan, with the forecast it was cooked under
- * @param observations all of its observations
+ * @param cook the finished cook
+ * @param forecast of its end, conditioned on everything that was marked
  * @returns the summary
  */
-export function summarise(plan: CookPlan, observations: readonly Observation[]): BatchSummary {
-  const cook = replay(plan, observations)
+export function summarise(plan: CookPlan, cook: LiveCook, forecast: Forecast): BatchSummary {
   const keystone = boundaryIndex(plan.dish, plan.dish.keystone)
   const end = endOf(plan, cook)
-  const forecast = forecastCook(plan, observations, cook.finishedS ?? end ?? 0, MEMBERS)
   const keystoneS = cook.stageStarts[keystone] ?? forecast.stages[keystone].middle
   const endS = end ?? forecast.stages[doneStage(plan)].middle
   const planned = plan.forecast

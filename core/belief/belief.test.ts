@@ -4,7 +4,8 @@ import { drawTruth, runTruth, signAt } from '../../devices/imaginaryPan'
 import { seededRandom } from '../random/seededRandom'
 import { CoreError } from '../error'
 import { firstBelief } from './firstBelief'
-import { beliefFor, evidenceOf, type Evidence } from './learn'
+import { settleCook } from '../batch/settleCook'
+import { beliefFor, type Evidence } from './learn'
 import { beliefColumns, MEMBER_NAMES, memberValues } from './memberValues'
 
 describe('the first belief', () => {
@@ -42,7 +43,7 @@ describe('learning from batches', () => {
     const seen = [marked(1, 0, 'cook.started'), marked(2, nutsS, 'stage.began', { stage: 'roast' })]
     const roast = runTruth(plan, truth, seen, nutsS)
     const told = [...seen, marked(3, signAt(roast, 'aroma'), 'sign.seen', { sign: 'aroma' }), marked(4, signAt(roast, 'pale'), 'stage.began', { stage: 'pour' }), marked(5, signAt(roast, 'pale') + 900, 'cook.finished')]
-    return evidenceOf({ ...plan, id: `batch-${seed}` }, told)
+    return [...settleCook({ ...plan, id: `batch-${seed}` }, told).evidence]
   }
 
   it('moves the power of a fire towards the truth and narrows it, batch by batch', () => {

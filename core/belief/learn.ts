@@ -1,10 +1,7 @@
-import { conditionEnsemble } from '../forecast/conditionEnsemble'
-import { compileProgram } from '../forecast/compileProgram'
+import type { ConditionedEnsemble } from '../forecast/conditionEnsemble'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
-import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
-import { replay } from '../live/replay'
 import type { Belief, BeliefEntry } from './belief'
 import { MEMBER_NAMES } from './memberValues'
 
@@ -23,7 +20,6 @@ export interface Evidence {
 const DAY_SPREAD: Readonly<Record<string, number>> = {
   mainFire: 0.12, otherFire: 0.12, browningRate: 0.08, aromaDose: 0.1, kept: 0.012, pourTime: 0.2,
 }
-const MEMBERS = 400
 /** A reading that takes away less than this share of the variance is not kept. */
 const WORTH = 0.1
 
@@ -52,13 +48,11 @@ export function householdNames(plan: Pick<CookPlan, 'dish' | 'fires'>): Record<s
  * reading by taking the belief out again (normal beliefs throughout).
  *
  * @param plan the plan
- * @param observations all of its observations
+ * @param ensemble its ensemble, weighed by everything that was marked
  * @returns one reading for each number the cook says something about
  */
-export function evidenceOf(plan: CookPlan, observations: readonly Observation[]): Evidence[] {
-  const cook = replay(plan, observations)
-  const program = compileProgram(plan, cook, cook.finishedS ?? 0)
-  const { normals, weights, columns } = conditionEnsemble(plan, cook, program, MEMBERS)
+export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble): Evidence[] {
+  const { normals, weights, columns } = ensemble
   const names = householdNames(plan)
   return Object.entries(names).flatMap(([of, name]): Evidence[] => {
     const k = MEMBER_NAMES.findIndex(known => known === of)

@@ -4,8 +4,8 @@ import type { Family } from '../family/family'
 import { HELD, SOLIDS, VAPOUR, WATER } from './layout'
 import type { TracePoint } from './trace'
 
-/** Raw dry base, before it meets the fat: lighter than wetted by this much L* (estimate). */
-const DRY_LIFT = 6
+/** Melted butterfat with nuts in it, before the base goes in (estimate). */
+const FAT_COLOUR: Lab = { lightness: 87, a: 1, b: 30 }
 
 /**
  * The colour a content is forecast to have: the browning path in fat, lifted a little when the base swells and darkened
@@ -18,7 +18,7 @@ const DRY_LIFT = 6
  */
 export function appearance(family: Family, point: TracePoint, poured: boolean): Lab {
   const { state } = point
-  if (!(state[SOLIDS] > 0)) return labOnPath(family.path, family.rawLightness + DRY_LIFT)
+  if (!(state[SOLIDS] > 0)) return FAT_COLOUR
   if (!poured) return labOnPath(family.path, point.lightness)
   const free = state[WATER] > 0 ? 1 - state[HELD] / state[WATER] : 0
   const dense = Math.min(1, state[VAPOUR] / Math.max(1, 0.15 * (state[WATER] + state[VAPOUR])))

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../test/support/plans'
-import { measureCoverage } from '../../test/support/coverage'
 import { forecastCook } from './forecastCook'
 import { effectiveMembers, normalisedWeights } from './normalisedWeights'
 
@@ -96,16 +95,4 @@ describe('the weights of an ensemble', () => {
     expect(effectiveMembers(weights)).toBeCloseTo(2)
     expect(Array.from(normalisedWeights(new Float64Array([Number.NaN, Number.NaN])))).toEqual([0.5, 0.5])
   })
-})
-
-describe('the windows', () => {
-  it('hold the truth 75 to 85 % of the time after one and after two noisy taps, on 500 imaginary cooks', () => {
-    const { held, width } = measureCoverage(500, 100, 11)
-    for (const name of ['colour after one tap', 'end after one tap', 'end after two taps']) {
-      expect(held[name], `${name} ${JSON.stringify(held)}`).toBeGreaterThanOrEqual(0.75)
-      expect(held[name], `${name} ${JSON.stringify(held)}`).toBeLessThanOrEqual(0.85)
-    }
-    expect(width['colour after one tap']!).toBeLessThan(0.7 * width['colour after no tap']!)
-    expect(width['end after two taps']!).toBeLessThan(width['end after one tap']!)
-  }, 900_000)
 })

@@ -38,6 +38,24 @@ describe('counts that can be filled by eye', () => {
   })
 })
 
+describe('an amount between two marks', () => {
+  const tablespoon = { id: 'tbsp', name: 'Tablespoon', volumeMl: 15 }
+
+  it('is made up with spoons', () => {
+    expect(inMeasures(180 * 1.1, [glass, tablespoon, spoon])).toMatchObject({ text: '1', rest: { name: 'Tablespoon', text: '1' } })
+    expect(inMeasures(180, [glass, tablespoon]).rest).toBeNull()
+  })
+
+  it('is never further off than the mark alone, and within a tenth from a quarter glass up', () => {
+    fc.assert(fc.property(fc.double({ min: 45, max: 2000, noNaN: true }), (volumeMl) => {
+      const alone = inMeasures(volumeMl, [glass])
+      const made = inMeasures(volumeMl, [glass, tablespoon, spoon])
+      expect(made.error).toBeLessThanOrEqual(alone.error + 1e-12)
+      expect(made.error).toBeLessThan(0.1)
+    }))
+  })
+})
+
 describe('amounts as cooks speak', () => {
   const say = (text: string) => parseAmount(text, glass, [glass, spoon])
 

@@ -18,9 +18,24 @@ export interface UsableCount {
  */
 export function usableCount(count: number): UsableCount {
   if (count >= 10) return { count: Math.round(count), text: String(Math.round(count)) }
-  const whole = Math.floor(count)
-  const rest = count - whole
-  const mark = MARKS.reduce((best, one) => (Math.abs(one[0] - rest) < Math.abs(best[0] - rest) ? one : best))
+  const rest = count - Math.floor(count)
+  return written(Math.floor(count), MARKS.reduce((best, one) => (Math.abs(one[0] - rest) < Math.abs(best[0] - rest) ? one : best)))
+}
+
+/**
+ * The greatest count that can be filled by eye and is not more than the wanted one.
+ *
+ * @param count wanted count, zero or more
+ * @returns the usable count and how it is written
+ * @example usableBelow(1.46) // { count: 1⅓, text: '1⅓' }
+ */
+export function usableBelow(count: number): UsableCount {
+  if (count >= 10) return { count: Math.floor(count), text: String(Math.floor(count)) }
+  const rest = count - Math.floor(count) + 1e-9
+  return written(Math.floor(count), MARKS.filter(one => one[0] <= rest).at(-1) ?? MARKS[0])
+}
+
+function written(whole: number, mark: readonly [number, string]): UsableCount {
   const full = whole + (mark[0] === 1 ? 1 : 0)
   return {
     count: whole + mark[0],

@@ -1,7 +1,8 @@
 import { Op } from 'sequelize'
-import { BatchSummarySchema, type Batch, type BatchLine, type BatchPage } from '../../contracts/batch'
-import { evidenceOf, type Evidence } from '../../core/belief/learn'
-import { summarise } from '../../core/batch/summarise'
+import { z } from 'zod'
+import { BatchPictureSchema, BatchSummarySchema, type Batch, type BatchLine, type BatchListLine, type BatchPage } from '../../contracts/batch'
+import type { Evidence } from '../../core/belief/learn'
+import { settleCook } from '../../core/batch/settleCook'
 import { replay } from '../../core/live/replay'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
@@ -49,11 +50,12 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks):
     const finishedAt = cook.finishedS === null || cook.startedMs === null ? null : Math.round(cook.startedMs + cook.finishedS * 1000)
     await cooks.mark(cookId, cook.startedMs === null ? null : Math.round(cook.startedMs), finishedAt)
     if (finishedAt === null || cook.startedMs === null) return
+    const { summary, evidence } = settleCook(plan, observations)
     const known = await Batch.findByPk(cookId, { raw: true }) as unknown as Row | null
     await Batch.upsert({
       id: cookId, dishId: plan.dish.id, dish: plan.dish.name, startedAt: Math.round(cook.startedMs),
-      summary: JSON.stringify(summarise(plan, observations)),
-      evidence: JSON.stringify(evidenceOf(plan, observations)),
+      summary: JSON.stringify(summary),
+      evidence: JSON.stringify(evidence),
       note: known ? String(known.note) : '', removedAt: known?.removedAt ?? null,
     })
   }
@@ -88,14 +90,24 @@ async function pageOf(database: Database, query: { limit: number, cursor?: strin
     limit: query.limit + 1,
     raw: true,
   }) as unknown as Row[]
-  const lines = rows.slice(0, query.limit).map(toLine)
+  const lines = rows.slice(0, query.limit).map(toListLine)
   const last = lines.at(-1)
   return { batches: lines, next: rows.length > query.limit && last ? `${last.startedAt}_${last.id}` : null }
 }
 
+const Picture = z.object(BatchPictureSchema.shape)
+
+/** Lists carry as much of a summary as an arch needs. */
+function toListLine(row: Row): BatchListLine {
+  return { ...plain(row), summary: Picture.parse(JSON.parse(String(row.summary))) }
+}
+
 function toLine(row: Row): BatchLine {
+  return { ...plain(row), summary: BatchSummarySchema.parse(JSON.parse(String(row.summary))) }
+}
+
+function plain(row: Row) {
   return {
-    id: String(row.id), dishId: String(row.dishId), dish: String(row.dish), startedAt: Number(row.startedAt),
-    summary: BatchSummarySchema.parse(JSON.parse(String(row.summary))), note: String(row.note),
+    id: String(row.id), dishId: String(row.dishId), dish: String(row.dish), startedAt: Number(row.startedAt), note: String(row.note),
   }
 }

@@ -70,7 +70,7 @@ test.describe('a cook', () => {
     const id = await toTheFire(page)
     await page.locator('[data-action="start"]').click()
     await page.locator('[data-action="sign.nuts-golden"]').click()
-    await expect(page.getByText('Take back: seen nuts')).toBeVisible()
+    await expect(page.getByText('Take back: marked nuts')).toBeVisible()
     await page.getByRole('button', { name: /Take back/ }).click()
     await expect(page.locator('[data-action="sign.nuts-golden"]')).toBeVisible()
     await page.getByRole('button', { name: 'It was 30 s earlier' }).click()

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
 import { ref } from 'vue'
 import type { Measure } from '../../../contracts/kitchen'
 import { CoreError } from '../../../core/error'

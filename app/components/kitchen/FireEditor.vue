@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
 import { ref } from 'vue'
 import type { Fire } from '../../../contracts/kitchen'
 import { ORIGIN_WORDS } from '../../../words/measure'

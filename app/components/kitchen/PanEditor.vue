@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ElInput, ElOption, ElSelect } from 'element-plus'
 import { ref } from 'vue'
 import type { Pan } from '../../../contracts/kitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'

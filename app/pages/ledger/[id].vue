@@ -136,8 +136,8 @@ function takeAway(): void {
         <div class="pair">
           <figure v-if="summary.plannedStones.length > 0">
             <SmallArch
-              :summary="summary"
-              planned
+              :stones="summary.plannedStones"
+              :keystone-s="summary.plannedKeystoneS"
               :width="300"
               title="As it was forecast before the fire"
             />
@@ -145,7 +145,9 @@ function takeAway(): void {
           </figure>
           <figure>
             <SmallArch
-              :summary="summary"
+              :stones="summary.stones"
+              :keystone-s="summary.keystoneS"
+              :fault="summary.faults.length > 0"
               :width="300"
               title="As it went"
             />

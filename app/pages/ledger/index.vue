@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import { BatchPageSchema, type BatchLine } from '../../../contracts/batch'
+import { BatchPageSchema, type BatchListLine } from '../../../contracts/batch'
 import HouseHeader from '../../components/HouseHeader.vue'
 import SmallArch from '../../components/SmallArch.vue'
 import { ask } from '../../composables/api'
@@ -9,7 +9,7 @@ import { useLiveCooks } from '../../composables/liveCooks'
 import { FAULT_WORDS } from '../../../words/cook'
 
 const live = useLiveCooks()
-const batches = shallowRef<readonly BatchLine[]>([])
+const batches = shallowRef<readonly BatchListLine[]>([])
 const next = ref<string | null>(null)
 const state = ref<'loading' | 'here' | 'away'>('loading')
 const LIMIT = 40
@@ -28,11 +28,11 @@ async function more(): Promise<void> {
 void more()
 
 const dishes = computed(() => {
-  const byDish = new Map<string, BatchLine[]>()
+  const byDish = new Map<string, BatchListLine[]>()
   for (const batch of batches.value) byDish.set(batch.dishId, [...(byDish.get(batch.dishId) ?? []), batch])
   return [...byDish.values()].map(list => ({ list, name: list[0]!.dish, pour: pourText(list) }))
 })
-function pourText(list: readonly BatchLine[]): string {
+function pourText(list: readonly BatchListLine[]): string {
   const times = list.flatMap(one => (one.summary.keystoneS === null ? [] : [one.summary.keystoneS]))
   if (times.length < 3) return ''
   const mean = times.reduce((sum, time) => sum + time, 0) / times.length
@@ -88,10 +88,12 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
             :key="batch.id"
           >
             <NuxtLink :to="`/ledger/${batch.id}`">
-              <SmallArch
-                :summary="batch.summary"
+              <span class="stand"><SmallArch
+                :stones="batch.summary.stones"
+                :keystone-s="batch.summary.keystoneS"
+                :fault="batch.summary.faults.length > 0"
                 :title="`${dayText(batch.startedAt)}: poured at ${clockText(batch.summary.keystoneS ?? 0)}`"
-              />
+              /></span>
               <span class="day">{{ dayText(batch.startedAt) }}</span>
               <span
                 class="small"
@@ -116,9 +118,11 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
 .page { display: grid; gap: 12px; padding-top: 16px; }
 .empty { font-size: 1.3rem; padding: 2rem 0; }
 .wall { display: grid; grid-template-columns: 220px minmax(0, 1fr); gap: 20px; margin-top: 12px; }
-ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(108px, 1fr)); gap: 20px 16px; }
-li a { display: grid; justify-items: center; text-align: center; text-decoration: none; }
-li :deep(svg) { max-width: 112px; border-bottom: 3px solid var(--ink); }
+ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(122px, 1fr)); gap: 20px 0; }
+li a { display: grid; justify-items: stretch; text-align: center; text-decoration: none; }
+.stand { display: block; border-bottom: 4px solid var(--ink); }
+.stand :deep(svg) { max-width: 104px; margin: 0 auto; }
+li a:hover .day { text-decoration: underline; text-underline-offset: 3px; }
 .day { font-weight: 600; margin-top: 4px; }
 @media (max-width: 700px) { .wall { grid-template-columns: minmax(0, 1fr); } ul { grid-template-columns: repeat(3, minmax(0, 1fr)); } }
 </style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { clockText, gramsText, windowText } from '../../composables/format'
+import type { Fire } from '../../composables/fire'
+import { labToHex } from '../../../core/colour/labToHex'
+import type { CookPlan } from '../../../core/live/plan'
+import { depthMm } from '../../../core/vessel/depthMm'
+import { CUES, SIGN_WORDS } from '../../../words/cook'
+import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
+import PanDrawing from '../PanDrawing.vue'
+
+const props = defineProps<{
+  /** State of the fire screen. */
+  fire: Fire
+  /** The plan of the cook. */
+  plan: CookPlan
+  /** True on a narrow screen: the arch is drawn small and without labels. */
+  narrow: boolean
+}>()
+
+/** Foam and bubbles above the content, as a share of it. */
+const BUBBLING = 1.16
+const LABELS = { aroma: 'smell', pour: 'pour', end: 'end' } as const
+const shape = computed(() => (props.narrow
+  ? { width: 390, height: 430, stone: 34, margin: 34 }
+  : { width: 880, height: 628, stone: 60, margin: 72 }))
+const cook = computed(() => props.fire.cook.value)
+const nowS = computed(() => props.fire.nowS.value)
+const bands = computed(() => props.fire.windows.value.map((one): ArchBand => ({
+  id: one.id, kind: one.id === 'pour' ? 'turn' : 'sign', label: LABELS[one.id], fromS: one.fromS, toS: one.toS, times: windowText(one.fromS, one.toS),
+})))
+const marks = computed(() => (cook.value?.moments ?? [])
+  .filter(one => !one.withdrawn && (one.kind === 'sign.seen' || one.kind === 'looks.like' || one.kind === 'weighed'))
+  .map(one => one.timeS))
+const pace = computed(() => Math.max(1, ...(props.fire.arch.value?.stones ?? []).map(stone => Math.round((stone.toS - stone.fromS) / 60))))
+const pan = computed(() => props.plan.vessels[props.fire.main.value]?.vessel ?? null)
+const content = computed(() => {
+  const here = props.fire.point.value
+  if (!here || !pan.value || cook.value?.startedMs === null) return { depth: 0, colour: '#dddddd' }
+  return { depth: Math.max(8, depthMm(here.volumeMl, pan.value.innerDiameterMm)), colour: labToHex(here.colour) }
+})
+const greatest = computed(() => {
+  const most = Math.max(0, ...(props.fire.forecast.value?.points ?? []).map(one => one.volumeMl))
+  return pan.value ? Math.min(pan.value.depthMm + 6, depthMm(most * BUBBLING, pan.value.innerDiameterMm)) : 0
+})
+const flame = computed(() => {
+  const marksOf = props.plan.fires[props.fire.main.value]?.marks ?? []
+  const on = marksOf.findIndex(mark => mark.id === props.fire.flames.value[props.fire.main.value]?.mark) + 1
+  return { on, most: marksOf.length, label: on > 0 ? `flame ${marksOf[on - 1]?.label}` : 'flame off' }
+})
+const cueText = computed(() => (props.fire.cue.value ? CUES[props.fire.cue.value.code] : ''))
+const detail = computed(() => {
+  const next = props.fire.cue.value?.next
+  if (next) {
+    const early = Math.max(0, next.window.early - nowS.value)
+    const late = Math.max(0, next.window.late - nowS.value)
+    const words = SIGN_WORDS[next.sign]?.waited ?? next.sign
+    if (late <= 20) return `${words}: any moment`
+    const upTo = Math.ceil(late / 60)
+    return early < 45 ? `${words} within ${upTo} min` : `${words} in ${Math.max(1, Math.round(early / 60))} to ${upTo} min`
+  }
+  const stages = props.fire.forecast.value?.stages
+  const until = stages?.[stages.length - 1]?.middle ?? 0
+  return props.fire.stage.value?.does === 'rest' && until > nowS.value ? `${clockText(until - nowS.value)} to go` : ''
+})
+</script>
+
+<template>
+  <section
+    class="hearth"
+    aria-label="The cook"
+  >
+   <div class="frame">
+    <ArchDrawing
+      v-if="fire.arch.value"
+      :shape="shape"
+      :stones="fire.arch.value.stones"
+      :keystone-s="fire.arch.value.keystoneS"
+      :end-s="fire.arch.value.endS"
+      :bands="bands"
+      :now-s="cook?.startedMs == null ? null : nowS"
+      :marks="marks"
+      :labels="!narrow"
+      :title="`The arch of this cook, raw at the left foot, the pour at the crown, done at the right foot. One stone is ${pace} min.`"
+    />
+    <div class="opening">
+      <p
+        class="clock"
+        role="timer"
+        aria-live="off"
+      >
+        {{ clockText(nowS) }}
+      </p>
+      <p
+        class="cue"
+        role="status"
+        :class="{ danger: fire.cue.value?.caution === 'pour' }"
+      >
+        {{ cueText }}
+      </p>
+      <p class="detail soft">
+        {{ detail }}
+      </p>
+      <div
+        v-if="pan"
+        class="pan"
+      >
+        <PanDrawing
+          :diameter-mm="pan.innerDiameterMm"
+          :depth-mm="pan.depthMm"
+          :content-mm="content.depth"
+          :colour="content.colour"
+          :line-mm="(cook?.stage ?? 0) < fire.keystone.value ? greatest : null"
+          :flames="flame.on"
+          :most-flames="flame.most"
+          :lid="fire.flames.value[fire.main.value]?.lid"
+            :handle="!narrow"
+        />
+        <p class="under soft">
+          {{ flame.label }}<template v-if="fire.point.value && cook?.startedMs !== null">
+            · about {{ Math.round(fire.point.value.tempC) }} °C · {{ gramsText(fire.point.value.contentG) }}
+          </template>
+        </p>
+      </div>
+    </div>
+    <p class="pace soft small">
+      1 stone = {{ pace }} min
+    </p>
+   </div>
+  </section>
+</template>
+
+<style scoped>
+.hearth { display: grid; place-items: end center; min-height: 0; container-type: size; }
+.frame { position: relative; width: min(100cqw, 100cqh * 880 / 628); height: min(100cqh, 100cqw * 628 / 880); }
+.hearth :deep(svg.arch) { height: 100%; width: 100%; }
+.opening { position: absolute; inset: 23% 19% 0; display: flex; flex-direction: column; align-items: center; text-align: center; }
+.clock { font-size: 96px; line-height: 0.95; font-weight: 480; letter-spacing: -1px; font-variant-numeric: tabular-nums; }
+.cue { font: 650 2.15rem/1.1 var(--voice); margin-top: 6px; max-width: 13em; text-wrap: balance; }
+.detail { font-size: 1.4rem; margin-top: 6px; min-height: 1.4em; }
+.pan { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
+.pan :deep(svg) { margin-left: 12%; }
+.under { font-size: 1.0625rem; white-space: nowrap; }
+.pace { position: absolute; left: 13%; bottom: 0; padding-left: 6%; }
+@media (max-width: 700px) {
+  .hearth { container-type: inline-size; display: block; }
+  .frame { width: 100%; height: auto; aspect-ratio: 390 / 430; }
+  .pace { display: none; }
+  .opening { inset: 21% 18% 0; }
+  .clock { font-size: 84px; }
+  .cue { font-size: 1.75rem; }
+  .detail { font-size: 1.125rem; }
+  .pan { width: 100%; }
+  .under { font-size: 0.875rem; }
+}
+</style>

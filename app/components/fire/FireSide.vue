@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { clockText, gramsText, windowText } from '../../composables/format'
+import type { Fire } from '../../composables/fire'
+import type { CookPlan } from '../../../core/live/plan'
+import { CAUTIONS, VESSEL_WORDS } from '../../../words/cook'
+
+const props = defineProps<{
+  /** State of the fire screen. */
+  fire: Fire
+  /** The plan of the cook. */
+  plan: CookPlan
+  /** How the pour window stood before the last mark, or null. */
+  before: string | null
+}>()
+
+const nowS = computed(() => props.fire.nowS.value)
+const cook = computed(() => props.fire.cook.value)
+const side = computed(() => {
+  const one = props.fire.forecast.value?.sides[0]
+  if (!one || !cook.value || cook.value.stage >= one.meets) return null
+  const fireName = props.plan.fires[one.vessel]?.name.toLowerCase() ?? 'the other fire'
+  if (one.lightS !== null) {
+    const left = one.lightS - nowS.value
+    return {
+      vessel: one.vessel, big: left > 10 ? `on the fire in ${clockText(left)}` : 'on the fire now',
+      small: `Boils in about ${Math.round(one.needs.middle / 60)} min on ${fireName}, so it meets the pour.`,
+    }
+  }
+  if (cook.value.signs.some(tap => tap.what === 'boil')) return { vessel: one.vessel, big: 'at the boil', small: 'Keep it there, low, lid on, until the pour.' }
+  if (one.boils && one.boils.late <= nowS.value + 10) return { vessel: one.vessel, big: 'should boil by now', small: 'Look at it. Then keep it there, low, lid on.' }
+  return { vessel: one.vessel, big: one.boils ? `boils ${windowText(Math.max(one.boils.early, nowS.value), Math.max(one.boils.late, nowS.value))}` : 'heating', small: 'Then keep it there, low, lid on.' }
+})
+const amounts = computed(() => {
+  const stage = props.plan.dish.stages.find(one => one.vessel === side.value?.vessel)
+  return (stage?.adds ?? []).map((add) => {
+    const amount = props.plan.amounts.find(one => one.id === add.ingredient)
+    return amount ? `${gramsText(amount.massG * add.share)} ${add.ingredient}` : ''
+  }).join(', ')
+})
+/** What the next stage of the main line takes, with weights. */
+const nextIn = computed(() => {
+  const next = props.fire.line.value[(cook.value?.stage ?? -1) + 1]
+  if (!next || next.adds.length === 0) return null
+  return next.adds.map((add) => {
+    const amount = props.plan.amounts.find(one => one.id === add.ingredient)
+    return amount ? `${gramsText(amount.massG * add.share)} ${add.ingredient}` : ''
+  }).join(', ')
+})
+const nowIn = computed(() => {
+  const stage = props.fire.stage.value ?? props.fire.line.value[0]
+  if (!stage || cook.value?.startedMs !== null || stage.adds.length === 0) return null
+  return stage.adds.map((add) => {
+    const amount = props.plan.amounts.find(one => one.id === add.ingredient)
+    return amount ? `${gramsText(amount.massG * add.share)} ${add.ingredient}` : ''
+  }).join(', ')
+})
+const window = (id: 'pour' | 'end'): string | null => {
+  const one = props.fire.windows.value.find(open => open.id === id)
+  return one ? windowText(one.fromS, one.toS) : null
+}
+const rests = computed(() => {
+  const found = props.fire.forecast.value?.restsOn
+  if (!found) return ''
+  const parts = [
+    found.batches > 0 ? `${found.batches} past ${found.batches === 1 ? 'batch' : 'batches'}` : 'first guesses of your fires',
+    found.taps > 0 ? `${found.taps} ${found.taps === 1 ? 'mark' : 'marks'}` : '',
+    found.readings > 0 ? `${found.readings} ${found.readings === 1 ? 'reading' : 'readings'}` : '',
+  ]
+  return `Forecast; rests on ${parts.filter(Boolean).join(', ')}.`
+})
+const end = computed(() => {
+  const found = props.fire.forecast.value?.finishedG
+  const pan = props.plan.vessels[props.fire.main.value]
+  return found && pan ? { sweet: found, gross: pan.vessel.massG + found.middle, guessed: pan.massGuessed } : null
+})
+const alone = computed(() => {
+  const seconds = props.fire.forecast.value?.leftAloneS
+  return props.fire.stage.value?.does === 'roast' && seconds !== null && seconds !== undefined ? `From first colour to brown in about ${clockText(Math.round(seconds / 10) * 10)} on this flame if you turn away.` : ''
+})
+const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.fire.cue.value.caution] : null))
+</script>
+
+<template>
+  <div class="panels">
+    <section
+      v-if="caution"
+      class="slab warn caution"
+    >
+      <h2 class="danger">
+        {{ caution.title }}
+      </h2>
+      <p>{{ caution.text }}</p>
+    </section>
+    <section
+      v-if="nowIn"
+      class="slab"
+    >
+      <h2>Into the pan first</h2>
+      <p class="big">
+        {{ nowIn }}
+      </p>
+    </section>
+    <section
+      v-if="side"
+      class="slab"
+    >
+      <h2>Other vessel: {{ VESSEL_WORDS[side.vessel] ?? side.vessel }}</h2>
+      <p class="big">
+        {{ side.big }}
+      </p>
+      <p class="soft">
+        {{ amounts }}. {{ side.small }}
+      </p>
+    </section>
+    <section
+      v-if="window('pour')"
+      class="slab"
+    >
+      <h2>Pour window</h2>
+      <p class="big">
+        {{ window('pour') }}
+      </p>
+      <p class="soft">
+        {{ before && before !== window('pour') ? `Was ${before} before your last mark. ` : '' }}{{ alone }} {{ rests }}
+      </p>
+    </section>
+    <section
+      v-if="nextIn && cook && cook.stage >= 0"
+      class="slab"
+    >
+      <h2>Next in</h2>
+      <p class="next">
+        {{ nextIn }}
+      </p>
+    </section>
+    <section
+      v-if="cook && cook.stage >= fire.keystone.value && end"
+      class="slab"
+    >
+      <h2>{{ cook.stage >= fire.done.value ? 'Off the fire' : 'The end' }}</h2>
+      <p
+        v-if="window('end')"
+        class="big"
+      >
+        {{ window('end') }}
+      </p>
+      <p>No puddle. Leaves the sides. Ghee at the edge. Moves as one.</p>
+      <p class="soft">
+        Pan on the scale: <strong>{{ gramsText(end.gross) }}</strong>{{ end.guessed ? ', its empty weight a guess' : '' }};
+        the sweet {{ gramsText(end.sweet.early) }} to {{ gramsText(end.sweet.late) }}. {{ rests }}
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.panels { display: grid; gap: 16px; align-content: start; }
+.big { font-size: 2.1rem; line-height: 1.15; font-weight: 450; }
+.next { font-size: 1.3rem; }
+.caution p { font-size: 1.2rem; line-height: 1.3; }
+@media (max-width: 700px) {
+  .panels { gap: 10px; }
+  .big { font-size: 1.6rem; }
+}
+</style>

@@ -1,0 +1,87 @@
+import { computed, type Ref } from 'vue'
+import { stonesOf } from '../../core/batch/stones'
+import { boundaryIndex } from '../../core/dish/boundaryIndex'
+import { mainLine } from '../../core/dish/mainLine'
+import type { Forecast, Window } from '../../core/forecast/forecast'
+import { actionsOf } from '../../core/live/actions'
+import { cueOf, dueSide } from '../../core/live/cue'
+import { flamesNow } from '../../core/live/flamesNow'
+import type { Observation } from '../../core/live/observation'
+import type { CookPlan } from '../../core/live/plan'
+import { replay } from '../../core/live/replay'
+import { useHearthTime } from './hearthClock'
+import { useLiveForecast } from './liveForecast'
+
+/** One window that is still open. */
+export interface OpenWindow {
+  readonly id: 'aroma' | 'pour' | 'end'
+  readonly fromS: number
+  readonly toS: number
+}
+
+/**
+ * Everything the fire screen draws, kept up to date: the replayed cook, its clock, its forecast, the cue and the actions.
+ *
+ * @param plan the plan, or null while it is not here
+ * @param observations everything marked, acknowledged or not
+ * @returns readonly computed state; it stops with its scope
+ */
+export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Readonly<Ref<readonly Observation[]>>) {
+  const now = useHearthTime(150)
+  const cook = computed(() => (plan.value ? replay(plan.value, observations.value) : null))
+  const running = computed(() => cook.value !== null && cook.value.startedMs !== null && cook.value.finishedS === null)
+  const nowS = computed(() => {
+    const current = cook.value
+    if (!current || current.startedMs === null) return 0
+    return current.finishedS ?? Math.max(0, (now.value - current.startedMs) / 1000)
+  })
+  const forecast = useLiveForecast(plan, observations, nowS, running)
+  const line = computed(() => (plan.value ? mainLine(plan.value.dish) : []))
+  const keystone = computed(() => (plan.value ? boundaryIndex(plan.value.dish, plan.value.dish.keystone) : 0))
+  const done = computed(() => line.value.findIndex(stage => stage.does === 'rest'))
+  const both = computed(() => (plan.value && cook.value ? { plan: plan.value, cook: cook.value } : null))
+  const due = computed(() => (both.value ? dueSide(both.value.plan, both.value.cook, forecast.value, nowS.value) : null))
+  return {
+    cook, running, nowS, forecast, line, keystone, done,
+    main: computed(() => line.value[0]?.vessel ?? 'pan'),
+    other: computed(() => plan.value?.dish.stages.find(stage => stage.meets)?.vessel ?? null),
+    stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
+    cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),
+    actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, due.value) : [])),
+    flames: computed(() => (both.value ? flamesNow(both.value.plan, both.value.cook) : {})),
+    windows: computed(() => openWindows(forecast.value, cook.value, keystone.value, done.value, nowS.value)),
+    arch: computed(() => {
+      const found = forecast.value
+      const current = cook.value
+      if (!found || !current) return null
+      const keystoneS = current.stageStarts[keystone.value] ?? found.stages[keystone.value]!.middle
+      const endS = Math.max(keystoneS + 60, current.stageStarts[done.value] ?? found.stages[done.value]!.middle)
+      return { keystoneS, endS, stones: stonesOf(found, keystoneS, endS) }
+    }),
+    point: computed(() => {
+      const stage = Math.max(0, cook.value?.stage ?? 0)
+      const points = (forecast.value?.points ?? []).filter(one => one.stage === stage)
+      return points.filter(one => one.timeS <= nowS.value).at(-1) ?? points[0] ?? forecast.value?.points.at(-1) ?? null
+    }),
+  }
+}
+
+/** State of the fire screen. */
+export type Fire = ReturnType<typeof useFire>
+
+function openWindows(
+  forecast: Forecast | null,
+  cook: ReturnType<typeof replay> | null,
+  keystone: number,
+  done: number,
+  nowS: number,
+): OpenWindow[] {
+  if (!forecast || !cook) return []
+  const open = (id: OpenWindow['id'], window: Window | undefined): OpenWindow[] =>
+    (window && window.late > nowS ? [{ id, fromS: Math.max(window.early, nowS), toS: window.late }] : [])
+  return [
+    ...(cook.stage < keystone && !cook.signs.some(tap => tap.what === 'aroma') ? open('aroma', forecast.signs.aroma) : []),
+    ...(cook.stage < keystone ? open('pour', forecast.stages[keystone]) : []),
+    ...(cook.stage < done ? open('end', forecast.stages[done]) : []),
+  ]
+}

@@ -1,0 +1,63 @@
+import { readFile } from 'node:fs/promises'
+import { ForecastRequestSchema } from '../contracts/cook'
+import { CoreError } from '../core/error'
+import { forecastCook } from '../core/forecast/forecastCook'
+import { REFUSALS } from '../words/refusals'
+
+/** A verb of the command line: what it does, and what it prints as JSON. */
+interface Verb {
+  readonly says: string
+  run(args: readonly string[]): Promise<unknown>
+}
+
+/** Verbs by name; later ones are added here. */
+const VERBS: Readonly<Record<string, Verb>> = {
+  forecast: {
+    says: 'forecast FILE   forecasts a cook from its plan and what was marked (docs/formats.md)',
+    async run([file]) {
+      const request = ForecastRequestSchema.parse(await readJson(file))
+      return forecastCook(request.plan, request.observations, request.nowS, request.members)
+    },
+  },
+}
+
+async function readJson(file: string | undefined): Promise<unknown> {
+  if (file === undefined) throw new CoreError('not-understood', 'hearth.file', { wanted: 'a file, or - for standard input' })
+  const text = file === '-' ? await readStandardInput() : await readFile(file, 'utf8')
+  return JSON.parse(text)
+}
+
+async function readStandardInput(): Promise<string> {
+  const chunks: Buffer[] = []
+  for await (const chunk of process.stdin) chunks.push(chunk as Buffer)
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+async function main([name, ...args]: readonly string[]): Promise<number> {
+  const verb = name === undefined ? undefined : VERBS[name]
+  if (!verb) {
+    console.error(`Yon Hearth, the command line. Verbs:\n${Object.values(VERBS).map(one => `  ${one.says}`).join('\n')}`)
+    return name === undefined || name === 'help' ? 0 : 2
+  }
+  try {
+    process.stdout.write(`${JSON.stringify(await verb.run(args), null, 2)}\n`)
+    return 0
+  }
+  catch (error) {
+    console.error(sayRefusal(error))
+    return 1
+  }
+}
+
+/** What happened, in a sentence; nothing is ever changed by the command line. */
+function sayRefusal(error: unknown): string {
+  if (error instanceof CoreError) return `${REFUSALS[error.code]} (${error.path} ${JSON.stringify(error.limits)})`
+  if (error instanceof SyntaxError) return `This is not JSON: ${error.message}. Nothing was changed.`
+  if (error !== null && typeof error === 'object' && 'issues' in error && Array.isArray(error.issues)) {
+    const issues = error.issues as readonly { readonly path: readonly PropertyKey[], readonly message: string }[]
+    return `The file does not have the form it should (docs/schemas). Nothing was changed.\n${issues.slice(0, 20).map(issue => `  ${issue.path.map(String).join('.')}: ${issue.message}`).join('\n')}`
+  }
+  return `${error instanceof Error ? error.message : String(error)} Nothing was changed.`
+}
+
+process.exitCode = await main(process.argv.slice(2))

@@ -1,0 +1,13 @@
+import { CookPlanSchema, ForecastRequestSchema } from './cook'
+import { DishSchema } from './dish'
+import { KitchenSchema } from './kitchen'
+import { AppendRequestSchema } from './observation'
+
+/** Formats that have a JSON Schema in docs/schemas and an example in docs/examples, by file name. */
+export const FORMATS = {
+  'forecast': ForecastRequestSchema,
+  'cook-plan': CookPlanSchema,
+  'append': AppendRequestSchema,
+  'dish': DishSchema,
+  'kitchen': KitchenSchema,
+} as const

@@ -1,0 +1,45 @@
+// npm run schemas: writes docs/schemas/*.schema.json from the contracts and docs/examples/*.json from the starter data.
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { z } from 'zod'
+import { FIRST_KITCHEN } from '../book/firstKitchen'
+import { INGREDIENTS } from '../book/ingredients'
+import { STARTER_DISHES } from '../book/dishes'
+import { FORMATS } from '../contracts/formats'
+import { firstBelief } from '../core/belief/firstBelief'
+import type { Observation } from '../core/live/observation'
+import { planCook } from '../core/live/planCook'
+
+const folder = process.argv[2] ?? 'docs'
+const START_MS = 1_780_000_000_000
+
+const plan = planCook('example-cook', {
+  dish: STARTER_DISHES[0]!, baseG: 250, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
+  pans: { pan: FIRST_KITCHEN.pans[0]!, pot: FIRST_KITCHEN.pans[1]! },
+  fires: { pan: FIRST_KITCHEN.fires[0]!, pot: FIRST_KITCHEN.fires[1]! },
+  flames: {}, people: 8, firstBelief: firstBelief(), evidence: [], seed: 11, airC: 26, altitudeM: 200,
+}, START_MS - 600_000)
+
+function marked(number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation {
+  return { id: `example-${number}`, device: 'tablet', number, deviceTime: START_MS + timeS * 1000, kind, payload }
+}
+
+const observations = [
+  marked(1, 0, 'cook.started', {}), marked(2, 245, 'stage.began', { stage: 'roast' }), marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
+  marked(4, 520, 'sign.seen', { sign: 'aroma' }),
+]
+
+const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
+  'forecast': { plan, observations, nowS: 530, members: 300 },
+  'cook-plan': plan,
+  'append': { sentAt: START_MS + 521_000, observations: [observations[3]] },
+  'dish': STARTER_DISHES[0],
+  'kitchen': FIRST_KITCHEN,
+}
+
+mkdirSync(join(folder, 'schemas'), { recursive: true })
+mkdirSync(join(folder, 'examples'), { recursive: true })
+for (const [name, schema] of Object.entries(FORMATS)) {
+  writeFileSync(join(folder, 'schemas', `${name}.schema.json`), `${JSON.stringify(z.toJSONSchema(schema, { io: 'input' }), null, 2)}\n`)
+  writeFileSync(join(folder, 'examples', `${name}.json`), `${JSON.stringify(EXAMPLES[name as keyof typeof FORMATS], null, 2)}\n`)
+}

@@ -1,0 +1,20 @@
+import type { CookPlan } from '../core/live/plan'
+import { DOING_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, VESSEL_WORDS } from './cook'
+
+/**
+ * A moment of a cook in a few words.
+ *
+ * @param plan whose stages and marks are named
+ * @param kind of the observation
+ * @param payload of the observation
+ * @returns such as `seen nuts`, `began roast`, `flame half-low`; the bare kind for an unknown one
+ */
+export function momentText(plan: CookPlan, kind: string, payload: Readonly<Record<string, unknown>>): string {
+  const text = (name: string): string => (typeof payload[name] === 'string' || typeof payload[name] === 'number' ? String(payload[name]) : '')
+  const doing = plan.dish.stages.find(stage => stage.id === text('stage'))?.does
+  const mark = text('mark') === 'off' ? 'off' : Object.values(plan.fires).flatMap(fire => fire.marks).find(one => one.id === text('mark'))?.label
+  const what = SIGN_WORDS[text('sign')]?.short ?? STEP_WORDS[text('step')] ?? (doing ? DOING_WORDS[doing] : undefined) ?? mark
+    ?? (text('grossG') ? `${text('grossG')} g` : undefined) ?? (text('tempC') ? `${text('tempC')} °C` : undefined)
+    ?? (typeof payload.lid === 'boolean' ? (payload.lid ? 'on' : 'off') : undefined) ?? VESSEL_WORDS[text('vessel')] ?? ''
+  return `${KIND_WORDS[kind] ?? kind} ${what}`.trim()
+}
