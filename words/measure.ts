@@ -15,10 +15,10 @@ export const OUTSIDE_WORDS: Readonly<Record<Role, { readonly below: string, read
 
 /** How a pan takes a dish. */
 export const FIT_WORDS = {
-  'roomy': 'room to spare: it will roast fast, stir wide',
-  'fits': 'fits, with room to stir',
-  'tight': 'tight: stir gently, or cook in two lots',
-  'too-small': 'too small for this much',
+  'roomy': 'Room to spare: it roasts fast, stir wide',
+  'fits': 'It fits, with room to stir',
+  'tight': 'Tight: stir gently, or cook in lots',
+  'too-small': 'Too small for this much',
 } as const
 
 /** Where a number comes from. */

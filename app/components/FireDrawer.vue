@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/replay'
 import { VESSEL_WORDS } from '../../words/cook'
+import { momentText } from '../../words/moment'
+import { clockText } from '../composables/format'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -31,6 +33,7 @@ const temperature = ref('')
 const note = ref('')
 const trouble = ref('')
 const vessels = computed(() => [props.main, ...(props.other === null ? [] : [props.other])])
+const recent = computed(() => [...props.cook.moments].reverse().slice(0, 12))
 const tare = computed(() => props.plan.vessels[props.main])
 
 function sendNumber(kind: 'weighed' | 'temperature'): void {
@@ -156,6 +159,33 @@ function sendNote(): void {
     >
       {{ trouble }}
     </p>
+    <section
+      v-if="recent.length > 0"
+      aria-label="What was marked"
+    >
+      <h3>What was marked</h3>
+      <ul class="moments">
+        <li
+          v-for="moment in recent"
+          :key="moment.id"
+        >
+          <span :class="{ gone: moment.withdrawn }">{{ clockText(moment.timeS) }} {{ moment.known ? momentText(plan, moment.kind, moment.payload) : `${moment.kind} (unknown here, kept)` }}</span>
+          <span class="moves">
+            <button
+              class="stone-button"
+              :aria-label="`30 seconds earlier: ${momentText(plan, moment.kind, moment.payload)}`"
+              @click="emit('mark', 'corrected', { replaces: moment.id, shiftS: -30 })"
+            >−30 s</button>
+            <button
+              class="stone-button"
+              :aria-label="`Take back: ${momentText(plan, moment.kind, moment.payload)}`"
+              :disabled="moment.withdrawn"
+              @click="emit('mark', 'withdrawn', { replaces: moment.id })"
+            >Take back</button>
+          </span>
+        </li>
+      </ul>
+    </section>
     <p>
       <NuxtLink to="/">Back to the hearth; the cook goes on</NuxtLink>
     </p>
@@ -173,4 +203,10 @@ legend, label { font-weight: 600; padding: 0 0 0.3rem; display: block; }
 .row input { flex: 1; min-width: 0; min-height: 56px; border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; font-size: 1.25rem; }
 .row .stone-button { min-height: 56px; }
 form { display: grid; }
+h3 { margin-bottom: 4px; }
+.moments { list-style: none; margin: 0; padding: 0; }
+.moments li { display: flex; justify-content: space-between; align-items: center; gap: 8px; border-top: 1px solid var(--line); padding: 4px 0; }
+.moves { display: flex; gap: 6px; flex: none; }
+.moves .stone-button { min-height: 56px; padding-inline: 0.6rem; }
+.gone { text-decoration: line-through; color: var(--ink-soft); }
 </style>

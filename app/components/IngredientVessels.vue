@@ -22,8 +22,6 @@ const props = defineProps<{
 const emit = defineEmits<{
   /** A new exact count of cups, while it is dragged. */
   change: [count: number]
-  /** The drag is over. */
-  settle: []
 }>()
 
 const GAP = 8
@@ -59,7 +57,6 @@ function drag(event: PointerEvent): void {
   if (!dragging.value || !svg.value) return
   if (event.type !== 'pointermove') {
     dragging.value = false
-    emit('settle')
     return
   }
   const perCup = size.value.height * (svg.value.getBoundingClientRect().height / height.value)
@@ -70,7 +67,6 @@ function key(event: KeyboardEvent): void {
   if (step === undefined) return
   event.preventDefault()
   emit('change', Math.max(0.05, Math.round((props.count + step) * 4) / 4))
-  emit('settle')
 }
 </script>
 

@@ -49,8 +49,8 @@ export function dayText(ms: number): string {
  * Time of day.
  *
  * @param ms ms since 1970
- * @returns such as `07:42 pm`
+ * @returns such as `7:42 pm`
  */
 export function timeOfDay(ms: number): string {
-  return new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: '2-digit', hour12: true }).format(ms)
+  return new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' }).format(ms)
 }

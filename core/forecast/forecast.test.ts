@@ -24,8 +24,8 @@ describe('a forecast', () => {
   it('narrows with each mark and follows it', () => {
     const plan = examplePlan()
     const wide = forecastCook(plan, [started], 0, 300)
-    const late = [started, marked(2, 420, 'stage.began', { stage: 'roast' }), marked(3, 1100, 'sign.seen', { sign: 'aroma' })]
-    const narrow = forecastCook(plan, late, 1100, 300)
+    const late = [started, marked(2, 260, 'stage.began', { stage: 'roast' }), marked(3, 640, 'sign.seen', { sign: 'aroma' })]
+    const narrow = forecastCook(plan, late, 640, 300)
     const width = (window: { early: number, middle: number, late: number }): number => (window.late - window.early) / window.middle
     expect(width(narrow.signs.pale!)).toBeLessThan(0.7 * width(wide.signs.pale!))
     const soon = [started, marked(2, 200, 'stage.began', { stage: 'roast' }), marked(3, 420, 'sign.seen', { sign: 'aroma' })]

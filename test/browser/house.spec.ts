@@ -70,7 +70,7 @@ test.describe('Measure', () => {
   test('warns where coarse grain meets a coated pan', async ({ page }) => {
     await page.goto('/measure')
     await expect(page.getByText('coarse grain scratches')).toHaveCount(0)
-    await page.getByRole('combobox', { name: 'Pan' }).click()
+    await page.locator('.el-select', { has: page.getByRole('combobox', { name: 'Pan' }) }).click()
     await page.getByRole('option', { name: 'Black coated pan' }).click()
     await expect(page.getByText('coarse grain scratches')).toBeVisible()
   })

@@ -1,0 +1,69 @@
+import { mount, RouterLinkStub } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import { replay } from '../../core/live/replay'
+import { examplePlan, marked } from '../../test/support/plans'
+import FireDrawer from './FireDrawer.vue'
+
+const plan = examplePlan()
+const story = [
+  marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' }), marked(3, 400, 'sign.seen', { sign: 'aroma' }),
+  marked(4, 410, 'newer.kind', { x: 1 }), marked(5, 420, 'withdrawn', { replaces: 'tablet-3' }),
+]
+const drawer = (count = story.length) => mount(FireDrawer, {
+  props: { plan, cook: replay(plan, story.slice(0, count)), main: 'pan', other: 'pot', flames: { pan: 'm3', pot: 'off' }, lid: false },
+  global: { stubs: { NuxtLink: RouterLinkStub } },
+})
+const press = (drawn: ReturnType<typeof drawer>, text: string) => drawn.findAll('button').find(one => one.text() === text)!.trigger('click')
+
+describe('the drawer for everything else', () => {
+  it('shows where each flame stands and marks a change of it', async () => {
+    const drawn = drawer()
+    const pressed = drawn.findAll('button').filter(one => one.attributes('aria-pressed') === 'true').map(one => one.text())
+    expect(pressed).toEqual(['low-middle', 'off'])
+    await press(drawn, 'middle-high')
+    expect(drawn.emitted('mark')![0]).toEqual(['flame.changed', { vessel: 'pan', mark: 'm5' }])
+  })
+
+  it('marks lid, other vessel and taking off the fire', async () => {
+    const drawn = drawer()
+    await press(drawn, 'Lid is off')
+    await press(drawn, 'sweet water is on')
+    await press(drawn, 'Taken off the fire')
+    expect(drawn.emitted('mark')).toEqual([
+      ['lid.changed', { vessel: 'pan', lid: true }], ['vessel.lit', { vessel: 'pot' }], ['off.fire', { vessel: 'pan' }],
+    ])
+  })
+
+  it('marks weight and temperature and refuses nonsense with a sentence', async () => {
+    const drawn = drawer()
+    await drawn.get('#gross').setValue('a lot')
+    await drawn.findAll('form')[0]!.trigger('submit')
+    expect(drawn.get('[role="alert"]').text()).toContain('Nothing was marked')
+    await drawn.get('#gross').setValue('2940,5')
+    await drawn.findAll('form')[0]!.trigger('submit')
+    await drawn.get('#temp').setValue('142')
+    await drawn.findAll('form')[1]!.trigger('submit')
+    expect(drawn.emitted('mark')).toEqual([['weighed', { vessel: 'pan', grossG: 2940.5 }], ['temperature', { vessel: 'pan', tempC: 142 }]])
+    expect(drawn.find('[role="alert"]').exists()).toBe(false)
+  })
+
+  it('keeps an empty note to itself', async () => {
+    const drawn = drawer()
+    await drawn.findAll('form')[2]!.trigger('submit')
+    expect(drawn.emitted('mark')).toBeUndefined()
+    await drawn.get('#note').setValue(' smells of cardamom ')
+    await drawn.findAll('form')[2]!.trigger('submit')
+    expect(drawn.emitted('mark')).toEqual([['note', { text: 'smells of cardamom' }]])
+  })
+
+  it('lists what was marked, newest first, with a way back for each, and shows what it does not know', async () => {
+    const drawn = drawer()
+    const lines = drawn.findAll('.moments li').map(line => line.find('span').text())
+    expect(lines[0]).toContain('newer.kind (unknown here, kept)')
+    expect(lines[1]).toContain('marked smell')
+    expect(drawn.findAll('.gone')).toHaveLength(1)
+    await drawn.findAll('.moments li')[2]!.findAll('button')[1]!.trigger('click')
+    await drawn.findAll('.moments li')[2]!.findAll('button')[0]!.trigger('click')
+    expect(drawn.emitted('mark')).toEqual([['withdrawn', { replaces: 'tablet-2' }], ['corrected', { replaces: 'tablet-2', shiftS: -30 }]])
+  })
+})

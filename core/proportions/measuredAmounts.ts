@@ -1,0 +1,71 @@
+import type { Dish } from '../dish/dish'
+import { CoreError } from '../error'
+import type { Composition } from '../live/plan'
+import { inMeasures, type MeasuredAmount, type MeasureSize } from '../measures/inMeasures'
+import { roleOf } from './roleOf'
+import { SEMOLINA_SPANS, standingOf, type Standing } from './spans'
+
+/** An ingredient of the table as amounts need it. */
+export interface TableRow { readonly id: string, readonly bulkDensity: number, readonly composition: Composition }
+
+/** One ingredient of a dish, measured out. */
+export interface AmountRow<Row extends TableRow> {
+  /** Id within the dish. */
+  readonly id: string
+  readonly row: Row
+  readonly massG: number
+  readonly volumeMl: number
+  /** Exact count of the cup. */
+  readonly cups: number
+  readonly spoken: MeasuredAmount
+  /** Where it stands in its span, for fat, sugar and liquid. */
+  readonly standing: Standing | null
+}
+
+/** Less than this many cups is not drawn as a cup. */
+const LEAST_CUPS = 0.2
+
+/**
+ * Measures a dish out in the household's own cup and spoons, each ingredient by its own bulk density.
+ *
+ * @param dish proportions by weight
+ * @param baseG weight of the base in g, above zero
+ * @param table the ingredients, bulk density in g/ml
+ * @param cup the cup in hand
+ * @param spoons smaller measures, any number
+ * @returns one row an ingredient, in the dish's order
+ * @throws CoreError `unknown-name` where an ingredient is not in the table
+ */
+export function measuredAmounts<Row extends TableRow>(
+  dish: Dish,
+  baseG: number,
+  table: readonly Row[],
+  cup: MeasureSize,
+  spoons: readonly MeasureSize[],
+): AmountRow<Row>[] {
+  return dish.ingredients.map((one) => {
+    const row = table.find(known => known.id === one.ingredient)
+    if (!row) throw new CoreError('unknown-name', 'measuredAmounts.table', { missing: one.ingredient })
+    const massG = one.perBase * baseG
+    const volumeMl = massG / row.bulkDensity
+    const role = one.id === dish.base ? null : roleOf(row.composition)
+    return {
+      id: one.id, row, massG, volumeMl,
+      cups: volumeMl / cup.volumeMl,
+      spoken: inMeasures(volumeMl, [cup, ...spoons.filter(spoon => spoon.volumeMl < cup.volumeMl)]),
+      standing: role ? standingOf(role, one.perBase, SEMOLINA_SPANS) : null,
+    }
+  })
+}
+
+/**
+ * Whether an amount is drawn as cups on the shelf: the base, what decides the character, and all that fills a cup's
+ * fifth.
+ *
+ * @param amount from `measuredAmounts`
+ * @param base id of the dish's base
+ * @returns false for pinches and spoons
+ */
+export function standsOnShelf(amount: AmountRow<TableRow>, base: string): boolean {
+  return amount.id === base || amount.standing !== null || amount.cups >= LEAST_CUPS
+}

@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { STARTER_DISHES } from '../book/dishes'
+import { FAULTS } from '../contracts/batch'
+import { CookPlanSchema } from '../contracts/cook'
+import { KitchenSchema } from '../contracts/kitchen'
+import { ObservationSchema } from '../contracts/observation'
+import { settleCook } from '../core/batch/settleCook'
+import { replay } from '../core/live/replay'
+import { cookBatch } from './cookBatch'
+import { DEMO_BATCHES, DEMO_KITCHEN } from './house'
+
+const START = 1_790_000_000_000
+const cooked = (i: number) => cookBatch(STARTER_DISHES[0]!, DEMO_BATCHES[i]!, [], START, 401 + i)
+
+describe('the demo house', () => {
+  it('has a kitchen and at least eight batches that differ, one burnt and one gluey', () => {
+    expect(KitchenSchema.safeParse(DEMO_KITCHEN).error?.issues ?? []).toEqual([])
+    expect(DEMO_BATCHES.length).toBeGreaterThanOrEqual(8)
+    const faults = DEMO_BATCHES.flatMap(batch => batch.faults)
+    expect(faults).toContain('burnt')
+    expect(faults).toContain('gluey')
+    for (const fault of faults) expect(FAULTS).toContain(fault)
+    for (const batch of DEMO_BATCHES) expect(DEMO_KITCHEN.pans.map(pan => pan.id)).toContain(batch.pan)
+  })
+
+  it('cooks its batches: plans and observations that the contracts take, in order, to the end', () => {
+    const { plan, observations } = cooked(0)
+    expect(CookPlanSchema.safeParse(plan).error?.issues ?? []).toEqual([])
+    for (const one of observations) expect(ObservationSchema.safeParse(one).error?.issues ?? []).toEqual([])
+    expect(observations.map(one => one.number)).toEqual(observations.map((_, i) => i + 1))
+    const times = observations.map(one => one.deviceTime)
+    expect(times).toEqual([...times].sort((p, q) => p - q))
+    const cook = replay(plan, observations)
+    expect(cook.finishedS).not.toBeNull()
+    expect(cook.stageStarts.every(start => start !== null)).toBe(true)
+  })
+
+  it('tells the same story for the same seed', () => {
+    expect(cooked(2)).toEqual(cooked(2))
+  })
+
+  it('lets the burnt one be far darker than one that came right', () => {
+    const lightest = (i: number): number => {
+      const { plan, observations } = cooked(i)
+      return Math.min(...settleCook(plan, observations).summary.stones.map(stone => Number.parseInt(stone.colour.slice(1, 3), 16)))
+    }
+    const burnt = DEMO_BATCHES.findIndex(batch => batch.faults.includes('burnt'))
+    expect(lightest(burnt)).toBeLessThan(0.6 * lightest(0))
+  })
+})
