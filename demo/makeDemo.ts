@@ -37,4 +37,9 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
 }
 
 const folder = process.argv[2]
-if (folder !== undefined && process.argv[1]?.endsWith('makeDemo.ts')) await makeDemo(folder, Date.now())
+if (folder !== undefined && process.argv[1]?.endsWith('makeDemo.ts')) {
+  await makeDemo(folder, Date.now()).catch((error: unknown) => {
+    console.error(error instanceof Error ? error.message : String(error))
+    process.exit(1)
+  })
+}

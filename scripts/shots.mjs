@@ -18,7 +18,7 @@ const browser = await chromium.launch({
 })
 const RATE = 60
 /** Seconds of the cook to wait before each action. */
-const WAITS = { 'sign.nuts-golden': 250, 'begin.roast': 15, 'sign.aroma': 200, 'looks': 70, 'begin.pour': 15, 'begin.cook-down': 50, 'sign.taken-up': 110, 'begin.enrich': 15, 'sign.leaves-sides': 220 }
+const WAITS = { 'start': 0, 'sign.nuts-golden': 250, 'begin.roast': 15, 'sign.aroma': 200, 'looks': 70, 'begin.pour': 15, 'begin.cook-down': 50, 'sign.taken-up': 110, 'begin.enrich': 15, 'sign.leaves-sides': 220 }
 
 await session('light', { width: 1280, height: 800 }, async (page) => {
   await still(page, '/', '.arcade svg', 'hearth')
@@ -73,7 +73,7 @@ async function cook(page, pictures) {
   await page.locator('[data-action="start"]').waitFor()
   for (let i = 0; i < 24 && Object.keys(wanted).length > 0; i++) {
     const code = await first()
-    const until = (await second()) + (WAITS[code] ?? 2)
+    const until = (await second()) + (WAITS[code] ?? 0)
     while ((await second()) < until && (await first()) === code) await page.waitForTimeout(80)
     if ((await first()) !== code) continue
     const stage = await page.getAttribute('main', 'data-stage')

@@ -1,4 +1,4 @@
-import { useDebouncedRefHistory } from '@vueuse/core'
+import { useDebounceFn, useManualRefHistory } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import type { Fire, Kitchen, Measure, Pan } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
@@ -15,6 +15,7 @@ import { askForecast } from './forecaster'
 
 const KEPT = 'yon-hearth.measure'
 const COARSE = 60
+const PAUSE_MS = 250
 const FINE = 300
 /** Room and height of a house that has said nothing of them. */
 const ROOM_C = 27
@@ -37,7 +38,14 @@ export interface SheetSources {
  */
 export function useMeasureSheet(sources: SheetSources) {
   const sheet = shallowRef<Sheet | null>(null)
-  const { undo, canUndo, clear } = useDebouncedRefHistory(sheet, { capacity: 100, debounce: 250 })
+  const history = useManualRefHistory(sheet, { capacity: 100 })
+  // A drag is one change: it is written down once it pauses.
+  let unwritten = false
+  const write = (): void => {
+    if (unwritten) history.commit()
+    unwritten = false
+  }
+  const writeSoon = useDebounceFn(write, PAUSE_MS)
   const book = computed(() => sources.dishes.value.find(one => one.id === sheet.value?.dishId) ?? null)
   const dish = computed(() => (book.value && sheet.value ? dishWith(book.value, sheet.value) : null))
   const find = <T extends { readonly id: string }>(list: readonly T[] | undefined, id: string | undefined): T | null => list?.find(one => one.id === id) ?? null
@@ -78,15 +86,25 @@ export function useMeasureSheet(sources: SheetSources) {
     if (value) localStorage.setItem(KEPT, JSON.stringify(value))
   })
   return {
-    sheet, dish, book, cup, pan, pot, fire, otherFire, rows, finished, people, plan, forecast, undo, canUndo,
+    sheet, dish, book, cup, pan, pot, fire, otherFire, rows, finished, people, plan, forecast,
+    canUndo: history.canUndo,
+    /** Takes the last change back. */
+    undo(): void {
+      write()
+      history.undo()
+    },
     /** Changes some of what was chosen. */
     set(values: Partial<Sheet>): void {
-      if (sheet.value) sheet.value = { ...sheet.value, ...values }
+      if (!sheet.value) return
+      sheet.value = { ...sheet.value, ...values }
+      unwritten = true
+      void writeSoon()
     },
     /** Opens the sheet of a dish, with what was kept where it still stands on a shelf. */
     open(dishId: string | undefined): void {
       sheet.value = firstSheet(sources, dishId)
-      clear()
+      history.commit()
+      history.clear()
     },
   }
 }

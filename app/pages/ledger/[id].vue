@@ -187,9 +187,7 @@ function takeAway(): void {
               class="outcome"
               :class="{ danger: summary.faults.length > 0 }"
             >
-              {{ summary.faults.length > 0 ? summary.faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : 'Came right' }}<template v-if="summary.line">
-                : “{{ summary.line }}”
-              </template>
+              {{ summary.faults.length > 0 ? summary.faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : 'Came right' }}{{ summary.line ? `: “${summary.line}”` : '' }}
             </p>
             <label for="note">Note</label>
             <textarea
