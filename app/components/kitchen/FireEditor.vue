@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import type { Fire } from '../../../contracts/kitchen'
 import { ORIGIN_WORDS } from '../../../words/measure'
 
@@ -15,6 +15,10 @@ const emit = defineEmits<{
 
 const name = ref(props.item.name)
 const trouble = ref('')
+const typed = ref<{ label: string, watts: string }[]>([])
+watch(() => props.item.marks, (marks) => {
+  typed.value = marks.map(mark => ({ label: mark.label, watts: String(mark.watts) }))
+}, { immediate: true })
 
 function send(values: Partial<Fire>): void {
   trouble.value = ''
@@ -61,11 +65,11 @@ function dropMark(): void {
         v-for="(mark, i) in item.marks"
         :key="mark.id"
       ><ElInput
-        :model-value="mark.label"
+        v-model="typed[i]!.label"
         :aria-label="`Name of mark ${i + 1}`"
         @change="(text: string) => label(i, text)"
       /><ElInput
-        :model-value="String(mark.watts)"
+        v-model="typed[i]!.watts"
         inputmode="numeric"
         :aria-label="`Power of mark ${i + 1}`"
         @change="(text: string) => power(i, text)"

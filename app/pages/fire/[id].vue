@@ -229,7 +229,7 @@ const kept = computed(() => {
 .minor { display: flex; gap: 4px; flex-wrap: wrap; }
 .minor .stone-button { min-height: 56px; }
 .fire.far { grid-template-columns: 1fr; }
-.fire.far .side, .fire.far .minor, .fire.far .facts, .fire.far :deep(.detail), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
+.fire.far .side, .fire.far .minor, .fire.far .facts, .fire.far :deep(.pace), .fire.far :deep(.detail), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
 .fire.far :deep(.opening) { inset: 0; justify-content: center; }
 .fire.far :deep(.clock) { font-size: min(34vw, 360px); }
 .fire.far :deep(.cue) { font-size: min(9vw, 104px); max-width: none; }
@@ -237,6 +237,7 @@ const kept = computed(() => {
   .fire { grid-template: auto minmax(420px, 1fr) auto auto / minmax(0, 1fr); height: auto; min-height: 100dvh; }
   .hands { grid-row: 3; }
   .side { grid-row: 4; }
+  .facts { display: none; }
 }
 @media (max-width: 700px) {
   .fire { grid-template: auto auto auto 1fr / minmax(0, 1fr); padding: 2px 12px 12px; min-height: 0; height: auto; row-gap: 4px; }

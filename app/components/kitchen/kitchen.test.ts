@@ -1,0 +1,111 @@
+import { mount } from '@vue/test-utils'
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import { describe, expect, it } from 'vitest'
+import { FIRST_KITCHEN } from '../../../book/firstKitchen'
+import { guessMassG } from '../../../core/vessel/guessMassG'
+import CupEditor from './CupEditor.vue'
+import FireEditor from './FireEditor.vue'
+import PanEditor from './PanEditor.vue'
+
+const global = { components: { ElInput, ElSelect, ElOption } }
+const [cup] = FIRST_KITCHEN.measures
+const [pan] = FIRST_KITCHEN.pans
+const [fire] = FIRST_KITCHEN.fires
+
+/** Types into the input under a label and leaves it. */
+async function type(wrapper: ReturnType<typeof mount>, label: string, text: string): Promise<void> {
+  const input = wrapper.findAll('label').find(one => one.text().startsWith(label))!.get('input')
+  input.element.value = text
+  await input.trigger('input')
+  await input.trigger('change')
+}
+const last = (wrapper: ReturnType<typeof mount>): unknown => wrapper.emitted('change')?.at(-1)?.[0]
+
+describe('a cup in the hand', () => {
+  it('takes a volume and says that it was entered', async () => {
+    const editor = mount(CupEditor, { props: { item: cup! }, global })
+    await type(editor, 'Holds', '180')
+    expect(last(editor)).toMatchObject({ volumeMl: 180, origin: 'entered' })
+    await type(editor, 'Holds', '0')
+    expect(editor.get('[role="alert"]').text()).toContain('Nothing was changed')
+    expect(editor.emitted('change')).toHaveLength(1)
+  })
+
+  it('is found by weighing, once both weights are there and make sense', async () => {
+    const editor = mount(CupEditor, { props: { item: cup! }, global })
+    await type(editor, 'Empty', '212')
+    expect(editor.emitted('change')).toBeUndefined()
+    await type(editor, 'Full', '100')
+    expect(editor.get('[role="alert"]').text()).toContain('Nothing was changed')
+    await type(editor, 'Full', '391,6')
+    expect(last(editor)).toMatchObject({ volumeMl: 180, origin: 'weighed' })
+    expect(editor.get('[role="alert"]').text()).toBe('')
+  })
+
+  it('keeps its name where the new one is empty', async () => {
+    const editor = mount(CupEditor, { props: { item: cup! }, global })
+    await type(editor, 'Name', '   ')
+    expect(editor.emitted('change')).toBeUndefined()
+    await type(editor, 'Name', 'Tin mug')
+    expect(last(editor)).toMatchObject({ name: 'Tin mug' })
+  })
+})
+
+describe('a pan in the hand', () => {
+  it('guesses its weight from its size until it is weighed', async () => {
+    const editor = mount(PanEditor, { props: { item: pan! }, global })
+    await type(editor, 'Across', '30')
+    expect(last(editor)).toMatchObject({ innerDiameterMm: 300, massG: guessMassG(300, 75, 'steel'), massOrigin: 'guess' })
+    await type(editor, 'Empty weight', '1310')
+    expect(last(editor)).toMatchObject({ massG: 1310, massOrigin: 'weighed' })
+    const weighed = mount(PanEditor, { props: { item: { ...pan!, massG: 1310, massOrigin: 'weighed' as const } }, global })
+    await type(weighed, 'Deep', '9')
+    expect(last(weighed)).toMatchObject({ depthMm: 90, massG: 1310 })
+  })
+
+  it('refuses sizes no pan has', async () => {
+    const editor = mount(PanEditor, { props: { item: pan! }, global })
+    await type(editor, 'Across', '2')
+    await type(editor, 'Empty weight', 'heavy')
+    expect(editor.emitted('change')).toBeUndefined()
+    expect(editor.get('[role="alert"]').text()).toContain('Nothing was changed')
+  })
+
+  it('is coated or not at a touch', async () => {
+    const editor = mount(PanEditor, { props: { item: pan! }, global })
+    await editor.get('button').trigger('click')
+    expect(last(editor)).toMatchObject({ coated: true })
+  })
+})
+
+describe('a fire in the hand', () => {
+  const inputs = (editor: ReturnType<typeof mount>) => editor.findAll('fieldset input')
+
+  it('has marks with the household\'s own names and powers that rise', async () => {
+    const editor = mount(FireEditor, { props: { item: fire! }, global })
+    expect(inputs(editor)).toHaveLength(12)
+    const change = async (at: number, text: string): Promise<void> => {
+      const input = inputs(editor)[at]!
+      ;(input.element as HTMLInputElement).value = text
+      await input.trigger('input')
+      await input.trigger('change')
+    }
+    await change(0, 'tiny')
+    expect(last(editor)).toMatchObject({ marks: [{ label: 'tiny', watts: 220 }, {}, {}, {}, {}, {}], origin: 'guess' })
+    await change(1, '250')
+    expect(last(editor)).toMatchObject({ origin: 'entered' })
+    await change(1, '5000')
+    expect(editor.get('[role="alert"]').text()).toContain('Nothing was changed')
+  })
+
+  it('gets another mark, or one less, never none', async () => {
+    const editor = mount(FireEditor, { props: { item: fire! }, global })
+    const press = (text: string) => editor.findAll('button').find(one => one.text() === text)!.trigger('click')
+    await press('Another mark')
+    expect((last(editor) as { marks: unknown[] }).marks).toHaveLength(7)
+    await press('One less')
+    expect((last(editor) as { marks: unknown[] }).marks).toHaveLength(5)
+    const one = mount(FireEditor, { props: { item: { ...fire!, marks: fire!.marks.slice(0, 1) } }, global })
+    expect(one.findAll('button').find(button => button.text() === 'One less')!.attributes('disabled')).toBeDefined()
+  })
+})
