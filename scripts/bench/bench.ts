@@ -13,11 +13,9 @@ import { fillNormal } from '../../core/random/fillNormal'
 import { seededRandom } from '../../core/random/seededRandom'
 import { openHearth } from '../../server/services/hearth'
 import { examplePlan } from '../../test/support/plans'
+import type { Figure } from './figure'
 import { firstView } from './firstView'
 import { tightLoop } from './tightLoop'
-
-/** One figure; `ratio` is to its floor or rival in the same run, `limit` the most the ratio or the value may be. */
-export interface Figure { readonly name: string, readonly value: number, readonly unit: string, readonly ratio: number | null, readonly limit: string }
 
 const COOK_S = 1800
 const median = (list: number[]): number => list.sort((p, q) => p - q)[Math.floor(list.length / 2)]!
