@@ -5,6 +5,8 @@ const buildId = `${version}-${Date.now()}`
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
+  // Without it the development server of a client-only page finds no entry (Nuxt 4.4.5).
+  $development: { experimental: { viteEnvironmentApi: true } },
   ssr: false,
   telemetry: false,
   devtools: { enabled: false },

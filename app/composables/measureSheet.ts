@@ -63,13 +63,14 @@ export function useMeasureSheet(sources: SheetSources) {
       })), dish.value.kept.share)
     : 1))
   const people = computed(() => (dish.value && sheet.value ? sheet.value.baseG * finished.value / dish.value.portionG : 0))
+  const roast = computed(() => dish.value?.stages.find(stage => stage.does === 'roast')?.id ?? null)
   const plan = computed(() => {
     if (!dish.value || !sheet.value || !cup.value || !pan.value || !pot.value || !fire.value || !otherFire.value) return null
     const { roastMark, baseG } = sheet.value
     return planCook('measure', {
       dish: dish.value, baseG, ingredients: sources.ingredients, cup: cup.value,
-      pans: { pan: pan.value, pot: pot.value }, fires: { pan: fire.value, pot: otherFire.value },
-      flames: fire.value.marks.some(mark => mark.id === roastMark) ? { roast: roastMark } : {},
+      pans: byVessel(dish.value, pan.value, pot.value), fires: byVessel(dish.value, fire.value, otherFire.value),
+      flames: roast.value && fire.value.marks.some(mark => mark.id === roastMark) ? { [roast.value]: roastMark } : {},
       people: Math.max(0.5, Math.round(people.value * 2) / 2), firstBelief: firstBelief(), evidence: sources.evidence.value,
       seed: SEED, airC: ROOM_C, altitudeM: 0,
     }, 0)
@@ -87,6 +88,8 @@ export function useMeasureSheet(sources: SheetSources) {
   })
   return {
     sheet, dish, book, cup, pan, pot, fire, otherFire, rows, finished, people, plan, forecast,
+    /** Mark on which the roast is planned. */
+    roastMark: computed(() => (roast.value ? plan.value?.flames[roast.value] ?? null : null)),
     canUndo: history.canUndo,
     /** Takes the last change back. */
     undo(): void {
@@ -111,6 +114,11 @@ export function useMeasureSheet(sources: SheetSources) {
 
 /** State of the Measure screen. */
 export type MeasureSheet = ReturnType<typeof useMeasureSheet>
+
+/** The same thing for every vessel of its kind: what stands on the main fire, and what stands beside it. */
+function byVessel<T>(dish: Dish, main: T, beside: T): Record<string, T> {
+  return Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? main : beside]))
+}
 
 function firstSheet({ kitchen, dishes }: SheetSources, dishId: string | undefined): Sheet | null {
   const shelves = kitchen.value

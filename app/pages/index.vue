@@ -88,7 +88,18 @@ const guesses = computed(() => {
                 :to="`/fire/${cook.id}`"
               >To the fire: measured {{ dayText(cook.plannedAt) }}</NuxtLink>
             </div>
-            <figure v-if="lastOf(dish.id)">
+            <figure v-if="!lastOf(dish.id)">
+              <SmallArch
+                :stones="[]"
+                :keystone-s="1"
+                :width="320"
+                title="An arch without stones yet: your first batch will fill it"
+              />
+              <figcaption>
+                <span class="soft">your first batch fills this arch</span>
+              </figcaption>
+            </figure>
+            <figure v-else>
               <SmallArch
                 :stones="lastOf(dish.id)!.summary.stones"
                 :keystone-s="lastOf(dish.id)!.summary.keystoneS"
@@ -115,6 +126,14 @@ const guesses = computed(() => {
         >
           Nothing cooked yet. Each batch will stand here as an arch in its own colours.
         </p>
+        <ol
+          v-if="last.length === 0"
+          class="ways"
+        >
+          <li><strong>Measure</strong> in your own glass: any glass, no scale needed.</li>
+          <li><strong>Fire</strong>: mark what you smell and see. The windows start wide and narrow with every mark.</li>
+          <li><strong>Ledger</strong>: what was forecast beside what happened, and a better guess next time.</li>
+        </ol>
         <ul class="arcade">
           <li
             v-for="batch in last"
@@ -162,6 +181,7 @@ figcaption strong { font-size: 1.25rem; margin-top: 4px; }
 .last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }
 .arcade { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 12px 0; }
 .arcade a { display: grid; justify-items: stretch; text-decoration: none; text-align: center; }
+.ways { display: grid; gap: 6px; margin: 12px 0 0; padding-left: 1.3em; max-width: 46em; font-size: 1.125rem; }
 .stand { display: block; border-bottom: 4px solid var(--ink); }
 .stand :deep(svg) { max-width: 118px; margin: 0 auto; }
 .day { font-weight: 600; padding-top: 4px; }

@@ -22,7 +22,7 @@ const props = defineProps<{
   fires: readonly Fire[]
 }>()
 
-const { dish, sheet, pan, fire, plan, forecast, finished, people, set } = props.state
+const { dish, sheet, pan, fire, roastMark, forecast, finished, people, set } = props.state
 const arch = computed(() => {
   const found = forecast.value
   const made = dish.value
@@ -103,7 +103,7 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
         />
       </ElSelect>
       <ElSelect
-        :model-value="plan?.flames.roast"
+        :model-value="roastMark ?? undefined"
         aria-label="Flame for the roast"
         @update:model-value="(value: string) => set({ roastMark: value })"
       >
