@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
 import { onMounted, ref } from 'vue'
+import ChoiceSelect from '../components/ChoiceSelect.vue'
 import HouseHeader from '../components/HouseHeader.vue'
 import AmountShelf from '../components/measure/AmountShelf.vue'
 import WhatComesOfIt from '../components/measure/WhatComesOfIt.vue'
@@ -87,19 +88,13 @@ async function toTheFire(): Promise<void> {
             class="say"
             @submit.prevent="say"
           >
-            <ElSelect
+            <ChoiceSelect
               class="cup"
-              :model-value="sheet.cup"
-              aria-label="Cup"
-              @update:model-value="(value: string) => set({ cup: value })"
-            >
-              <ElOption
-                v-for="one in house.cups"
-                :key="one.id"
-                :value="one.id"
-                :label="`${one.name}, ${Math.round(one.volumeMl)} ml`"
-              />
-            </ElSelect>
+              label="Cup"
+              :chosen="sheet.cup"
+              :options="house.cups.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.volumeMl)} ml` }))"
+              @choose="value => set({ cup: value })"
+            />
             <label for="say">Make it from</label>
             <input
               id="say"

@@ -11,6 +11,8 @@ export const DEMO_FOLDER = join(tmpdir(), 'yon-hearth-demo-of-tests')
 /** A running server of its own, which can be killed and started again over the same data. */
 export interface RunningHearth {
   readonly url: string
+  /** Where its database lies. */
+  readonly folder: string
   kill(): Promise<void>
   start(): Promise<void>
 }
@@ -58,7 +60,7 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
   }
   await start()
   return {
-    url, start, kill,
+    url, folder, start, kill,
     async end() {
       await kill()
       rmSync(folder, { recursive: true, force: true })

@@ -4,6 +4,7 @@ import type { Pan } from '../../../contracts/kitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import { MATERIALS, type Material } from '../../../core/vessel/vessel'
 import { ORIGIN_WORDS } from '../../../words/measure'
+import ChoiceSelect from '../ChoiceSelect.vue'
 
 const props = defineProps<{
   /** The pan or pot. */
@@ -53,16 +54,12 @@ function weigh(): void {
       maxlength="60"
       @change="rename"
     /></label>
-    <label>Material<ElSelect
-      :model-value="item.material"
-      aria-label="Material"
-      @update:model-value="(material: Material) => send({ material })"
-    ><ElOption
-      v-for="one in MATERIALS"
-      :key="one"
-      :value="one"
-      :label="one.replace('-', ' ')"
-    /></ElSelect></label>
+    <label>Material<ChoiceSelect
+      label="Material"
+      :chosen="item.material"
+      :options="MATERIALS.map(one => ({ value: one, label: one.replace('-', ' ') }))"
+      @choose="value => send({ material: value as Material })"
+    /></label>
     <label>Across, inside<ElInput
       v-model="diameter"
       inputmode="decimal"

@@ -11,6 +11,7 @@ import { familyOf } from '../../../core/family/families'
 import { panFit } from '../../../core/vessel/panFit'
 import { FIT_WORDS } from '../../../words/measure'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
+import ChoiceSelect from '../ChoiceSelect.vue'
 import PanDrawing from '../PanDrawing.vue'
 
 const props = defineProps<{
@@ -58,18 +59,12 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
       {{ gramsText(forecast?.finishedG.middle ?? sheet.baseG * finished) }}
       <span class="soft">{{ bowls }} {{ bowls > 1 ? 'bowls' : 'bowl' }} of {{ dish.portionG }} g</span>
     </p>
-    <ElSelect
-      :model-value="sheet.pan"
-      aria-label="Pan"
-      @update:model-value="(value: string) => set({ pan: value })"
-    >
-      <ElOption
-        v-for="one in pans"
-        :key="one.id"
-        :value="one.id"
-        :label="`${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm`"
-      />
-    </ElSelect>
+    <ChoiceSelect
+      label="Pan"
+      :chosen="sheet.pan"
+      :options="pans.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm` }))"
+      @choose="value => set({ pan: value })"
+    />
     <div v-if="pan && fit">
       <PanDrawing
         class="drawn"
@@ -90,30 +85,18 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
       </p>
     </div>
     <div class="fires">
-      <ElSelect
-        :model-value="sheet.fire"
-        aria-label="Fire"
-        @update:model-value="(value: string) => set({ fire: value, roastMark: '' })"
-      >
-        <ElOption
-          v-for="one in fires"
-          :key="one.id"
-          :value="one.id"
-          :label="one.name"
-        />
-      </ElSelect>
-      <ElSelect
-        :model-value="roastMark ?? undefined"
-        aria-label="Flame for the roast"
-        @update:model-value="(value: string) => set({ roastMark: value })"
-      >
-        <ElOption
-          v-for="one in fire?.marks ?? []"
-          :key="one.id"
-          :value="one.id"
-          :label="`roast on ${one.label}`"
-        />
-      </ElSelect>
+      <ChoiceSelect
+        label="Fire"
+        :chosen="sheet.fire"
+        :options="fires.map(one => ({ value: one.id, label: one.name }))"
+        @choose="value => set({ fire: value, roastMark: '' })"
+      />
+      <ChoiceSelect
+        label="Flame for the roast"
+        :chosen="roastMark ?? undefined"
+        :options="(fire?.marks ?? []).map(one => ({ value: one.id, label: `roast on ${one.label}` }))"
+        @choose="value => set({ roastMark: value })"
+      />
     </div>
     <div
       v-if="arch"
