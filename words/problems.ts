@@ -8,6 +8,5 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'not-found': { status: 404, title: 'There is nothing here', detail: 'Nothing was changed. Check the address.' },
   'method-not-allowed': { status: 405, title: 'This cannot be done here', detail: 'Nothing was changed.' },
   'already-different': { status: 409, title: 'Something else stands under this name', detail: 'Nothing was changed. What stands there is kept; send yours under a new id or version.' },
-  'still-in-use': { status: 409, title: 'This is still in use', detail: 'Nothing was changed.' },
   'went-wrong': { status: 500, title: 'Something went wrong on the hearth', detail: 'What was acknowledged before is safe. Try again; if it goes on, restart the hearth.' },
 }

@@ -13,6 +13,7 @@ import { ROLES, STYLES } from '../core/proportions/spans'
 import { examplePlan, marked } from '../test/support/plans'
 import { ACTION_WORDS, CAUTIONS, CUES, DOING_WORDS, FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
 import { measureText, ORIGIN_WORDS, OUTSIDE_WORDS, ROLE_WORDS, shortName, STYLE_WORDS } from './measure'
+import { schoolOf } from './dish'
 import { momentText } from './moment'
 import { PROBLEMS } from './problems'
 import { REFUSALS } from './refusals'
@@ -49,6 +50,15 @@ describe('there are words', () => {
     for (const cue of Object.values(CUES)) expect(cue.length, cue).toBeLessThanOrEqual(32)
     for (const action of Object.values(ACTION_WORDS)) expect(action.length, action).toBeLessThanOrEqual(22)
     for (const { text } of Object.values(CAUTIONS)) expect(text.length, text).toBeLessThanOrEqual(100)
+  })
+})
+
+describe('a dish in words', () => {
+  it('tells how it is cooked, read off its stages', () => {
+    const [dish] = STARTER_DISHES
+    expect(schoolOf(dish!)).toEqual(['sugar in the hot water', 'ghee half now, half late', 'cashew fried first', 'roast to first colour'])
+    const deeper = { ...dish!, stages: dish!.stages.filter(stage => stage.does !== 'fry' && !stage.meets).map(stage => (stage.does === 'roast' ? { ...stage, until: { sign: 'deep-golden' } } : stage)) }
+    expect(schoolOf(deeper)).toEqual(['roast to deep golden'])
   })
 })
 

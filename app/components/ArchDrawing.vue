@@ -57,7 +57,8 @@ const bands = computed(() => tracked(props.bands).map(({ band, track }) => {
   const to = Math.max(place(band.toS), from + 0.012)
   const out = half.value + 13 + track * 13
   const spot = band.kind === 'turn' ? (from + to) / 2 : to < 0.2 ? from : (from + Math.min(to, 0.9)) / 2
-  const inside = Math.abs(spot) > 0.34
+  // On the shoulders there is room outside on the left only; on the legs there is room inside.
+  const inside = spot > 0.34 || spot < -0.55
   const label = arch.value.at(spot, inside ? -half.value - 16 : half.value + 30 + 13 * tracks.value)
   return {
     ...band,
@@ -65,7 +66,7 @@ const bands = computed(() => tracked(props.bands).map(({ band, track }) => {
     label: { x: label.x, y: Math.max(22, label.y) },
     anchor: Math.abs(spot) < 0.12 ? 'middle' : (spot < 0) === inside ? 'start' : 'end',
     text: band.label,
-    below: inside,
+    below: inside || spot < -0.34,
   }
 }))
 /** Each band on the innermost track on which it overlaps nothing. */

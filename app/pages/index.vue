@@ -9,6 +9,7 @@ import { useHearthTime } from '../composables/hearthClock'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
 import { FAULT_WORDS } from '../../words/cook'
+import { schoolOf } from '../../words/dish'
 
 const house = useHouse()
 void house.load()
@@ -69,7 +70,7 @@ const guesses = computed(() => {
             <p class="soft">
               {{ dish.otherNames.join(' · ') }}
             </p>
-            <p>Sugar in the hot water, ghee half now and half late, nuts first.</p>
+            <p>{{ schoolOf(dish).join(' · ') }}</p>
             <p
               v-if="lastOf(dish.id)?.summary.line"
               class="said"

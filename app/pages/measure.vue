@@ -15,6 +15,7 @@ import { INGREDIENTS } from '../../book/ingredients'
 import { CoreError } from '../../core/error'
 import { parseAmount } from '../../core/measures/parseAmount'
 import { baseFor, setAmount } from '../../core/proportions/proportionSheet'
+import { schoolOf } from '../../words/dish'
 
 const house = useHouse()
 const cooks = useCooks()
@@ -40,7 +41,7 @@ function say(): void {
   }
   catch (error) {
     trouble.value = error instanceof CoreError && error.code === 'out-of-range'
-      ? 'That is outside what a kitchen cooks: between 5 g and 20 kg of semolina. Nothing was changed.'
+      ? 'That is outside what a kitchen cooks: between 5 g and 20 kg of the base. Nothing was changed.'
       : `"${spoken.value}" was not understood. Say it as 2 glasses, 1 1/2 cup, 300 g or 6 people. Nothing was changed.`
   }
 }
@@ -82,7 +83,7 @@ async function toTheFire(): Promise<void> {
         >
           <h1>{{ dish.name }}</h1>
           <p class="soft">
-            Sugar in the hot water · ghee half now, half late · nuts first · roast to first colour
+            {{ schoolOf(dish).join(' · ') }}
           </p>
           <form
             class="say"

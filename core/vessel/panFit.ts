@@ -12,8 +12,9 @@ export interface PanFit {
   readonly lots: number
 }
 
-/** Bubbling lifts a mass by a sixth (estimate); above three quarters there is no room to stir (estimate). */
-const BUBBLING = 1.16
+/** Bubbling lifts a mass by a sixth (estimate). */
+export const BUBBLING = 1.16
+/** Above three quarters there is no room to stir (estimate). */
 const ROOM_TO_STIR = 0.75
 const ROOMY = 0.5
 

@@ -5,6 +5,7 @@ import type { Fire } from '../../composables/fire'
 import { labToHex } from '../../../core/colour/labToHex'
 import type { CookPlan } from '../../../core/live/plan'
 import { depthMm } from '../../../core/vessel/depthMm'
+import { BUBBLING } from '../../../core/vessel/panFit'
 import { CUES, SIGN_WORDS } from '../../../words/cook'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import PanDrawing from '../PanDrawing.vue'
@@ -18,8 +19,6 @@ const props = defineProps<{
   narrow: boolean
 }>()
 
-/** Foam and bubbles above the content, as a share of it. */
-const BUBBLING = 1.16
 const LABELS = { aroma: 'smell', pour: 'pour', end: 'end' } as const
 const shape = computed(() => (props.narrow
   ? { width: 390, height: 430, stone: 34, margin: 34 }
@@ -61,7 +60,7 @@ const detail = computed(() => {
   }
   const stages = props.fire.forecast.value?.stages
   const until = stages?.[stages.length - 1]?.middle ?? 0
-  return props.fire.stage.value?.does === 'rest' && until > nowS.value ? `${clockText(until - nowS.value)} to go` : ''
+  return cook.value?.finishedS === null && props.fire.stage.value?.does === 'rest' && until > nowS.value ? `${clockText(until - nowS.value)} to go` : ''
 })
 </script>
 

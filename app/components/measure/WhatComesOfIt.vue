@@ -8,7 +8,7 @@ import { labToHex } from '../../../core/colour/labToHex'
 import { boundaryIndex } from '../../../core/dish/boundaryIndex'
 import { mainLine } from '../../../core/dish/mainLine'
 import { familyOf } from '../../../core/family/families'
-import { panFit } from '../../../core/vessel/panFit'
+import { BUBBLING, panFit } from '../../../core/vessel/panFit'
 import { FIT_WORDS } from '../../../words/measure'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
@@ -70,7 +70,7 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
         class="drawn"
         :diameter-mm="pan.innerDiameterMm"
         :depth-mm="pan.depthMm"
-        :content-mm="Math.min(pan.depthMm, fit.depthMm / 1.16)"
+        :content-mm="Math.min(pan.depthMm, fit.depthMm / BUBBLING)"
         :colour="endColour"
         :line-mm="Math.min(pan.depthMm + 8, fit.depthMm)"
       />

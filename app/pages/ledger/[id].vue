@@ -31,6 +31,10 @@ void load()
 
 const summary = computed(() => batch.value?.line.summary ?? null)
 const plan = computed(() => batch.value?.plan ?? null)
+const roastTo = computed(() => {
+  const until = plan.value?.dish.stages.find(stage => stage.does === 'roast')?.until
+  return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : 'not planned'
+})
 const rows = computed(() => {
   const one = summary.value
   if (!one) return []
@@ -40,7 +44,7 @@ const rows = computed(() => {
     { name: 'Poured', planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
     { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
     { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
-    { name: 'Roast', planned: 'first colour', happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
+    { name: 'Roast', planned: roastTo.value, happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
   ]
 })
 function momentText(kind: string, what: string): string {
