@@ -25,10 +25,6 @@ export async function cookThrough(page: Page, press: () => Promise<void>, choose
   const done: string[] = []
   await expect(page.locator('[data-action="start"]')).toBeVisible()
   for (let i = 0; i < 30; i++) {
-    // At this speed a hand is quicker than the roast: nobody looks for colour before the sweet water has been called.
-    if (await firstAction(page) === 'looks') {
-      await expect.poll(async () => await firstAction(page) === 'light.pot' || await isLit(page), { timeout: 20_000 }).toBe(true)
-    }
     const code = await firstAction(page)
     done.push(code)
     await press()
@@ -38,11 +34,6 @@ export async function cookThrough(page: Page, press: () => Promise<void>, choose
     await page.waitForTimeout(120)
   }
   throw new Error(`The cook did not end: ${done.join(', ')}`)
-}
-
-/** Whether the other vessel has been put on, as the server has it. */
-async function isLit(page: Page): Promise<boolean> {
-  return (await stored(page, page.url().split('/').pop()!)).some(one => one.kind === 'vessel.lit')
 }
 
 /** Asks the server; an idle connection that it closed in the same moment is tried once more. */
