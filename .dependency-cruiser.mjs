@@ -6,7 +6,7 @@ const ROOMS = {
   'core': [],
   'contracts': ['core'],
   'workers': ['core', 'contracts'],
-  'book': ['contracts', 'core/dish', 'core/family'],
+  'book': ['contracts', 'core'],
   'words': ['contracts', 'core'],
   'devices': ['core', 'contracts'],
   'cli': ['core', 'contracts', 'book', 'words', 'server/services'],

@@ -5,6 +5,12 @@ const LADDER = [220, 320, 450, 640, 910, 1300]
 
 /** What a household with nothing but a cup and a clock is taken to have, every number a guess. */
 export const FIRST_KITCHEN: Kitchen = {
+  trays: [
+    { id: 'tray', name: 'Square tray', shape: 'rectangle', widthMm: 200, lengthMm: 200, depthMm: 30 },
+  ],
+  corrections: [],
+  store: [],
+  settings: [{ id: 'house', units: 'metric', currency: '' }],
   measures: [
     { id: 'cup', name: 'Our cup', kind: 'cup', volumeMl: 240, origin: 'guess', topMm: 82, bottomMm: 62, heightMm: 88 },
     { id: 'tablespoon', name: 'Tablespoon', kind: 'spoon', volumeMl: 15, origin: 'guess', topMm: 44, bottomMm: 24, heightMm: 14 },

@@ -3,13 +3,14 @@ import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../book/firstKitchen'
 import { INGREDIENTS } from '../book/ingredients'
 import { STARTER_DISHES } from '../book/dishes'
+import { stageDish } from '../core/dish/stageDish'
 import { forecastCook } from '../core/forecast/forecastCook'
 import { settleCook } from '../core/batch/settleCook'
 import { examplePlan, marked } from '../test/support/plans'
 import { answer } from '../workers/answer'
 import { BatchPictureSchema, BatchQuerySchema, BatchSummarySchema } from './batch'
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
-import { DishSchema } from './dish'
+import { DishCardSchema } from './dish'
 import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
 import { IngredientSchema } from './ingredient'
@@ -34,7 +35,7 @@ describe('names and ids', () => {
 describe('the book', () => {
   it('holds what its contracts say', () => {
     for (const row of INGREDIENTS) expect(IngredientSchema.safeParse(row).error?.issues ?? []).toEqual([])
-    for (const dish of STARTER_DISHES) expect(DishSchema.safeParse(dish).error?.issues ?? []).toEqual([])
+    for (const dish of STARTER_DISHES) expect(DishCardSchema.safeParse(dish).error?.issues ?? []).toEqual([])
     expect(KitchenSchema.safeParse(FIRST_KITCHEN).error?.issues ?? []).toEqual([])
   })
 
@@ -42,12 +43,12 @@ describe('the book', () => {
     expect(new Set(INGREDIENTS.map(row => row.id)).size).toBe(INGREDIENTS.length)
     for (const dish of STARTER_DISHES) {
       for (const one of dish.ingredients) expect(INGREDIENTS.map(row => row.id)).toContain(one.ingredient)
-      for (const stage of dish.stages) for (const add of stage.adds) expect(dish.ingredients.map(one => one.id)).toContain(add.ingredient)
+      for (const stage of stageDish(dish).stages) for (const add of stage.adds) expect(dish.ingredients.map(one => one.id)).toContain(add.ingredient)
     }
   })
 
   it('puts every ingredient in wholly, except nuts that come back', () => {
-    for (const dish of STARTER_DISHES) {
+    for (const dish of STARTER_DISHES.map(stageDish)) {
       const out = new Set(dish.stages.flatMap(stage => stage.takesOut))
       for (const { id } of dish.ingredients) {
         const put = dish.stages.flatMap(stage => stage.adds).filter(add => add.ingredient === id).reduce((sum, add) => sum + add.share, 0)
@@ -143,9 +144,9 @@ describe('small things', () => {
   it('are held to their limits', () => {
     expect(BatchQuerySchema.parse({})).toEqual({ limit: 60 })
     expect(takes(BatchQuerySchema, { limit: '0' })).toBe(false)
-    const sheet = { dishId: 'd', baseG: 250, ratios: { ghee: 0.5 }, cup: 'c', pan: 'p', pot: 'q', fire: 'f', otherFire: 'g', roastMark: '' }
+    const sheet = { dish: STARTER_DISHES[0], baseG: 250, cup: 'c', pan: 'p', pot: 'q', fire: 'f', otherFire: 'g', marks: { roast: 'm3' } }
     expect(takes(SheetSchema, sheet)).toBe(true)
     expect(takes(SheetSchema, { ...sheet, baseG: 0 })).toBe(false)
-    expect(takes(SheetSchema, { ...sheet, ratios: { ghee: -1 } })).toBe(false)
+    expect(takes(SheetSchema, { ...sheet, dish: { ...STARTER_DISHES[0], base: 'nothing' } })).toBe(false)
   })
 })

@@ -6,7 +6,7 @@ import { MATERIALS } from '../core/vessel/vessel'
 import { DishSchema } from './dish'
 import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
-import { CompositionSchema } from './ingredient'
+import { CompositionSchema, LabSchema } from './ingredient'
 import { AnyObservationSchema, StoredObservationSchema, type StoredObservation } from './observation'
 
 /** What is believed of the uncertain numbers. */
@@ -44,7 +44,7 @@ export const CookPlanSchema = z.strictObject({
   id: Id,
   dish: DishSchema,
   amounts: z.array(z.strictObject({
-    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema,
+    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, look: LabSchema.optional(),
   })).min(1).max(30),
   vessels: z.record(Id, PlanVesselSchema),
   fires: z.record(Id, PlanFireSchema),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Forecast } from '../core/forecast/forecast'
-import { SIGNS } from '../core/forecast/signs'
+import { SIGN_IDS } from '../core/dish/signIds'
 import { Id } from './ids'
 import { LabSchema } from './ingredient'
 
@@ -10,10 +10,11 @@ const WindowSchema = z.strictObject({ early: z.number(), middle: z.number(), lat
 /** A forecast; see docs/formats.md. Times in s since the start of the cook, weights in g. */
 export const ForecastSchema = z.strictObject({
   modelVersion: z.string().max(40),
+  basis: z.enum(['physics', 'usual-minutes']).optional(),
   nowS: Seconds,
   members: z.number().int().min(1),
   effective: z.number().min(0),
-  signs: z.partialRecord(z.enum(SIGNS), WindowSchema),
+  signs: z.partialRecord(z.enum(SIGN_IDS), WindowSchema),
   stages: z.array(WindowSchema).max(32),
   sides: z.array(z.strictObject({
     vessel: Id, meets: z.number().int().min(0), needs: WindowSchema, lightS: z.number().nullable(), boils: WindowSchema.nullable(),

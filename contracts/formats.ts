@@ -1,5 +1,5 @@
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
-import { DishSchema } from './dish'
+import { DishCardSchema } from './dish'
 import { KitchenSchema } from './kitchen'
 import { AppendRequestSchema } from './observation'
 
@@ -8,6 +8,6 @@ export const FORMATS = {
   'forecast': ForecastRequestSchema,
   'cook-plan': CookPlanSchema,
   'append': AppendRequestSchema,
-  'dish': DishSchema,
+  'dish': DishCardSchema,
   'kitchen': KitchenSchema,
 } as const

@@ -1,8 +1,12 @@
 import { z } from 'zod'
+import { ALLERGENS, KINDS, type Ingredient } from '../core/composition/ingredient'
 import type { Composition } from '../core/live/plan'
 import { Id, Name } from './ids'
 
+export type { Ingredient } from '../core/composition/ingredient'
+
 const Share = z.number().min(0).max(1)
+const Part = z.number().min(0).max(100)
 
 /** Shares of an ingredient's weight; they add to one. */
 export const CompositionSchema = z.strictObject({
@@ -16,20 +20,36 @@ export const LabSchema = z.strictObject({
   lightness: z.number().min(0).max(100), a: z.number().min(-128).max(128), b: z.number().min(-128).max(128),
 })
 
+const OriginOfFigure = z.enum(['table', 'recalled', 'estimate', 'weighed'])
+
 /** One row of the ingredient table. */
 export const IngredientSchema = z.strictObject({
   id: Id,
   name: Name,
-  otherNames: z.array(Name).max(12),
+  otherNames: z.array(Name).max(16),
+  kind: z.enum(KINDS),
+  families: z.array(Id).max(6),
   /** Poured, not packed: g/ml. */
   bulkDensity: z.number().min(0.1).max(2),
+  piece: z.strictObject({
+    noun: z.string().min(1).max(30), plural: z.string().min(1).max(30), small: z.number().gt(0), medium: z.number().gt(0), large: z.number().gt(0),
+  }).nullable(),
+  yields: z.strictObject({ prepared: z.number().min(0.1).max(1), soakGain: z.number().min(0).max(2), ground: z.number().min(0.5).max(1) }),
+  /** Parts of 100 g, energy in kJ. */
+  nutrients: z.strictObject({
+    water: Part, protein: Part, fat: Part, sucrose: Part, glucose: Part, fructose: Part, maltose: Part, lactose: Part, starch: Part,
+    fibre: Part, ash: Part, acids: Part, energyKj: z.number().min(0).max(3900),
+  }),
   composition: CompositionSchema,
   /** Grain that scratches a coated pan. */
   coarse: z.boolean(),
   /** Foods that carry an allergen, by the name of the allergen. */
-  allergens: z.array(z.enum(['milk', 'wheat', 'cashew', 'almond', 'pistachio', 'peanut', 'sesame', 'soya', 'coconut'])),
+  allergens: z.array(z.enum(ALLERGENS)).max(6),
   /** Colour it is drawn in. */
   colour: LabSchema,
-  source: z.string().min(1),
-})
-export type Ingredient = z.infer<typeof IngredientSchema>
+  packagesG: z.array(z.number().gt(0)).min(1).max(6),
+  keepsDays: z.number().int().min(1).max(3650),
+  source: z.strictObject({
+    density: z.string().min(1), composition: z.string().min(1), densityOrigin: OriginOfFigure, compositionOrigin: OriginOfFigure,
+  }),
+}) satisfies z.ZodType<Ingredient>

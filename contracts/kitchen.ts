@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import type { Correction } from '../core/composition/corrections'
+import type { StoreItem } from '../core/store/shopping'
 import { MATERIALS } from '../core/vessel/vessel'
 import { Id, Name } from './ids'
 
@@ -45,13 +47,48 @@ export const FireSchema = z.strictObject({
 })
 export type Fire = z.infer<typeof FireSchema>
 
+/** What the household knows better than the table of one ingredient: weighed densities, yields, sizes, and prices. */
+export const CorrectionSchema = z.strictObject({
+  id: Id,
+  bulkDensity: z.number().min(0.1).max(2).optional(),
+  pieceG: z.number().min(0.001).max(10000).optional(),
+  prepared: z.number().min(0.1).max(1).optional(),
+  soakGain: z.number().min(0).max(2).optional(),
+  ground: z.number().min(0.5).max(1).optional(),
+  pricePerKg: z.number().gt(0).max(1_000_000).optional(),
+}) satisfies z.ZodType<Correction>
+
+const Day = z.number().int().min(0).max(90_000)
+
+/** Something in the house; days are counted from 1970-01-01. */
+export const StoreItemSchema = z.strictObject({
+  id: Id, ingredient: Id, massG: z.number().min(0).max(200_000), gotOn: Day, openedOn: Day.nullable(), useBy: Day.nullable(),
+}) satisfies z.ZodType<StoreItem>
+
+/** A tray or plate, mm. */
+export const TraySchema = z.strictObject({
+  id: Id, name: Name, shape: z.enum(['round', 'rectangle']), widthMm: z.number().min(50).max(1000), lengthMm: z.number().min(50).max(1000), depthMm: z.number().min(5).max(200),
+})
+export type Tray = z.infer<typeof TraySchema>
+
+/** How this house reads its numbers: one switch for all screens. */
+export const SettingsSchema = z.strictObject({
+  id: z.literal('house'), units: z.enum(['metric', 'imperial']), currency: z.string().trim().max(4),
+})
+export type Settings = z.infer<typeof SettingsSchema>
+
 /** Shelves of the kitchen by name. */
-export const SHELVES = { measures: MeasureSchema, pans: PanSchema, fires: FireSchema } as const
+export const SHELVES = {
+  measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema, corrections: CorrectionSchema, store: StoreItemSchema, settings: SettingsSchema,
+} as const
 export type ShelfName = keyof typeof SHELVES
-export const ShelfNameSchema = z.enum(['measures', 'pans', 'fires'])
+export const SHELF_NAMES = ['measures', 'pans', 'fires', 'trays', 'corrections', 'store', 'settings'] as const satisfies readonly ShelfName[]
+export const ShelfNameSchema = z.enum(SHELF_NAMES)
 
 /** Everything on the shelves. */
 export const KitchenSchema = z.strictObject({
   measures: z.array(MeasureSchema), pans: z.array(PanSchema), fires: z.array(FireSchema),
+  trays: z.array(TraySchema).default([]), corrections: z.array(CorrectionSchema).default([]), store: z.array(StoreItemSchema).default([]),
+  settings: z.array(SettingsSchema).default([]),
 })
 export type Kitchen = z.infer<typeof KitchenSchema>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../book/dishes'
+import { stageDish } from '../core/dish/stageDish'
 import { FAULTS } from '../contracts/batch'
 import { CookPlanSchema } from '../contracts/cook'
 import { KitchenSchema } from '../contracts/kitchen'
@@ -10,7 +11,7 @@ import { cookBatch } from './cookBatch'
 import { DEMO_BATCHES, DEMO_KITCHEN } from './house'
 
 const START = 1_790_000_000_000
-const cooked = (i: number) => cookBatch(STARTER_DISHES[0]!, DEMO_BATCHES[i]!, [], START, 401 + i)
+const cooked = (i: number) => cookBatch(stageDish(STARTER_DISHES[0]!), DEMO_BATCHES[i]!, [], START, 401 + i)
 
 describe('the demo house', () => {
   it('has a kitchen and at least eight batches that differ, one burnt and one gluey', () => {

@@ -2,6 +2,17 @@ import type { Kitchen } from '../contracts/kitchen'
 
 /** The kitchen of the demo house: invented people on a hillside above a river that is on no map. */
 export const DEMO_KITCHEN: Kitchen = {
+  trays: [
+    { id: 'thali', name: 'Steel plate', shape: 'round', widthMm: 260, lengthMm: 260, depthMm: 22 },
+    { id: 'tin', name: 'Baking tin', shape: 'rectangle', widthMm: 180, lengthMm: 240, depthMm: 35 },
+  ],
+  corrections: [
+    { id: 'semolina-medium', bulkDensity: 0.72, pricePerKg: 62 }, { id: 'ghee', pricePerKg: 680 }, { id: 'sugar', pricePerKg: 46 }, { id: 'jaggery', pricePerKg: 74, pieceG: 32 },
+    { id: 'milk', pricePerKg: 64 }, { id: 'cashew-halves', pricePerKg: 920 }, { id: 'carrot-red', pricePerKg: 58, prepared: 0.83 }, { id: 'cardamom-ground', pricePerKg: 3400 },
+    { id: 'gram-flour-coarse', pricePerKg: 96 }, { id: 'mung-split', pricePerKg: 118 }, { id: 'khoya', pricePerKg: 420 },
+  ],
+  store: [],
+  settings: [{ id: 'house', units: 'metric', currency: 'cr' }],
   measures: [
     { id: 'glass', name: 'Verandah glass', kind: 'cup', volumeMl: 180, origin: 'weighed', topMm: 68, bottomMm: 52, heightMm: 78 },
     { id: 'brass-cup', name: 'Brass cup', kind: 'cup', volumeMl: 240, origin: 'entered', topMm: 80, bottomMm: 60, heightMm: 74 },
@@ -60,3 +71,23 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   { daysAgo: 12, hour: 18, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.0, endLate: 1.04, weighs: true, faults: [], line: 'Just as Leela used to make it.' },
   { daysAgo: 4, hour: 17, baseG: 320, pan: 'wide', roast: 'm3', pourLate: 1.05, endLate: 1.0, weighs: true, faults: [], line: '' },
 ]
+
+/**
+ * What stands in the store of the demo house.
+ *
+ * @param today days since 1970-01-01
+ * @returns some things fresh, some opened, one past its day
+ */
+export function demoStore(today: number): Kitchen['store'] {
+  return [
+    { id: 'store-1', ingredient: 'semolina-medium', massG: 640, gotOn: today - 40, openedOn: today - 22, useBy: today + 120 },
+    { id: 'store-2', ingredient: 'ghee', massG: 310, gotOn: today - 60, openedOn: today - 48, useBy: null },
+    { id: 'store-3', ingredient: 'sugar', massG: 850, gotOn: today - 15, openedOn: today - 15, useBy: null },
+    { id: 'store-4', ingredient: 'jaggery', massG: 420, gotOn: today - 90, openedOn: today - 30, useBy: null },
+    { id: 'store-5', ingredient: 'mung-split', massG: 380, gotOn: today - 10, openedOn: null, useBy: today + 200 },
+    { id: 'store-6', ingredient: 'cashew-halves', massG: 90, gotOn: today - 34, openedOn: today - 34, useBy: null },
+    { id: 'store-7', ingredient: 'milk', massG: 500, gotOn: today - 4, openedOn: today - 3, useBy: today - 1 },
+    { id: 'store-8', ingredient: 'carrot-red', massG: 1100, gotOn: today - 1, openedOn: null, useBy: today + 4 },
+    { id: 'store-9', ingredient: 'cardamom-ground', massG: 18, gotOn: today - 120, openedOn: today - 100, useBy: null },
+  ]
+}

@@ -1,8 +1,9 @@
 import { STARTER_DISHES } from '../book/dishes'
+import { stageDish } from '../core/dish/stageDish'
 import { openHearth } from '../server/services/hearth'
 import { stock } from '../server/services/stock'
 import { cookBatch } from './cookBatch'
-import { DEMO_BATCHES, DEMO_KITCHEN } from './house'
+import { DEMO_BATCHES, DEMO_KITCHEN, demoStore } from './house'
 
 const DAY_MS = 86_400_000
 
@@ -19,8 +20,12 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
   for (const measure of DEMO_KITCHEN.measures) await hearth.kitchens.put('measures', measure)
   for (const pan of DEMO_KITCHEN.pans) await hearth.kitchens.put('pans', pan)
   for (const fire of DEMO_KITCHEN.fires) await hearth.kitchens.put('fires', fire)
+  for (const tray of DEMO_KITCHEN.trays) await hearth.kitchens.put('trays', tray)
+  for (const correction of DEMO_KITCHEN.corrections) await hearth.kitchens.put('corrections', correction)
+  for (const settings of DEMO_KITCHEN.settings) await hearth.kitchens.put('settings', settings)
+  for (const item of demoStore(Math.floor(todayMs / DAY_MS))) await hearth.kitchens.put('store', item)
   await stock(hearth)
-  const dish = await hearth.dishes.one(STARTER_DISHES[0]!.id)
+  const dish = stageDish(await hearth.dishes.one(STARTER_DISHES[0]!.id))
   const midnight = Math.floor(todayMs / DAY_MS) * DAY_MS
   for (const [i, batch] of DEMO_BATCHES.entries()) {
     const startedAt = midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000

@@ -7,6 +7,7 @@ import { INGREDIENTS } from '../book/ingredients'
 import { STARTER_DISHES } from '../book/dishes'
 import { FORMATS } from '../contracts/formats'
 import { firstBelief } from '../core/belief/firstBelief'
+import { stageDish } from '../core/dish/stageDish'
 import type { Observation } from '../core/live/observation'
 import { planCook } from '../core/live/planCook'
 
@@ -14,7 +15,7 @@ const folder = process.argv[2] ?? 'docs'
 const START_MS = 1_780_000_000_000
 
 const plan = planCook('example-cook', {
-  dish: STARTER_DISHES[0]!, baseG: 250, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
+  dish: stageDish(STARTER_DISHES[0]!), baseG: 250, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
   pans: { pan: FIRST_KITCHEN.pans[0]!, pot: FIRST_KITCHEN.pans[1]! },
   fires: { pan: FIRST_KITCHEN.fires[0]!, pot: FIRST_KITCHEN.fires[1]! },
   flames: {}, people: 8, firstBelief: firstBelief(), evidence: [], seed: 11, airC: 26, altitudeM: 200,

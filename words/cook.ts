@@ -1,22 +1,29 @@
-import type { CautionCode, CueCode } from '../core/live/cue'
+import type { Stage } from '../core/dish/dish'
+import { mainLine } from '../core/dish/mainLine'
+import type { CautionCode, Cue, CueCode } from '../core/live/cue'
+import type { CookPlan } from '../core/live/plan'
+import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBeginText, stageCueText, stageName } from './stages'
 
 /** The one thing to do now, by code: short enough for one glance. */
 export const CUES: Readonly<Record<CueCode, string>> = {
   'not-lit': 'Ready when you are',
   'fry': 'Fry the nuts, keep turning',
-  'take-out': 'Nuts out, semolina in',
+  'take-out': 'Nuts out, base in',
   'roast': 'Keep it moving, low flame',
   'turn-down': 'Turn the flame down a mark',
-  'light-other': 'Put the sweet water on',
+  'light-other': 'Put the other vessel on',
   'pour-soon': 'Watch the colour',
   'pour-now': 'Flame off, then pour',
   'pouring': 'A ladle at a time, at the side',
   'cook-down': 'Middle flame, keep stirring',
-  'enrich-soon': 'Ghee and nuts in',
+  'enrich-soon': 'Last additions in',
   'enrich': 'Stir till it leaves the sides',
   'off-now': 'Off the fire, lid on',
   'rest': 'Let it rest under the lid',
   'rested': 'Rested: it is ready',
+  'watch': 'Watch the colour',
+  'work': 'Keep stirring',
+  'next': 'Ready: go on',
   'finished': 'Done',
 }
 
@@ -25,6 +32,10 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
   'hot-fat': { title: 'Hot fat', text: 'Never leave it alone. A lid smothers a flame; no water on burning fat.' },
   'pour': { title: 'When you pour', text: 'Flame off. Long ladle, little by little at the side, face back, children away: it erupts.' },
   'spitting': { title: 'It spits', text: 'Long spoon. Lower the flame if it jumps.' },
+  'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
+  'pressure': { title: 'Pressure pan', text: 'As its maker says. Let it cool and open by itself; never force the lid.' },
+  'grinder': { title: 'Grinder', text: 'Hot food builds pressure under a lid: cool it first.' },
+  'allergen': { title: 'Allergens', text: 'Free share out first, clean spoon. A shared pan is not allergen-free.' },
   'hot-sweet': { title: 'It clings and burns', text: 'Hot sweet burns deeper than water. No fingers before it has cooled.' },
 }
 
@@ -40,6 +51,19 @@ export const SIGN_WORDS: Readonly<Record<string, { readonly waited: string, read
   'boil': { waited: 'the boil', marked: 'It boils', short: 'boil' },
   'taken-up': { waited: 'liquid taken up', marked: 'It is taken up', short: 'taken up' },
   'leaves-sides': { waited: 'leaves the sides', marked: 'It leaves the sides', short: 'end' },
+  'crumbly': { waited: 'crumbly, no paste left', marked: 'It is crumbly', short: 'crumbs' },
+  'loosened': { waited: 'loosens and flows', marked: 'It flows', short: 'flows' },
+  'halved': { waited: 'volume halved', marked: 'It has halved', short: 'halved' },
+  'dry': { waited: 'no water left', marked: 'It is dry', short: 'dry' },
+  'milk-taken-up': { waited: 'milk taken up', marked: 'Milk is taken up', short: 'milk in' },
+  'tightened': { waited: 'tightened again', marked: 'It has tightened', short: 'tight' },
+  'strength': { waited: 'syrup at strength', marked: 'Syrup is right', short: 'syrup' },
+  'thickened': { waited: 'thickened', marked: 'It has thickened', short: 'thick' },
+  'one-mass': { waited: 'moves as one mass', marked: 'It is one mass', short: 'end' },
+  'opened': { waited: 'opened by itself', marked: 'It has opened', short: 'open' },
+  'hand-warm': { waited: 'hand-warm', marked: 'It is hand-warm', short: 'warm' },
+  'melted': { waited: 'melted', marked: 'It has melted', short: 'melted' },
+  'fat-shows': { waited: 'fat shows', marked: 'The fat shows', short: 'fat' },
 }
 
 /** Colour steps to choose from. */
@@ -51,25 +75,13 @@ export const STEP_WORDS: Readonly<Record<string, string>> = {
 export const ACTION_WORDS: Readonly<Record<string, string>> = {
   'start': 'Light the fire',
   'looks': 'It looks like this',
-  'begin.roast': 'Nuts out, grain in',
-  'begin.pour': 'I am pouring',
-  'begin.cook-down': 'Poured, flame back',
-  'begin.enrich': 'Ghee and nuts are in',
-  'begin.rest': 'Off the fire',
   'finish': 'Finish',
-  'light.pot': 'Sweet water is on',
-  'sign.nuts-golden': 'Nuts are golden',
-  'sign.aroma': 'I smell it',
-  'sign.taken-up': 'It is taken up',
-  'sign.leaves-sides': 'It leaves the sides',
 }
-
-/** Names of the other vessel's content by vessel id. */
-export const VESSEL_WORDS: Readonly<Record<string, string>> = { pan: 'the pan', pot: 'sweet water' }
 
 /** What is being done, by stage. */
 export const DOING_WORDS: Readonly<Record<string, string>> = {
-  'fry': 'fry nuts', 'roast': 'roast', 'heat': 'heat', 'pour': 'pour', 'cook-down': 'take up', 'enrich': 'enrich', 'rest': 'rest',
+  'prepare': 'get ready', 'melt': 'melt', 'boil-syrup': 'boil the syrup', 'press': 'pressure', 'wait': 'wait', 'sweeten': 'sweeten', 'cool': 'cool', 'set': 'set',
+  'shape': 'shape', 'fry': 'fry nuts', 'roast': 'roast', 'heat': 'heat', 'pour': 'pour', 'cook-down': 'take up', 'enrich': 'enrich', 'rest': 'rest',
 }
 
 /** Faults to choose from at the end. */
@@ -83,4 +95,57 @@ export const KIND_WORDS: Readonly<Record<string, string>> = {
   'cook.started': 'fire lit', 'stage.began': 'began', 'sign.seen': 'marked', 'looks.like': 'looked', 'flame.changed': 'flame',
   'lid.changed': 'lid', 'vessel.lit': 'put on', 'off.fire': 'off the fire', 'weighed': 'weighed', 'temperature': 'temperature',
   'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
+}
+
+/**
+ * What a big action says.
+ *
+ * @param code of the action
+ * @param plan whose stages it may name
+ * @returns a few words
+ */
+export function actionText(code: string, plan: Pick<CookPlan, 'dish'>): string {
+  const known = ACTION_WORDS[code]
+  if (known) return known
+  const [kind, id = ''] = code.split('.')
+  if (kind === 'sign') return SIGN_WORDS[id]?.marked ?? id
+  const stage = plan.dish.stages.find(one => one.id === id)
+  if (kind === 'light') return `${upper(BESIDE_WORDS[id] ?? id)} ${id === 'nuts-last' ? 'are' : 'is'} on`
+  return stage ? stageBeginText(stage) : code
+}
+
+/**
+ * The one thing to do now.
+ *
+ * @param cue what the moment asks for
+ * @param plan whose stages it may name
+ * @param stage the running stage, or null before the start
+ * @returns short enough for one glance
+ */
+export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish'>, stage: Stage | null): string {
+  if (cue.code === 'work' && stage) return stageCueText(stage)
+  if (cue.code === 'light-other') {
+    const beside = plan.dish.stages.find(one => one.meets && one.vessel === cue.vessel)
+    return beside ? `Put the ${BESIDE_WORDS[beside.id] ?? 'other vessel'} on` : CUES[cue.code]
+  }
+  if (cue.code === 'next' && stage) {
+    const line = mainLine(plan.dish)
+    const next = line[line.findIndex(one => one.id === stage.id) + 1]
+    return next ? `Ready. Now: ${stageName(next)}` : 'Ready: off the fire'
+  }
+  return CUES[cue.code]
+}
+
+const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+/**
+ * What stands in a vessel of a dish, as it is called at the fire.
+ *
+ * @param plan whose vessel it is
+ * @param vessel id
+ * @returns such as `sweet water`, `the pan`
+ */
+export function vesselText(plan: Pick<CookPlan, 'dish'>, vessel: string): string {
+  const beside = plan.dish.stages.find(one => one.meets && one.vessel === vessel)
+  return (beside ? BESIDE_WORDS[beside.id] : undefined) ?? `the ${DISH_VESSEL_WORDS[vessel] ?? vessel}`
 }

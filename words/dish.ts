@@ -1,29 +1,52 @@
-import { mainLine } from '../core/dish/mainLine'
-import { sideStages } from '../core/dish/sideStages'
-import type { Dish } from '../core/dish/dish'
-import { SIGN_WORDS } from './cook'
+import type { Choices } from '../core/dish/choices'
+import type { Dish, DishCard } from '../core/dish/dish'
+import { CHOICE_WORDS, FAMILY_WORDS } from './choices'
 
-/**
- * How a dish is cooked, read off its stages: what is dissolved beside the roast, what goes in by parts, what is fried
- * first, how far it is roasted.
- *
- * @param dish a dish
- * @returns short phrases, such as `sugar in the hot water`; none where a stage says nothing of it
- */
-export function schoolOf(dish: Dish): string[] {
-  const line = mainLine(dish)
-  const dissolved = sideStages(dish).flatMap(stage => stage.adds.map(add => add.ingredient)).filter(id => id !== 'water')
-  const parted = dish.ingredients.filter(({ id }) => line.filter(stage => stage.adds.some(add => add.ingredient === id && add.share < 1)).length > 1)
-  const fried = line.find(stage => stage.does === 'fry')?.takesOut ?? []
-  const until = line.find(stage => stage.does === 'roast')?.until
-  return [
-    ...dissolved.map(id => `${id} in the hot water`),
-    ...parted.map(({ id }) => `${id} ${line.flatMap(stage => stage.adds).filter(add => add.ingredient === id).map(add => shareText(add.share)).join(' now, ')} late`),
-    ...fried.map(id => `${id} fried first`),
-    ...(until && 'sign' in until ? [`roast to ${SIGN_WORDS[until.sign]?.waited ?? until.sign}`] : []),
-  ]
+/** Which choices tell one school from another, in the order they are said. */
+const TOLD: readonly (keyof Choices)[] = ['form', 'preparation', 'roast', 'fat', 'liquid', 'pour', 'sugar', 'nuts', 'cooking', 'lots', 'finish', 'tasting']
+/** Answers that go without saying. */
+const PLAIN: Readonly<Partial<Record<keyof Choices, readonly (string | boolean)[]>>> = {
+  form: ['soft'], preparation: ['as-bought', 'grated'], pour: ['at-once'], cooking: ['open'], lots: [false], finish: ['stirred'], tasting: ['tasted'], roast: ['none'], liquid: ['none'],
 }
 
-function shareText(share: number): string {
-  return share === 0.5 ? 'half' : `${Math.round(share * 100)} %`
+/**
+ * How a dish is cooked, in short phrases, leaving out what goes without saying.
+ *
+ * @param dish a dish
+ * @returns phrases, such as `sugar once the grain has swollen`
+ */
+export function schoolOf(dish: Pick<DishCard, 'choices' | 'ingredients'>): string[] {
+  const has = (part: string): boolean => dish.ingredients.some(one => one.part === part)
+  return TOLD.filter(key => !PLAIN[key]?.includes(dish.choices[key]))
+    .filter(key => (key === 'nuts' ? has('nuts') : key === 'pour' || key === 'liquid' ? dish.choices.liquid !== 'none' : true))
+    .map((key) => {
+      const { asks, answers } = CHOICE_WORDS[key]
+      const answer = answers[String(dish.choices[key])] ?? ''
+      return key === 'sugar' ? `sugar ${answer}` : key === 'fat' ? `fat ${answer}` : key === 'nuts' ? `nuts ${answer}` : key === 'liquid' ? answer : key === 'roast' ? `roast ${answer}` : key === 'form' ? answer : `${asks.toLowerCase()} ${answer}`
+    })
+}
+
+/**
+ * The family of a dish in words.
+ *
+ * @param dish a dish
+ * @returns such as `Semolina`
+ */
+export function familyName(dish: Pick<DishCard, 'family'>): string {
+  return FAMILY_WORDS[dish.family as keyof typeof FAMILY_WORDS]?.name ?? dish.family
+}
+
+/** What turns a dish at its keystone, by the id of the stage that begins or ends there. */
+const TURNS: Readonly<Record<string, string>> = {
+  'pour': 'Pour', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in', 'cool': 'Off the fire', 'thicken': 'Thickened', 'soften': 'Into the syrup',
+}
+
+/**
+ * The turning point of a dish in a word or two.
+ *
+ * @param dish a dish with its stages
+ * @returns such as `Pour`
+ */
+export function turnText(dish: Pick<Dish, 'keystone'>): string {
+  return TURNS[dish.keystone.stage] ?? 'Turn'
 }

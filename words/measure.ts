@@ -1,4 +1,6 @@
-import type { Role, Style } from '../core/proportions/spans'
+import type { FatLook } from '../core/comes/whatComes'
+import type { Balance } from '../core/swaps/swap'
+import type { Role, Standing, Style } from '../core/proportions/spans'
 
 /** Names of the parts that decide a dish's character. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = { fat: 'Richness', sugar: 'Sweetness', liquid: 'Softness' }
@@ -6,24 +8,69 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = { fat: 'Richness', sug
 /** How a style is said. */
 export const STYLE_WORDS: Readonly<Record<Style, string>> = { lean: 'lean', everyday: 'everyday', rich: 'rich', feast: 'feast' }
 
-/** What happens outside a span: likely, not certain. */
-export const OUTSIDE_WORDS: Readonly<Record<Role, { readonly below: string, readonly above: string }>> = {
-  fat: { below: 'likely dry and catching', above: 'likely greasy: fat pools at the edge' },
-  sugar: { below: 'likely bland, and stiffer', above: 'likely very sweet, and hard grain if poured late' },
-  liquid: { below: 'likely hard grain, gritty', above: 'likely runny: it will need long cooking down' },
+/** What happens outside a span, for all families and where one goes wrong in its own way. */
+type Outside = Readonly<Record<Role, { readonly below: string, readonly above: string }>>
+const OUTSIDE: Outside = {
+  fat: { below: 'dry, and catches on the pan', above: 'greasy: fat pools at the edge' },
+  sugar: { below: 'bland, and stiffer', above: 'very sweet, and slow to tighten' },
+  liquid: { below: 'hard grain, gritty', above: 'runny: long cooking down' },
+}
+const OWN: Readonly<Record<string, Partial<Outside>>> = {
+  'vermicelli': { liquid: { below: 'hard strands', above: 'sticky, mashed strands' }, fat: { below: 'strands stick together', above: 'greasy strands' } },
+  'gram-flour': { fat: { below: 'will not loosen and flow; raw taste', above: 'greasy, will not set' }, sugar: { below: 'will not set, crumbly', above: 'sets hard' }, liquid: { below: 'dry and crumbly', above: 'runny, will not set' } },
+  'wheat-flour': { liquid: { below: 'gluey lumps', above: 'runny: long cooking down' } },
+  'lentil': { fat: { below: 'clumps and catches', above: 'greasy: it gives fat back' }, liquid: { below: 'grainy, hard bits', above: 'runny: long cooking down' } },
+  'vegetable': { liquid: { below: 'little milk: tastes of the root alone', above: 'an hour of cooking down' }, sugar: { below: 'bland', above: 'syrupy, will not dry' } },
+  'fruit': { sugar: { below: 'sharp and soft', above: 'jam, not halwa' }, liquid: { below: 'catches before it softens', above: 'long cooking down' } },
+  'coconut-nut': { sugar: { below: 'will not bind or set', above: 'sets hard and sweet' }, fat: { below: 'catches on the pan', above: 'greasy, soft set' } },
+}
+const SURE: Readonly<Record<Standing['sure'], string>> = { may: 'may be', likely: 'likely', surely: 'almost surely' }
+
+/**
+ * What happens outside a span, and how sure that is.
+ *
+ * @param standing outside of its span
+ * @param family id of the family
+ * @returns such as `likely greasy: fat pools at the edge`
+ */
+export function outsideText(standing: Standing, family: string): string {
+  const words = (OWN[family]?.[standing.role] ?? OUTSIDE[standing.role])[standing.outside ?? 'below']
+  return `${SURE[standing.sure]} ${words}`
 }
 
 /** How a pan takes a dish. */
 export const FIT_WORDS = {
   'roomy': 'Room to spare: it roasts fast, stir wide',
   'fits': 'It fits, with room to stir',
-  'tight': 'Tight: stir gently, or cook in lots',
+  'tight': 'Tight: no room to stir',
   'too-small': 'Too small for this much',
 } as const
 
 /** Where a number comes from. */
 export const ORIGIN_WORDS: Readonly<Record<string, string>> = {
   guess: 'a guess', entered: 'entered', weighed: 'weighed', learned: 'learned from your batches',
+}
+
+/** Where a figure of the ingredient table comes from. */
+export const FIGURE_WORDS: Readonly<Record<string, string>> = {
+  table: 'from a table', recalled: 'recalled, unchecked', estimate: 'an estimate', weighed: 'weighed by you',
+}
+
+/** How the fat shows. */
+export const FAT_WORDS: Readonly<Record<FatLook, string>> = { 'held': 'held in the mass', 'seen-at-edge': 'seen at the edge', 'pools': 'pools' }
+
+/** What a swap keeps. */
+export const BALANCE_WORDS: Readonly<Record<Balance, string>> = { 'water': 'water', 'fat': 'fat', 'sugar': 'sugar', 'milk-solids': 'milk solids', 'starch': 'starch and protein' }
+
+/** What to do or mind after a swap. */
+export const SWAP_WORDS: Readonly<Record<string, string>> = {
+  'whisk-in': 'Whisk the powder into the water first.', 'catches': 'It catches sooner: lower flame.', 'brings-sugar': 'It brings its own sugar; the dish\'s is less by it.',
+  'no-milk': 'No milk in it any more.', 'no-set': 'It does not thicken like milk.', 'reduce': 'Cook it down: it takes much longer.', 'longer': 'Plan more minutes.',
+  'grainy': 'A grainier mass.', 'grate-fine': 'Grate it fine.', 'paler': 'Paler, without the jaggery\'s taste.', 'sweeter-clean': 'No straining.', 'strain': 'Melt and strain it.',
+  'darker': 'Darker, with its own taste.', 'softer-set': 'It sets softer: invert sugar.', 'by-volume': 'Same weight; the cup reads differently.', 'browns': 'Its milk browns: lower flame.',
+  'foams': 'It foams until its water is gone.', 'other-taste': 'It brings its own taste.', 'brings-milk': 'It brings milk as an allergen.', 'canned-sugar': 'Canned fruit brings syrup.',
+  'taste-fruit': 'Fresh fruit varies: sugar to the fruit.', 'splits-milk': 'Acid fruit splits milk: add milk after the fruit is dry.', 'grain': 'Another grain: another bite, other water.',
+  'roast-less': 'It is roasted already: warm it only.',
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { CookPlan } from '../core/live/plan'
-import { DOING_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, VESSEL_WORDS } from './cook'
+import { KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from './cook'
+import { stageName } from './stages'
 
 /**
  * A moment of a cook in a few words.
@@ -11,10 +12,10 @@ import { DOING_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, VESSEL_WORDS } from '.
  */
 export function momentText(plan: CookPlan, kind: string, payload: Readonly<Record<string, unknown>>): string {
   const text = (name: string): string => (typeof payload[name] === 'string' || typeof payload[name] === 'number' ? String(payload[name]) : '')
-  const doing = plan.dish.stages.find(stage => stage.id === text('stage'))?.does
+  const stage = plan.dish.stages.find(one => one.id === text('stage'))
   const mark = text('mark') === 'off' ? 'off' : Object.values(plan.fires).flatMap(fire => fire.marks).find(one => one.id === text('mark'))?.label
-  const what = SIGN_WORDS[text('sign')]?.short ?? STEP_WORDS[text('step')] ?? (doing ? DOING_WORDS[doing] : undefined) ?? mark
+  const what = SIGN_WORDS[text('sign')]?.short ?? STEP_WORDS[text('step')] ?? (stage ? stageName(stage) : undefined) ?? mark
     ?? (text('grossG') ? `${text('grossG')} g` : undefined) ?? (text('tempC') ? `${text('tempC')} °C` : undefined)
-    ?? (typeof payload.lid === 'boolean' ? (payload.lid ? 'on' : 'off') : undefined) ?? VESSEL_WORDS[text('vessel')] ?? ''
+    ?? (typeof payload.lid === 'boolean' ? (payload.lid ? 'on' : 'off') : undefined) ?? (text('vessel') ? vesselText(plan, text('vessel')) : '')
   return `${KIND_WORDS[kind] ?? kind} ${what}`.trim()
 }

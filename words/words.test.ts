@@ -1,43 +1,83 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../book/dishes'
+import { FIRST_KITCHEN } from '../book/firstKitchen'
+import { INGREDIENTS } from '../book/ingredients'
+import { SWAPS } from '../book/swaps'
 import { FAULTS } from '../contracts/batch'
 import { OriginSchema } from '../contracts/kitchen'
 import { PROBLEM_CODES } from '../contracts/problem'
 import { mainLine } from '../core/dish/mainLine'
 import { COLOUR_STEPS } from '../core/family/family'
-import { SIGNS } from '../core/forecast/signs'
+import { CHOICE_VALUES } from '../core/dish/choices'
+import type { Dish } from '../core/dish/dish'
+import { sideStages } from '../core/dish/sideStages'
+import { SIGN_IDS } from '../core/dish/signIds'
+import { stageDish } from '../core/dish/stageDish'
+import { TROUBLES } from '../core/dish/troublesOf'
+import { cueOf } from '../core/live/cue'
 import { actionsOf } from '../core/live/actions'
 import { KNOWN_KINDS } from '../core/live/observation'
 import { replay } from '../core/live/replay'
-import { ROLES, STYLES } from '../core/proportions/spans'
+import { ROLES, spansOf, standingOf, STYLES } from '../core/proportions/spans'
 import { examplePlan, marked } from '../test/support/plans'
-import { ACTION_WORDS, CAUTIONS, CUES, DOING_WORDS, FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
-import { measureText, ORIGIN_WORDS, OUTSIDE_WORDS, ROLE_WORDS, shortName, STYLE_WORDS } from './measure'
-import { schoolOf } from './dish'
+import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
+import { FIGURE_WORDS, measureText, ORIGIN_WORDS, outsideText, ROLE_WORDS, shortName, STYLE_WORDS, SWAP_WORDS } from './measure'
+import { CHOICE_WORDS, TROUBLE_WORDS } from './choices'
+import { schoolOf, turnText } from './dish'
+import { BESIDE_WORDS, EXPECT_WORDS, stageName, WATCH_WORDS } from './stages'
 import { momentText } from './moment'
 import { PROBLEMS } from './problems'
 import { REFUSALS } from './refusals'
 
 const plan = examplePlan()
+const dishes = STARTER_DISHES.map(stageDish)
+const everyVessel = <T>(dish: Dish, one: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, one]))
 
 describe('there are words', () => {
   it('for every sign, step, fault, origin, part and style', () => {
-    for (const sign of SIGNS) expect(SIGN_WORDS[sign], sign).toBeDefined()
     for (const step of COLOUR_STEPS) expect(STEP_WORDS[step], step).toBeDefined()
     for (const fault of FAULTS) expect(FAULT_WORDS[fault], fault).toBeDefined()
     for (const origin of OriginSchema.options) expect(ORIGIN_WORDS[origin], origin).toBeDefined()
-    for (const role of ROLES) expect(ROLE_WORDS[role] && OUTSIDE_WORDS[role].above && OUTSIDE_WORDS[role].below, role).toBeTruthy()
+    for (const role of ROLES) expect(ROLE_WORDS[role], role).toBeTruthy()
     for (const style of STYLES) expect(STYLE_WORDS[style], style).toBeDefined()
   })
 
-  it('for every action the starter dishes can ask for', () => {
-    const story = [marked(1, 0, 'cook.started'), ...mainLine(plan.dish).slice(1).map((stage, i) => marked(i + 2, 100 * (i + 1), 'stage.began', { stage: stage.id }))]
-    for (let count = 0; count <= story.length; count++) {
-      for (const due of [null, 'pot']) {
-        for (const action of actionsOf(plan, replay(plan, story.slice(0, count)), due)) expect(ACTION_WORDS[action.code], action.code).toBeDefined()
+  it('for every sign, stage, watch, caution and expectation of every starter dish', () => {
+    for (const sign of SIGN_IDS) expect(SIGN_WORDS[sign], sign).toBeDefined()
+    for (const stage of dishes.flatMap(dish => dish.stages)) {
+      expect(DOING_WORDS[stage.does], stage.does).toBeDefined()
+      expect(stageName(stage) === stage.does && stage.id !== stage.does, stage.id).toBe(false)
+      for (const code of stage.watch ?? []) expect(WATCH_WORDS[code], code).toBeDefined()
+      for (const code of stage.expect ?? []) expect(EXPECT_WORDS[code], code).toBeDefined()
+      for (const code of stage.cautions ?? []) expect(CAUTIONS[code as keyof typeof CAUTIONS], code).toBeDefined()
+      if (stage.meets) expect(BESIDE_WORDS[stage.id], stage.id).toBeDefined()
+    }
+  })
+
+  it('for every choice and its answers, every trouble, every swap, and where every figure comes from', () => {
+    for (const [key, values] of Object.entries(CHOICE_VALUES)) for (const value of values) expect(CHOICE_WORDS[key as keyof typeof CHOICE_WORDS].answers[String(value)], `${key} ${String(value)}`).toBeTruthy()
+    for (const code of TROUBLES) expect(TROUBLE_WORDS[code], code).toBeTruthy()
+    for (const note of SWAPS.flatMap(swap => swap.notes)) expect(SWAP_WORDS[note], note).toBeTruthy()
+    for (const row of INGREDIENTS) expect(FIGURE_WORDS[row.source.densityOrigin], row.id).toBeTruthy()
+  })
+
+  it('for every cue and action of every starter dish, short enough for one glance', () => {
+    for (const dish of dishes) {
+      const plan = examplePlan({ dish, pans: everyVessel(dish, FIRST_KITCHEN.pans[0]!), fires: everyVessel(dish, FIRST_KITCHEN.fires[0]!) })
+      const story = [marked(1, 0, 'cook.started'), ...mainLine(dish).slice(1).map((stage, i) => marked(i + 2, 100 * (i + 1), 'stage.began', { stage: stage.id }))]
+      for (let count = 0; count <= story.length; count++) {
+        const cook = replay(plan, story.slice(0, count))
+        for (const due of [null, ...sideStages(dish).map(stage => stage.vessel)]) {
+          for (const action of actionsOf(plan, cook, due)) {
+            const text = actionText(action.code, plan)
+            expect(text, `${dish.id} ${action.code}`).not.toBe(action.code)
+            expect(text.length, text).toBeLessThanOrEqual(22)
+          }
+        }
+        const cue = cueText(cueOf(plan, cook, null, count * 100), plan, mainLine(dish)[cook.stage] ?? null)
+        expect(cue.length, cue).toBeLessThanOrEqual(32)
       }
     }
-    for (const dish of STARTER_DISHES) for (const stage of dish.stages) expect(DOING_WORDS[stage.does], stage.does).toBeDefined()
   })
 
   it('for every kind that is acted on, and for every problem and refusal, each telling what is safe', () => {
@@ -48,17 +88,25 @@ describe('there are words', () => {
 
   it('short enough for one glance at the fire', () => {
     for (const cue of Object.values(CUES)) expect(cue.length, cue).toBeLessThanOrEqual(32)
-    for (const action of Object.values(ACTION_WORDS)) expect(action.length, action).toBeLessThanOrEqual(22)
     for (const { text } of Object.values(CAUTIONS)) expect(text.length, text).toBeLessThanOrEqual(100)
   })
 })
 
 describe('a dish in words', () => {
-  it('tells how it is cooked, read off its stages', () => {
-    const [dish] = STARTER_DISHES
-    expect(schoolOf(dish!)).toEqual(['sugar in the hot water', 'ghee half now, half late', 'cashew fried first', 'roast to first colour'])
-    const deeper = { ...dish!, stages: dish!.stages.filter(stage => stage.does !== 'fry' && !stage.meets).map(stage => (stage.does === 'roast' ? { ...stage, until: { sign: 'deep-golden' } } : stage)) }
-    expect(schoolOf(deeper)).toEqual(['roast to deep golden'])
+  it('tells how it is cooked, leaving out what goes without saying', () => {
+    expect(schoolOf(STARTER_DISHES[0]!)).toEqual(['roast to first colour', 'fat half now, half late', 'water', 'sugar dissolved in the hot liquid', 'nuts fried first, set aside'])
+    const clear = STARTER_DISHES.find(dish => dish.id === 'clear-ash-gourd')!
+    expect(schoolOf(clear)).toEqual(['fat all at the start', 'sugar into the reduced mass', 'nuts fried first, set aside', 'tasting not tasted, first share set apart'])
+  })
+
+  it('names its turning point', () => {
+    expect(new Set(dishes.map(turnText))).toEqual(new Set(['Pour', 'Thickened', 'Off the fire', 'Sugar in', 'Milk in', 'Into the syrup']))
+  })
+
+  it('says what happens outside a span in the way of its family, and how sure that is', () => {
+    const fat = (family: string, ratio: number) => outsideText(standingOf('fat', ratio, spansOf({ family })), family)
+    expect(fat('semolina', 1.6)).toBe('likely greasy: fat pools at the edge')
+    expect(fat('gram-flour', 0.75)).toBe('may be will not loosen and flow; raw taste')
   })
 })
 

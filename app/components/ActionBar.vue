@@ -2,9 +2,12 @@
 import { ref, watch } from 'vue'
 import { COLOUR_STEPS, type ColourStep } from '../../core/family/family'
 import type { Action } from '../../core/live/actions'
-import { ACTION_WORDS, STEP_WORDS } from '../../words/cook'
+import type { CookPlan } from '../../core/live/plan'
+import { actionText, STEP_WORDS } from '../../words/cook'
 
 const props = defineProps<{
+  /** The plan whose stages the actions name. */
+  plan: Pick<CookPlan, 'dish'>
   /** The big actions, the one that is waited for first. */
   actions: readonly Action[]
   /** Colours of the roast's steps on this screen, `#rrggbb`. */
@@ -93,7 +96,7 @@ defineExpose({ pressAt, close: () => {
       :data-action="action.code"
       @click="press(action)"
     >
-      <span>{{ ACTION_WORDS[action.code] ?? action.code }}</span>
+      <span>{{ actionText(action.code, plan) }}</span>
       <kbd>{{ i === 0 ? 'Space' : i + 1 }}</kbd>
     </button>
   </div>

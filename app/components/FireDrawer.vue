@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/replay'
-import { VESSEL_WORDS } from '../../words/cook'
+import { vesselText } from '../../words/cook'
 import { momentText } from '../../words/moment'
 import { clockText } from '../composables/format'
 
@@ -75,7 +75,7 @@ function sendNote(): void {
       v-for="vessel in vessels"
       :key="vessel"
     >
-      <legend>{{ plan.fires[vessel]?.name }} under {{ VESSEL_WORDS[vessel] ?? vessel }}</legend>
+      <legend>{{ plan.fires[vessel]?.name }} under {{ vesselText(plan, vessel) }}</legend>
       <div class="marks">
         <button
           class="stone-button"
@@ -108,7 +108,7 @@ function sendNote(): void {
         class="stone-button"
         @click="emit('mark', 'vessel.lit', { vessel: other })"
       >
-        {{ VESSEL_WORDS[other] ?? other }} is on
+        {{ vesselText(plan, other) }} is on
       </button>
       <button
         v-if="other !== null && cook.lit[other] !== undefined"

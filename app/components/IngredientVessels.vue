@@ -25,6 +25,8 @@ const emit = defineEmits<{
 }>()
 
 const GAP = 8
+/** Room for half the wall's stroke. */
+const EDGE = 4
 const ROW_GAP = 14
 const svg = ref<SVGSVGElement | null>(null)
 const dragging = ref(false)
@@ -33,7 +35,7 @@ const size = computed(() => {
   const shrink = Math.min(1, 6 / Math.ceil(count / 2))
   return { count, top: props.cup.topMm * props.scale * shrink, bottom: props.cup.bottomMm * props.scale * shrink, height: props.cup.heightMm * props.scale * shrink }
 })
-const columns = computed(() => Math.max(1, Math.floor((props.width + GAP) / (size.value.top + GAP))))
+const columns = computed(() => Math.max(1, Math.floor((props.width - 2 * EDGE + GAP) / (size.value.top + GAP))))
 const rows = computed(() => Math.ceil(size.value.count / columns.value))
 const height = computed(() => rows.value * (size.value.height + ROW_GAP))
 const cups = computed(() => Array.from({ length: size.value.count }, (_, i) => {
@@ -41,7 +43,7 @@ const cups = computed(() => Array.from({ length: size.value.count }, (_, i) => {
   const fill = heightShare(share, props.cup.topMm, props.cup.bottomMm) * 0.94
   const row = Math.floor(i / columns.value)
   return {
-    x: (i % columns.value) * (size.value.top + GAP) + 4,
+    x: (i % columns.value) * (size.value.top + GAP) + EDGE,
     y: height.value - (row + 1) * (size.value.height + ROW_GAP) + ROW_GAP,
     shape: vesselShape(size.value.top, size.value.bottom, size.value.height, fill),
   }

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { standingOf, SEMOLINA_SPANS } from '../../core/proportions/spans'
+import { spansOf, standingOf } from '../../core/proportions/spans'
 import { actionsOf } from '../../core/live/actions'
 import { replay } from '../../core/live/replay'
 import { examplePlan, marked } from '../../test/support/plans'
@@ -141,7 +141,7 @@ describe('a level in a drawn cup', () => {
 })
 
 describe('a span', () => {
-  const here = (ratio: number) => mount(SpanBand, { props: { standing: standingOf('fat', ratio, SEMOLINA_SPANS) } })
+  const here = (ratio: number) => mount(SpanBand, { props: { standing: standingOf('fat', ratio, spansOf({ family: 'semolina' })) } })
 
   it('stands further right the more there is, and says when it is outside', () => {
     const x = (ratio: number): number => Number(here(ratio).get('.here').attributes('x'))

@@ -1,7 +1,9 @@
 import { computed, type Ref } from 'vue'
 import { stonesOf } from '../../core/batch/stones'
 import { boundaryIndex } from '../../core/dish/boundaryIndex'
+import { doneIndex } from '../../core/dish/doneIndex'
 import { mainLine } from '../../core/dish/mainLine'
+import { mainVessel } from '../../core/dish/mainVessel'
 import type { Forecast, Window } from '../../core/forecast/forecast'
 import { actionsOf } from '../../core/live/actions'
 import { cueOf, dueSide } from '../../core/live/cue'
@@ -38,12 +40,12 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
   const forecast = useLiveForecast(plan, observations, nowS, running)
   const line = computed(() => (plan.value ? mainLine(plan.value.dish) : []))
   const keystone = computed(() => (plan.value ? boundaryIndex(plan.value.dish, plan.value.dish.keystone) : 0))
-  const done = computed(() => line.value.findIndex(stage => stage.does === 'rest'))
+  const done = computed(() => (plan.value ? doneIndex(plan.value.dish) : 0))
   const both = computed(() => (plan.value && cook.value ? { plan: plan.value, cook: cook.value } : null))
   const due = computed(() => (both.value ? dueSide(both.value.plan, both.value.cook, forecast.value, nowS.value) : null))
   return {
     cook, running, nowS, forecast, line, keystone, done,
-    main: computed(() => line.value[0]?.vessel ?? 'pan'),
+    main: computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan')),
     other: computed(() => plan.value?.dish.stages.find(stage => stage.meets)?.vessel ?? null),
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
     cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),

@@ -1,3 +1,5 @@
+import { shallowRef } from 'vue'
+
 /**
  * Minutes and seconds of a cook.
  *
@@ -24,15 +26,40 @@ export function windowText(early: number, late: number): string {
   return `${clockText(round(early))}–${clockText(round(late))}`
 }
 
+/** How this house reads its numbers: one switch for all screens. */
+export const unitsInUse = shallowRef<'metric' | 'imperial'>('metric')
+
+const G_PER_OZ = 28.3495
+const OZ_PER_LB = 16
+
 /**
- * A weight in grams, as fine as a kitchen scale.
+ * A weight as fine as a kitchen scale, in the units of the house.
  *
  * @param grams g
- * @returns such as `1 520 g`
+ * @returns such as `1 520 g`, or `3 lb 5.6 oz`
  */
 export function gramsText(grams: number): string {
+  if (unitsInUse.value === 'imperial') return ouncesText(grams / G_PER_OZ)
   const rounded = grams < 10 ? Math.round(grams * 10) / 10 : grams < 100 ? Math.round(grams) : Math.round(grams / 5) * 5
   return `${String(rounded).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202F')} g`
+}
+
+function ouncesText(ounces: number): string {
+  if (ounces < 1) return `${Math.round(ounces * 100) / 100} oz`
+  const whole = Math.floor((ounces + 0.05) / OZ_PER_LB)
+  const rest = Math.round((ounces - whole * OZ_PER_LB) * 10) / 10
+  if (whole === 0) return `${rest} oz`
+  return rest > 0 ? `${whole} lb ${rest} oz` : `${whole} lb`
+}
+
+/**
+ * A temperature in the units of the house.
+ *
+ * @param celsius °C
+ * @returns such as `143 °C`, or `289 °F`
+ */
+export function degreesText(celsius: number): string {
+  return unitsInUse.value === 'imperial' ? `${Math.round(celsius * 9 / 5 + 32)} °F` : `${Math.round(celsius)} °C`
 }
 
 /**

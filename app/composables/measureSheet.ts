@@ -1,22 +1,30 @@
 import { useDebounceFn, useManualRefHistory } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import type { Fire, Kitchen, Measure, Pan } from '../../contracts/kitchen'
+import type { Kitchen } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
 import { SheetSchema, type Sheet } from '../../contracts/sheet'
 import { firstBelief } from '../../core/belief/firstBelief'
 import type { Evidence } from '../../core/belief/learn'
-import type { Dish } from '../../core/dish/dish'
+import { fitAdvice } from '../../core/comes/fitAdvice'
+import { volumesOf } from '../../core/comes/volumes'
+import { whatComes } from '../../core/comes/whatComes'
+import { withCorrections } from '../../core/composition/corrections'
+import type { Dish, DishCard } from '../../core/dish/dish'
+import { stageDish } from '../../core/dish/stageDish'
+import { troublesOf } from '../../core/dish/troublesOf'
+import { CoreError } from '../../core/error'
 import type { Forecast } from '../../core/forecast/forecast'
 import { planCook } from '../../core/live/planCook'
 import { finishedShare } from '../../core/proportions/finishedShare'
+import { holdWater, liquidAccount } from '../../core/proportions/liquidAccount'
 import { measuredAmounts } from '../../core/proportions/measuredAmounts'
-import { dishWith } from '../../core/proportions/proportionSheet'
+import type { ScaleFacts } from '../../core/scale/baseOf'
 import { askForecast } from './forecaster'
 
-const KEPT = 'yon-hearth.measure'
-const COARSE = 60
+const KEPT = 'yon-hearth.sheet'
+/** Sizes of the ensemble: while a level is dragged, at once after it, and fine. */
+const MEMBERS = [16, 60, 300] as const
 const PAUSE_MS = 250
-const FINE = 300
 /** Room and height of a house that has said nothing of them. */
 const ROOM_C = 27
 const SEED = 20261125
@@ -24,7 +32,7 @@ const SEED = 20261125
 /** What the sheet is made from. */
 export interface SheetSources {
   readonly kitchen: Readonly<Ref<Kitchen | null>>
-  readonly dishes: Readonly<Ref<readonly Dish[]>>
+  readonly dishes: Readonly<Ref<readonly DishCard[]>>
   readonly evidence: Readonly<Ref<readonly Evidence[]>>
   readonly ingredients: readonly Ingredient[]
 }
@@ -38,74 +46,74 @@ export interface SheetSources {
  */
 export function useMeasureSheet(sources: SheetSources) {
   const sheet = shallowRef<Sheet | null>(null)
-  const history = useManualRefHistory(sheet, { capacity: 100 })
-  // A drag is one change: it is written down once it pauses.
-  let unwritten = false
-  const write = (): void => {
-    if (unwritten) history.commit()
-    unwritten = false
+  const history = useManualRefHistory(sheet, { capacity: 200 })
+  const { write, soon } = writing(() => history.commit())
+  const table = computed(() => withCorrections(sources.ingredients, sources.kitchen.value?.corrections ?? []))
+  const rows = computed(() => new Map(table.value.map(row => [row.id, row])))
+  const rowOf = (id: string): Ingredient => {
+    const row = rows.value.get(id)
+    if (!row) throw new CoreError('unknown-name', 'measureSheet.table', { missing: id })
+    return row
   }
-  const writeSoon = useDebounceFn(write, PAUSE_MS)
-  const book = computed(() => sources.dishes.value.find(one => one.id === sheet.value?.dishId) ?? null)
-  const dish = computed(() => (book.value && sheet.value ? dishWith(book.value, sheet.value) : null))
-  const find = <T extends { readonly id: string }>(list: readonly T[] | undefined, id: string | undefined): T | null => list?.find(one => one.id === id) ?? null
-  const cup = computed((): Measure | null => find(sources.kitchen.value?.measures, sheet.value?.cup))
-  const pan = computed((): Pan | null => find(sources.kitchen.value?.pans, sheet.value?.pan))
-  const pot = computed((): Pan | null => find(sources.kitchen.value?.pans, sheet.value?.pot))
-  const fire = computed((): Fire | null => find(sources.kitchen.value?.fires, sheet.value?.fire))
-  const otherFire = computed((): Fire | null => find(sources.kitchen.value?.fires, sheet.value?.otherFire))
-  const rows = computed(() => (dish.value && cup.value && sheet.value
-    ? measuredAmounts(dish.value, sheet.value.baseG, sources.ingredients, cup.value, sources.kitchen.value?.measures.filter(one => one.kind === 'spoon') ?? [])
+  const card = computed(() => sheet.value?.dish ?? null)
+  const troubles = computed(() => (card.value ? troublesOf(card.value) : []))
+  const dish = computed((): Dish | null => (card.value && troubles.value.length === 0 ? stageDish(card.value) : null))
+  const chosen = useChosen(sources, sheet)
+  const { cup, pan } = chosen
+  const amounts = computed(() => (card.value && cup.value && sheet.value
+    ? measuredAmounts(card.value, sheet.value.baseG, table.value, cup.value, (sources.kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
     : []))
-  const finished = computed(() => (dish.value
-    ? finishedShare(dish.value.ingredients.map(one => ({
-        perBase: one.perBase, base: one.id === dish.value!.base, waterShare: find(sources.ingredients, one.ingredient)?.composition.water ?? 0,
-      })), dish.value.kept.share)
-    : 1))
-  const people = computed(() => (dish.value && sheet.value ? sheet.value.baseG * finished.value / dish.value.portionG : 0))
-  const roast = computed(() => dish.value?.stages.find(stage => stage.does === 'roast')?.id ?? null)
-  const plan = computed(() => {
-    if (!dish.value || !sheet.value || !cup.value || !pan.value || !pot.value || !fire.value || !otherFire.value) return null
-    const { roastMark, baseG } = sheet.value
-    return planCook('measure', {
-      dish: dish.value, baseG, ingredients: sources.ingredients, cup: cup.value,
-      pans: byVessel(dish.value, pan.value, pot.value), fires: byVessel(dish.value, fire.value, otherFire.value),
-      flames: roast.value && fire.value.marks.some(mark => mark.id === roastMark) ? { [roast.value]: roastMark } : {},
-      people: Math.max(0.5, Math.round(people.value * 2) / 2), firstBelief: firstBelief(), evidence: sources.evidence.value,
-      seed: SEED, airC: ROOM_C, altitudeM: 0,
-    }, 0)
+  const finished = computed(() => (card.value ? finishedShare(card.value, rowOf).perBase : 1))
+  const volumes = computed(() => (dish.value && sheet.value ? volumesOf(dish.value, sheet.value.baseG, rowOf) : null))
+  const greatestMl = computed(() => {
+    const points = forecast.value && !forecastIsOld.value ? forecast.value.points : []
+    return points.length > 0 ? Math.max(...points.map(one => one.volumeMl)) : volumes.value?.greatestMl ?? null
   })
-  const forecast = shallowRef<Forecast | null>(null)
-  watch(plan, async (value) => {
-    if (!value) return
-    const coarse = await askForecast('measure', value, [], 0, COARSE).catch(() => null)
-    if (!coarse) return
-    forecast.value = coarse
-    forecast.value = await askForecast('measure', value, [], 0, FINE).catch(() => null) ?? coarse
-  }, { immediate: true })
+  const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value) : null))
+  const { forecast, forecastIsOld } = useCoarseThenFine(plan)
   watch(sheet, (value) => {
     if (value) localStorage.setItem(KEPT, JSON.stringify(value))
   })
+  /** Changes some of what was chosen. */
+  function set(values: Partial<Sheet>): void {
+    if (!sheet.value) return
+    sheet.value = { ...sheet.value, ...values }
+    soon()
+  }
   return {
-    sheet, dish, book, cup, pan, pot, fire, otherFire, rows, finished, people, plan, forecast,
-    /** Mark on which the roast is planned. */
-    roastMark: computed(() => (roast.value ? plan.value?.flames[roast.value] ?? null : null)),
+    sheet, card, dish, troubles, table, rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, set,
+    comes: computed(() => (card.value && sheet.value ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? []) : null)),
+    account: computed(() => (card.value && sheet.value ? liquidAccount(card.value, sheet.value.baseG, rowOf) : null)),
+    fit: computed(() => (greatestMl.value !== null && pan.value ? fitAdvice(greatestMl.value, pan.value, sources.kitchen.value?.pans.filter(one => one.kind === 'pan') ?? []) : null)),
+    facts: computed((): ScaleFacts | null => (card.value && sheet.value && volumes.value
+      ? {
+          base: card.value.base, ingredients: card.value.ingredients, baseG: sheet.value.baseG, usualBaseG: card.value.usual.baseG, portionG: card.value.portionG,
+          finishedPerBase: finished.value, greatestMlPerBase: volumes.value.greatestMl / sheet.value.baseG, density: volumes.value.density, pan: pan.value,
+        }
+      : null)),
     canUndo: history.canUndo,
     /** Takes the last change back. */
     undo(): void {
       write()
       history.undo()
     },
-    /** Changes some of what was chosen. */
-    set(values: Partial<Sheet>): void {
-      if (!sheet.value) return
-      sheet.value = { ...sheet.value, ...values }
-      unwritten = true
-      void writeSoon()
+    /** Changes the dish in hand; where the total of water is held, plain water follows. */
+    setDish(next: DishCard, hold = false): void {
+      const before = card.value
+      if (!before) return
+      set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next })
     },
     /** Opens the sheet of a dish, with what was kept where it still stands on a shelf. */
     open(dishId: string | undefined): void {
       sheet.value = firstSheet(sources, dishId)
+      history.commit()
+      history.clear()
+    },
+    /** Puts a dish of its own into the hand, such as a new one or one read from a file. */
+    take(next: DishCard): void {
+      const first = firstSheet(sources, undefined)
+      if (!first) return
+      sheet.value = { ...first, dish: next, baseG: next.usual.baseG, marks: {} }
       history.commit()
       history.clear()
     },
@@ -115,27 +123,89 @@ export function useMeasureSheet(sources: SheetSources) {
 /** State of the Measure screen. */
 export type MeasureSheet = ReturnType<typeof useMeasureSheet>
 
-/** The same thing for every vessel of its kind: what stands on the main fire, and what stands beside it. */
-function byVessel<T>(dish: Dish, main: T, beside: T): Record<string, T> {
-  return Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? main : beside]))
+/** A drag is one change: it is written down once it pauses. */
+function writing(commit: () => void): { write: () => void, soon: () => void } {
+  let unwritten = false
+  const write = (): void => {
+    if (unwritten) commit()
+    unwritten = false
+  }
+  const later = useDebounceFn(write, PAUSE_MS)
+  return {
+    write, soon: () => {
+      unwritten = true
+      void later()
+    },
+  }
+}
+
+/** What of the kitchen is chosen on the sheet. */
+function useChosen(sources: SheetSources, sheet: Readonly<Ref<Sheet | null>>) {
+  const find = <T extends { readonly id: string }>(list: readonly T[] | undefined, id: string | undefined): T | null => list?.find(one => one.id === id) ?? null
+  return {
+    cup: computed(() => find(sources.kitchen.value?.measures, sheet.value?.cup)),
+    pan: computed(() => find(sources.kitchen.value?.pans, sheet.value?.pan)),
+    pot: computed(() => find(sources.kitchen.value?.pans, sheet.value?.pot)),
+    fire: computed(() => find(sources.kitchen.value?.fires, sheet.value?.fire)),
+    otherFire: computed(() => find(sources.kitchen.value?.fires, sheet.value?.otherFire)),
+  }
+}
+type Chosen = ReturnType<typeof useChosen>
+
+function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number) {
+  const { cup: { value: cup }, pan: { value: pan }, pot: { value: pot }, fire: { value: fire }, otherFire: { value: otherFire } } = chosen
+  if (!cup || !pan || !pot || !fire || !otherFire) return null
+  const onMainFire = new Set(['pan', 'pressure-pan'])
+  return planCook('measure', {
+    dish, baseG: sheet.baseG, ingredients: table, cup,
+    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : pot])),
+    fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMainFire.has(vessel.id) ? fire : otherFire])),
+    flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
+    people: Math.min(500, Math.max(0.5, Math.round(sheet.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
+    seed: SEED, airC: ROOM_C, altitudeM: 0,
+  }, 0)
+}
+
+/** Forecasts of a plan that changes: few members while it moves, more once it stands. */
+function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
+  const forecast = shallowRef<Forecast | null>(null)
+  const forecastIsOld = shallowRef(false)
+  let question = 0
+  watch(plan, async (value) => {
+    const mine = ++question
+    forecastIsOld.value = true
+    if (!value) {
+      forecast.value = null
+      return
+    }
+    for (const members of MEMBERS) {
+      const found = await askForecast('measure', value, [], 0, members).catch(() => null)
+      if (mine !== question || !found) return
+      forecast.value = found
+      forecastIsOld.value = false
+      if (members === MEMBERS[0]) await new Promise(resolve => setTimeout(resolve, PAUSE_MS / 2))
+      if (mine !== question) return
+    }
+  }, { immediate: true })
+  return { forecast, forecastIsOld }
 }
 
 function firstSheet({ kitchen, dishes }: SheetSources, dishId: string | undefined): Sheet | null {
   const shelves = kitchen.value
-  const dish = dishes.value.find(one => one.id === dishId) ?? dishes.value[0]
-  if (!shelves || !dish) return null
   const parsed = SheetSchema.safeParse(recall())
-  const kept = parsed.success && parsed.data.dishId === dish.id ? parsed.data : null
+  const last = parsed.success ? parsed.data : null
+  const dish = dishes.value.find(one => one.id === dishId) ?? (dishId === undefined || dishId === last?.dish.id ? last?.dish : undefined) ?? dishes.value[0]
+  if (!shelves || !dish) return null
+  const kept = last && last.dish.id === dish.id && last.dish.version >= dish.version ? last : null
   const has = (list: readonly { readonly id: string }[], id: string | undefined): string => (list.find(one => one.id === id) ?? list[0])?.id ?? ''
   const pots = shelves.pans.filter(one => one.kind === 'pot')
   return {
-    dishId: dish.id, baseG: kept?.baseG ?? dish.usual.baseG, ratios: kept?.ratios ?? {},
-    cup: has(shelves.measures.filter(one => one.kind === 'cup'), kept?.cup),
-    pan: has(shelves.pans.filter(one => one.kind === 'pan'), kept?.pan),
-    pot: has(pots.length > 0 ? pots : shelves.pans, kept?.pot),
-    fire: has(shelves.fires, kept?.fire),
-    otherFire: has([...shelves.fires].reverse(), kept?.otherFire),
-    roastMark: kept?.roastMark ?? '',
+    dish: kept?.dish ?? dish, baseG: kept?.baseG ?? dish.usual.baseG, marks: kept?.marks ?? {},
+    cup: has(shelves.measures.filter(one => one.kind === 'cup'), last?.cup),
+    pan: has(shelves.pans.filter(one => one.kind === 'pan'), last?.pan),
+    pot: has(pots.length > 0 ? pots : shelves.pans, last?.pot),
+    fire: has(shelves.fires, last?.fire),
+    otherFire: has([...shelves.fires].reverse(), last?.otherFire),
   }
 }
 

@@ -16,9 +16,11 @@ import { ORIGIN_WORDS } from '../../words/measure'
 const house = useHouse()
 void house.load()
 const live = useLiveCooks()
-const open = ref<{ shelf: ShelfName, id: string } | null>(null)
+/** Shelves whose things stand on boards and are edited here. */
+type Board = Extract<ShelfName, 'measures' | 'pans' | 'fires'>
+const open = ref<{ shelf: Board, id: string } | null>(null)
 const trouble = ref('')
-const gone = ref<{ shelf: ShelfName, item: Kitchen[ShelfName][number] } | null>(null)
+const gone = ref<{ shelf: Board, item: Kitchen[Board][number] } | null>(null)
 
 /** Drawing units for a mm: one scale for a shelf. */
 const CUP_SCALE = 1.25
@@ -47,7 +49,7 @@ async function keep(shelf: ShelfName, item: Kitchen[ShelfName][number]): Promise
 }
 async function remove(): Promise<void> {
   const where = open.value
-  const item = opened.value as unknown as Kitchen[ShelfName][number] | null
+  const item = opened.value as unknown as Kitchen[Board][number] | null
   if (!where || !item) return
   gone.value = { shelf: where.shelf, item }
   open.value = null
@@ -60,7 +62,7 @@ async function putBack(): Promise<void> {
   await keep(gone.value.shelf, gone.value.item)
   gone.value = null
 }
-async function add(shelf: ShelfName, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire'): Promise<void> {
+async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire'): Promise<void> {
   const id = newId()
   if (kind === 'cup' || kind === 'spoon') {
     const volumeMl = kind === 'cup' ? 200 : 15

@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { onMounted, ref } from 'vue'
-import ChoiceSelect from '../components/ChoiceSelect.vue'
+import { computed, onMounted, ref } from 'vue'
 import HouseHeader from '../components/HouseHeader.vue'
 import AmountShelf from '../components/measure/AmountShelf.vue'
+import BuyAndPrepare from '../components/measure/BuyAndPrepare.vue'
+import IngredientPanel from '../components/measure/IngredientPanel.vue'
+import LiquidBar from '../components/measure/LiquidBar.vue'
+import OwnedScales from '../components/measure/OwnedScales.vue'
+import SayBar from '../components/measure/SayBar.vue'
+import SchoolChoices from '../components/measure/SchoolChoices.vue'
+import StageList from '../components/measure/StageList.vue'
 import WhatComesOfIt from '../components/measure/WhatComesOfIt.vue'
 import { hearthNow } from '../composables/hearthClock'
 import { useLiveCooks } from '../composables/liveCooks'
@@ -12,11 +18,15 @@ import { newId } from '../composables/outbox'
 import { useCooks } from '../stores/cooks'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
-import { CoreError } from '../../core/error'
-import { parseAmount } from '../../core/measures/parseAmount'
-import { baseFor, setAmount } from '../../core/proportions/proportionSheet'
-import { schoolOf } from '../../words/dish'
+import { SWAPS } from '../../book/swaps'
+import type { Correction } from '../../core/composition/corrections'
+import type { Choices } from '../../core/dish/choices'
+import type { DishCard } from '../../core/dish/dish'
+import { withChoice } from '../../core/dish/withChoice'
+import { setAmount } from '../../core/proportions/setAmount'
+import { familyName, schoolOf } from '../../words/dish'
 
+const DAY_MS = 86_400_000
 const house = useHouse()
 const cooks = useCooks()
 const live = useLiveCooks()
@@ -24,40 +34,87 @@ const route = useRoute()
 const router = useRouter()
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
-const { sheet, dish, book, cup, rows, finished, plan, forecast, canUndo, undo, set } = state
+const { sheet, card, dish, troubles, rowOf, cup, fire, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
 void house.load().then(() => state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined))
 // The fire must open even if the connection is lost between here and there.
 onMounted(() => void preloadRouteComponents('/fire/next'))
 
-const spoken = ref('')
+const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['buy', 'Get ready and buy']] as const
+const pane = ref<(typeof PANES)[number][0]>('school')
+const open = ref<string | null>(null)
+const owned = ref(false)
+const hold = ref(true)
 const trouble = ref('')
-function say(): void {
-  const base = INGREDIENTS.find(row => row.id === dish.value?.ingredients.find(one => one.id === dish.value?.base)?.ingredient)
-  if (!cup.value || !dish.value || !base) return
-  try {
-    const amount = parseAmount(spoken.value, cup.value, kitchen.value?.measures ?? [])
-    set({ baseG: baseFor(amount, base.bulkDensity, finished.value, dish.value.portionG) })
-    trouble.value = ''
-  }
-  catch (error) {
-    trouble.value = error instanceof CoreError && error.code === 'out-of-range'
-      ? 'That is outside what a kitchen cooks: between 5 g and 20 kg of the base. Nothing was changed.'
-      : `"${spoken.value}" was not understood. Say it as 2 glasses, 1 1/2 cup, 300 g or 6 people. Nothing was changed.`
-  }
+const looked = computed(() => amounts.value.find(one => one.id === open.value) ?? null)
+const spoons = computed(() => (kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
+const nameOf = (id: string): string => {
+  const one = card.value?.ingredients.find(known => known.id === id)
+  return one ? (rowOf(one.ingredient).name.split(',')[0] ?? id).toLowerCase() : id
 }
+const correctionOf = (id: string): Correction | null => kitchen.value?.corrections.find(one => one.id === id) ?? null
+const book = computed(() => dishes.value.find(one => one.id === card.value?.id) ?? null)
+const changed = computed(() => card.value !== null && JSON.stringify(card.value) !== JSON.stringify(book.value))
+
+/** Plain water follows a change where the total is held, but never its own. */
 function change(id: string, massG: number): void {
-  if (sheet.value && dish.value) set(setAmount(sheet.value, dish.value.base, id, massG))
+  if (!sheet.value || !card.value) return
+  const next = setAmount({ dish: card.value, baseG: sheet.value.baseG }, id, massG)
+  if (next.baseG !== sheet.value.baseG) set({ baseG: next.baseG })
+  else state.setDish(next.dish, hold.value && card.value.ingredients.find(one => one.id === id)?.part !== 'water')
+}
+function takeOwned(masses: Readonly<Record<string, number>>): void {
+  const base = card.value ? masses[card.value.base] : undefined
+  if (!card.value || base === undefined) return
+  set({ baseG: base, dish: { ...card.value, ingredients: card.value.ingredients.map(one => ({ ...one, perBase: one.id === card.value?.base ? 1 : (masses[one.id] ?? 0) / base })) } })
+  owned.value = false
+}
+function choose(changes: Partial<Choices>): void {
+  if (card.value) set({ dish: withChoice(card.value, changes, rowOf) })
+}
+function leaveOut(id: string): void {
+  if (!card.value) return
+  open.value = null
+  state.setDish({ ...card.value, ingredients: card.value.ingredients.filter(one => one.id !== id) }, hold.value)
+}
+async function correct(correction: Correction): Promise<void> {
+  await house.put('corrections', correction).then(() => {
+    trouble.value = ''
+  }, () => {
+    trouble.value = 'The hearth is away: the correction stands here until you leave the page, and is not kept yet.'
+  })
+}
+async function putSurplus(ingredient: string, massG: number): Promise<void> {
+  const today = Math.floor(hearthNow() / DAY_MS)
+  await house.put('store', { id: newId(), ingredient, massG: Math.round(massG), gotOn: today, openedOn: today, useBy: null }).catch(() => {
+    trouble.value = 'The hearth is away: the surplus is not in the store yet. Nothing else was changed.'
+  })
+}
+
+/** A version of the dish as it is in hand, one after the newest. */
+const nextVersion = (): DishCard | null => (card.value ? { ...card.value, version: (book.value?.version ?? 0) + 1 } : null)
+async function keep(next: DishCard | null): Promise<boolean> {
+  if (!next) return false
+  return house.keepDish(next).then(() => {
+    set({ dish: next })
+    trouble.value = ''
+    return true
+  }, () => {
+    trouble.value = 'The hearth is away: the dish is kept on this device and not in the book yet.'
+    return false
+  })
+}
+async function keepAsOwn(): Promise<void> {
+  if (card.value) await keep({ ...card.value, id: newId(), version: 1, name: `${card.value.name}, ours`.slice(0, 60), note: `from ${card.value.name}` })
 }
 
 const starting = ref(false)
 async function toTheFire(): Promise<void> {
-  if (!plan.value || !book.value || !dish.value) return
+  if (!plan.value || !dish.value || !card.value) return
   starting.value = true
-  const changed = JSON.stringify(dish.value.ingredients) !== JSON.stringify(book.value.ingredients)
-  const version = changed ? { ...dish.value, version: book.value.version + 1 } : book.value
+  const next = changed.value ? nextVersion() : card.value
   const id = newId()
-  cooks.begin({ ...plan.value, id, dish: version, plannedAt: hearthNow(), forecast: forecast.value })
-  if (changed) await house.keepDish(version).then(() => set({ ratios: {} })).catch(() => undefined)
+  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value })
+  if (changed.value) await keep(next)
   await router.push(`/fire/${id}`)
 }
 </script>
@@ -70,62 +127,133 @@ async function toTheFire(): Promise<void> {
       class="page measure"
     >
       <p
-        v-if="house.trouble"
-        class="danger"
+        v-if="house.trouble || trouble"
+        class="danger all"
         role="alert"
       >
-        {{ house.trouble }}
+        {{ house.trouble || trouble }}
       </p>
-      <template v-if="dish && sheet && cup">
+      <template v-if="card && sheet && cup">
         <section
           class="left"
           aria-label="Amounts"
         >
-          <h1>{{ dish.name }}</h1>
-          <p class="soft">
-            {{ schoolOf(dish).join(' · ') }}
-          </p>
-          <form
-            class="say"
-            @submit.prevent="say"
-          >
-            <ChoiceSelect
-              class="cup"
-              label="Cup"
-              :chosen="sheet.cup"
-              :options="house.cups.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.volumeMl)} ml` }))"
-              @choose="value => set({ cup: value })"
-            />
-            <label for="say">Make it from</label>
-            <input
-              id="say"
-              v-model="spoken"
-              placeholder="2 glasses, 300 g, 6 people"
-              autocomplete="off"
-            >
-            <button class="stone-button">
-              Set
-            </button>
-            <button
-              type="button"
-              class="stone-button quiet"
-              :disabled="!canUndo"
-              @click="undo()"
-            >
-              Undo
-            </button>
-          </form>
-          <p
-            class="danger trouble"
-            role="alert"
-          >
-            {{ trouble }}
-          </p>
-          <AmountShelf
-            :rows="rows"
-            :base="dish.base"
+          <header class="head">
+            <div>
+              <h1>{{ card.name }}</h1>
+              <p class="soft">
+                {{ familyName(card) }}: {{ schoolOf(card).join(' · ') }}
+              </p>
+            </div>
+            <p class="keeps">
+              <template v-if="changed">
+                <button
+                  class="stone-button quiet"
+                  @click="keep(nextVersion())"
+                >
+                  Keep the change
+                </button>
+                <button
+                  class="stone-button quiet"
+                  @click="keepAsOwn"
+                >
+                  Keep as a dish of ours
+                </button>
+              </template>
+              <NuxtLink
+                class="stone-button quiet"
+                :to="`/card/${card.id}`"
+              >Print</NuxtLink>
+            </p>
+          </header>
+          <SayBar
+            :card="card"
+            :facts="facts"
+            :row-of="rowOf"
             :cup="cup"
+            :cups="house.cups"
+            :measures="kitchen?.measures ?? []"
+            :can-undo="canUndo"
+            @cup="value => set({ cup: value })"
+            @base="massG => set({ baseG: massG })"
+            @owned="owned = !owned"
+            @undo="undo()"
+          />
+          <OwnedScales
+            v-if="owned"
+            :rows="amounts"
+            :base="card.base"
+            :measures="[cup, ...spoons]"
+            @take="takeOwned"
+            @close="owned = false"
+          />
+          <AmountShelf
+            :rows="amounts"
+            :base="card.base"
+            :family="card.family"
+            :cup="cup"
+            :open="open"
             @change="change"
+            @look="id => open = open === id ? null : id"
+          />
+          <IngredientPanel
+            v-if="looked"
+            :amount="looked"
+            :swaps="SWAPS"
+            :card="card"
+            :base-g="sheet.baseG"
+            :row-of="rowOf"
+            :cup="cup"
+            :measures="kitchen?.measures ?? []"
+            :correction="correctionOf(looked.row.id)"
+            :currency="house.currency"
+            @change="massG => change(looked!.id, massG)"
+            @swap="next => { open = null; set({ dish: next }) }"
+            @out="leaveOut(looked!.id)"
+            @correct="correct"
+            @close="open = null"
+          />
+          <LiquidBar
+            v-if="account && account.totalG > 0"
+            :account="account"
+            :name-of="nameOf"
+            :hold="hold"
+            @hold="on => hold = on"
+          />
+          <nav
+            class="panes"
+            aria-label="More of this dish"
+          >
+            <button
+              v-for="[id, name] in PANES"
+              :key="id"
+              :aria-pressed="pane === id"
+              @click="pane = id"
+            >
+              {{ name }}
+            </button>
+          </nav>
+          <SchoolChoices
+            v-if="pane === 'school' || troubles.length > 0"
+            :card="card"
+            :troubles="troubles"
+            @choose="choose"
+          />
+          <StageList
+            v-if="pane === 'stages' && dish"
+            :dish="dish"
+            :base-g="sheet.baseG"
+            :name-of="nameOf"
+          />
+          <BuyAndPrepare
+            v-if="pane === 'buy'"
+            :card="card"
+            :base-g="sheet.baseG"
+            :row-of="rowOf"
+            :store="kitchen?.store ?? []"
+            :today="Math.floor(hearthNow() / DAY_MS)"
+            :fire="fire"
+            @surplus="putSurplus"
           />
         </section>
         <aside
@@ -136,7 +264,7 @@ async function toTheFire(): Promise<void> {
             <h2>What comes of it</h2>
             <button
               class="stone-button first"
-              :disabled="!forecast || starting"
+              :disabled="!forecast || forecastIsOld || starting || troubles.length > 0"
               @click="toTheFire"
             >
               Take it to the fire
@@ -146,6 +274,7 @@ async function toTheFire(): Promise<void> {
             :state="state"
             :pans="house.pans"
             :fires="kitchen?.fires ?? []"
+            :currency="house.currency"
           />
         </aside>
       </template>
@@ -154,21 +283,23 @@ async function toTheFire(): Promise<void> {
 </template>
 
 <style scoped>
-.measure { display: grid; grid-template-columns: minmax(0, 1fr) 400px; gap: 36px; padding-top: 10px; }
+.measure { display: grid; grid-template-columns: minmax(0, 1fr) 384px; gap: 30px; padding-top: 6px; }
+.all { grid-column: 1 / -1; }
 .left { display: grid; gap: 8px; align-content: start; }
-.say { display: flex; gap: 10px; align-items: center; margin-top: 8px; }
-.say label { color: var(--ink-soft); white-space: nowrap; }
-.say input { min-height: 46px; flex: 1 1 220px; min-width: 0; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; }
-.cup { flex: 0 1 230px; }
-.trouble:empty { display: none; }
-.right { border-left: 3px solid var(--line); padding-left: 28px; display: grid; gap: 12px; align-content: start; }
+.head { display: flex; justify-content: space-between; gap: 20px; align-items: start; }
+.head h1 { font-size: 1.9rem; }
+.keeps { display: flex; white-space: nowrap; }
+.right { border-left: 3px solid var(--line); padding-left: 24px; display: grid; gap: 10px; align-content: start; }
 .right header { display: flex; justify-content: space-between; align-items: center; gap: 10px; }
+.panes { display: flex; gap: 4px; border-bottom: 3px solid var(--line); margin-top: 8px; }
+.panes button { background: none; border: 0; border-bottom: 5px solid transparent; margin-bottom: -3px; padding: 8px 14px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
+.panes button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--ink); }
 @media (max-width: 1000px) {
   .measure { grid-template-columns: minmax(0, 1fr); }
   .right { border-left: 0; border-top: 3px solid var(--line); padding: 18px 0 0; }
 }
 @media (max-width: 700px) {
-  .say { flex-wrap: wrap; }
-  .cup { flex: 1 1 100%; }
+  .head { display: grid; }
+  .keeps { white-space: normal; flex-wrap: wrap; }
 }
 </style>

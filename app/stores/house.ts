@@ -1,13 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { z } from 'zod'
-import { DishSchema } from '../../contracts/dish'
+import { DishCardSchema } from '../../contracts/dish'
 import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kitchen'
 import type { Evidence } from '../../core/belief/learn'
-import type { Dish } from '../../core/dish/dish'
+import type { DishCard } from '../../core/dish/dish'
 import { Anything, ask } from '../composables/api'
+import { unitsInUse } from '../composables/format'
 
-const DishesSchema = z.object({ dishes: z.array(DishSchema) })
+const DishesSchema = z.object({ dishes: z.array(DishCardSchema), aside: z.array(z.string()) })
 const EvidenceSchema = z.object({
   evidence: z.array(z.object({ name: z.string(), of: z.string(), value: z.number(), variance: z.number(), batch: z.string() })),
 })
@@ -15,7 +16,8 @@ const EvidenceSchema = z.object({
 /** What belongs to the house: its kitchen, its dishes and what its batches have taught. */
 export const useHouse = defineStore('house', () => {
   const kitchen = shallowRef<Kitchen | null>(null)
-  const dishes = shallowRef<readonly Dish[]>([])
+  const dishes = shallowRef<readonly DishCard[]>([])
+  const aside = shallowRef<readonly string[]>([])
   const evidence = shallowRef<readonly Evidence[]>([])
   const trouble = shallowRef<string | null>(null)
 
@@ -27,6 +29,8 @@ export const useHouse = defineStore('house', () => {
       ])
       kitchen.value = shelves
       dishes.value = book.dishes
+      aside.value = book.aside
+      unitsInUse.value = shelves.settings[0]?.units ?? 'metric'
       evidence.value = learned.evidence
       trouble.value = null
     }
@@ -57,13 +61,26 @@ export const useHouse = defineStore('house', () => {
   }
 
   /** Keeps a new version of a dish. */
-  async function keepDish(dish: Dish): Promise<void> {
+  async function keepDish(dish: DishCard): Promise<void> {
     await ask('PUT', `/dishes/${dish.id}`, Anything, dish)
-    dishes.value = dishes.value.map(one => (one.id === dish.id ? dish : one))
+    dishes.value = dishes.value.some(one => one.id === dish.id) ? dishes.value.map(one => (one.id === dish.id ? dish : one)) : [...dishes.value, dish]
+  }
+
+  /** Puts a dish aside, or takes it back. */
+  async function putAside(id: string, away: boolean): Promise<void> {
+    await ask('PUT', `/dishes/${id}/aside`, Anything, { aside: away })
+    aside.value = away ? [...aside.value, id] : aside.value.filter(one => one !== id)
+  }
+
+  /** Reads numbers in other units: on all screens at once, and for good. */
+  async function setUnits(units: 'metric' | 'imperial'): Promise<void> {
+    unitsInUse.value = units
+    await put('settings', { id: 'house', units, currency: kitchen.value?.settings[0]?.currency ?? '' })
   }
 
   const cups = computed(() => kitchen.value?.measures.filter(one => one.kind === 'cup') ?? [])
   const pans = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pan') ?? [])
   const pots = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pot') ?? [])
-  return { kitchen, dishes, evidence, trouble, load, put, remove, keepDish, cups, pans, pots }
+  const currency = computed(() => kitchen.value?.settings[0]?.currency ?? '')
+  return { kitchen, dishes, aside, evidence, putAside, setUnits, currency, trouble, load, put, remove, keepDish, cups, pans, pots }
 })

@@ -90,7 +90,7 @@ describe('cooks', () => {
 describe('the house', () => {
   beforeEach(() => {
     answers['/api/kitchen'] = FIRST_KITCHEN
-    answers['/api/dishes'] = { dishes: STARTER_DISHES }
+    answers['/api/dishes'] = { dishes: STARTER_DISHES, aside: [] }
     answers['/api/evidence'] = { evidence: [] }
   })
 
@@ -100,7 +100,7 @@ describe('the house', () => {
     expect(house.cups.map(one => one.id)).toEqual(['cup'])
     expect(house.pans.map(one => one.id)).toEqual(['pan'])
     expect(house.pots.map(one => one.id)).toEqual(['pot'])
-    expect(house.dishes).toHaveLength(1)
+    expect(house.dishes).toHaveLength(STARTER_DISHES.length)
     expect(house.trouble).toBeNull()
   })
 

@@ -1,5 +1,6 @@
 import { boundaryIndex } from '../dish/boundaryIndex'
-import { mainLine } from '../dish/mainLine'
+import { doneIndex } from '../dish/doneIndex'
+import { mainVessel } from '../dish/mainVessel'
 import { COLOUR_STEPS } from '../family/family'
 import { familyOf } from '../family/families'
 import type { Forecast } from '../forecast/forecast'
@@ -21,7 +22,7 @@ export function summarise(plan: CookPlan, cook: LiveCook, forecast: Forecast): B
   const keystone = boundaryIndex(plan.dish, plan.dish.keystone)
   const end = endOf(plan, cook)
   const keystoneS = cook.stageStarts[keystone] ?? forecast.stages[keystone].middle
-  const endS = end ?? forecast.stages[doneStage(plan)].middle
+  const endS = end ?? forecast.stages[doneIndex(plan.dish)].middle
   const planned = plan.forecast
   const weighing = lastWeighing(plan, cook)
   return {
@@ -30,9 +31,9 @@ export function summarise(plan: CookPlan, cook: LiveCook, forecast: Forecast): B
     keystoneS: cook.stageStarts[keystone],
     endS: end,
     plannedKeystoneS: planned?.stages[keystone].middle ?? null,
-    plannedEndS: planned?.stages[doneStage(plan)].middle ?? null,
+    plannedEndS: planned?.stages[doneIndex(plan.dish)].middle ?? null,
     plannedKeystoneWindow: windowAt(planned, keystone),
-    plannedEndWindow: windowAt(planned, doneStage(plan)),
+    plannedEndWindow: windowAt(planned, doneIndex(plan.dish)),
     moments: momentsOf(plan, cook),
     baseG: plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0,
     finishedG: weighing ?? (Number.isFinite(forecast.finishedG.middle) ? forecast.finishedG.middle : null),
@@ -44,14 +45,8 @@ export function summarise(plan: CookPlan, cook: LiveCook, forecast: Forecast): B
   }
 }
 
-function doneStage(plan: CookPlan): number {
-  const line = mainLine(plan.dish)
-  const rest = line.findIndex((stage, i) => i > 0 && stage.does === 'rest')
-  return rest > 0 ? rest : line.length - 1
-}
-
 function endOf(plan: CookPlan, cook: LiveCook): number | null {
-  return cook.stageStarts[doneStage(plan)] ?? cook.offFireS ?? cook.finishedS
+  return cook.stageStarts[doneIndex(plan.dish)] ?? cook.offFireS ?? cook.finishedS
 }
 
 function windowAt(forecast: Forecast | null, stage: number): [number, number] | null {
@@ -59,12 +54,12 @@ function windowAt(forecast: Forecast | null, stage: number): [number, number] | 
 }
 
 function plannedStones(plan: CookPlan, forecast: Forecast, keystone: number) {
-  return stonesOf(forecast, forecast.stages[keystone].middle, forecast.stages[doneStage(plan)].middle)
+  return stonesOf(forecast, forecast.stages[keystone].middle, forecast.stages[doneIndex(plan.dish)].middle)
 }
 
 function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
-  const main = mainLine(plan.dish)[0].vessel
-  const from = cook.stageStarts[doneStage(plan)] ?? cook.offFireS
+  const main = mainVessel(plan.dish)
+  const from = cook.stageStarts[doneIndex(plan.dish)] ?? cook.offFireS
   if (from === null) return null
   const last = cook.weighings.filter(one => one.what.vessel === main && one.timeS >= from - 60).at(-1)
   return last ? last.what.grossG - plan.vessels[main].vessel.massG : null
@@ -81,7 +76,8 @@ function momentsOf(plan: CookPlan, cook: LiveCook) {
 
 /** The darkest step the roast's middle run had reached as the liquid went in. */
 function darkestStep(plan: CookPlan, forecast: Forecast, keystoneS: number): string | null {
-  const { stepLightness } = familyOf(plan.dish.family)
+  const { stepLightness, fresh } = familyOf(plan.dish.family)
+  if (fresh) return null
   const last = forecast.points.filter(point => point.timeS <= keystoneS + 4).at(-1)
   if (!last) return null
   return COLOUR_STEPS.filter(step => last.colour.lightness <= stepLightness[step]).at(-1) ?? null

@@ -1,5 +1,5 @@
 import type { ConditionedEnsemble } from '../forecast/conditionEnsemble'
-import { mainLine } from '../dish/mainLine'
+import { mainVessel } from '../dish/mainVessel'
 import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from '../live/plan'
 import type { Belief, BeliefEntry } from './belief'
@@ -30,7 +30,7 @@ const WORTH = 0.1
  * @returns household names by the plan's names
  */
 export function householdNames(plan: Pick<CookPlan, 'dish' | 'fires'>): Record<string, string> {
-  const main = mainLine(plan.dish)[0].vessel
+  const main = mainVessel(plan.dish)
   const other = sideStages(plan.dish)[0]?.vessel
   const named: Record<string, string> = {
     browningRate: `browning.${plan.dish.family}`,

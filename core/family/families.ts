@@ -1,8 +1,10 @@
 import { CoreError } from '../error'
 import type { Family } from './family'
+import { OTHER_FAMILIES } from './otherFamilies'
 import { SEMOLINA } from './semolina'
 
-const FAMILIES: readonly Family[] = [SEMOLINA]
+/** Every family, in the order they are offered. */
+export const FAMILIES: readonly Family[] = [SEMOLINA, ...OTHER_FAMILIES]
 
 /**
  * A base family by its id.

@@ -1,12 +1,17 @@
 import type { Lab } from '../colour/lab'
+import type { ColourStep } from '../dish/signIds'
 
-/** Names of the roast's colour steps, from light to dark. */
-export const COLOUR_STEPS = ['pale', 'golden', 'deep-golden', 'brown', 'burnt'] as const
-export type ColourStep = (typeof COLOUR_STEPS)[number]
+export { COLOUR_STEPS, type ColourStep } from '../dish/signIds'
+
+/** Base families by id, in the order they are offered. */
+export const FAMILY_IDS = [
+  'semolina', 'broken-wheat', 'vermicelli', 'wheat-flour', 'other-flour', 'gram-flour', 'lentil', 'vegetable', 'fruit', 'coconut-nut',
+] as const
+export type FamilyId = (typeof FAMILY_IDS)[number]
 
 /** One base family as a row of numbers; no law is written per dish. */
 export interface Family {
-  readonly id: string
+  readonly id: FamilyId
   /** L* of the raw base wetted with fat, before any browning. */
   readonly rawLightness: number
   /** L* that endless browning would reach. */
@@ -25,6 +30,12 @@ export interface Family {
   readonly mostWaterPerSolids: number
   /** True where grains scratch a coated pan. */
   readonly scratches: boolean
+  /** True where the base is fresh: proportions are to its prepared raw weight, and its own water is cooked off. */
+  readonly fresh: boolean
+  /** True where acid and long cooking ask for steel or a lined pan. */
+  readonly acid: boolean
+  /** True where the forecast runs on physics for its roasts and pours; the others run on usual minutes until theirs is built. */
+  readonly physics: boolean
   /** Where these numbers come from. */
   readonly source: string
 }

@@ -25,5 +25,8 @@ export const SEMOLINA: Family = {
   grainRadiusMm: 0.28,
   mostWaterPerSolids: 5.6,
   scratches: true,
+  fresh: false,
+  acid: false,
+  physics: true,
   source: 'estimate, shaped by published ranges (recalled, unchecked)',
 }

@@ -1,6 +1,7 @@
 import type { Stage } from '../dish/dish'
 import { boundaryIndex } from '../dish/boundaryIndex'
 import { mainLine } from '../dish/mainLine'
+import { mainVessel } from '../dish/mainVessel'
 import { sideStages } from '../dish/sideStages'
 import { CoreError } from '../error'
 import { familyOf } from '../family/families'
@@ -85,7 +86,7 @@ function vesselOf(plan: CookPlan, id: string) {
 }
 
 function fireRole(plan: CookPlan, vessel: string): FireRole {
-  return vessel === mainLine(plan.dish)[0].vessel ? 'mainFire' : 'otherFire'
+  return vessel === mainVessel(plan.dish) ? 'mainFire' : 'otherFire'
 }
 
 function flameOf(plan: CookPlan, stage: Stage): FlameSetting {
@@ -137,7 +138,7 @@ function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {
 }
 
 function queriesOf(cook: LiveCook, plan: CookPlan): ProgramQuery[] {
-  const main = mainLine(plan.dish)[0].vessel
+  const main = mainVessel(plan.dish)
   return [
     ...cook.weighings.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
     ...cook.temperatures.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),

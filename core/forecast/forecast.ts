@@ -1,5 +1,5 @@
 import type { Lab } from '../colour/lab'
-import type { SignId } from './signs'
+import type { SignId } from '../dish/signIds'
 
 /** A forecast number: 10th percentile, median, 90th percentile. */
 export interface Window {
@@ -45,6 +45,8 @@ export interface RestsOn {
 /** What this pan, flame and base will do, as far as it is known. Times in s since the start of the cook, weights in g. */
 export interface Forecast {
   readonly modelVersion: string
+  /** Missing means physics; `usual-minutes` where the physics do not cover the dish. */
+  readonly basis?: 'physics' | 'usual-minutes' | undefined
   readonly nowS: number
   readonly members: number
   readonly effective: number

@@ -1,18 +1,21 @@
 import { memberValues, MEMBER_NAMES, type MemberValues } from '../belief/memberValues'
 import { mainLine } from '../dish/mainLine'
+import type { SignId } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
 import { replay, type LiveCook } from '../live/replay'
+import { usualForecast } from '../usual/usualForecast'
 import { weightedQuantile } from '../random/weightedQuantile'
 import { appearance } from './appearance'
 import { compileProgram } from './compileProgram'
+import { covers } from './covers'
 import { conditionEnsemble, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast, ForecastPoint, RestsOn, SideForecast, Window } from './forecast'
 import { MODEL_VERSION } from './modelVersion'
 import type { Program } from './program'
 import { ensembleRecord } from './record'
-import { SIGNS, type SignId } from './signs'
+import { SIGNS } from './signs'
 import { simulate } from './simulate'
 import type { TracePoint } from './trace'
 
@@ -37,8 +40,20 @@ const POINT_EVERY_S = 8
  */
 export function forecastCook(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Forecast {
   const cook = replay(plan, observations)
-  const program = compileProgram(plan, cook, nowS)
-  return readForecast(plan, cook, program, conditionEnsemble(plan, cook, program, members))
+  if (!covers(plan.dish)) return usualForecast(plan, cook, nowS, members)
+  const timed = timedOnly(cook)
+  const program = compileProgram(plan, timed, nowS)
+  return readForecast(plan, timed, program, conditionEnsemble(plan, timed, program, members))
+}
+
+/**
+ * A cook with only the signs that the physics time; the others are marked, and say nothing to them.
+ *
+ * @param cook the replayed cook
+ * @returns the cook
+ */
+export function timedOnly(cook: LiveCook): LiveCook {
+  return { ...cook, signs: cook.signs.filter(tap => SIGNS.includes(tap.what)) }
 }
 
 /**

@@ -1,5 +1,6 @@
 import { normalCdf } from '../random/normalCdf'
 import { mainLine } from '../dish/mainLine'
+import { mainVessel } from '../dish/mainVessel'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
 import type { Program } from './program'
@@ -151,7 +152,7 @@ function waitingOf(cook: LiveCook, program: Program, record: EnsembleRecord, mem
 }
 
 function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
-  const main = mainLine(plan.dish)[0].vessel
+  const main = mainVessel(plan.dish)
   const pan = plan.vessels[main]
   const tare = pan.vessel.massG
   return program.queries.flatMap((query, k): Term[] => {

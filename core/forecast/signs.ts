@@ -1,11 +1,11 @@
 import type { MemberValues } from '../belief/memberValues'
-import { COLOUR_STEPS, type Family } from '../family/family'
+import { TIMED_SIGNS, type ColourStep, type SignId } from '../dish/signIds'
+import type { Family } from '../family/family'
 import { AROMA, BROWNING, HELD, NUTS, NUT_BROWNING, SOLIDS, TEMP, WATER } from './layout'
 import { roastLightness } from './roastLightness'
 
 /** Everything a cook can see or smell that the forecast times, in the order the ensemble keeps it. */
-export const SIGNS = ['nuts-golden', 'aroma', ...COLOUR_STEPS, 'boil', 'taken-up', 'leaves-sides'] as const
-export type SignId = (typeof SIGNS)[number]
+export const SIGNS: readonly SignId[] = TIMED_SIGNS
 
 /** Index of the boil, the one sign that belongs to the other vessel. */
 export const BOIL = SIGNS.indexOf('boil')
@@ -40,7 +40,7 @@ export function signLevel(
   if (id === 'aroma') return state[at + AROMA] - member.aromaDose
   if (id === 'taken-up' || id === 'leaves-sides') return poured ? wetLevel(id, state, at) : NOT_YET
   if (poured || !(state[at + BROWNING] > 0)) return NOT_YET
-  return family.stepLightness[id] + member.eye - roastLightness(state, at, family, member)
+  return family.stepLightness[id as ColourStep] + member.eye - roastLightness(state, at, family, member)
 }
 
 function wetLevel(id: 'taken-up' | 'leaves-sides', state: Float64Array, at: number): number {

@@ -1,4 +1,5 @@
 import { mainLine } from '../dish/mainLine'
+import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './replay'
 
@@ -28,7 +29,7 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, due: string | null): A
   const stage = line[cook.stage]
   if (!stage) return [{ role: 'done', code: 'start', marks: { kind: 'cook.started', payload: {} }, opens: null }]
   const actions: Action[] = []
-  if (due) actions.push({ role: 'other', code: `light.${due}`, marks: { kind: 'vessel.lit', payload: { vessel: due } }, opens: null })
+  if (due) actions.push({ role: 'other', code: `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, marks: { kind: 'vessel.lit', payload: { vessel: due } }, opens: null })
   const tapped = (sign: string): boolean => cook.signs.some(tap => tap.what === sign)
   if (stage.does === 'roast' && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
   if ('sign' in stage.until) {
@@ -37,7 +38,7 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, due: string | null): A
   }
   const next = line[cook.stage + 1]
   const done: Action = next
-    ? { role: 'done', code: `begin.${next.does}`, marks: { kind: 'stage.began', payload: { stage: next.id } }, opens: null }
+    ? { role: 'done', code: `begin.${next.id}`, marks: { kind: 'stage.began', payload: { stage: next.id } }, opens: null }
     : { role: 'done', code: 'finish', marks: { kind: 'cook.finished', payload: {} }, opens: null }
   const reached = 'sign' in stage.until && stage.does === 'roast' && cook.looks.length > 0
   return [...(reached ? [done, ...actions] : [...actions.slice(0, MOST - 1), done])].slice(0, MOST)

@@ -1,17 +1,18 @@
+import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Forecast, Window } from '../forecast/forecast'
-import type { SignId } from '../forecast/signs'
+import type { SignId } from '../dish/signIds'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './replay'
 
 /** Cautions by the step where a hand could be burned. */
-export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet'
+export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup' | 'pressure' | 'grinder' | 'allergen'
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
-  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'pour-now' | 'pouring' | 'cook-down'
-  | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'finished'
+  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'cook-down'
+  | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'finished'
 
 /** What the fire screen says at one glance. */
 export interface Cue {
@@ -75,6 +76,16 @@ function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cu
   return null
 }
 
+/** A stage that waits for minutes is over when they are. */
+function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
+  const began = cook.stageStarts[cook.stage]
+  return 'minutes' in stage.until && began !== null && began !== undefined && nowS >= began + stage.until.minutes * 60
+}
+
+/** A wet stage that is not the taking up of a pour speaks by its own name. */
+const plain = (stage: Stage): boolean => stage.id !== 'take-up'
+const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next')
+
 type StageCue = Pick<Cue, 'code' | 'caution'>
 
 function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
@@ -84,20 +95,26 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
   const window = forecast?.stages[cook.stage + 1]
   const near = window !== undefined && nowS >= window.early - SOON_S
   switch (stage.does) {
-    case 'fry': return { code: ready ? 'take-out' : 'fry', caution: 'hot-fat' }
+    case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
     case 'pour': return { code: 'pouring', caution: 'pour' }
     case 'roast': {
-      if (ready) return { code: 'pour-now', caution: 'pour' }
-      if (near) return { code: 'pour-soon', caution: 'pour' }
+      const pours = line[cook.stage + 1]?.does === 'pour'
+      if (ready) return pours ? { code: 'pour-now', caution: 'pour' } : { code: 'next', caution: 'hot-fat' }
+      if (near && pours) return { code: 'pour-soon', caution: 'pour' }
+      if (near) return { code: 'watch', caution: 'hot-fat' }
       const down = forecast?.turnDownS
       return { code: down !== null && down !== undefined && nowS >= down - SOON_S ? 'turn-down' : 'roast', caution: 'hot-fat' }
     }
-    case 'enrich': return { code: ready ? 'off-now' : 'enrich', caution: 'hot-sweet' }
+    case 'enrich': {
+      const last = line[cook.stage + 1]?.does === 'rest'
+      return { code: ready || (!last && isOver(stage, cook, nowS)) ? last ? 'off-now' : 'next' : 'enrich', caution: 'hot-sweet' }
+    }
     case 'rest': {
       const began = cook.stageStarts[cook.stage] ?? nowS
       const rests = 'minutes' in stage.until ? stage.until.minutes * 60 : 0
       return { code: nowS >= began + rests ? 'rested' : 'rest', caution: 'hot-sweet' }
     }
-    default: return { code: ready ? 'enrich-soon' : 'cook-down', caution: 'spitting' }
+    case 'cook-down': return { code: ready ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
+    default: return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'work', caution: (stage.cautions?.[0] as CautionCode | undefined) ?? null }
   }
 }

@@ -2,7 +2,7 @@ import type { Dish, Flame } from '../dish/dish'
 import type { PlanFire } from './plan'
 
 /** Power each kind of flame asks for, W into the pan (estimates from the usual ladder of a domestic burner). */
-const WANTED: Readonly<Record<Flame, number>> = { off: 0, low: 450, middle: 700, high: 1250 }
+export const WANTED_W: Readonly<Record<Flame, number>> = { off: 0, low: 450, middle: 700, high: 1250 }
 
 /**
  * The mark of each stage: the one whose power is nearest, by ratio, to what the stage's flame asks for.
@@ -16,7 +16,7 @@ export function guessFlames(dish: Dish, fires: Readonly<Record<string, PlanFire>
   for (const stage of dish.stages) {
     const fire = fires[stage.vessel]
     if (stage.flame === 'off' || !fire) continue
-    const wanted = Math.log(WANTED[stage.flame])
+    const wanted = Math.log(WANTED_W[stage.flame])
     const nearest = fire.marks.reduce((best, mark) =>
       (Math.abs(Math.log(mark.watts) - wanted) < Math.abs(Math.log(best.watts) - wanted) ? mark : best))
     marks[stage.id] = nearest.id

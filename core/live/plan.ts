@@ -1,4 +1,5 @@
 import type { Belief } from '../belief/belief'
+import type { Lab } from '../colour/lab'
 import type { Dish } from '../dish/dish'
 import type { Forecast } from '../forecast/forecast'
 import type { Vessel } from '../vessel/vessel'
@@ -21,6 +22,8 @@ export interface PlanAmount {
   readonly ingredient: string
   readonly massG: number
   readonly composition: Composition
+  /** Colour of the raw base, where it is known. */
+  readonly look?: Lab | undefined
 }
 
 /** A vessel of the household taken for this cook. */

@@ -1,3 +1,4 @@
+import type { Lab } from '../colour/lab'
 import type { Belief } from '../belief/belief'
 import { beliefFor, type Evidence } from '../belief/learn'
 import type { Dish } from '../dish/dish'
@@ -5,6 +6,7 @@ import { CoreError } from '../error'
 import { MODEL_VERSION } from '../forecast/modelVersion'
 import { requireRange } from '../requireRange'
 import type { Material } from '../vessel/vessel'
+import { learnedMinutes } from '../usual/learnedMinutes'
 import { guessFlames } from './guessFlames'
 import type { Composition, CookPlan, FlameMark, PlanVessel } from './plan'
 
@@ -24,10 +26,10 @@ export interface ChosenPan {
 export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[] }
 
 /** What the household chose for a cook. */
-export interface Choices {
+export interface CookChoices {
   readonly dish: Dish
   readonly baseG: number
-  readonly ingredients: readonly { readonly id: string, readonly composition: Composition }[]
+  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab }[]
   readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
   /** Pans and fires by the dish's vessel ids. */
   readonly pans: Readonly<Record<string, ChosenPan>>
@@ -52,15 +54,16 @@ export interface Choices {
  * @returns the plan, without a forecast
  * @throws CoreError `unknown-name` where an ingredient is not in the table, `out-of-range` for the amount
  */
-export function planCook(id: string, choices: Choices, plannedAt: number): CookPlan {
-  const { dish, baseG, cup, pans, fires } = choices
+export function planCook(id: string, choices: CookChoices, plannedAt: number): CookPlan {
+  const { baseG, cup, pans, fires } = choices
+  const dish = learnedMinutes(choices.dish, choices.evidence)
   requireRange('planCook.baseG', baseG, 5, 20000)
   return {
     id, dish,
     amounts: dish.ingredients.map((one) => {
       const row = choices.ingredients.find(known => known.id === one.ingredient)
       if (!row) throw new CoreError('unknown-name', 'planCook.ingredients', { missing: one.ingredient })
-      return { id: one.id, ingredient: one.ingredient, massG: Math.round(one.perBase * baseG * 100) / 100, composition: row.composition }
+      return { id: one.id, ingredient: one.ingredient, massG: Math.round(one.perBase * baseG * 100) / 100, composition: row.composition, ...(one.id === dish.base && row.colour ? { look: row.colour } : {}) }
     }),
     vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),
     fires: Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, { id: fire.id, name: fire.name, marks: fire.marks }])),

@@ -1,6 +1,6 @@
 import { mainLine } from '../dish/mainLine'
-import { COLOUR_STEPS, type ColourStep } from '../family/family'
-import { SIGNS, type SignId } from '../forecast/signs'
+import { mainVessel } from '../dish/mainVessel'
+import { COLOUR_STEPS, SIGN_IDS, type ColourStep, type SignId } from '../dish/signIds'
 import { KNOWN_KINDS, type Observation } from './observation'
 import { orderObservations } from './orderObservations'
 import type { CookPlan } from './plan'
@@ -69,11 +69,11 @@ export function replay(plan: CookPlan, observations: readonly Observation[]): Li
 /** Returns false where the payload is not what this version can use: the moment is then shown as unknown. */
 function apply(cook: Draft, plan: CookPlan, moment: Moment, timeS: number): boolean {
   const { id, payload } = moment
-  const vessel = typeof payload.vessel === 'string' ? payload.vessel : mainLine(plan.dish)[0].vessel
+  const vessel = typeof payload.vessel === 'string' ? payload.vessel : mainVessel(plan.dish)
   switch (moment.kind) {
     case 'cook.started': return true
     case 'stage.began': return applyStage(cook, plan, payload.stage, timeS)
-    case 'sign.seen': return put(cook.signs, id, timeS, SIGNS.find(sign => sign === payload.sign))
+    case 'sign.seen': return put(cook.signs, id, timeS, SIGN_IDS.find(sign => sign === payload.sign))
     case 'looks.like': return put(cook.looks, id, timeS, COLOUR_STEPS.find(step => step === payload.step))
     case 'flame.changed': return put(cook.controls, id, timeS,
       typeof payload.mark === 'string' ? { vessel, mark: payload.mark } : undefined)

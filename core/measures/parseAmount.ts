@@ -1,53 +1,70 @@
-import Fraction from 'fraction.js'
 import { CoreError } from '../error'
 import type { MeasureSize } from './inMeasures'
+import { readQuantity } from './readQuantity'
 
 /** An amount as somebody said it. */
 export type SpokenAmount =
   | { readonly kind: 'mass', readonly massG: number }
   | { readonly kind: 'volume', readonly volumeMl: number }
+  | { readonly kind: 'count', readonly count: number, readonly size: PieceSize }
   | { readonly kind: 'people', readonly people: number }
 
-const GLYPHS: Readonly<Record<string, string>> = {
-  '¼': '1/4', '½': '1/2', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-}
-const WORDS: Readonly<Record<string, string>> = { a: '1', an: '1', one: '1', half: '1/2', two: '2', three: '3', four: '4', five: '5', six: '6', eight: '8', ten: '10' }
+/** Sizes a counted thing comes in. */
+export type PieceSize = 'small' | 'medium' | 'large'
+
 /** Units with a fixed size: grams, or ml by the metric spoon. */
-const MASSES: Readonly<Record<string, number>> = { g: 1, gram: 1, grams: 1, kg: 1000, oz: 28.3495, lb: 453.592, pound: 453.592, pounds: 453.592 }
-const VOLUMES: Readonly<Record<string, number>> = { ml: 1, l: 1000, litre: 1000, litres: 1000, liter: 1000, liters: 1000, tbsp: 15, tablespoon: 15, tablespoons: 15, tsp: 5, teaspoon: 5, teaspoons: 5 }
-const PEOPLE = new Set(['people', 'person', 'persons', 'guests', 'servings', 'portions', 'bowls'])
-const CUPS = new Set(['cup', 'cups', 'glass', 'glasses', 'measure', 'measures', 'katori', 'tumbler', 'tumblers', 'bowl'])
+const MASSES: Readonly<Record<string, number>> = { g: 1, gm: 1, gms: 1, gram: 1, grams: 1, gramme: 1, grammes: 1, kg: 1000, kilo: 1000, kilos: 1000, oz: 28.3495, ounce: 28.3495, ounces: 28.3495, lb: 453.592, lbs: 453.592, pound: 453.592, pounds: 453.592 }
+const VOLUMES: Readonly<Record<string, number>> = {
+  ml: 1, millilitre: 1, millilitres: 1, l: 1000, litre: 1000, litres: 1000, liter: 1000, liters: 1000, tbsp: 15, tbsps: 15, tablespoon: 15, tablespoons: 15,
+  tsp: 5, tsps: 5, teaspoon: 5, teaspoons: 5,
+  // A pinch is a sixteenth of a teaspoon (kitchen convention).
+  pinch: 0.31, pinches: 0.31,
+}
+const PEOPLE = new Set(['people', 'person', 'persons', 'guests', 'servings', 'portions', 'bowls', 'eaters'])
+const CUPS = new Set(['cup', 'cups', 'glass', 'glasses', 'measure', 'measures', 'katori', 'katoris', 'tumbler', 'tumblers', 'bowl'])
+const SIZES: Readonly<Record<string, PieceSize>> = { small: 'small', little: 'small', medium: 'medium', middling: 'medium', large: 'large', big: 'large' }
+
+/** What may be counted: the words for one and for many. */
+export interface Countable { readonly nouns: readonly string[] }
 
 /**
- * Understands an amount as cooks speak: `1 1/2 glass`, `¾ cup`, `200 g`, `2 tbsp`, `for six people`.
+ * Understands an amount as cooks speak: `1 1/2 glass`, `¾ cup`, `200 g`, `2 tbsp`, `9 large pods`, `a pinch`, `for six
+ * people`.
  *
- * @param text what was typed, up to 60 characters
+ * @param text what was typed, up to 80 characters
  * @param cup the cup in hand, which `cup` and `glass` stand for
  * @param measures the household's measures, known by their names
- * @returns mass in g, volume in ml, or people
- * @throws CoreError `not-understood` for anything else, `out-of-range` for nothing or more than 50 kg, 50 l or 500 people
+ * @param countable words of a thing that is counted, where it is one
+ * @returns mass in g, volume in ml, a count, or people
+ * @throws CoreError `not-understood` for anything else, `out-of-range` for nothing or more than 50 kg, 50 l, 1000 pieces or 500 people
  * @example parseAmount('1 1/2 glass', glass, [glass]) // { kind: 'volume', volumeMl: 270 }
  */
-export function parseAmount(text: string, cup: MeasureSize, measures: readonly MeasureSize[]): SpokenAmount {
-  const plain = text.trim().toLowerCase().replace(/^for\s+/, '').replace(/,(\d)/, '.$1')
-    .replace(/[¼½¾⅓⅔⅛⅜⅝⅞]/g, glyph => ` ${GLYPHS[glyph]} `).replace(/\s+/g, ' ').trim()
-  const match = /^((?:\d+ )?\d+\/\d+|\d+(?:\.\d+)?|[a-z]+)(?:\s*)(.*)$/.exec(plain)
-  const amount = match ? numberOf(match[1]) : null
-  if (!match || amount === null || text.length > 60) throw new CoreError('not-understood', 'parseAmount.text', { given: text.slice(0, 60) })
-  const unit = match[2].replace(/^of /, '').trim()
-  if (!(amount > 0)) throw new CoreError('out-of-range', 'parseAmount.text', { given: text, min: 'more than nothing' })
-  if (PEOPLE.has(unit)) return { kind: 'people', people: atMost(amount, 500, text) }
+export function parseAmount(text: string, cup: MeasureSize, measures: readonly MeasureSize[], countable?: Countable): SpokenAmount {
+  const quantity = readQuantity(text.trim().replace(/^for\s+/i, ''))
+  if (!quantity) throw notUnderstood(text)
+  const { value } = quantity
+  const unit = quantity.rest.replace(/^of /, '').replace(/\.$/, '').trim()
+  if (!(value > 0)) throw new CoreError('out-of-range', 'parseAmount.text', { given: text, min: 'more than nothing' })
+  if (PEOPLE.has(unit)) return { kind: 'people', people: atMost(value, 500, text) }
   const mass = MASSES[unit]
-  if (mass !== undefined) return { kind: 'mass', massG: atMost(amount * mass, 50000, text) }
+  if (mass !== undefined) return { kind: 'mass', massG: atMost(value * mass, 50000, text) }
+  const counted = countable ? countOf(value, unit, countable) : null
+  if (counted) return { ...counted, count: atMost(counted.count, 1000, text) }
   const volume = VOLUMES[unit] ?? measureVolume(unit, cup, measures)
-  if (volume === undefined) throw new CoreError('not-understood', 'parseAmount.text', { given: text })
-  return { kind: 'volume', volumeMl: atMost(amount * volume, 50000, text) }
+  if (volume === undefined) throw notUnderstood(text)
+  return { kind: 'volume', volumeMl: atMost(value * volume, 50000, text) }
 }
 
-function numberOf(text: string): number | null {
-  const written = WORDS[text] ?? text
-  if (!/^(?:\d+ )?\d+(?:\/\d+|\.\d+)?$/.test(written) || /\/0+$/.test(written)) return null
-  return new Fraction(written).valueOf()
+function notUnderstood(text: string): CoreError {
+  return new CoreError('not-understood', 'parseAmount.text', { given: text.slice(0, 80) })
+}
+
+function countOf(count: number, unit: string, countable: Countable): { readonly kind: 'count', readonly count: number, readonly size: PieceSize } | null {
+  const [first, ...others] = unit.split(' ')
+  const size = SIZES[first ?? '']
+  const noun = size === undefined ? unit : others.join(' ')
+  const known = (noun === '' && size !== undefined) || countable.nouns.some(one => one.toLowerCase() === noun)
+  return known ? { kind: 'count', count, size: size ?? 'medium' } : null
 }
 
 function measureVolume(unit: string, cup: MeasureSize, measures: readonly MeasureSize[]): number | undefined {

@@ -1,22 +1,44 @@
-/** One ingredient's part in the finished weight. */
-export interface YieldPart {
-  readonly perBase: number
-  readonly waterShare: number
-  /** True for the base, whose own water mostly leaves in the roast. */
-  readonly base: boolean
+import type { Ingredient } from '../composition/ingredient'
+import type { Preparation } from '../dish/choices'
+import type { DishIngredient } from '../dish/dish'
+import { familyOf } from '../family/families'
+import { waterOf } from './waterOf'
+
+/** Share of a dry base's own moisture that leaves in the roast (estimate). */
+const ROASTED_OUT = 0.9
+
+/** A dish as its yield needs it. */
+export interface YieldingDish {
+  readonly family: string
+  readonly base: string
+  readonly ingredients: readonly DishIngredient[]
+  readonly kept: { readonly share: number, readonly spread: number }
+  readonly choices?: { readonly preparation: Preparation } | undefined
 }
 
 /**
- * Finished weight for each gram of base: everything that goes in, less the liquid that does not stay and nine tenths of
- * the base's own moisture. A quick figure for scaling; the forecast gives the better one with its window.
+ * Finished weight for each gram of base: everything that goes in, less the liquid that does not stay and, of a dry base,
+ * nine tenths of its own moisture. A quick figure for scaling; the forecast gives the better one with its window.
  *
- * @param parts all ingredients
- * @param kept share of the poured water that stays, 0 to 1
- * @returns g of sweet for each g of base
+ * @param dish proportions and the share of the liquid that stays
+ * @param rowOf rows of the ingredient table
+ * @returns g of sweet for each g of base, and one standard deviation of it
  */
-export function finishedShare(parts: readonly YieldPart[], kept: number): number {
-  return parts.reduce((sum, part) => {
-    const water = part.perBase * part.waterShare
-    return sum + part.perBase - water * (part.base ? 0.9 : 1 - kept)
-  }, 0)
+export function finishedShare(dish: YieldingDish, rowOf: (ingredient: string) => Ingredient): { readonly perBase: number, readonly spread: number } {
+  const dry = !familyOf(dish.family).fresh
+  let perBase = 0
+  let liquid = 0
+  for (const one of dish.ingredients) {
+    const row = rowOf(one.ingredient)
+    const base = one.id === dish.base
+    const water = waterOf(one, row, base ? dish.choices?.preparation : undefined)
+    const moisture = one.perBase * row.nutrients.water / 100
+    perBase += one.perBase + (water - moisture)
+    if (base && dry) {
+      perBase -= moisture * ROASTED_OUT
+      liquid += water - moisture
+    }
+    else liquid += water
+  }
+  return { perBase: perBase - liquid * (1 - dish.kept.share), spread: liquid * dish.kept.spread }
 }

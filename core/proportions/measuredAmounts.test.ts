@@ -3,9 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { INGREDIENTS } from '../../book/ingredients'
 import { STARTER_DISHES } from '../../book/dishes'
 import { CoreError } from '../error'
-import { parseAmount } from '../measures/parseAmount'
 import { measuredAmounts, standsOnShelf } from './measuredAmounts'
-import { baseFor, dishWith, setAmount } from './proportionSheet'
+import { setAmount } from './setAmount'
 import { roleOf } from './roleOf'
 
 const dish = STARTER_DISHES[0]!
@@ -36,36 +35,29 @@ describe('a dish measured out', () => {
   })
 
   it('is refused where an ingredient is not in the table', () => {
-    expect(() => measuredAmounts(dish, 250, INGREDIENTS.slice(1), glass, spoons)).toThrow(CoreError)
+    expect(() => measuredAmounts(dish, 250, INGREDIENTS.filter(row => row.id !== 'ghee'), glass, spoons)).toThrow(CoreError)
   })
 
   it('knows fat, sugar and liquid by what they are made of', () => {
-    expect(INGREDIENTS.map(row => roleOf(row.composition))).toEqual([null, 'fat', 'sugar', 'liquid', null, null])
+    const role = (id: string) => roleOf(INGREDIENTS.find(row => row.id === id)!.composition)
+    expect(['semolina-medium', 'ghee', 'sugar', 'water', 'cashew-halves', 'milk', 'cardamom-ground'].map(role)).toEqual([null, 'fat', 'sugar', 'liquid', null, 'liquid', null])
+    expect(roleOf(INGREDIENTS.find(row => row.id === 'carrot-red')!.composition, 'base')).toBeNull()
   })
 })
 
-describe('a sheet of proportions', () => {
-  const sheet = { baseG: 250, ratios: {} }
+describe('a dish in hand', () => {
+  const hand = { dish, baseG: 250 }
 
   it('scales everything by the base and changes one proportion by any other', () => {
-    expect(setAmount(sheet, 'semolina', 'semolina', 300)).toEqual({ baseG: 300, ratios: {} })
-    expect(setAmount(sheet, 'semolina', 'ghee', 125)).toEqual({ baseG: 250, ratios: { ghee: 0.5 } })
-    expect(dishWith(dish, { baseG: 250, ratios: { ghee: 0.5 } }).ingredients[1]!.perBase).toBe(0.5)
-    expect(dishWith(dish, sheet)).toEqual(dish)
+    expect(setAmount(hand, 'semolina', 300)).toEqual({ dish, baseG: 300 })
+    const richer = setAmount(hand, 'ghee', 125)
+    expect(richer.baseG).toBe(250)
+    expect(richer.dish.ingredients.map(one => one.perBase)).toEqual([1, 0.5, ...dish.ingredients.slice(2).map(one => one.perBase)])
   })
 
   it('stays inside what a kitchen cooks', () => {
-    expect(setAmount(sheet, 'semolina', 'semolina', -5).baseG).toBe(5)
-    expect(setAmount(sheet, 'semolina', 'semolina', 1e9).baseG).toBe(20000)
-    expect(setAmount(sheet, 'semolina', 'ghee', 1e9).ratios.ghee).toBe(20)
-  })
-
-  it('finds the base for a weight, a volume or people', () => {
-    const say = (text: string): number => baseFor(parseAmount(text, glass, spoons), 0.71, 6.8, 190)
-    expect(say('300 g')).toBe(300)
-    expect(say('2 glasses')).toBeCloseTo(255.6)
-    expect(say('6 people')).toBeCloseTo(6 * 190 / 6.8)
-    expect(() => say('1 g')).toThrow(CoreError)
-    expect(() => say('30 kg')).toThrow(CoreError)
+    expect(setAmount(hand, 'semolina', -5).baseG).toBe(5)
+    expect(setAmount(hand, 'semolina', 1e9).baseG).toBe(20000)
+    expect(setAmount(hand, 'ghee', 1e9).dish.ingredients[1]!.perBase).toBe(20)
   })
 })

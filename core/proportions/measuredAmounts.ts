@@ -3,7 +3,8 @@ import { CoreError } from '../error'
 import type { Composition } from '../live/plan'
 import { inMeasures, type MeasuredAmount, type MeasureSize } from '../measures/inMeasures'
 import { roleOf } from './roleOf'
-import { SEMOLINA_SPANS, standingOf, type Standing } from './spans'
+import { roleRatio } from './roleRatio'
+import { ROLES, spansOf, standingOf, type Role, type Standing } from './spans'
 
 /** An ingredient of the table as amounts need it. */
 export interface TableRow { readonly id: string, readonly bulkDensity: number, readonly composition: Composition }
@@ -18,12 +19,14 @@ export interface AmountRow<Row extends TableRow> {
   /** Exact count of the cup. */
   readonly cups: number
   readonly spoken: MeasuredAmount
-  /** Where it stands in its span, for fat, sugar and liquid. */
+  /** Where all of its role together stands in its span; on the weightiest ingredient of each role. */
   readonly standing: Standing | null
 }
 
 /** Less than this many cups is not drawn as a cup. */
 const LEAST_CUPS = 0.2
+
+type Proportioned = Pick<Dish, 'base' | 'family' | 'ingredients' | 'choices'>
 
 /**
  * Measures a dish out in the household's own cup and spoons, each ingredient by its own bulk density.
@@ -37,25 +40,42 @@ const LEAST_CUPS = 0.2
  * @throws CoreError `unknown-name` where an ingredient is not in the table
  */
 export function measuredAmounts<Row extends TableRow>(
-  dish: Dish,
+  dish: Proportioned,
   baseG: number,
   table: readonly Row[],
   cup: MeasureSize,
   spoons: readonly MeasureSize[],
 ): AmountRow<Row>[] {
+  const rows = new Map(table.map(row => [row.id, row]))
+  const rowOf = (ingredient: string): Row => {
+    const row = rows.get(ingredient)
+    if (!row) throw new CoreError('unknown-name', 'measuredAmounts.table', { missing: ingredient })
+    return row
+  }
+  const standings = standingsOf(dish, ingredient => rowOf(ingredient).composition)
   return dish.ingredients.map((one) => {
-    const row = table.find(known => known.id === one.ingredient)
-    if (!row) throw new CoreError('unknown-name', 'measuredAmounts.table', { missing: one.ingredient })
+    const row = rowOf(one.ingredient)
     const massG = one.perBase * baseG
     const volumeMl = massG / row.bulkDensity
-    const role = one.id === dish.base ? null : roleOf(row.composition)
     return {
       id: one.id, row, massG, volumeMl,
       cups: volumeMl / cup.volumeMl,
       spoken: inMeasures(volumeMl, [cup, ...spoons.filter(spoon => spoon.volumeMl < cup.volumeMl)]),
-      standing: role ? standingOf(role, one.perBase, SEMOLINA_SPANS) : null,
+      standing: standings.get(one.id) ?? null,
     }
   })
+}
+
+/** The standing of each role, by the id of its weightiest ingredient. */
+function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => Composition): Map<string, Standing> {
+  const spans = spansOf(dish)
+  const heaviest = (role: Role): string | undefined => dish.ingredients
+    .filter(one => one.id !== dish.base && roleOf(compositionOf(one.ingredient), one.part) === role)
+    .reduce<Dish['ingredients'][number] | undefined>((best, one) => (best && best.perBase >= one.perBase ? best : one), undefined)?.id
+  return new Map(ROLES.flatMap((role): [string, Standing][] => {
+    const id = heaviest(role)
+    return id === undefined ? [] : [[id, standingOf(role, roleRatio(dish, role, compositionOf), spans)]]
+  }))
 }
 
 /**

@@ -1,3 +1,5 @@
+import type { Form } from '../dish/choices'
+
 /** Parts of a dish whose weight relative to the base decides its character. */
 export const ROLES = ['fat', 'sugar', 'liquid'] as const
 export type Role = (typeof ROLES)[number]
@@ -12,13 +14,47 @@ export interface Span {
   readonly to: number
   /** Upper ends of lean, everyday and rich (estimates). */
   readonly steps: readonly [number, number, number]
+  /** True where the craft gives no range and this is an estimate. */
+  readonly estimate: boolean
 }
+export type Spans = Readonly<Record<Role, Span>>
 
-/** Spans of semolina: 0.3–1.3 fat, 0.9–2.4 sugar, 3–5.6 liquid. */
-export const SEMOLINA_SPANS: Readonly<Record<Role, Span>> = {
-  fat: { from: 0.3, to: 1.3, steps: [0.5, 0.8, 1.05] },
-  sugar: { from: 0.9, to: 2.4, steps: [1.0, 1.4, 1.9] },
-  liquid: { from: 3, to: 5.6, steps: [3.6, 4.4, 5] },
+/** Styles change at a fifth, half and three quarters of a span unless something better is known (estimate). */
+function span(from: number, to: number, steps?: readonly [number, number, number], estimate = false): Span {
+  const at = (share: number): number => from + (to - from) * share
+  return { from, to, steps: steps ?? [at(0.2), at(0.5), at(0.75)], estimate }
+}
+const guess = (from: number, to: number): Span => span(from, to, undefined, true)
+
+/** Weight relative to the dry base, by family and form; of fresh produce relative to its prepared raw weight. */
+const SPANS: Readonly<Record<string, Spans>> = {
+  'semolina': { fat: span(0.3, 1.3, [0.5, 0.8, 1.05]), sugar: span(0.9, 2.4, [1.0, 1.4, 1.9]), liquid: span(3, 5.6, [3.6, 4.4, 5]) },
+  'broken-wheat': { fat: span(0.25, 0.7), sugar: span(0.8, 1.5), liquid: span(3.5, 4.5) },
+  'vermicelli': { fat: span(0.25, 0.6), sugar: span(0.6, 1), liquid: span(2, 3) },
+  'wheat-flour': { fat: span(0.8, 1.8), sugar: span(1.2, 1.7), liquid: span(3, 6) },
+  'other-flour': { fat: span(0.8, 1.8), sugar: span(1.2, 1.7), liquid: span(3, 6) },
+  'gram-flour': { fat: span(0.8, 1.4), sugar: span(0.9, 1.6), liquid: span(1.5, 3) },
+  'gram-flour slab': { fat: span(0.9, 1.4), sugar: span(1.2, 2), liquid: span(0.8, 1.8) },
+  'balls': { fat: span(0.6, 0.95), sugar: span(0.7, 1), liquid: span(0, 0) },
+  'lentil': { fat: span(0.6, 1.2), sugar: span(0.9, 1.3), liquid: span(1, 4) },
+  'vegetable': { fat: span(0.02, 0.12), sugar: span(0.1, 0.35), liquid: span(0.3, 1.2) },
+  'fruit': { fat: span(0.05, 0.2), sugar: span(0.1, 0.5), liquid: span(0, 0.5) },
+  'coconut-nut': { fat: guess(0, 0.4), sugar: guess(0.5, 1.1), liquid: guess(0, 0.8) },
+}
+/** Cooked from its own purée: what the pot has given is already in it (estimate). */
+const PUREE: Spans = { ...SPANS.lentil, liquid: guess(0, 4) }
+
+/**
+ * The usual spans of a family in one form.
+ *
+ * @param dish family id, and its choices where it has any
+ * @returns spans; those of semolina for a family that is not known
+ */
+export function spansOf(dish: { readonly family: string, readonly choices?: { readonly form: Form, readonly preparation: string } | undefined }): Spans {
+  const form = dish.choices?.form ?? 'soft'
+  if (dish.choices?.preparation === 'cooked-puree') return PUREE
+  if (form === 'balls' && !['vegetable', 'fruit', 'coconut-nut'].includes(dish.family)) return SPANS.balls
+  return SPANS[`${dish.family} ${form}`] ?? SPANS[dish.family] ?? SPANS.semolina
 }
 
 /** Where a part stands: its style, or what lies outside the span. */
@@ -28,7 +64,13 @@ export interface Standing {
   readonly span: Span
   readonly style: Style | null
   readonly outside: 'below' | 'above' | null
+  /** How sure the consequence is, by how far outside it lies. */
+  readonly sure: 'may' | 'likely' | 'surely'
 }
+
+/** Outside by less than this share of the bound it may go wrong, beyond the other it surely does (estimates). */
+const MAY = 0.12
+const SURELY = 0.45
 
 /**
  * Where a part stands in its span.
@@ -37,11 +79,14 @@ export interface Standing {
  * @param ratio its weight relative to the base, zero or more
  * @param spans the family's spans
  * @returns the style inside the span; null and the side outside of it
- * @example standingOf('fat', 0.7, SEMOLINA_SPANS).style // 'everyday'
+ * @example standingOf('fat', 0.7, spansOf({ family: 'semolina' })).style // 'everyday'
  */
-export function standingOf(role: Role, ratio: number, spans: Readonly<Record<Role, Span>>): Standing {
-  const span = spans[role]
-  const outside = ratio < span.from ? 'below' : ratio > span.to ? 'above' : null
-  const step = span.steps.findIndex(end => ratio <= end)
-  return { role, ratio, span, outside, style: outside ? null : STYLES[step < 0 ? 3 : step] }
+export function standingOf(role: Role, ratio: number, spans: Spans): Standing {
+  const { [role]: found } = spans
+  const slack = 1e-9
+  const outside = ratio < found.from - slack ? 'below' : ratio > found.to + slack ? 'above' : null
+  const step = found.steps.findIndex(end => ratio <= end + slack)
+  const bound = outside === 'below' ? found.from : found.to
+  const far = outside ? Math.abs(ratio - bound) / Math.max(bound, 0.05) : 0
+  return { role, ratio, span: found, outside, style: outside ? null : STYLES[step < 0 ? 3 : step], sure: far < MAY ? 'may' : far < SURELY ? 'likely' : 'surely' }
 }

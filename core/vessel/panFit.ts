@@ -15,7 +15,7 @@ export interface PanFit {
 /** Bubbling lifts a mass by a sixth (estimate). */
 export const BUBBLING = 1.16
 /** Above three quarters there is no room to stir (estimate). */
-const ROOM_TO_STIR = 0.75
+export const ROOM_TO_STIR = 0.75
 const ROOMY = 0.5
 
 /**

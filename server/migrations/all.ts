@@ -1,4 +1,5 @@
 import { foundation } from './2026-11-25-foundation'
+import { book } from './2026-11-26-book'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation]
+export const MIGRATIONS = [foundation, book]

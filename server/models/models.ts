@@ -8,6 +8,7 @@ type Table = ModelStatic<Model<Row, Row>>
 export interface Models {
   readonly ShelfItem: Table
   readonly DishVersion: Table
+  readonly DishState: Table
   readonly Cook: Table
   readonly Observation: Table
   readonly Batch: Table
@@ -26,11 +27,14 @@ export function defineModels(sequelize: Sequelize): Models {
   const plain = { timestamps: false, underscored: true }
   return {
     ShelfItem: sequelize.define('ShelfItem', {
-      id: { ...text(), primaryKey: true }, shelf: text(), place: whole(), item: text(), removedAt: whole(true),
+      shelf: { ...text(), primaryKey: true }, id: { ...text(), primaryKey: true }, place: whole(), item: text(), removedAt: whole(true),
     }, { ...plain, tableName: 'shelf_items' }),
     DishVersion: sequelize.define('DishVersion', {
       dishId: { ...text(), primaryKey: true }, version: { ...whole(), primaryKey: true }, name: text(), dish: text(), createdAt: whole(),
     }, { ...plain, tableName: 'dish_versions' }),
+    DishState: sequelize.define('DishState', {
+      dishId: { ...text(), primaryKey: true }, putAsideAt: whole(true),
+    }, { ...plain, tableName: 'dish_states' }),
     Cook: sequelize.define('Cook', {
       id: { ...text(), primaryKey: true }, dish: text(), plan: text(), plannedAt: whole(), createdAt: whole(),
       startedAt: whole(true), finishedAt: whole(true),

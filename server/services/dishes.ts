@@ -1,15 +1,23 @@
-import { DishSchema } from '../../contracts/dish'
-import type { Dish } from '../../core/dish/dish'
+import { readDishCard } from '../../contracts/firstFormat'
+import type { DishCard } from '../../core/dish/dish'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { Refusal } from './refusal'
 
+/** One version of a dish, for its history. */
+export interface DishVersionLine { readonly version: number, readonly name: string, readonly createdAt: number, readonly dish: DishCard }
+
 /** Dishes, kept as immutable versions. */
 export interface Dishes {
-  latest(): Promise<Dish[]>
-  one(id: string): Promise<Dish>
-  add(dish: Dish): Promise<Dish>
+  latest(): Promise<DishCard[]>
+  one(id: string): Promise<DishCard>
+  add(dish: DishCard): Promise<DishCard>
+  /** All versions, newest first. */
+  history(id: string): Promise<DishVersionLine[]>
+  /** Ids of the dishes put aside. */
+  aside(): Promise<string[]>
+  putAside(id: string, aside: boolean): Promise<void>
 }
 
 /**
@@ -20,27 +28,38 @@ export interface Dishes {
  * @returns `add` refuses `already-different` where that version stands with other content
  */
 export function dishesOf(database: Database, clock: HearthClock): Dishes {
-  const { DishVersion } = database.models
-  const read = (row: unknown): Dish => DishSchema.parse(JSON.parse(String((row as Row).dish)))
-  const latest = async (): Promise<Dish[]> => {
-    const rows = await DishVersion.findAll({ order: [['dishId', 'ASC'], ['version', 'DESC']], raw: true }) as unknown as Row[]
-    return rows.filter((row, i) => i === 0 || rows[i - 1]?.dishId !== row.dishId).map(read)
+  const { DishVersion, DishState } = database.models
+  const read = (row: unknown): DishCard => readDishCard(JSON.parse(String((row as Row).dish)))
+  const newest = async (id: string): Promise<Row[]> => {
+    const rows = await DishVersion.findAll({ where: { dishId: id }, order: [['version', 'DESC']], raw: true }) as unknown as Row[]
+    if (rows.length === 0) throw new Refusal('not-found', `dishes/${id}`)
+    return rows
   }
   return {
-    latest,
-    async one(id) {
-      const row = await DishVersion.findOne({ where: { dishId: id }, order: [['version', 'DESC']], raw: true })
-      if (!row) throw new Refusal('not-found', `dishes/${id}`)
-      return read(row)
+    async latest() {
+      const rows = await DishVersion.findAll({ order: [['dishId', 'ASC'], ['version', 'DESC']], raw: true }) as unknown as Row[]
+      return rows.filter((row, i) => i === 0 || rows[i - 1]?.dishId !== row.dishId).map(read)
     },
+    one: async id => read((await newest(id))[0]),
+    history: async id => (await newest(id)).map(row => ({
+      version: Number(row.version), name: String(row.name), createdAt: Number(row.createdAt), dish: read(row),
+    })),
     async add(dish) {
       const content = JSON.stringify(dish)
       const known = await DishVersion.findOne({ where: { dishId: dish.id, version: dish.version }, raw: true }) as Row | null
-      if (known && known.dish !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
+      if (known && JSON.stringify(read(known)) !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
       if (!known) {
         await DishVersion.create({ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() })
       }
       return dish
+    },
+    async aside() {
+      const rows = await DishState.findAll({ raw: true }) as unknown as Row[]
+      return rows.filter(row => row.putAsideAt !== null).map(row => String(row.dishId))
+    },
+    async putAside(id, aside) {
+      await newest(id)
+      await DishState.upsert({ dishId: id, putAsideAt: aside ? clock.now() : null })
     },
   }
 }

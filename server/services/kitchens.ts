@@ -1,4 +1,4 @@
-import { SHELVES, type Kitchen, type ShelfName } from '../../contracts/kitchen'
+import { SHELF_NAMES, SHELVES, type Kitchen, type ShelfName } from '../../contracts/kitchen'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
@@ -25,10 +25,10 @@ export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
       const rows = await ShelfItem.findAll({ where: { removedAt: null }, order: [['place', 'ASC'], ['id', 'ASC']], raw: true })
       const items = (shelf: ShelfName): unknown[] => rows.map(row => row as unknown as Row)
         .filter(row => row.shelf === shelf).map(row => SHELVES[shelf].parse(JSON.parse(String(row.item))))
-      return { measures: items('measures'), pans: items('pans'), fires: items('fires') } as Kitchen
+      return Object.fromEntries(SHELF_NAMES.map(shelf => [shelf, items(shelf)])) as unknown as Kitchen
     },
     async put(shelf, item) {
-      const known = await ShelfItem.findByPk(item.id, { raw: true }) as unknown as Row | null
+      const known = await ShelfItem.findOne({ where: { shelf, id: item.id }, raw: true }) as unknown as Row | null
       const place = known ? Number(known.place) : 1 + Number(await ShelfItem.max('place') ?? 0)
       await ShelfItem.upsert({ id: item.id, shelf, place, item: JSON.stringify(item), removedAt: null })
     },

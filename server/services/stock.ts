@@ -16,4 +16,6 @@ export async function stock(hearth: Hearth): Promise<void> {
   for (const measure of FIRST_KITCHEN.measures) await hearth.kitchens.put('measures', measure)
   for (const pan of FIRST_KITCHEN.pans) await hearth.kitchens.put('pans', pan)
   for (const fire of FIRST_KITCHEN.fires) await hearth.kitchens.put('fires', fire)
+  for (const tray of FIRST_KITCHEN.trays) await hearth.kitchens.put('trays', tray)
+  for (const settings of FIRST_KITCHEN.settings) await hearth.kitchens.put('settings', settings)
 }

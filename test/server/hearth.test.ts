@@ -6,6 +6,8 @@ import sqlite3 from 'sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { STARTER_DISHES } from '../../book/dishes'
+import { readDishCard } from '../../contracts/firstFormat'
+import { stageDish } from '../../core/dish/stageDish'
 import type { SentObservation } from '../../contracts/observation'
 import { forecastCook } from '../../core/forecast/forecastCook'
 import { clockFrom } from '../../server/services/clock'
@@ -172,11 +174,13 @@ describe('cooks and batches', () => {
 })
 
 describe('the house', () => {
-  it('is stocked with a guessed kitchen and the starter dish, once', async () => {
+  it('is stocked with a guessed kitchen and the starter book, once', async () => {
     await stock(hearth)
     await stock(hearth)
     expect(await hearth.kitchens.all()).toEqual(FIRST_KITCHEN)
-    expect(await hearth.dishes.latest()).toEqual(STARTER_DISHES)
+    const dishes = await hearth.dishes.latest()
+    expect(dishes).toHaveLength(STARTER_DISHES.length)
+    expect(dishes).toEqual(expect.arrayContaining([...STARTER_DISHES]))
   })
 
   it('changes, removes and puts back things on the shelf in their place', async () => {
@@ -197,6 +201,25 @@ describe('the house', () => {
     await hearth.dishes.add(second)
     expect((await hearth.dishes.one(dish.id)).version).toBe(2)
     await expect(hearth.dishes.add({ ...second, portionG: 90 })).rejects.toThrow(Refusal)
+    expect((await hearth.dishes.history(dish.id)).map(one => [one.version, one.dish.portionG])).toEqual([[2, 150], [1, dish.portionG]])
+    await expect(hearth.dishes.history('no-such')).rejects.toThrow(Refusal)
+  })
+
+  it('puts a dish aside and takes it back, without losing it', async () => {
+    await stock(hearth)
+    await hearth.dishes.putAside('slow-farina', true)
+    expect(await hearth.dishes.aside()).toEqual(['slow-farina'])
+    expect((await hearth.dishes.one('slow-farina')).name).toBe('Slow farina')
+    await hearth.dishes.putAside('slow-farina', false)
+    expect(await hearth.dishes.aside()).toEqual([])
+    await expect(hearth.dishes.putAside('no-such', true)).rejects.toThrow(Refusal)
+  })
+
+  it('reads a dish of the first format, which held stages in the place of choices', () => {
+    const { choices: _, ...first } = stageDish(STARTER_DISHES[0]!)
+    const old = { ...first, ingredients: first.ingredients.map(({ part: __, ...one }) => one), stages: first.stages.map(({ phase: _p, hands: _h, handles: _d, watch: _w, cautions: _c, expect: _e, ...stage }) => stage) }
+    expect(readDishCard(JSON.parse(JSON.stringify(old)))).toEqual(STARTER_DISHES[0])
+    expect(() => readDishCard({ ...old, stages: 'none' })).toThrow()
   })
 })
 

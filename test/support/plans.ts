@@ -1,15 +1,26 @@
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
 import { STARTER_DISHES } from '../../book/dishes'
+import type { Ingredient } from '../../core/composition/ingredient'
+import type { Dish } from '../../core/dish/dish'
+import { stageDish } from '../../core/dish/stageDish'
 import { firstBelief } from '../../core/belief/firstBelief'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { planCook, type Choices } from '../../core/live/planCook'
+import { planCook, type CookChoices } from '../../core/live/planCook'
+
+/** A starter dish with its stages; the first one where none is named. */
+export function starter(id = STARTER_DISHES[0]!.id): Dish {
+  return stageDish(STARTER_DISHES.find(one => one.id === id)!)
+}
+
+/** Rows of the ingredient table by id. */
+export const rowOf = (id: string): Ingredient => INGREDIENTS.find(row => row.id === id)!
 
 /** A plan of the starter dish in the first-guess kitchen; anything can be chosen otherwise. */
-export function examplePlan(choices: Partial<Choices> = {}, id = 'cook'): CookPlan {
+export function examplePlan(choices: Partial<CookChoices> = {}, id = 'cook'): CookPlan {
   return planCook(id, {
-    dish: STARTER_DISHES[0]!, baseG: 250, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
+    dish: starter(), baseG: 250, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
     pans: { pan: FIRST_KITCHEN.pans[0]!, pot: FIRST_KITCHEN.pans[1]! },
     fires: { pan: FIRST_KITCHEN.fires[0]!, pot: FIRST_KITCHEN.fires[1]! },
     flames: {}, people: 8, firstBelief: firstBelief(), evidence: [], seed: 3, airC: 27, altitudeM: 0, ...choices,

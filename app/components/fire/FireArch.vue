@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { clockText, gramsText, windowText } from '../../composables/format'
+import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
 import type { Fire } from '../../composables/fire'
 import { labToHex } from '../../../core/colour/labToHex'
 import type { CookPlan } from '../../../core/live/plan'
 import { depthMm } from '../../../core/vessel/depthMm'
 import { BUBBLING } from '../../../core/vessel/panFit'
-import { CUES, SIGN_WORDS } from '../../../words/cook'
+import { cueText as sayCue, SIGN_WORDS } from '../../../words/cook'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import PanDrawing from '../PanDrawing.vue'
 
@@ -47,7 +47,7 @@ const flame = computed(() => {
   const on = marksOf.findIndex(mark => mark.id === props.fire.flames.value[props.fire.main.value]?.mark) + 1
   return { on, most: marksOf.length, label: on > 0 ? `flame ${marksOf[on - 1]?.label}` : 'flame off' }
 })
-const cueText = computed(() => (props.fire.cue.value ? CUES[props.fire.cue.value.code] : ''))
+const cueText = computed(() => (props.fire.cue.value ? sayCue(props.fire.cue.value, props.plan, props.fire.stage.value) : ''))
 const detail = computed(() => {
   const next = props.fire.cue.value?.next
   if (next) {
@@ -117,7 +117,7 @@ const detail = computed(() => {
         />
         <p class="under soft">
           {{ flame.label }}<template v-if="fire.point.value && cook?.startedMs !== null">
-            · about {{ Math.round(fire.point.value.tempC) }} °C · {{ gramsText(fire.point.value.contentG) }}
+            · about {{ degreesText(fire.point.value.tempC) }} · {{ gramsText(fire.point.value.contentG) }}
           </template>
         </p>
       </div>

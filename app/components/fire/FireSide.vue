@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import type { Fire } from '../../composables/fire'
 import type { CookPlan } from '../../../core/live/plan'
-import { CAUTIONS, VESSEL_WORDS } from '../../../words/cook'
+import { CAUTIONS, vesselText } from '../../../words/cook'
 
 const props = defineProps<{
   /** State of the fire screen. */
@@ -105,7 +105,7 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
       v-if="side"
       class="slab"
     >
-      <h2>Other vessel: {{ VESSEL_WORDS[side.vessel] ?? side.vessel }}</h2>
+      <h2>Other vessel: {{ vesselText(plan, side.vessel) }}</h2>
       <p class="big">
         {{ side.big }}
       </p>

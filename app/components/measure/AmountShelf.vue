@@ -5,7 +5,7 @@ import type { Ingredient } from '../../../contracts/ingredient'
 import { labToHex } from '../../../core/colour/labToHex'
 import { standsOnShelf, type AmountRow } from '../../../core/proportions/measuredAmounts'
 import { partsText } from '../../../core/proportions/partsText'
-import { measureText, OUTSIDE_WORDS, ROLE_WORDS, shortName, STYLE_WORDS } from '../../../words/measure'
+import { measureText, outsideText, ROLE_WORDS, shortName, STYLE_WORDS } from '../../../words/measure'
 import IngredientVessels from '../IngredientVessels.vue'
 import SpanBand from '../SpanBand.vue'
 
@@ -14,31 +14,45 @@ const props = defineProps<{
   rows: readonly AmountRow<Ingredient>[]
   /** Id of the base within the dish. */
   base: string
+  /** Family of the dish: it decides what goes wrong outside a span. */
+  family: string
   /** The cup in hand, as it is drawn. */
   cup: { readonly name: string, readonly volumeMl: number, readonly origin: string, readonly topMm: number, readonly bottomMm: number, readonly heightMm: number }
+  /** Id of the ingredient that is open below, or null. */
+  open: string | null
 }>()
 
 const emit = defineEmits<{
   /** A new weight of one ingredient, g. */
   change: [id: string, massG: number]
+  /** An ingredient is to be looked at more closely. */
+  look: [id: string]
 }>()
 
 /** Drawing units of one vessel's column for each unit of flex. */
 const COLUMN = 92
 const shown = computed(() => props.rows.map((one) => {
-  const { spoken } = one
+  const { spoken, row } = one
+  const piece = row.piece && row.kind !== 'spice' && row.kind !== 'steeped' ? row.piece : null
+  const pieces = piece ? Math.round(one.massG / row.yields.prepared / piece.medium * 2) / 2 : 0
   return {
     ...one,
-    colour: labToHex(one.row.colour),
+    colour: labToHex(row.colour),
+    short: row.name.split(',')[0] ?? row.name,
     said: spoken.count === 0 ? 'a pinch' : measureText(spoken.text, spoken.count, spoken.name),
     plus: spoken.rest ? `and ${measureText(spoken.rest.text, spoken.rest.count, spoken.rest.name)}` : '',
+    counted: piece && pieces >= 1 && pieces < 100 ? `${pieces} ${pieces > 1 ? piece.plural : piece.noun}` : '',
     grow: Math.min(3.4, Math.max(1, Math.sqrt(one.cups) * 1.2)),
     stands: standsOnShelf(one, props.base),
-    judged: one.standing ? one.standing.style ? STYLE_WORDS[one.standing.style] : OUTSIDE_WORDS[one.standing.role][one.standing.outside ?? 'below'] : '',
+    judged: one.standing ? one.standing.style ? STYLE_WORDS[one.standing.style] : outsideText(one.standing, props.family) : '',
   }
 }))
 const big = computed(() => shown.value.filter(one => one.stands))
 const small = computed(() => shown.value.filter(one => !one.stands))
+const partNames = computed(() => {
+  const last = big.value.map(one => shortName(one.short))
+  return big.value.map((one, i) => (last.indexOf(last[i]!) === last.lastIndexOf(last[i]!) ? last[i] : one.short.toLowerCase())).join(' : ')
+})
 const parts = computed(() => partsText(big.value.map(one => one.volumeMl), props.cup.volumeMl))
 
 function changeCups(id: string, cups: number): void {
@@ -48,85 +62,115 @@ function changeCups(id: string, cups: number): void {
 </script>
 
 <template>
-  <div class="amounts">
-    <div class="shelf">
-      <div
-        v-for="one in big"
-        :key="one.id"
-        class="vessel"
-        :style="{ flexGrow: one.grow }"
-      >
-        <IngredientVessels
-          :count="one.cups"
-          :cup="cup"
-          :colour="one.colour"
-          :name="`${one.row.name}, drag to change`"
-          :value-text="`${one.said}, ${gramsText(one.massG)}`"
-          :scale="1.12"
-          :width="one.grow * COLUMN"
-          @change="count => changeCups(one.id, count)"
-        />
+  <div
+    class="amounts"
+    :class="{ many: big.length > 6 }"
+  >
+    <div class="board">
+      <div class="shelf">
+        <div
+          v-for="one in big"
+          :key="one.id"
+          class="vessel"
+          :style="{ flexGrow: one.grow }"
+        >
+          <IngredientVessels
+            :count="one.cups"
+            :cup="cup"
+            :colour="one.colour"
+            :name="`${one.row.name}, drag to change`"
+            :value-text="`${one.said}, ${gramsText(one.massG)}`"
+            :scale="1.12"
+            :width="one.grow * COLUMN"
+            @change="count => changeCups(one.id, count)"
+          />
+        </div>
       </div>
-    </div>
-    <div class="labels">
-      <div
-        v-for="one in big"
-        :key="one.id"
-        class="vessel"
-        :style="{ flexGrow: one.grow }"
-      >
-        <h2>{{ one.row.name }}</h2>
-        <p class="amount">
-          {{ one.said }}<span
-            v-if="one.plus"
-            class="plus"
-          >{{ one.plus }}</span>
-        </p>
-        <p class="soft">
-          {{ gramsText(one.massG) }}<template v-if="one.spoken.error > 0.04">
-            · the mark is {{ Math.round(one.spoken.error * 100) }} % off
-          </template>
-        </p>
-        <template v-if="one.standing">
-          <SpanBand :standing="one.standing" />
-          <p
-            class="small"
-            :class="one.standing.outside ? 'danger' : 'soft'"
-          >
-            {{ ROLE_WORDS[one.standing.role] }}: {{ one.judged }}
+      <div class="labels">
+        <div
+          v-for="one in big"
+          :key="one.id"
+          class="vessel"
+          :style="{ flexGrow: one.grow }"
+        >
+          <h2>
+            <button
+              class="name"
+              :aria-expanded="open === one.id"
+              :aria-label="`${one.row.name}: amount, swaps, density`"
+              @click="emit('look', one.id)"
+            >
+              {{ one.short }}
+            </button>
+          </h2>
+          <p class="amount">
+            {{ one.said }}<span
+              v-if="one.plus"
+              class="plus"
+            >{{ one.plus }}</span>
           </p>
-        </template>
+          <p class="soft small">
+            {{ gramsText(one.massG) }}<template v-if="one.counted">
+              · {{ one.counted }}
+            </template><template v-if="one.spoken.error > 0.04">
+              · the mark is {{ Math.round(one.spoken.error * 100) }} % off
+            </template>
+          </p>
+          <template v-if="one.standing">
+            <SpanBand :standing="one.standing" />
+            <p
+              class="small"
+              :class="one.standing.outside ? 'danger' : 'soft'"
+            >
+              {{ ROLE_WORDS[one.standing.role] }}: {{ one.judged }}
+            </p>
+          </template>
+        </div>
       </div>
     </div>
     <p
-      v-for="one in small"
-      :key="one.id"
-      class="pinch"
+      v-if="small.length > 0"
+      class="pinches"
     >
-      {{ one.row.name }} <strong>{{ one.said }}</strong> <span class="soft">({{ gramsText(one.massG) }})</span>
+      <button
+        v-for="one in small"
+        :key="one.id"
+        class="name pinch"
+        :aria-expanded="open === one.id"
+        @click="emit('look', one.id)"
+      >
+        {{ one.short }} <strong>{{ one.said }}</strong> <span class="soft">{{ gramsText(one.massG) }}</span>
+      </button>
     </p>
-    <p class="soft">
+    <p class="soft small">
       One {{ shortName(cup.name) }} is your {{ cup.name.toLowerCase() }}, {{ Math.round(cup.volumeMl) }} ml{{ cup.origin === 'guess' ? ', a guess' : '' }}.
-      Parts, {{ big.map(one => shortName(one.row.name.split(',')[0] ?? one.id)).join(' : ') }}: <strong>{{ parts }}</strong>.
-      Weights by each food's own bulk density.
+      Parts, {{ partNames }}: <strong>{{ parts }}</strong>.
+      Weights by each food's own bulk density. Drag a level, or tap a name to type, swap or weigh.
     </p>
   </div>
 </template>
 
 <style scoped>
 .amounts { display: grid; gap: 8px; }
-.shelf, .labels { display: flex; gap: 22px; align-items: flex-end; }
-.shelf { border-bottom: 6px solid var(--ink); min-height: 230px; margin-top: 14px; }
-.labels { align-items: flex-start; }
+.shelf, .labels { display: flex; gap: 20px; align-items: flex-end; }
+.many .shelf, .many .labels { gap: 10px; }
+.shelf { border-bottom: 6px solid var(--ink); min-height: 190px; margin-top: 10px; }
+.labels { align-items: flex-start; padding-top: 6px; }
 .vessel { flex: 1 1 0; min-width: 0; }
-h2 { font-family: var(--text); font-size: 1.15rem; font-weight: 650; }
-.amount { font-size: 1.3rem; line-height: 1.2; }
-.plus { display: block; font-size: 1rem; }
-.pinch { font-size: 1.1rem; }
+h2 { font-family: var(--text); font-size: 1.1rem; font-weight: 650; hyphens: auto; overflow-wrap: break-word; }
+.name { background: none; border: 0; padding: 2px 0; font: inherit; text-align: left; cursor: pointer; text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
+.name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
+.amount { font-size: 1.25rem; line-height: 1.2; }
+.many h2 { font-size: 0.9375rem; }
+.many .amount { font-size: 1.0625rem; }
+.plus { display: block; font-size: 0.9375rem; }
+.pinches { display: flex; flex-wrap: wrap; gap: 2px 22px; }
+.pinch { font-size: 1.0625rem; min-height: 32px; }
 @media (max-width: 700px) {
-  .shelf, .labels { gap: 10px; }
-  .shelf { min-height: 150px; }
-  h2 { font-size: 0.9375rem; hyphens: auto; }
+  .board { overflow-x: auto; padding-bottom: 4px; }
+  .shelf, .labels { gap: 10px; min-width: 540px; }
+  .shelf { min-height: 130px; }
+  h2 { font-size: 0.9375rem; }
   .amount { font-size: 1.05rem; }
 }
 </style>

@@ -6,13 +6,17 @@ import type { Fire, Pan } from '../../../contracts/kitchen'
 import { stonesOf } from '../../../core/batch/stones'
 import { labToHex } from '../../../core/colour/labToHex'
 import { boundaryIndex } from '../../../core/dish/boundaryIndex'
+import { doneIndex } from '../../../core/dish/doneIndex'
 import { mainLine } from '../../../core/dish/mainLine'
 import { familyOf } from '../../../core/family/families'
-import { BUBBLING, panFit } from '../../../core/vessel/panFit'
+import { BUBBLING } from '../../../core/vessel/panFit'
+import { turnText } from '../../../words/dish'
 import { FIT_WORDS } from '../../../words/measure'
+import { BESIDE_WORDS } from '../../../words/stages'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import PanDrawing from '../PanDrawing.vue'
+import ServingFacts from './ServingFacts.vue'
 
 const props = defineProps<{
   /** State of the Measure screen. */
@@ -21,81 +25,116 @@ const props = defineProps<{
   pans: readonly Pan[]
   /** Fires to choose from. */
   fires: readonly Fire[]
+  /** Money of the household. */
+  currency: string
 }>()
 
-const { dish, sheet, pan, fire, roastMark, forecast, finished, people, set } = props.state
+const { dish, sheet, pan, fire, plan, forecast, fit, comes, set } = props.state
+const turnName = computed(() => (dish.value ? turnText(dish.value).toLowerCase() : ''))
 const arch = computed(() => {
   const found = forecast.value
   const made = dish.value
-  if (!found || !made) return null
-  const pour = found.stages[boundaryIndex(made, made.keystone)]!
-  const end = found.stages[mainLine(made).findIndex(stage => stage.does === 'rest')]!
-  const endS = Math.max(end.middle, pour.middle + 60)
+  if (!found || !made || found.stages.length !== mainLine(made).length + 1) return null
+  const turn = found.stages[boundaryIndex(made, made.keystone)]!
+  const end = found.stages[doneIndex(made)]!
+  const endS = Math.max(end.middle, turn.middle + 60)
   const bands: ArchBand[] = [
-    { id: 'pour', kind: 'turn', label: 'pour', fromS: pour.early, toS: pour.late, times: '' },
+    { id: 'pour', kind: 'turn', label: turnName.value, fromS: turn.early, toS: turn.late, times: '' },
     { id: 'end', kind: 'sign', label: 'done', fromS: end.early, toS: end.late, times: '' },
   ]
-  return { keystoneS: pour.middle, endS, stones: stonesOf(found, pour.middle, endS), bands, pour, end }
+  return { keystoneS: turn.middle, endS, stones: stonesOf(found, turn.middle, endS), bands, turn, end }
 })
-const fit = computed(() => (forecast.value && pan.value ? panFit(Math.max(...forecast.value.points.map(one => one.volumeMl)), pan.value) : null))
 const endColour = computed(() => {
   const last = forecast.value?.points.at(-1)
   return last ? labToHex(last.colour) : '#e3d3ae'
 })
-const scratches = computed(() => dish.value !== null && pan.value?.coated === true && familyOf(dish.value.family).scratches)
-const bowls = computed(() => Math.max(1, Math.round(people.value)))
+const family = computed(() => (dish.value ? familyOf(dish.value.family) : null))
+const cautions = computed(() => [
+  ...(family.value?.scratches && pan.value?.coated ? ['Coarse grain scratches a coated pan: take steel or iron.'] : []),
+  ...(family.value?.acid && pan.value && (pan.value.material === 'aluminium' || pan.value.material === 'copper' || pan.value.material === 'cast-iron') && !pan.value.coated
+    ? ['Acid fruit and long cooking take metal and taste from bare iron, copper and aluminium: take steel or a lined pan.']
+    : []),
+])
+/** The stage whose flame is asked for here: the roast, or else the longest at the fire. */
+const flameStage = computed(() => {
+  const line = dish.value ? mainLine(dish.value) : []
+  return line.findLast(stage => stage.does === 'roast') ?? line.find(stage => stage.does === 'cook-down') ?? null
+})
 const minutes = (seconds: number): number => Math.round(seconds / 60)
-const rests = computed(() => (forecast.value && forecast.value.restsOn.batches > 0
-  ? `Rests on ${forecast.value.restsOn.batches} past batches.`
-  : 'Rests on first guesses; it narrows as you mark what you see.'))
+const physics = computed(() => forecast.value?.basis !== 'usual-minutes')
+const rests = computed(() => {
+  if (!forecast.value) return ''
+  if (!physics.value) return 'On usual minutes, with wide windows: the forecast does not cover this way of cooking by its physics yet.'
+  return forecast.value.restsOn.batches > 0 ? `Rests on ${forecast.value.restsOn.batches} past batches.` : 'Rests on first guesses; it narrows as you mark what you see.'
+})
+const ways = computed(() => {
+  const advice = fit.value
+  if (!advice || advice.fit.verdict === 'fits' || advice.fit.verdict === 'roomy') return ''
+  return [
+    advice.otherPan ? `take the ${advice.otherPan.name.toLowerCase()}` : '', advice.lots ? `cook ${advice.lots} lots` : '',
+    advice.inStages ? 'hold half the fat and the last third of the liquid back and add them as room comes' : '',
+  ].filter(Boolean).join(', or ')
+})
 </script>
 
 <template>
   <div
-    v-if="sheet && dish"
+    v-if="sheet && comes"
     class="comes"
   >
     <p class="big">
-      {{ gramsText(forecast?.finishedG.middle ?? sheet.baseG * finished) }}
-      <span class="soft">{{ bowls }} {{ bowls > 1 ? 'bowls' : 'bowl' }} of {{ dish.portionG }} g</span>
+      {{ gramsText(comes.finishedG.middle) }}
+      <span class="soft">{{ gramsText(comes.finishedG.early) }} to {{ gramsText(comes.finishedG.late) }}</span>
     </p>
+    <ServingFacts
+      part="first"
+      :comes="comes"
+      :currency="currency"
+    />
     <ChoiceSelect
       label="Pan"
       :chosen="sheet.pan"
       :options="pans.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm` }))"
       @choose="value => set({ pan: value })"
     />
-    <div v-if="pan && fit">
+    <div
+      v-if="pan && fit"
+      class="panfit"
+    >
       <PanDrawing
         class="drawn"
         :diameter-mm="pan.innerDiameterMm"
         :depth-mm="pan.depthMm"
-        :content-mm="Math.min(pan.depthMm, fit.depthMm / BUBBLING)"
+        :content-mm="Math.min(pan.depthMm, fit.fit.depthMm / BUBBLING)"
         :colour="endColour"
-        :line-mm="Math.min(pan.depthMm + 8, fit.depthMm)"
+        :line-mm="Math.min(pan.depthMm + 8, fit.fit.depthMm)"
       />
-      <p :class="fit.verdict === 'tight' || fit.verdict === 'too-small' ? 'danger' : 'soft'">
-        Dashed: it bubbles to {{ Math.round(fit.depthMm) }} of {{ pan.depthMm }} mm. {{ FIT_WORDS[fit.verdict] }}{{ fit.lots > 1 ? ` (${fit.lots} lots)` : '' }}.
-      </p>
-      <p
-        v-if="scratches"
-        class="danger"
-      >
-        <strong>Caution:</strong> coarse grain scratches a coated pan; take steel or iron.
+      <p :class="fit.fit.verdict === 'tight' || fit.fit.verdict === 'too-small' ? 'danger' : 'soft'">
+        <strong>{{ FIT_WORDS[fit.fit.verdict] }}.</strong> Dashed: it rises to {{ Math.round(fit.fit.depthMm) }} of {{ pan.depthMm }} mm.<template v-if="ways">
+          Better: {{ ways }}.
+        </template>
       </p>
     </div>
+    <p
+      v-for="caution in cautions"
+      :key="caution"
+      class="danger small"
+    >
+      <strong>Caution:</strong> {{ caution }}
+    </p>
     <div class="fires">
       <ChoiceSelect
         label="Fire"
         :chosen="sheet.fire"
         :options="fires.map(one => ({ value: one.id, label: one.name }))"
-        @choose="value => set({ fire: value, roastMark: '' })"
+        @choose="value => set({ fire: value, marks: {} })"
       />
       <ChoiceSelect
-        label="Flame for the roast"
-        :chosen="roastMark ?? undefined"
-        :options="(fire?.marks ?? []).map(one => ({ value: one.id, label: `roast on ${one.label}` }))"
-        @choose="value => set({ roastMark: value })"
+        v-if="flameStage"
+        label="Flame"
+        :chosen="plan?.flames[flameStage.id]"
+        :options="(fire?.marks ?? []).map(one => ({ value: one.id, label: `${flameStage?.does === 'roast' ? 'roast' : 'cook'} on ${one.label}` }))"
+        @choose="value => set({ marks: { ...sheet?.marks, ...(flameStage ? { [flameStage.id]: value } : {}) } })"
       />
     </div>
     <div
@@ -103,7 +142,7 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
       class="preview"
     >
       <ArchDrawing
-        :shape="{ width: 300, height: 232, stone: 30, margin: 26 }"
+        :shape="{ width: 300, height: 220, stone: 30, margin: 26 }"
         :stones="arch.stones"
         :keystone-s="arch.keystoneS"
         :end-s="arch.endS"
@@ -111,12 +150,13 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
         title="Forecast: stones in the colours the food will have"
       />
       <p class="inside">
-        <strong class="danger">pour {{ minutes(arch.pour.early) }}–{{ minutes(arch.pour.late) }} min</strong>
+        <strong class="danger">{{ turnName }} {{ minutes(arch.turn.early) }}–{{ minutes(arch.turn.late) }} min</strong>
         <span>done {{ minutes(arch.end.early) }}–{{ minutes(arch.end.late) }} min</span>
         <span
-          v-if="forecast?.sides[0]?.lightS != null"
+          v-for="side in forecast?.sides.slice(0, 1)"
+          :key="side.vessel"
           class="soft small"
-        >sweet water on at {{ minutes(forecast.sides[0].lightS) }} min</span>
+        >{{ BESIDE_WORDS[dish?.stages.find(one => one.meets && one.vessel === side.vessel)?.id ?? ''] ?? 'other vessel' }} on at {{ minutes(side.lightS ?? 0) }} min</span>
       </p>
     </div>
     <p
@@ -131,15 +171,20 @@ const rests = computed(() => (forecast.value && forecast.value.restsOn.batches >
     >
       This flame runs away: from first colour to brown in {{ Math.round((forecast.leftAloneS ?? 0) / 10) * 10 }} s. Take a lower mark, or turn it down at the first smell.
     </p>
+    <ServingFacts
+      part="rest"
+      :comes="comes"
+      :currency="currency"
+    />
   </div>
 </template>
 
 <style scoped>
-.comes { display: grid; gap: 10px; }
-.big { font-size: 2.2rem; line-height: 1.1; }
-.big span { font-size: 1.1rem; }
-.drawn { max-width: 300px; }
+.comes { display: grid; gap: 9px; }
+.big { font-size: 2.1rem; line-height: 1.1; }
+.big span { font-size: 1rem; white-space: nowrap; }
+.panfit { display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 14px; align-items: center; }
 .fires { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .preview { position: relative; max-width: 320px; }
-.inside { position: absolute; inset: 42% 18% 0; display: grid; align-content: start; justify-items: center; text-align: center; gap: 2px; font-size: 1.1rem; }
+.inside { position: absolute; inset: 42% 16% 0; display: grid; align-content: start; justify-items: center; text-align: center; gap: 2px; font-size: 1.0625rem; }
 </style>

@@ -55,7 +55,7 @@ async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureS
 
 describe('the shelf of amounts', () => {
   const shelf = (baseG = 250) => mount(AmountShelf, {
-    props: { rows: measuredAmounts(dish, baseG, INGREDIENTS, cup, [{ id: 'tsp', name: 'Teaspoon', volumeMl: 5 }]), base: dish.base, cup },
+    props: { rows: measuredAmounts(dish, baseG, INGREDIENTS, cup, [{ id: 'tsp', name: 'Teaspoon', volumeMl: 5 }]), base: dish.base, family: dish.family, cup, open: null },
   })
 
   it('says every amount in the household\'s glass and in grams, and the parts', () => {
@@ -64,7 +64,7 @@ describe('the shelf of amounts', () => {
     expect(text).toContain('250 g')
     expect(text).toContain('2 : 1¼ : 1¾ : 5¾ : ½')
     expect(text).toContain('One glass is your verandah glass, 180 ml.')
-    expect(text).toMatch(/Cardamom, ground\s*¾ teaspoon/)
+    expect(text).toMatch(/Cardamom\s*¾ teaspoon/)
   })
 
   it('gives the new weight when a level is moved', async () => {
@@ -79,9 +79,10 @@ describe('the shelf of amounts', () => {
 describe('a sheet', () => {
   it('opens on what there is, and makes a plan and a forecast of it', async () => {
     const { state } = await sheetOf()
-    expect(state.sheet.value).toMatchObject({ dishId: dish.id, baseG: 250, cup: 'cup', pan: 'pan', pot: 'pot', fire: 'front', otherFire: 'back' })
+    expect(state.sheet.value).toMatchObject({ dish, baseG: 250, cup: 'cup', pan: 'pan', pot: 'pot', fire: 'front', otherFire: 'back' })
     expect(state.plan.value!.amounts[0]!.massG).toBe(250)
-    expect(state.people.value).toBeGreaterThan(8)
+    expect(state.comes.value!.servings).toBeGreaterThan(8)
+    expect(state.account.value!.toPourG).toBeCloseTo(1050)
     expect(state.canUndo.value).toBe(false)
   })
 
@@ -104,41 +105,43 @@ describe('a sheet', () => {
   })
 
   it('forgets a thing that is no longer on the shelf, and a store of rubbish', async () => {
-    localStorage.setItem('yon-hearth.measure', JSON.stringify({ dishId: dish.id, baseG: 180, ratios: {}, cup: 'gone', pan: 'gone', pot: 'pot', fire: 'front', otherFire: 'back', roastMark: '' }))
+    localStorage.setItem('yon-hearth.sheet', JSON.stringify({ dish, baseG: 180, cup: 'gone', pan: 'gone', pot: 'pot', fire: 'front', otherFire: 'back', marks: {} }))
     const { state } = await sheetOf()
     expect(state.sheet.value).toMatchObject({ baseG: 180, cup: 'cup', pan: 'pan' })
-    localStorage.setItem('yon-hearth.measure', '{"baseG":"much"')
+    localStorage.setItem('yon-hearth.sheet', '{"baseG":"much"')
     vi.resetModules()
     expect((await sheetOf()).state.sheet.value!.baseG).toBe(250)
   })
 
   it('takes another flame for the roast only if the fire has it', async () => {
     const { state } = await sheetOf()
-    state.set({ roastMark: 'm5' })
+    state.set({ marks: { roast: 'm5' } })
     expect(state.plan.value!.flames.roast).toBe('m5')
-    state.set({ roastMark: 'm77' })
+    state.set({ marks: { roast: 'm77' } })
     expect(state.plan.value!.flames.roast).toBe('m3')
   })
 })
 
 describe('what comes of it', () => {
   const comes = async (state: MeasureSheet, kitchen: Kitchen = FIRST_KITCHEN) =>
-    h((await import('./WhatComesOfIt.vue')).default, { state, pans: kitchen.pans, fires: kitchen.fires })
+    h((await import('./WhatComesOfIt.vue')).default, { state, pans: kitchen.pans, fires: kitchen.fires, currency: 'cr' })
 
   it('tells yield, pan fit, times and what the forecast rests on', async () => {
     const { wrapper } = await sheetOf(FIRST_KITCHEN, comes)
-    expect(wrapper.text()).toMatch(/1.[67]\d\d g\s*9 bowls of 190 g/)
-    expect(wrapper.text()).toMatch(/it bubbles to \d+ of 75 mm/)
+    expect(wrapper.text()).toMatch(/1.[67]\d\d g/)
+    expect(wrapper.text()).toMatch(/it rises to \d+ of 75 mm/)
     expect(wrapper.text()).toMatch(/pour \d+–\d+ min/)
     expect(wrapper.text()).toContain('Rests on first guesses')
     expect(wrapper.text()).not.toContain('scratches')
+    expect(wrapper.text()).toMatch(/Servings\s*9 of 190 g/)
+    expect(wrapper.text()).toMatch(/Allergens\s*wheat, milk, cashew/)
   })
 
   it('warns where coarse grain meets a coated pan, and where the flame runs away', async () => {
     const coated: Kitchen = { ...FIRST_KITCHEN, pans: FIRST_KITCHEN.pans.map(one => ({ ...one, coated: true })) }
     const { wrapper, state } = await sheetOf(coated, state => comes(state, coated))
     expect(wrapper.text()).toContain('scratches a coated pan')
-    state.set({ roastMark: 'm6' })
+    state.set({ marks: { roast: 'm6' } })
     await vi.waitFor(() => expect(wrapper.text()).toContain('This flame runs away'))
   })
 })

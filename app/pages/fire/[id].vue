@@ -207,6 +207,7 @@ const kept = computed(() => {
         </div>
         <ActionBar
           ref="bar"
+          :plan="plan"
           :actions="actions"
           :step-colours="stepColours"
           @mark="mark"

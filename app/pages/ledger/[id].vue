@@ -6,7 +6,9 @@ import SmallArch from '../../components/SmallArch.vue'
 import { Anything, ask } from '../../composables/api'
 import { clockText, dayText, gramsText, timeOfDay, windowText } from '../../composables/format'
 import { useLiveCooks } from '../../composables/liveCooks'
-import { DOING_WORDS, FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, VESSEL_WORDS } from '../../../words/cook'
+import { FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
+import { turnText } from '../../../words/dish'
+import { stageName } from '../../../words/stages'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -32,7 +34,7 @@ void load()
 const summary = computed(() => batch.value?.line.summary ?? null)
 const plan = computed(() => batch.value?.plan ?? null)
 const roastTo = computed(() => {
-  const until = plan.value?.dish.stages.find(stage => stage.does === 'roast')?.until
+  const until = plan.value?.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
   return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : 'not planned'
 })
 const rows = computed(() => {
@@ -41,16 +43,16 @@ const rows = computed(() => {
   const within = (value: number | null, window: readonly [number, number] | null): string =>
     value === null || window === null ? '' : value < window[0] ? 'earlier than the window' : value > window[1] ? 'later than the window' : 'inside the window'
   return [
-    { name: 'Poured', planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
+    { name: plan.value ? turnText(plan.value.dish) : 'Turn', planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
     { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
     { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
     { name: 'Roast', planned: roastTo.value, happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
   ]
 })
 function momentText(kind: string, what: string): string {
-  const doing = plan.value?.dish.stages.find(stage => stage.id === what)?.does
+  const stage = plan.value?.dish.stages.find(one => one.id === what)
   const mark = plan.value ? Object.values(plan.value.fires).flatMap(fire => fire.marks).find(one => one.id === what)?.label : undefined
-  const word = doing ? DOING_WORDS[doing] : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? VESSEL_WORDS[what] ?? (kind === 'weighed' ? `${what} g` : mark ?? what)
+  const word = stage ? stageName(stage) : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? (plan.value && plan.value.vessels[what] ? vesselText(plan.value, what) : undefined) ?? (kind === 'weighed' ? `${what} g` : mark ?? what)
   return `${KIND_WORDS[kind] ?? kind} ${word ?? ''}`
 }
 async function saveNote(): Promise<void> {

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { Ingredient } from '../../../contracts/ingredient'
+import type { Measure } from '../../../contracts/kitchen'
+import type { Correction } from '../../../core/composition/corrections'
+import { FIGURE_WORDS, shortName } from '../../../words/measure'
+
+const props = defineProps<{
+  /** Row of the ingredient, corrections in it. */
+  row: Ingredient
+  /** Cup in hand. */
+  cup: Measure
+  /** What the household knows better, if anything. */
+  correction: Correction | null
+  /** Money of the household. */
+  currency: string
+}>()
+
+const emit = defineEmits<{
+  /** Something was weighed or priced. */
+  correct: [correction: Correction]
+}>()
+
+/** Fields by what they correct: limits in their own unit, and how they are kept. */
+const FIELDS = {
+  cup: { min: 5, max: 8000, key: 'bulkDensity' },
+  piece: { min: 0.001, max: 10000, key: 'pieceG' },
+  prepared: { min: 10, max: 100, key: 'prepared' },
+  price: { min: 0.01, max: 1_000_000, key: 'pricePerKg' },
+} as const
+type Field = keyof typeof FIELDS
+
+const typed = ref<Record<Field, string>>({ cup: '', piece: '', prepared: '', price: '' })
+const trouble = ref('')
+watch(() => props.row.id, () => {
+  typed.value = { cup: '', piece: '', prepared: '', price: '' }
+  trouble.value = ''
+})
+function keep(field: Field): void {
+  const text = typed.value[field].replace(',', '.').trim()
+  if (text === '') return
+  const value = Number(text)
+  const { min, max, key } = FIELDS[field]
+  const kept = field === 'cup' ? value / props.cup.volumeMl : field === 'prepared' ? value / 100 : value
+  if (!(value >= min && value <= max) || (field === 'cup' && !(kept >= 0.1 && kept <= 2))) {
+    trouble.value = field === 'cup'
+      ? `A ${shortName(props.cup.name)} of ${Math.round(props.cup.volumeMl)} ml holds between ${Math.round(props.cup.volumeMl * 0.1)} and ${Math.round(props.cup.volumeMl * 2)} g of any food. Nothing was changed.`
+      : `Between ${min} and ${max}, please. Nothing was changed.`
+    return
+  }
+  trouble.value = ''
+  emit('correct', { ...props.correction, id: props.row.id, [key]: Math.round(kept * 10000) / 10000 })
+  typed.value = { ...typed.value, [field]: '' }
+}
+function forget(): void {
+  const { pricePerKg } = props.correction ?? {}
+  emit('correct', { id: props.row.id, ...(pricePerKg === undefined ? {} : { pricePerKg }) })
+}
+</script>
+
+<template>
+  <div class="correct">
+    <p class="soft small">
+      One {{ shortName(cup.name) }} of it is taken as {{ Math.round(cup.volumeMl * row.bulkDensity) }} g ({{ FIGURE_WORDS[row.source.densityOrigin] }}<template v-if="row.source.densityOrigin !== 'weighed'">
+        : {{ row.source.density.replace('estimate: ', '') }}
+      </template>)<template v-if="row.piece">
+        ; one {{ row.piece.noun }} as {{ Math.round(row.piece.medium * 10) / 10 }} g as bought
+      </template><template v-if="row.yields.prepared < 1">
+        ; {{ Math.round(row.yields.prepared * 100) }} % is left once it is ready
+      </template>. Weigh it once, and it is remembered:
+    </p>
+    <form
+      class="fields"
+      @submit.prevent
+    >
+      <label>A full {{ shortName(cup.name) }}, g<input
+        v-model="typed.cup"
+        inputmode="decimal"
+        autocomplete="off"
+        @change="keep('cup')"
+      ></label>
+      <label v-if="row.piece">One {{ row.piece.noun }}, g<input
+        v-model="typed.piece"
+        inputmode="decimal"
+        autocomplete="off"
+        @change="keep('piece')"
+      ></label>
+      <label v-if="row.kind === 'produce' || row.kind === 'coconut'">Left when ready, %<input
+        v-model="typed.prepared"
+        inputmode="decimal"
+        autocomplete="off"
+        @change="keep('prepared')"
+      ></label>
+      <label v-if="row.kind !== 'water'">Price of a kg<template v-if="currency">, {{ currency }}</template><input
+        v-model="typed.price"
+        inputmode="decimal"
+        autocomplete="off"
+        :placeholder="correction?.pricePerKg === undefined ? '' : String(correction.pricePerKg)"
+        @change="keep('price')"
+      ></label>
+      <button
+        v-if="correction && (correction.bulkDensity !== undefined || correction.pieceG !== undefined || correction.prepared !== undefined)"
+        type="button"
+        class="stone-button quiet"
+        @click="forget"
+      >
+        Back to the table
+      </button>
+    </form>
+    <p
+      class="danger small"
+      role="alert"
+    >
+      {{ trouble }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.correct { display: grid; gap: 6px; }
+.fields { display: flex; flex-wrap: wrap; gap: 10px 16px; align-items: end; }
+.fields label { display: grid; font-size: 0.9375rem; font-weight: 600; }
+.fields input { width: 130px; min-height: 40px; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.6rem; font-weight: 400; }
+p:empty { display: none; }
+</style>

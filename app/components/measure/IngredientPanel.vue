@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { gramsText } from '../../composables/format'
+import type { Ingredient } from '../../../contracts/ingredient'
+import type { Measure } from '../../../contracts/kitchen'
+import type { Correction } from '../../../core/composition/corrections'
+import { sugarsOf } from '../../../core/composition/sugarsOf'
+import type { DishCard } from '../../../core/dish/dish'
+import { CoreError } from '../../../core/error'
+import { countable } from '../../../core/measures/countable'
+import { parseAmount } from '../../../core/measures/parseAmount'
+import { weightOf } from '../../../core/measures/weightOf'
+import type { SwapRule } from '../../../core/swaps/swap'
+import type { AmountRow } from '../../../core/proportions/measuredAmounts'
+import { FIGURE_WORDS, measureText, shortName } from '../../../words/measure'
+import { tooMuchText } from '../../../words/amounts'
+import CorrectionForm from './CorrectionForm.vue'
+import SwapList from './SwapList.vue'
+
+const props = defineProps<{
+  /** Swaps of the book. */
+  swaps: readonly SwapRule[]
+  /** The ingredient, measured out. */
+  amount: AmountRow<Ingredient>
+  /** Dish in hand. */
+  card: DishCard
+  /** Weight of its base, g. */
+  baseG: number
+  /** Rows of the ingredient table. */
+  rowOf: (id: string) => Ingredient
+  /** Cup in hand. */
+  cup: Measure
+  /** All measures of the house. */
+  measures: readonly Measure[]
+  /** What the household knows better, if anything. */
+  correction: Correction | null
+  /** Money of the household. */
+  currency: string
+}>()
+
+const emit = defineEmits<{
+  /** A new weight, g. */
+  change: [massG: number]
+  /** The dish after a swap. */
+  swap: [card: DishCard]
+  /** The ingredient is taken out. */
+  out: []
+  /** Something was weighed or priced. */
+  correct: [correction: Correction]
+  /** It is to be closed. */
+  close: []
+}>()
+
+const row = computed(() => props.amount.row)
+const typed = ref('')
+const trouble = ref('')
+watch(() => props.amount.id, () => {
+  typed.value = ''
+  trouble.value = ''
+})
+function set(): void {
+  if (typed.value.trim() === '') return
+  try {
+    const massG = weightOf(parseAmount(typed.value, props.cup, props.measures, countable(row.value)), row.value)
+    const most = tooMuchText(massG, row.value, props.baseG)
+    if (most) {
+      trouble.value = most
+      return
+    }
+    emit('change', massG)
+    trouble.value = ''
+  }
+  catch (error) {
+    trouble.value = error instanceof CoreError && error.code === 'out-of-range'
+      ? `"${typed.value}" is nothing, or more than a kitchen holds. Nothing was changed.`
+      : `"${typed.value}" was not understood. Say it as 1 1/2 ${shortName(props.cup.name)}, 200 g, 2 tbsp${row.value.piece ? `, 3 ${row.value.piece.plural}` : ''}. Nothing was changed.`
+  }
+}
+const isBase = computed(() => props.amount.id === props.card.base)
+const kcal = computed(() => Math.round(row.value.nutrients.energyKj / 4.184))
+</script>
+
+<template>
+  <section
+    class="panel slab"
+    :aria-label="row.name"
+  >
+    <header>
+      <h2>{{ row.name }}</h2>
+      <p class="soft">
+        {{ row.otherNames.slice(0, 5).join(' · ') }}
+      </p>
+      <button
+        class="stone-button quiet"
+        @click="emit('close')"
+      >
+        Close
+      </button>
+    </header>
+    <form
+      class="typed"
+      @submit.prevent="set"
+    >
+      <label :for="`amount-${amount.id}`">{{ gramsText(amount.massG) }}, that is {{ amount.spoken.count === 0 ? 'a pinch' : measureText(amount.spoken.text, amount.spoken.count, amount.spoken.name) }}. Change it to</label>
+      <input
+        :id="`amount-${amount.id}`"
+        v-model="typed"
+        autocomplete="off"
+        :placeholder="row.piece ? `200 g, ½ ${shortName(cup.name)}, 3 ${row.piece.plural}` : `200 g, ½ ${shortName(cup.name)}, 2 tbsp`"
+      >
+      <button class="stone-button">
+        Set
+      </button>
+      <button
+        v-if="!isBase"
+        type="button"
+        class="stone-button quiet"
+        @click="emit('out')"
+      >
+        Leave it out
+      </button>
+    </form>
+    <p
+      class="danger"
+      role="alert"
+    >
+      {{ trouble }}
+    </p>
+    <SwapList
+      :id="amount.id"
+      :swaps="swaps"
+      :card="card"
+      :base-g="baseG"
+      :row-of="rowOf"
+      @swap="next => emit('swap', next)"
+    />
+    <CorrectionForm
+      :row="row"
+      :cup="cup"
+      :correction="correction"
+      :currency="currency"
+      @correct="one => emit('correct', one)"
+    />
+    <p class="soft small">
+      100 g hold {{ Math.round(row.nutrients.water) }} g water, {{ Math.round(row.nutrients.fat) }} g fat, {{ Math.round(sugarsOf(row.nutrients)) }} g sugars, {{ Math.round(row.nutrients.starch) }} g starch, {{ Math.round(row.nutrients.protein) }} g protein, {{ row.nutrients.energyKj }} kJ ({{ kcal }} kcal): {{ row.source.composition }}<template v-if="row.source.compositionOrigin !== 'table' && !row.source.composition.includes('recalled')">
+        , {{ FIGURE_WORDS[row.source.compositionOrigin] }}
+      </template>.
+      <template v-if="row.allergens.length > 0">
+        Carries {{ row.allergens.join(', ') }}.
+      </template>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.panel { display: grid; gap: 10px; }
+header { display: flex; align-items: baseline; gap: 16px; }
+header .stone-button { margin-left: auto; }
+.typed { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; }
+.typed input { min-height: 44px; flex: 0 1 260px; min-width: 140px; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.7rem; }
+p:empty { display: none; }
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { CHOICE_VALUES, type Choices } from '../../../core/dish/choices'
+import type { DishCard } from '../../../core/dish/dish'
+import { PREPARATIONS_OF, type Trouble } from '../../../core/dish/troublesOf'
+import { CHOICE_WORDS, offerText, TROUBLE_WORDS } from '../../../words/choices'
+import ChoiceSelect from '../ChoiceSelect.vue'
+
+const props = defineProps<{
+  /** Dish in hand. */
+  card: DishCard
+  /** What cannot work, with what would. */
+  troubles: readonly Trouble[]
+}>()
+
+const emit = defineEmits<{
+  /** Choices were changed. */
+  choose: [changes: Partial<Choices>]
+}>()
+
+/** Questions that only some dishes ask. */
+const asked = computed(() => (Object.keys(CHOICE_VALUES) as (keyof Choices)[]).filter((key) => {
+  const { family, choices, ingredients } = props.card
+  const fresh = family === 'vegetable' || family === 'fruit'
+  switch (key) {
+    case 'preparation': return (PREPARATIONS_OF[family]?.length ?? 0) > 1
+    case 'cooking': return fresh || choices.preparation === 'cooked-puree' || choices.cooking === 'pressure'
+    case 'lots': return choices.preparation === 'grated' || choices.lots
+    case 'nuts': return ingredients.some(one => one.part === 'nuts')
+    case 'pour': return choices.liquid !== 'none' && !fresh && family !== 'coconut-nut'
+    case 'roast': return !fresh && family !== 'coconut-nut' && choices.preparation !== 'cooked-puree' ? true : choices.roast !== 'none'
+    default: return true
+  }
+}))
+const optionsOf = (key: keyof Choices) => (CHOICE_VALUES[key] as readonly (string | boolean)[])
+  .filter(value => key !== 'preparation' || (PREPARATIONS_OF[props.card.family] ?? []).includes(value as Choices['preparation']))
+  .map(value => ({ value: String(value), label: CHOICE_WORDS[key].answers[String(value)] ?? String(value) }))
+function choose(key: keyof Choices, value: string): void {
+  emit('choose', { [key]: key === 'lots' ? value === 'true' : value } as Partial<Choices>)
+}
+</script>
+
+<template>
+  <div class="school">
+    <div
+      v-for="trouble in troubles"
+      :key="trouble.code"
+      class="trouble"
+      role="alert"
+    >
+      <p class="danger">
+        <strong>This cannot work.</strong> {{ TROUBLE_WORDS[trouble.code] }}
+      </p>
+      <p v-if="trouble.offers.length > 0">
+        What would: <button
+          v-for="(offer, i) in trouble.offers"
+          :key="i"
+          class="stone-button"
+          @click="emit('choose', offer)"
+        >
+          {{ offerText(offer) }}
+        </button>
+      </p>
+    </div>
+    <div class="questions">
+      <div
+        v-for="key in asked"
+        :key="key"
+      >
+        <span class="asks">{{ CHOICE_WORDS[key].asks }}</span>
+        <ChoiceSelect
+          :label="CHOICE_WORDS[key].asks"
+          :chosen="String(card.choices[key])"
+          :options="optionsOf(key)"
+          @choose="value => choose(key, value)"
+        />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.school { display: grid; gap: 14px; }
+.questions { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 10px 18px; }
+.asks { display: block; font-weight: 600; font-size: 0.9375rem; margin-bottom: 2px; }
+.trouble { border-left: 5px solid var(--danger); padding: 6px 14px; background: var(--danger-pale); display: grid; gap: 6px; }
+.trouble .stone-button { margin: 0 8px 4px 0; }
+</style>

@@ -1,0 +1,47 @@
+import MiniSearch from 'minisearch'
+import type { DishCard } from '../../core/dish/dish'
+import type { Ingredient } from '../../core/composition/ingredient'
+import { foldSpelling } from '../../core/search/foldSpelling'
+
+/** What can be found: names in all spellings, base and ingredients. */
+interface Findable { readonly id: string, readonly names: string, readonly base: string, readonly inside: string }
+
+/** Words that say nothing here: every dish is one. */
+const EVERY = new Set(['halva', 'halua', 'அலவா', 'हलवा', 'का', 'की', 'அல்வா'])
+
+/**
+ * An index of dishes by regional names and spellings, bases and ingredients, forgiving of spelling.
+ *
+ * @param dishes to be found
+ * @param rowOf rows of the ingredient table
+ * @param families names by family id
+ * @returns a search that gives dish ids, best first; all of them for an empty text
+ */
+export function dishFinder(
+  dishes: readonly DishCard[], rowOf: (id: string) => Ingredient | undefined, families: Readonly<Record<string, { readonly name: string, readonly others: readonly string[] }>>,
+): (text: string) => string[] {
+  const index = new MiniSearch<Findable>({
+    fields: ['names', 'base', 'inside'],
+    tokenize: text => foldSpelling(text).split(' '),
+    processTerm: term => (EVERY.has(term) ? null : term),
+    searchOptions: { prefix: true, fuzzy: term => (/^[a-z]/.test(term) && term.length > 3 ? 0.25 : false), boost: { names: 3, base: 2 }, combineWith: 'AND' },
+  })
+  index.addAll(dishes.map((dish): Findable => {
+    const names = (id: string): string => {
+      const row = rowOf(id)
+      return row ? [row.name, ...row.otherNames].join(' ') : ''
+    }
+    const family = families[dish.family]
+    const base = dish.ingredients.find(one => one.id === dish.base)
+    return {
+      id: dish.id, names: [dish.name, ...dish.otherNames].join(' '),
+      base: [family?.name ?? '', ...family?.others ?? [], base ? names(base.ingredient) : ''].join(' '),
+      inside: dish.ingredients.filter(one => one.id !== dish.base).map(one => names(one.ingredient)).join(' '),
+    }
+  }))
+  return (text) => {
+    const terms = foldSpelling(text).split(' ').filter(term => term !== '' && !EVERY.has(term))
+    if (terms.length === 0) return dishes.map(dish => dish.id)
+    return index.search(terms.join(' ')).map(found => String(found.id))
+  }
+}

@@ -1,0 +1,35 @@
+import { card } from './card'
+
+/** Lentils in their three preparations. */
+export const LENTIL_DISHES = [
+  card('long-spoon-mung', 'Long-spoon mung', 'lentil', {
+    others: ['moong dal halwa', 'मूंग दाल हलवा', 'பாசிப்பருப்பு அல்வா'], base: 'mung-split', portionG: 110,
+    lines: [['ghee', 0.95, 'fat'], ['semolina-fine', 0.08, 'helper', 'helper'], ['sugar', 1.15, 'sugar'], ['milk', 1.6, 'milk'], ['water', 0.8, 'water'], ['khoya', 0.25, 'milk-solids'], ['almond-slivers', 0.1, 'nuts', 'almond'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
+    choices: { roast: 'golden', liquid: 'milk' },
+    minutes: { 'nuts': 4, 'paste': 18, 'roast': 14, 'take-up': 8, 'sweeten': 8, 'enrich': 5, 'rest': 5 },
+  }),
+  card('granary-chickpea', 'Granary split chickpea', 'lentil', {
+    others: ['chana dal halwa', 'चना दाल हलवा', 'கடலைப்பருப்பு அல்வா'], base: 'chana-split', portionG: 90,
+    lines: [['ghee', 0.9, 'fat'], ['sugar', 1.1, 'sugar'], ['water', 1.8, 'water'], ['pistachio', 0.06, 'nuts'], ['saffron', 0.0005, 'steeped']],
+    choices: { preparation: 'dry-ground', liquid: 'water', sugar: 'syrup', roast: 'deep-golden', fat: 'half-and-half', nuts: 'last' }, kept: 0.7,
+    minutes: { 'roast': 16, 'syrup': 8, 'take-up': 5, 'enrich': 7, 'rest': 5 },
+  }),
+  card('rain-day-mung', 'Rain-day mung purée', 'lentil', {
+    others: ['payatham paruppu', 'pasi paruppu halwa', 'मूंग गुड़ हलवा', 'அசோகா'], base: 'mung-split', portionG: 120,
+    lines: [['ghee', 0.7, 'fat'], ['jaggery', 1.15, 'jaggery'], ['water', 2.6, 'water'], ['cashew-halves', 0.14, 'nuts', 'cashew'], ['dry-ginger', 0.006, 'spice']],
+    choices: { preparation: 'cooked-puree', cooking: 'pressure', roast: 'none', liquid: 'none', sugar: 'into-reduced', fat: 'half-and-half' }, kept: 0.4,
+    minutes: { 'nuts': 4, 'soften': 12, 'sweeten': 10, 'enrich': 8, 'rest': 5 },
+  }),
+  card('winter-black-gram', 'Winter black gram', 'lentil', {
+    others: ['urad dal halwa', 'उड़द दाल हलवा', 'உளுந்து அல்வா'], base: 'urad-split', portionG: 100,
+    lines: [['ghee', 1.0, 'fat'], ['gram-flour-fine', 0.06, 'helper', 'helper'], ['sugar', 1.2, 'sugar'], ['water', 2.2, 'water'], ['walnut', 0.1, 'nuts'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
+    choices: { roast: 'golden', liquid: 'water', sugar: 'in-liquid', fat: 'half-and-half', nuts: 'into-roast', pour: 'in-parts' },
+    minutes: { 'paste': 16, 'roast': 12, 'take-up': 7, 'enrich': 8, 'rest': 5 },
+  }),
+  card('night-train-mung-balls', 'Night-train mung balls', 'lentil', {
+    others: ['moong laddu', 'मूंग लड्डू', 'பாசிப்பருப்பு உருண்டை'], base: 'mung-split', portionG: 30,
+    lines: [['ghee', 0.7, 'fat'], ['sugar-powdered', 0.85, 'sugar'], ['almond-slivers', 0.08, 'nuts', 'almond'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
+    choices: { form: 'balls', roast: 'golden', nuts: 'last' }, kept: 0.98,
+    minutes: { 'roast': 14, 'cool': 30, 'sweeten': 6 },
+  }),
+]

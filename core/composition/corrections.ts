@@ -1,0 +1,44 @@
+import type { Ingredient } from './ingredient'
+
+/** What a household knows better than the table of one ingredient. */
+export interface Correction {
+  /** Id of the ingredient. */
+  readonly id: string
+  /** g/ml. */
+  readonly bulkDensity?: number | undefined
+  /** Weight of one middling piece as bought, g. */
+  readonly pieceG?: number | undefined
+  /** Shares as in `Yields`. */
+  readonly prepared?: number | undefined
+  readonly soakGain?: number | undefined
+  readonly ground?: number | undefined
+  /** Price of a kilogram in the household's money. */
+  readonly pricePerKg?: number | undefined
+}
+
+/**
+ * The ingredient table as this household knows it: what it has weighed stands in the place of the table's figures.
+ *
+ * @param table the ingredients
+ * @param corrections what was weighed, by ingredient
+ * @returns the rows, each telling where its density now comes from
+ */
+export function withCorrections(table: readonly Ingredient[], corrections: readonly Correction[]): readonly Ingredient[] {
+  if (corrections.length === 0) return table
+  const known = new Map(corrections.map(one => [one.id, one]))
+  return table.map((row) => {
+    const own = known.get(row.id)
+    return own ? corrected(row, own) : row
+  })
+}
+
+function corrected(row: Ingredient, own: Correction): Ingredient {
+  const scale = own.pieceG !== undefined && row.piece ? own.pieceG / row.piece.medium : 1
+  return {
+    ...row,
+    bulkDensity: own.bulkDensity ?? row.bulkDensity,
+    piece: row.piece ? { ...row.piece, small: row.piece.small * scale, medium: row.piece.medium * scale, large: row.piece.large * scale } : null,
+    yields: { prepared: own.prepared ?? row.yields.prepared, soakGain: own.soakGain ?? row.yields.soakGain, ground: own.ground ?? row.yields.ground },
+    source: own.bulkDensity === undefined ? row.source : { ...row.source, density: 'weighed by the household', densityOrigin: 'weighed' },
+  }
+}

@@ -1,0 +1,96 @@
+import type { Boundary, DishCard, Part, Stage, Until } from '../dish'
+
+/** Stages of one shape of cooking and the boundary at which it turns. */
+export interface Laid { readonly stages: readonly Stage[], readonly keystone: Boundary }
+
+/** Ids of the ingredients that play some parts. */
+export function idsOf(card: DishCard, ...parts: readonly Part[]): string[] {
+  return card.ingredients.filter(one => one.id !== card.base && one.part !== undefined && parts.includes(one.part)).map(one => one.id)
+}
+
+/** What goes in: each of these ingredients, with one share. */
+export function adding(ids: readonly string[], share = 1): Stage['adds'] {
+  return share > 0 ? ids.map(ingredient => ({ ingredient, share })) : []
+}
+
+/** A stage with everything that is not said left plain. */
+export function stage(id: string, does: Stage['does'], vessel: string, more: Partial<Stage>): Stage {
+  return {
+    id, does, vessel, adds: [], takesOut: [], flame: 'middle', lid: false, until: { minutes: 1 }, phase: 'fire', hands: 1,
+    handles: [], watch: [], cautions: [], expect: [], ...more,
+  }
+}
+
+/** The roast's own end: a colour step or the aroma; two minutes of warming where nothing is roasted. */
+export function roastUntil(card: DishCard): Until {
+  return card.choices.roast === 'none' ? { minutes: 2 } : { sign: card.choices.roast }
+}
+
+/** Share of the fat kept for nuts that are fried last. */
+const FOR_LAST_NUTS = 0.1
+
+/** When which share of the fat goes in. */
+export interface FatPlan { readonly first: number, readonly late: readonly number[], readonly lastNuts: number, readonly dry: boolean }
+
+/** The shares of the fat by its school; they add to one. */
+export function fatPlan(card: DishCard): FatPlan {
+  const { fat, nuts } = card.choices
+  const lastNuts = nuts === 'last' && idsOf(card, 'nuts').length > 0 ? FOR_LAST_NUTS : 0
+  const rest = 1 - lastNuts
+  switch (fat) {
+    case 'half-and-half': return { first: rest / 2, late: [rest / 2], lastNuts, dry: false }
+    case 'little-by-little': return { first: rest * 0.4, late: [rest * 0.2, rest * 0.2, rest * 0.2], lastNuts, dry: false }
+    default: return { first: rest, late: [], lastNuts, dry: fat === 'dry-first' }
+  }
+}
+
+/** The nuts fried first in the dish's fat and set aside; nothing where that is not the school. */
+export function fryFirst(card: DishCard, fat: FatPlan): Stage[] {
+  const nuts = idsOf(card, 'nuts')
+  if (card.choices.nuts !== 'first' || nuts.length === 0) return []
+  return [stage('nuts', 'fry', 'pan', {
+    adds: [...adding(idsOf(card, 'fat'), fat.first), ...adding(nuts)], takesOut: nuts, until: { sign: 'nuts-golden' },
+    watch: ['turn-nuts'], cautions: ['hot-fat'], expect: ['darkens-on'],
+  })]
+}
+
+/** True where the nuts went through the pan before the base. */
+export function friedFirst(card: DishCard): boolean {
+  return card.choices.nuts === 'first' && idsOf(card, 'nuts').length > 0
+}
+
+/** What is stirred in at the end: the last fat in its portions, then nuts, aromatics and milk solids. */
+export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[] {
+  const fats = idsOf(card, 'fat')
+  const late = [
+    ...adding(idsOf(card, 'milk-solids')), ...(card.choices.nuts === 'first' ? adding(idsOf(card, 'nuts')) : []),
+    ...adding(idsOf(card, 'fruit'), 0.5), ...adding(idsOf(card, 'spice', 'steeped')),
+  ]
+  const common = { watch: ['stir-always'], cautions: ['hot-sweet'] }
+  if (fat.late.length === 0 && late.length === 0) {
+    return [stage('finish', 'cook-down', 'pan', { until: done, ...common, cautions: ['spitting'] })]
+  }
+  const portions = fat.late.length > 0 && fats.length > 0 ? fat.late : [0]
+  return portions.map((share, i) => {
+    const last = i === portions.length - 1
+    return stage(i === 0 ? 'enrich' : `enrich-${i + 1}`, 'enrich', 'pan', {
+      adds: [...adding(fats, share), ...(last ? late : [])], until: last ? done : { minutes: 3 }, ...common,
+      expect: last ? [] : ['fat-drawn-in'],
+    })
+  })
+}
+
+/** The nuts fried last beside the pan, to be stirred in once a nut-free share is out. */
+export function fryLast(card: DishCard, fat: FatPlan): Stage[] {
+  const nuts = idsOf(card, 'nuts')
+  if (card.choices.nuts !== 'last' || nuts.length === 0) return []
+  return [stage('nuts-last', 'fry', 'small-pan', {
+    adds: [...adding(idsOf(card, 'fat'), fat.lastNuts), ...adding(nuts)], until: { sign: 'nuts-golden' }, hands: 0.5,
+    meets: { stage: 'rest', edge: 'end' }, watch: ['turn-nuts'], cautions: ['hot-fat', 'allergen'], expect: ['darkens-on'],
+  })]
+}
+
+/** How it ends: the sign waited for by what it is made into. */
+export function doneSign(card: DishCard): Until {
+  return { sign: card.choices.form === 'soft' ? 'leaves-sides' : 'one-mass' }
+}

@@ -1,0 +1,47 @@
+import type { DishCard, Stage } from '../dish'
+import { adding, doneSign, enrichStages, fatPlan, friedFirst, fryFirst, fryLast, idsOf, stage, type Laid } from './shape'
+
+/**
+ * Mixed cold before the fire: a fine base and its liquid, thickened while stirred. Turns as it has thickened.
+ *
+ * @param card the dish; its choices have no trouble
+ * @returns stages at the fire, and the mixing before it
+ */
+export function slurryStages(card: DishCard): Laid {
+  const { choices } = card
+  const fat = fatPlan(card)
+  const liquids = idsOf(card, 'water', 'milk', 'juice')
+  const sweet = idsOf(card, 'sugar', 'jaggery', 'condensed')
+  const syrup = choices.sugar === 'syrup'
+  const sweeten: Stage[] = choices.sugar === 'in-liquid'
+    ? []
+    : [stage('sweeten', 'sweeten', 'pan', {
+        adds: syrup ? [] : adding(sweet), from: syrup ? 'pot' : undefined, until: { sign: 'tightened' },
+        watch: ['stir-always'], cautions: syrup ? ['syrup', 'pour'] : ['hot-sweet'], expect: ['runs-again'],
+      })]
+  return {
+    stages: [
+      stage('mix', 'prepare', 'table', { phase: 'before', flame: 'off', until: { minutes: 5 }, handles: [card.base, ...(syrup ? [] : liquids)], watch: ['no-lumps', 'stand-and-strain'] }),
+      ...fryFirst(card, fat),
+      stage('thicken', 'cook-down', 'pan', {
+        adds: [
+          ...adding([card.base, ...(syrup ? idsOf(card, 'milk', 'juice') : liquids)]), ...(choices.sugar === 'in-liquid' ? adding(sweet) : []),
+          ...adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first), ...adding(idsOf(card, 'helper')), ...adding(idsOf(card, 'fruit'), 0.5),
+          ...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []),
+        ],
+        until: { sign: 'thickened' }, watch: ['stir-always', 'scrape-base'], cautions: ['spitting'], expect: ['thickens-at-once'],
+      }),
+      ...(syrup
+        ? [stage('syrup', 'boil-syrup', 'pot', {
+            adds: adding([...idsOf(card, 'water'), ...sweet]), flame: 'high', until: { sign: 'strength' }, hands: 0.5,
+            meets: { stage: 'sweeten', edge: 'start' }, watch: ['strength', 'no-grains-on-the-wall'], cautions: ['syrup'],
+          })]
+        : []),
+      ...sweeten,
+      ...enrichStages(card, fat, doneSign(card)),
+      ...fryLast(card, fat),
+      stage('rest', 'rest', 'pan', { flame: 'off', lid: choices.form === 'soft', until: { minutes: 5 }, hands: 0, cautions: ['hot-sweet'] }),
+    ],
+    keystone: { stage: 'thicken', edge: 'end' },
+  }
+}

@@ -1,0 +1,13 @@
+/** Colour steps of a roast, from light to dark. */
+export const COLOUR_STEPS = ['pale', 'golden', 'deep-golden', 'brown', 'burnt'] as const
+export type ColourStep = (typeof COLOUR_STEPS)[number]
+
+/** Signs that the forecast times by physics, in the order an ensemble keeps them. */
+export const TIMED_SIGNS = ['nuts-golden', 'aroma', ...COLOUR_STEPS, 'boil', 'taken-up', 'leaves-sides'] as const
+
+/** Everything a cook can see, smell or feel that ends a stage. */
+export const SIGN_IDS = [
+  ...TIMED_SIGNS, 'crumbly', 'loosened', 'halved', 'dry', 'milk-taken-up', 'tightened', 'strength', 'thickened', 'one-mass', 'opened', 'hand-warm',
+  'melted', 'fat-shows',
+] as const
+export type SignId = (typeof SIGN_IDS)[number]

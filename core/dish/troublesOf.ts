@@ -1,0 +1,107 @@
+import type { Choices } from './choices'
+import type { DishCard, Part } from './dish'
+
+/** A combination that cannot work: its code (the sentence lives in `words/`), and what would. */
+export interface Trouble {
+  readonly code: TroubleCode
+  /** Changes any one of which takes the trouble away. */
+  readonly offers: readonly Partial<Choices>[]
+}
+
+/** Why choices cannot go together. */
+export const TROUBLES = [
+  'sugar-needs-liquid', 'powder-needs-no-liquid', 'jaggery-is-no-powder', 'balls-take-powdered-sugar', 'slab-takes-syrup', 'nothing-is-reduced', 'liquid-is-missing',
+  'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure',
+  'only-grated-goes-in-lots', 'preparation-is-not-for-this', 'slab-is-stirred', 'produce-is-not-a-roast', 'no-grain-swells', 'nothing-sweet', 'wet-in-dry-balls',
+] as const
+export type TroubleCode = (typeof TROUBLES)[number]
+
+const REDUCED: readonly string[] = ['vegetable', 'fruit', 'coconut-nut']
+const SLURRY_BASES: readonly string[] = ['wheat-flour', 'other-flour', 'gram-flour', 'semolina']
+/** Preparations each family knows; the first is the usual one. */
+export const PREPARATIONS_OF: Readonly<Record<string, readonly Choices['preparation'][]>> = {
+  'semolina': ['as-bought'], 'broken-wheat': ['as-bought'], 'vermicelli': ['as-bought'], 'wheat-flour': ['as-bought'], 'other-flour': ['as-bought'],
+  'gram-flour': ['as-bought'], 'lentil': ['raw-paste', 'dry-ground', 'cooked-puree'], 'vegetable': ['grated'], 'fruit': ['grated', 'as-bought'],
+  'coconut-nut': ['as-bought', 'raw-paste'],
+}
+
+/**
+ * Everything about a dish's choices that cannot work, with what would.
+ *
+ * @param card ingredients with their parts, and choices
+ * @returns troubles, the gravest first; empty where the dish can be cooked
+ */
+export function troublesOf(card: DishCard): Trouble[] {
+  const { choices } = card
+  const reduced = REDUCED.includes(card.family) || choices.preparation === 'cooked-puree'
+  return [...baseTroubles(card, reduced), ...sugarTroubles(card, reduced), ...slurryTroubles(card, reduced), ...restTroubles(card, reduced)]
+}
+
+const has = (card: DishCard, ...parts: readonly Part[]): boolean =>
+  card.ingredients.some(one => one.part !== undefined && parts.includes(one.part) && one.perBase > 0)
+
+function when(found: boolean, code: TroubleCode, ...offers: readonly Partial<Choices>[]): Trouble[] {
+  return found ? [{ code, offers }] : []
+}
+
+function baseTroubles(card: DishCard, reduced: boolean): Trouble[] {
+  const { choices, family } = card
+  const known = PREPARATIONS_OF[family] ?? ['as-bought']
+  const presses = family === 'vegetable' || family === 'fruit' || choices.preparation === 'cooked-puree'
+  return [
+    ...when(!known.includes(choices.preparation), 'preparation-is-not-for-this', ...known.map(preparation => ({ preparation }))),
+    ...when(choices.cooking === 'pressure' && !presses, 'grain-foams-under-pressure', { cooking: 'open' }),
+    ...when(choices.lots && (choices.preparation !== 'grated' || choices.cooking === 'pressure'), 'only-grated-goes-in-lots', { lots: false }),
+    ...when(reduced && choices.roast !== 'none', 'produce-is-not-a-roast', { roast: 'none' }),
+  ]
+}
+
+function sugarTroubles(card: DishCard, reduced: boolean): Trouble[] {
+  const { sugar, liquid, form, pour } = card.choices
+  const wet = liquid !== 'none'
+  const dryBalls = { sugar: 'off-fire', liquid: 'none', form: 'balls' } as const
+  const slabbed = form === 'slab' && !reduced && pour !== 'slurry'
+  return [
+    ...when(!has(card, 'sugar', 'jaggery', 'condensed', 'fruit') && !reduced, 'nothing-sweet'),
+    ...when(!reduced && form === 'balls' && sugar !== 'off-fire', 'balls-take-powdered-sugar', dryBalls, { form: 'soft' }),
+    ...when(sugar === 'off-fire' && (wet || reduced), 'powder-needs-no-liquid', reduced ? { sugar: 'into-reduced' } : dryBalls, ...(reduced ? [] : [{ sugar: 'after-swelling' } as const])),
+    ...when(!reduced && sugar === 'off-fire' && has(card, 'fruit', 'condensed'), 'wet-in-dry-balls', { form: 'soft', sugar: 'after-swelling', liquid: 'water' }),
+    ...when(sugar === 'off-fire' && has(card, 'jaggery'), 'jaggery-is-no-powder', reduced ? { sugar: 'into-reduced' } : { sugar: 'in-liquid', liquid: 'water', form: 'soft' }),
+    ...when(!wet && !reduced && sugar !== 'off-fire', 'sugar-needs-liquid', { liquid: 'water' }, dryBalls),
+    ...when(!wet && reduced && sugar === 'in-liquid', 'sugar-needs-liquid', { sugar: 'into-reduced' }),
+    ...when(!reduced && sugar === 'into-reduced', 'nothing-is-reduced', { sugar: 'after-swelling' }, { sugar: 'in-liquid' }),
+    ...when(reduced && sugar === 'after-swelling', 'no-grain-swells', { sugar: 'into-reduced' }),
+    ...when(slabbed && sugar !== 'syrup' && sugar !== 'off-fire', 'slab-takes-syrup', { sugar: 'syrup', finish: 'stirred' }, { form: 'soft' }),
+    ...when(sugar === 'syrup' && !has(card, 'water'), 'syrup-needs-water', { sugar: reduced ? 'into-reduced' : wet ? 'in-liquid' : 'off-fire' }),
+    ...when(wet && !hasLiquid(card), 'liquid-is-missing', { liquid: reduced ? 'none' : has(card, 'water') ? 'water' : has(card, 'milk') ? 'milk' : 'none' }),
+  ]
+}
+
+function hasLiquid(card: DishCard): boolean {
+  switch (card.choices.liquid) {
+    case 'milk': return has(card, 'milk')
+    case 'juice': return has(card, 'juice')
+    case 'water-then-milk': return has(card, 'milk') && has(card, 'water')
+    default: return has(card, 'water')
+  }
+}
+
+function slurryTroubles(card: DishCard, reduced: boolean): Trouble[] {
+  const { pour, roast, sugar } = card.choices
+  if (pour !== 'slurry' || reduced) return []
+  return [
+    ...when(!SLURRY_BASES.includes(card.family), 'grain-sinks-in-slurry', { pour: 'at-once' }, { pour: 'in-parts' }),
+    ...when(roast !== 'none', 'slurry-is-not-roasted', { roast: 'none' }, { pour: 'at-once' }),
+    ...when(card.family === 'semolina' && sugar === 'in-liquid', 'sugar-hardens-slurry', { sugar: 'after-swelling' }),
+  ]
+}
+
+function restTroubles(card: DishCard, reduced: boolean): Trouble[] {
+  const { fat, nuts, preparation, form, finish, pour } = card.choices
+  const slurry = pour === 'slurry' && !reduced
+  return [
+    ...when(fat === 'dry-first' && nuts === 'first' && has(card, 'nuts'), 'nuts-need-fat-first', { nuts: 'last' }, { fat: 'half-and-half' }),
+    ...when(fat === 'dry-first' && ((preparation === 'raw-paste' && !reduced) || slurry), 'paste-cannot-roast-dry', { fat: 'at-start' }, { fat: 'little-by-little' }),
+    ...when(form !== 'soft' && finish === 'covered', 'slab-is-stirred', { finish: 'stirred' }),
+  ]
+}
