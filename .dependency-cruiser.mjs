@@ -26,7 +26,7 @@ const ROOMS = {
 const OURS = ['core', 'contracts', 'workers', 'book', 'words', 'devices', 'cli', 'demo', 'server', 'app', 'scripts', 'test']
 /** Packages each room may use; a room that is not listed may use any. */
 const PACKAGES = {
-  'core': ['culori', 'fraction.js', 'd3-array'],
+  'core': ['culori', 'fraction.js', 'd3-array', 'parse-ingredient'],
   'contracts': ['zod'],
   'workers': [],
   'book': [],

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { ForecastRequestSchema } from '../contracts/cook'
 import { CoreError } from '../core/error'
 import { forecastCook } from '../core/forecast/forecastCook'
+import { amounts, scale, stages, swap } from './measuring'
 import { REFUSALS } from '../words/refusals'
 
 /** A verb of the command line: what it does, and what it prints as JSON. */
@@ -19,6 +20,10 @@ const VERBS: Readonly<Record<string, Verb>> = {
       return forecastCook(request.plan, request.observations, request.nowS, request.members)
     },
   },
+  amounts: { says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it', run: async ([file]) => amounts(await readJson(file)) },
+  scale: { says: 'scale FILE      scales a dish to what is wanted, or to marks the household owns', run: async ([file]) => scale(await readJson(file)) },
+  swap: { says: 'swap FILE       swaps an ingredient and keeps the balance; says what cannot be kept', run: async ([file]) => swap(await readJson(file)) },
+  stages: { says: 'stages FILE     the stages that follow from a dish and its choices', run: async ([file]) => stages(await readJson(file)) },
 }
 
 async function readJson(file: string | undefined): Promise<unknown> {

@@ -1,4 +1,3 @@
-import { z } from 'zod'
 import type { Choices } from '../core/dish/choices'
 import type { DishCard, Part } from '../core/dish/dish'
 import { DishCardSchema, DishSchema } from './dish'
@@ -21,7 +20,7 @@ const FIRST_CHOICES: Choices = {
  * @throws ZodError where it is neither
  */
 export function readDishCard(value: unknown): DishCard {
-  const isFirst = z.object({ stages: z.array(z.unknown()), choices: z.undefined() }).safeParse(value).success
+  const isFirst = typeof value === 'object' && value !== null && 'stages' in value && !('choices' in value)
   if (!isFirst) return DishCardSchema.parse(value)
   const { id, version, name, otherNames, family, base, ingredients, portionG, usual, kept } = DishSchema.parse(value)
   return DishCardSchema.parse({

@@ -1,3 +1,4 @@
+import { AmountsRequestSchema, ScaleRequestSchema, StagesRequestSchema, SwapRequestSchema } from './amounts'
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
 import { DishCardSchema } from './dish'
 import { KitchenSchema } from './kitchen'
@@ -10,4 +11,8 @@ export const FORMATS = {
   'append': AppendRequestSchema,
   'dish': DishCardSchema,
   'kitchen': KitchenSchema,
+  'amounts': AmountsRequestSchema,
+  'scale': ScaleRequestSchema,
+  'swap': SwapRequestSchema,
+  'stages': StagesRequestSchema,
 } as const

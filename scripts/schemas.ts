@@ -30,12 +30,18 @@ const observations = [
   marked(4, 520, 'sign.seen', { sign: 'aroma' }),
 ]
 
+const dishOf = (id: string) => STARTER_DISHES.find(dish => dish.id === id)
+
 const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
   'forecast': { plan, observations, nowS: 530, members: 300 },
   'cook-plan': plan,
   'append': { sentAt: START_MS + 521_000, observations: [observations[3]] },
   'dish': STARTER_DISHES[0],
   'kitchen': FIRST_KITCHEN,
+  'amounts': { dish: dishOf('threshing-floor-wheat'), baseG: 240, measures: FIRST_KITCHEN.measures, corrections: [{ id: 'ghee', pricePerKg: 9.5 }] },
+  'scale': { dish: dishOf('ember-sweet-potato'), wanted: '930 g sweet potato, peeled', measures: FIRST_KITCHEN.measures, pan: FIRST_KITCHEN.pans[0] },
+  'swap': { dish: dishOf('milk-morning-semolina'), ingredient: 'milk' },
+  'stages': { dish: dishOf('sweet-water-semolina'), choices: { sugar: 'after-swelling', nuts: 'last' } },
 }
 
 mkdirSync(join(folder, 'schemas'), { recursive: true })

@@ -18,11 +18,22 @@ const browser = await chromium.launch({
 })
 const RATE = 60
 /** Seconds of the cook to wait before each action. */
-const WAITS = { 'start': 0, 'sign.nuts-golden': 250, 'begin.roast': 15, 'sign.aroma': 200, 'looks': 70, 'begin.pour': 15, 'begin.cook-down': 50, 'sign.taken-up': 110, 'begin.enrich': 15, 'sign.leaves-sides': 220 }
+const WAITS = { 'start': 0, 'sign.nuts-golden': 250, 'begin.roast': 15, 'sign.aroma': 200, 'looks': 70, 'begin.pour': 15, 'begin.take-up': 50, 'sign.taken-up': 110, 'begin.enrich': 15, 'sign.leaves-sides': 220 }
 
 await session('light', { width: 1280, height: 800 }, async (page) => {
   await still(page, '/', '.arcade svg', 'hearth')
-  await still(page, '/measure', '.preview svg', 'measure')
+  await still(page, '/measure?dish=sweet-water-semolina', '.preview svg', 'measure')
+  await page.goto('/measure?dish=long-spoon-mung')
+  await page.getByRole('button', { name: 'Thickened milk' }).click()
+  await page.locator('.panel').waitFor()
+  await page.waitForTimeout(1200)
+  await page.screenshot({ path: join(out, 'measure-swap.png'), fullPage: true })
+  await page.goto('/measure?dish=winter-market-carrot')
+  await page.getByRole('button', { name: 'Its stages' }).click()
+  await page.waitForTimeout(1500)
+  await page.screenshot({ path: join(out, 'measure-stages.png'), fullPage: true })
+  await still(page, '/book', '.dishes li', 'book')
+  await still(page, '/card/threshing-floor-wheat', '.card', 'card')
   await page.goto('/kitchen')
   await page.locator('.thing').first().click()
   await page.waitForTimeout(600)
@@ -64,7 +75,7 @@ async function still(page, path, ready, name) {
 
 /** Cooks by what the screen puts first and takes a picture in the middle of the named stages. */
 async function cook(page, pictures) {
-  await page.goto('/measure')
+  await page.goto('/measure?dish=sweet-water-semolina')
   await page.getByRole('button', { name: 'Take it to the fire' }).click()
   await page.waitForURL(/fire/)
   const wanted = { ...pictures }
@@ -77,7 +88,7 @@ async function cook(page, pictures) {
     while ((await second()) < until && (await first()) === code) await page.waitForTimeout(80)
     if ((await first()) !== code) continue
     const stage = await page.getAttribute('main', 'data-stage')
-    if (wanted[stage] && code !== 'sign.aroma' && code !== 'light.pot') {
+    if (wanted[stage] && code !== 'sign.aroma' && !code.startsWith('light.')) {
       await page.waitForTimeout(500)
       await page.screenshot({ path: join(out, `${wanted[stage]}.png`) })
       delete wanted[stage]

@@ -22,7 +22,7 @@ export function schoolOf(dish: Pick<DishCard, 'choices' | 'ingredients'>): strin
     .map((key) => {
       const { asks, answers } = CHOICE_WORDS[key]
       const answer = answers[String(dish.choices[key])] ?? ''
-      return key === 'sugar' ? `sugar ${answer}` : key === 'fat' ? `fat ${answer}` : key === 'nuts' ? `nuts ${answer}` : key === 'liquid' ? answer : key === 'roast' ? `roast ${answer}` : key === 'form' ? answer : `${asks.toLowerCase()} ${answer}`
+      return key === 'sugar' ? `sugar ${answer}` : key === 'fat' ? `fat ${answer}` : key === 'nuts' ? `nuts ${answer}` : key === 'liquid' ? answer : key === 'roast' ? `roast ${answer}` : key === 'form' || key === 'tasting' ? answer : `${asks.toLowerCase()} ${answer}`
     })
 }
 

@@ -96,7 +96,7 @@ describe('a dish in words', () => {
   it('tells how it is cooked, leaving out what goes without saying', () => {
     expect(schoolOf(STARTER_DISHES[0]!)).toEqual(['roast to first colour', 'fat half now, half late', 'water', 'sugar dissolved in the hot liquid', 'nuts fried first, set aside'])
     const clear = STARTER_DISHES.find(dish => dish.id === 'clear-ash-gourd')!
-    expect(schoolOf(clear)).toEqual(['fat all at the start', 'sugar into the reduced mass', 'nuts fried first, set aside', 'tasting not tasted, first share set apart'])
+    expect(schoolOf(clear)).toEqual(['fat all at the start', 'sugar into the reduced mass', 'nuts fried first, set aside', 'not tasted, first share set apart'])
   })
 
   it('names its turning point', () => {

@@ -18,6 +18,7 @@ const emit = defineEmits<{
   <ElSelect
     :model-value="chosen"
     :aria-label="label"
+    :placeholder="label"
     @update:model-value="(value: string) => emit('choose', value)"
   >
     <ElOption

@@ -29,6 +29,7 @@ const { waiting, reachable } = outboxState
     </NuxtLink>
     <nav aria-label="Places">
       <NuxtLink to="/">Hearth</NuxtLink>
+      <NuxtLink to="/book">Book</NuxtLink>
       <NuxtLink to="/measure">Measure</NuxtLink>
       <NuxtLink
         v-if="live"

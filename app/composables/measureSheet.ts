@@ -103,17 +103,9 @@ export function useMeasureSheet(sources: SheetSources) {
       if (!before) return
       set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next })
     },
-    /** Opens the sheet of a dish, with what was kept where it still stands on a shelf. */
+    /** Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there is none. */
     open(dishId: string | undefined): void {
       sheet.value = firstSheet(sources, dishId)
-      history.commit()
-      history.clear()
-    },
-    /** Puts a dish of its own into the hand, such as a new one or one read from a file. */
-    take(next: DishCard): void {
-      const first = firstSheet(sources, undefined)
-      if (!first) return
-      sheet.value = { ...first, dish: next, baseG: next.usual.baseG, marks: {} }
       history.commit()
       history.clear()
     },
@@ -194,7 +186,7 @@ function firstSheet({ kitchen, dishes }: SheetSources, dishId: string | undefine
   const shelves = kitchen.value
   const parsed = SheetSchema.safeParse(recall())
   const last = parsed.success ? parsed.data : null
-  const dish = dishes.value.find(one => one.id === dishId) ?? (dishId === undefined || dishId === last?.dish.id ? last?.dish : undefined) ?? dishes.value[0]
+  const dish = dishes.value.find(one => one.id === dishId) ?? (dishId === undefined || dishId === last?.dish.id ? last?.dish : undefined)
   if (!shelves || !dish) return null
   const kept = last && last.dish.id === dish.id && last.dish.version >= dish.version ? last : null
   const has = (list: readonly { readonly id: string }[], id: string | undefined): string => (list.find(one => one.id === id) ?? list[0])?.id ?? ''

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { computed, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { BatchPageSchema, type BatchListLine } from '../../contracts/batch'
 import HouseHeader from '../components/HouseHeader.vue'
 import SmallArch from '../components/SmallArch.vue'
 import { ask } from '../composables/api'
 import { clockText, dayText, gramsText } from '../composables/format'
 import { useHearthTime } from '../composables/hearthClock'
+import { dishFinder } from '../composables/findDishes'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
+import { INGREDIENTS } from '../../book/ingredients'
+import { FAMILY_WORDS } from '../../words/choices'
 import { FAULT_WORDS } from '../../words/cook'
 import { schoolOf } from '../../words/dish'
 
@@ -20,6 +23,24 @@ void ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
   last.value = page.batches
 }).catch(() => undefined)
 const lastOf = (dishId: string): BatchListLine | null => last.value.find(one => one.dishId === dishId && one.summary.faults.length === 0) ?? null
+const text = ref('')
+const router = useRouter()
+const find = computed(() => dishFinder(house.dishes, id => INGREDIENTS.find(row => row.id === id), FAMILY_WORDS))
+const here = computed(() => find.value(text.value).flatMap(id => house.dishes.filter(dish => dish.id === id && !house.aside.includes(dish.id))))
+/** What was cooked last, newest first; the first dish of the book where nothing was. */
+const cooked = computed(() => [...new Set(last.value.map(one => one.dishId))])
+const favourites = computed(() => {
+  const known = cooked.value.flatMap(id => house.dishes.filter(dish => dish.id === id))
+  return (known.length > 0 ? known : house.dishes.filter(dish => dish.id === 'sweet-water-semolina')).slice(0, 1)
+})
+/** What the words find; without words one dish of each family. */
+const offered = computed(() => (text.value.trim() === ''
+  ? here.value.filter((dish, i, all) => all.findIndex(one => one.family === dish.family) === i && !favourites.value.includes(dish))
+  : here.value).slice(0, 8))
+async function openFirst(): Promise<void> {
+  const [first] = here.value
+  if (first) await router.push(`/measure?dish=${first.id}`)
+}
 const started = computed(() => live.value.filter(cook => cook.startedAt !== null))
 const waiting = computed(() => live.value.filter(cook => cook.startedAt === null))
 const guesses = computed(() => {
@@ -60,9 +81,43 @@ const guesses = computed(() => {
       </section>
       <section class="start">
         <h1>{{ started.length > 0 ? 'And next' : 'What will you make?' }}</h1>
+        <form
+          class="find"
+          role="search"
+          @submit.prevent="openFirst"
+        >
+          <label
+            class="visually-hidden"
+            for="find"
+          >Find a dish</label>
+          <input
+            id="find"
+            v-model="text"
+            type="search"
+            placeholder="Find a dish: sooji, gajar, besan, சேமியா"
+            autocomplete="off"
+          >
+          <NuxtLink
+            class="stone-button"
+            to="/book"
+          >The whole book</NuxtLink>
+        </form>
+        <ul
+          class="quick"
+          aria-label="Dishes"
+        >
+          <li
+            v-for="dish in offered"
+            :key="dish.id"
+          >
+            <NuxtLink :to="`/measure?dish=${dish.id}`">
+              <strong>{{ dish.name }}</strong><span class="soft">{{ dish.otherNames[0] }}</span>
+            </NuxtLink>
+          </li>
+        </ul>
         <div class="dishes">
           <article
-            v-for="dish in house.dishes"
+            v-for="dish in favourites"
             :key="dish.id"
             class="slab dish"
           >
@@ -109,7 +164,7 @@ const guesses = computed(() => {
               />
               <figcaption>
                 <span class="soft">last time it came right</span>
-                <strong>poured {{ clockText(lastOf(dish.id)!.summary.keystoneS ?? 0) }}</strong>
+                <strong>turned {{ clockText(lastOf(dish.id)!.summary.keystoneS ?? 0) }}</strong>
                 <span>done {{ clockText(lastOf(dish.id)!.summary.endS ?? 0) }}</span>
               </figcaption>
             </figure>
@@ -169,6 +224,12 @@ const guesses = computed(() => {
 .go { min-height: 92px; font-size: 1.7rem; justify-content: space-between; padding-inline: 1.6rem; border-bottom-width: 8px; }
 .start h1 { margin-bottom: 14px; }
 .dishes { display: grid; gap: 28px; }
+.find { display: flex; gap: 12px; margin-bottom: 8px; }
+.find input { flex: 1 1 200px; min-width: 0; min-height: 56px; font-size: 1.25rem; border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.9rem; }
+.find .stone-button { min-height: 56px; white-space: nowrap; }
+.quick { list-style: none; margin: 0 0 22px; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
+.quick a { display: grid; padding: 8px 0; min-height: 56px; text-decoration: none; border-top: 2px solid var(--line); line-height: 1.25; }
+.quick a:hover strong { color: var(--accent); }
 .dish { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.4rem 40px; align-content: start; align-items: start; grid-auto-rows: min-content; }
 .dish > * { grid-column: 1; }
 .dish h2 { font-size: 1.7rem; }
@@ -187,6 +248,7 @@ figcaption strong { font-size: 1.25rem; margin-top: 4px; }
 .stand :deep(svg) { max-width: 118px; margin: 0 auto; }
 .day { font-weight: 600; padding-top: 4px; }
 @media (max-width: 700px) {
+  .quick { grid-template-columns: repeat(2, minmax(0, 1fr)); }
   .arcade { grid-template-columns: repeat(3, minmax(0, 1fr)); }
   .dish { grid-template-columns: minmax(0, 1fr); }
   .dish > figure { grid-column: 1; grid-row: auto; margin: 14px auto 0; }

@@ -3,21 +3,31 @@ import { computed, ref } from 'vue'
 import HouseHeader from '../components/HouseHeader.vue'
 import CupEditor from '../components/kitchen/CupEditor.vue'
 import FireEditor from '../components/kitchen/FireEditor.vue'
+import ShoppingForDishes from '../components/kitchen/ShoppingForDishes.vue'
+import StoreShelf from '../components/kitchen/StoreShelf.vue'
+import TrayEditor from '../components/kitchen/TrayEditor.vue'
+import UnitsSwitch from '../components/kitchen/UnitsSwitch.vue'
 import PanEditor from '../components/kitchen/PanEditor.vue'
+import { unitsInUse } from '../composables/format'
+import { hearthNow } from '../composables/hearthClock'
 import { useLiveCooks } from '../composables/liveCooks'
 import { newId } from '../composables/outbox'
 import { vesselShape } from '../drawings/vesselShape'
 import { useHouse } from '../stores/house'
+import { INGREDIENTS } from '../../book/ingredients'
 import type { Kitchen, ShelfName } from '../../contracts/kitchen'
+import { withCorrections } from '../../core/composition/corrections'
 import { drawnSize } from '../../core/measures/drawnSize'
 import { guessMassG } from '../../core/vessel/guessMassG'
 import { ORIGIN_WORDS } from '../../words/measure'
 
 const house = useHouse()
+const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
+const today = Math.floor(hearthNow() / 86_400_000)
 void house.load()
 const live = useLiveCooks()
 /** Shelves whose things stand on boards and are edited here. */
-type Board = Extract<ShelfName, 'measures' | 'pans' | 'fires'>
+type Board = Extract<ShelfName, 'measures' | 'pans' | 'fires' | 'trays'>
 const open = ref<{ shelf: Board, id: string } | null>(null)
 const trouble = ref('')
 const gone = ref<{ shelf: Board, item: Kitchen[Board][number] } | null>(null)
@@ -62,7 +72,7 @@ async function putBack(): Promise<void> {
   await keep(gone.value.shelf, gone.value.item)
   gone.value = null
 }
-async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire'): Promise<void> {
+async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire' | 'tray'): Promise<void> {
   const id = newId()
   if (kind === 'cup' || kind === 'spoon') {
     const volumeMl = kind === 'cup' ? 200 : 15
@@ -70,6 +80,9 @@ async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire')
   }
   else if (kind === 'fire') {
     await keep('fires', { id, name: 'New fire', origin: 'guess', marks: [{ id: 'm1', label: 'small', watts: 350 }, { id: 'm2', label: 'middle', watts: 700 }, { id: 'm3', label: 'big', watts: 1300 }] })
+  }
+  else if (kind === 'tray') {
+    await keep('trays', { id, name: 'New tray', shape: 'rectangle', widthMm: 200, lengthMm: 200, depthMm: 30 })
   }
   else {
     const [innerDiameterMm, depthMm] = kind === 'pan' ? [240, 70] : [180, 110]
@@ -110,6 +123,12 @@ async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire')
           </button>
         </p>
         <template v-if="house.kitchen">
+          <UnitsSwitch
+            :units="unitsInUse"
+            :currency="house.currency"
+            @units="units => house.setUnits(units)"
+            @currency="currency => keep('settings', { id: 'house', units: unitsInUse, currency })"
+          />
           <section aria-label="Cups and spoons">
             <header>
               <h2>Cups and spoons</h2>
@@ -218,6 +237,52 @@ async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire')
               </button>
             </div>
           </section>
+          <section aria-label="Trays and plates">
+            <header>
+              <h2>Trays and plates</h2>
+              <button
+                class="stone-button quiet"
+                @click="add('trays', 'tray')"
+              >
+                Another tray
+              </button>
+            </header>
+            <div class="board">
+              <button
+                v-for="one in house.kitchen.trays"
+                :key="one.id"
+                class="thing"
+                :aria-pressed="open?.id === one.id"
+                @click="open = { shelf: 'trays', id: one.id }"
+              >
+                <svg
+                  :viewBox="`-6 -6 ${one.widthMm + 12} ${one.depthMm + 12}`"
+                  :width="(one.widthMm + 12) * PAN_SCALE"
+                  aria-hidden="true"
+                ><path
+                  class="wall thick"
+                  :d="vesselShape(one.widthMm, one.widthMm * 0.96, one.depthMm, 0).wall"
+                /></svg>
+                <span class="label"><strong>{{ one.name }}</strong> {{ one.shape === 'round' ? `${one.widthMm / 10} cm round` : `${one.widthMm / 10} × ${one.lengthMm / 10} cm` }}</span>
+                <span class="soft small">{{ one.depthMm }} mm deep</span>
+              </button>
+            </div>
+          </section>
+          <StoreShelf
+            :store="house.kitchen.store"
+            :table="table"
+            :measures="house.kitchen.measures"
+            :today="today"
+            :new-id="newId"
+            @put="item => keep('store', item)"
+            @gone="item => house.remove('store', item.id)"
+          />
+          <ShoppingForDishes
+            :dishes="house.dishes"
+            :store="house.kitchen.store"
+            :table="table"
+            :today="today"
+          />
         </template>
       </div>
       <aside
@@ -237,6 +302,12 @@ async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire')
             :key="open.id"
             :item="house.kitchen.pans.find(one => one.id === open?.id)!"
             @change="item => keep('pans', item)"
+          />
+          <TrayEditor
+            v-else-if="open.shelf === 'trays'"
+            :key="open.id"
+            :item="house.kitchen.trays.find(one => one.id === open?.id)!"
+            @change="item => keep('trays', item)"
           />
           <FireEditor
             v-else

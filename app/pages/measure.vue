@@ -35,7 +35,10 @@ const router = useRouter()
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
 const { sheet, card, dish, troubles, rowOf, cup, fire, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
-void house.load().then(() => state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined))
+void house.load().then(async () => {
+  state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined)
+  if (!sheet.value && kitchen.value) await router.replace('/book')
+})
 // The fire must open even if the connection is lost between here and there.
 onMounted(() => void preloadRouteComponents('/fire/next'))
 

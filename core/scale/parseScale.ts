@@ -101,7 +101,7 @@ function asAmount(text: string, context: ScaleContext): ScaleRequest {
 /** The amount in a text that ends with one of an ingredient's names, or counts it; null where it speaks of something else. */
 function amountOf(text: string, row: Ingredient, context: ScaleContext): SpokenAmount | null {
   const counts = countable(row)
-  const names = [row.name, ...row.name.split(','), ...row.otherNames, row.name.split(/[ ,]/).at(-1) ?? '']
+  const names = [row.name, ...row.name.split(/,| or /), ...row.otherNames, row.name.split(/[ ,]/).at(-1) ?? '', row.piece?.noun ?? '']
     .map(name => name.trim().toLowerCase()).filter(name => name.length > 2).sort((p, q) => q.length - p.length)
   for (const name of names) {
     const ending = new RegExp(`^(.+?)\\s+(?:of )?${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?:e?s)?$`).exec(text)

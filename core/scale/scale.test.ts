@@ -45,6 +45,7 @@ describe('how much is wanted', () => {
 
   it('takes a weight of produce as bought unless it says otherwise, and counts pieces by their size', () => {
     expect(say('1 kg sweet potatoes')).toEqual({ by: 'on-hand', id: 'vegetable', massG: 1000 * 0.86, asBought: true })
+    expect(say('930 g pumpkin, peeled', 'cart-wheel-pumpkin')).toMatchObject({ by: 'on-hand', massG: 930, asBought: false })
     expect(say('3 sweet potatoes')).toEqual({ by: 'on-hand', id: 'vegetable', massG: 3 * 200 * 0.86, asBought: false })
     expect(say('9 large pods', 'monsoon-jackfruit')).toMatchObject({ by: 'on-hand', id: 'fruit', massG: 9 * 45 * 0.68 })
     expect(say('2 glasses', 'sweet-water-semolina')).toEqual({ by: 'base', massG: 2 * 180 * 0.71 })

@@ -49,7 +49,7 @@ export async function stored(page: Page, id: string): Promise<{ id: string, kind
 
 /** Measures the demo dish and takes it to the fire; gives the id of the cook. */
 export async function toTheFire(page: Page): Promise<string> {
-  await page.goto('/measure')
+  await page.goto('/measure?dish=sweet-water-semolina')
   await page.getByRole('button', { name: 'Take it to the fire' }).click()
   await page.waitForURL(/\/fire\//)
   return page.url().split('/').pop()!

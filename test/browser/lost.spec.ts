@@ -115,7 +115,7 @@ test.describe('a lost connection', () => {
   })
 
   test('lets a cook begin that the hearth has not heard of yet', async ({ page, context }) => {
-    await page.goto('/measure')
+    await page.goto('/measure?dish=sweet-water-semolina')
     await expect(page.getByRole('button', { name: 'Take it to the fire' })).toBeEnabled()
     await context.setOffline(true)
     await page.getByRole('button', { name: 'Take it to the fire' }).click()

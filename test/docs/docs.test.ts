@@ -37,6 +37,32 @@ describe('the command line', () => {
     expect(printed.stages).toHaveLength(computed.stages.length)
   })
 
+  it('measures a dish out', () => {
+    const { amounts, liquid, comes, troubles } = JSON.parse(hearth('amounts', 'docs/examples/amounts.json')) as { amounts: { id: string, massG: number }[], liquid: { toPourG: number, plainG: number }, comes: { cost: { total: number } }, troubles: unknown[] }
+    expect(amounts.find(one => one.id === 'ghee')!.massG).toBeCloseTo(0.45 * 240)
+    expect(liquid.toPourG).toBeLessThan(liquid.plainG)
+    expect(comes.cost.total).toBeCloseTo(9.5 * 0.108, 6)
+    expect(troubles).toEqual([])
+  })
+
+  it('scales a dish to what is on hand, and to own marks', () => {
+    const { baseG, fit } = JSON.parse(hearth('scale', 'docs/examples/scale.json')) as { baseG: number, fit: { fit: { verdict: string } } }
+    expect(baseG).toBe(930)
+    expect(fit.fit.verdict).toMatch(/roomy|fits|tight|too-small/)
+  })
+
+  it('swaps milk in every way the book knows', () => {
+    const { swaps } = JSON.parse(hearth('swap', 'docs/examples/swap.json')) as { swaps: { swap: string, dish: { ingredients: { ingredient: string }[] } }[] }
+    expect(swaps.length).toBeGreaterThan(5)
+    for (const one of swaps) expect(one.dish.ingredients.some(known => known.ingredient === 'milk')).toBe(false)
+  })
+
+  it('gives the stages of changed choices', () => {
+    const { works, stages } = JSON.parse(hearth('stages', 'docs/examples/stages.json')) as { works: boolean, stages: { id: string, usualMinutes: number }[] }
+    expect(works).toBe(true)
+    expect(stages.map(stage => stage.id)).toContain('sweeten')
+  })
+
   it.each([[['forecast', 'package.json'], /form it should/], [['forecast', 'README.md'], /not JSON/], [['forecast', 'no-such-file'], /Nothing was changed/], [['forecast'], /not understood/]])(
     'refuses %j with a sentence', (args, sentence) => {
       expect(() => hearth(...args)).toThrow(sentence)

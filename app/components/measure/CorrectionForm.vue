@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'
 import type { Correction } from '../../../core/composition/corrections'
@@ -36,6 +36,15 @@ watch(() => props.row.id, () => {
   typed.value = { cup: '', piece: '', prepared: '', price: '' }
   trouble.value = ''
 })
+const known = computed(() => {
+  const { row, cup } = props
+  const origin = row.source.densityOrigin === 'weighed' ? FIGURE_WORDS.weighed : `${FIGURE_WORDS[row.source.densityOrigin]}: ${row.source.density.replace('estimate: ', '')}`
+  return [
+    `One ${shortName(cup.name)} of it is taken as ${Math.round(cup.volumeMl * row.bulkDensity)} g (${origin})`,
+    row.piece ? `one ${row.piece.noun} as ${Math.round(row.piece.medium * 1000) / 1000} g as bought` : '',
+    row.yields.prepared < 1 ? `${Math.round(row.yields.prepared * 100)} % is left once it is ready` : '',
+  ].filter(Boolean).join('; ') + '.'
+})
 function keep(field: Field): void {
   const text = typed.value[field].replace(',', '.').trim()
   if (text === '') return
@@ -61,13 +70,7 @@ function forget(): void {
 <template>
   <div class="correct">
     <p class="soft small">
-      One {{ shortName(cup.name) }} of it is taken as {{ Math.round(cup.volumeMl * row.bulkDensity) }} g ({{ FIGURE_WORDS[row.source.densityOrigin] }}<template v-if="row.source.densityOrigin !== 'weighed'">
-        : {{ row.source.density.replace('estimate: ', '') }}
-      </template>)<template v-if="row.piece">
-        ; one {{ row.piece.noun }} as {{ Math.round(row.piece.medium * 10) / 10 }} g as bought
-      </template><template v-if="row.yields.prepared < 1">
-        ; {{ Math.round(row.yields.prepared * 100) }} % is left once it is ready
-      </template>. Weigh it once, and it is remembered:
+      {{ known }} Weigh it once, and it is remembered:
     </p>
     <form
       class="fields"

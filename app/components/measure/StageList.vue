@@ -29,10 +29,9 @@ function shown(stage: Stage) {
     id: stage.id,
     name: stageName(stage),
     minutes: minutes >= 90 ? `${Math.round(minutes / 30) / 2} h` : `${minutes} min`,
-    where: [stage.vessel === 'table' ? '' : `${DISH_VESSEL_WORDS[stage.vessel] ?? stage.vessel}${stage.flame === 'off' ? ', flame off' : `, ${stage.flame} flame`}${stage.lid ? ', lid on' : ''}`, HANDS[stage.hands ?? 1], beside ? `beside it, ready for: ${beside}` : ''].filter(Boolean).join(' · '),
+    where: [[stage.vessel === 'table' ? '' : `${DISH_VESSEL_WORDS[stage.vessel] ?? stage.vessel}${stage.flame === 'off' ? ', flame off' : `, ${stage.flame} flame`}${stage.lid ? ', lid on' : ''}`, HANDS[stage.hands ?? 1], beside ? `beside it, ready for: ${beside}` : ''].filter(Boolean).join(' · '), ...(stage.watch ?? []).map(code => WATCH_WORDS[code] ?? code)].join('. ').replace(/\.\. /g, '. '),
     goesIn: [...stage.adds.map(add => `${gramsText(mass(add.ingredient) * add.share)} ${props.nameOf(add.ingredient)}`), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => `${gramsText(mass(id))} ${props.nameOf(id)}`).join(', '),
     until: 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}` : '',
-    watch: (stage.watch ?? []).map(code => WATCH_WORDS[code] ?? code).join(' '),
     expect: (stage.expect ?? []).map(code => EXPECT_WORDS[code] ?? code).join(' '),
     cautions: (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean),
   }
@@ -63,9 +62,7 @@ function shown(stage: Stage) {
               >{{ stage.until }}</span>
             </p>
             <p class="soft small">
-              {{ stage.where }}<template v-if="stage.watch">
-                . {{ stage.watch }}
-              </template>
+              {{ stage.where }}
             </p>
             <p
               v-if="stage.expect"

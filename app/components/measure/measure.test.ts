@@ -46,7 +46,7 @@ async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureS
       return () => drawn.value
     },
   }), { global: { components: { ElSelect, ElOption } } })
-  state!.open(undefined)
+  state!.open(dish.id)
   await vi.waitFor(() => expect(state!.forecast.value).not.toBeNull())
   if (draw) drawn.value = await draw(state!)
   await nextTick()

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Ingredient } from '../../../contracts/ingredient'
+import { FORMS, type Form } from '../../../core/dish/choices'
+import type { DishCard } from '../../../core/dish/dish'
+import { newDish } from '../../../core/dish/newDish'
+import { usualChoices } from '../../../core/dish/usualChoices'
+import { FAMILY_IDS, type FamilyId } from '../../../core/family/family'
+import { STYLES, type Style } from '../../../core/proportions/spans'
+import { CHOICE_WORDS, FAMILY_WORDS } from '../../../words/choices'
+import { STYLE_WORDS } from '../../../words/measure'
+import ChoiceSelect from '../ChoiceSelect.vue'
+
+const props = defineProps<{
+  /** The ingredient table. */
+  table: readonly Ingredient[]
+  /** Id for the dish that comes of it. */
+  newId: () => string
+}>()
+
+const emit = defineEmits<{
+  /** The new dish. */
+  dish: [dish: DishCard]
+}>()
+
+const family = ref<FamilyId>('semolina')
+const style = ref<Style>('everyday')
+const form = ref<Form>('soft')
+const base = ref('')
+const name = ref('')
+const bases = computed(() => props.table.filter(row => row.families.includes(family.value)))
+const row = computed(() => bases.value.find(one => one.id === base.value) ?? bases.value[0])
+function setFamily(value: string): void {
+  family.value = FAMILY_IDS.find(id => id === value) ?? 'semolina'
+  form.value = usualChoices(family.value).form
+  base.value = ''
+}
+function make(): void {
+  if (!row.value) return
+  const called = name.value.trim().slice(0, 60) || `${row.value.name.split(',')[0]}, ${STYLE_WORDS[style.value]}`
+  emit('dish', newDish({ id: props.newId(), name: called, family: family.value, form: form.value, style: style.value, base: row.value }))
+}
+</script>
+
+<template>
+  <form
+    class="new"
+    @submit.prevent="make"
+  >
+    <div>
+      <span>Base</span>
+      <ChoiceSelect
+        label="Family"
+        :chosen="family"
+        :options="FAMILY_IDS.map(id => ({ value: id, label: FAMILY_WORDS[id].name }))"
+        @choose="setFamily"
+      />
+    </div>
+    <div>
+      <span>Which</span>
+      <ChoiceSelect
+        label="Which base"
+        :chosen="row?.id"
+        :options="bases.map(one => ({ value: one.id, label: one.name }))"
+        @choose="value => base = value"
+      />
+    </div>
+    <div>
+      <span>Made into</span>
+      <ChoiceSelect
+        label="Made into"
+        :chosen="form"
+        :options="FORMS.map(id => ({ value: id, label: CHOICE_WORDS.form.answers[id] ?? id }))"
+        @choose="value => form = FORMS.find(id => id === value) ?? 'soft'"
+      />
+    </div>
+    <div>
+      <span>Style</span>
+      <ChoiceSelect
+        label="Style"
+        :chosen="style"
+        :options="STYLES.map(id => ({ value: id, label: STYLE_WORDS[id] }))"
+        @choose="value => style = STYLES.find(id => id === value) ?? 'everyday'"
+      />
+    </div>
+    <label>Name <input
+      v-model="name"
+      maxlength="60"
+      placeholder="ours"
+    ></label>
+    <button class="stone-button first">
+      Measure it out
+    </button>
+  </form>
+</template>
+
+<style scoped>
+.new { display: grid; grid-template-columns: repeat(auto-fill, minmax(180px, 1fr)); gap: 10px 16px; align-items: end; }
+span, label { font-weight: 600; font-size: 0.9375rem; display: block; }
+input { display: block; width: 100%; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.7rem; min-height: 46px; font-weight: 400; }
+</style>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { dayText, gramsText } from '../../composables/format'
+import type { Kitchen } from '../../../contracts/kitchen'
+import type { Ingredient } from '../../../contracts/ingredient'
+import { CoreError } from '../../../core/error'
+import { countable } from '../../../core/measures/countable'
+import { parseAmount } from '../../../core/measures/parseAmount'
+import { weightOf } from '../../../core/measures/weightOf'
+import { lastDay } from '../../../core/store/shopping'
+import ChoiceSelect from '../ChoiceSelect.vue'
+
+type Item = Kitchen['store'][number]
+
+const props = defineProps<{
+  /** What is in the house. */
+  store: readonly Item[]
+  /** The ingredient table. */
+  table: readonly Ingredient[]
+  /** Measures of the house. */
+  measures: Kitchen['measures']
+  /** Today, days since 1970-01-01. */
+  today: number
+  /** Id for a new thing. */
+  newId: () => string
+}>()
+
+const emit = defineEmits<{
+  /** A thing of the store is new or changed. */
+  put: [item: Item]
+  /** A thing is used up or thrown out. */
+  gone: [item: Item]
+}>()
+
+const DAY_MS = 86_400_000
+const SOON = 5
+const ingredient = ref('semolina-medium')
+const amount = ref('')
+const useBy = ref('')
+const trouble = ref('')
+const rowOf = (id: string): Ingredient | undefined => props.table.find(row => row.id === id)
+const FAR_DAYS = 300
+const day = (number: number): string => dayText(number * DAY_MS) + (Math.abs(number - props.today) > FAR_DAYS ? ` ${new Date(number * DAY_MS).getUTCFullYear()}` : '')
+const shown = computed(() => props.store.flatMap((item) => {
+  const row = rowOf(item.ingredient)
+  if (!row) return []
+  const last = lastDay(item, row)
+  const left = last - props.today
+  return [{ item, row, last, left, past: left < 0, soon: left >= 0 && left <= SOON }]
+}).sort((p, q) => p.last - q.last))
+function add(): void {
+  const row = rowOf(ingredient.value)
+  const cup = props.measures.find(one => one.kind === 'cup')
+  if (!row || !cup) return
+  try {
+    const massG = weightOf(parseAmount(amount.value, cup, props.measures, countable(row)), { ...row, yields: { ...row.yields, prepared: 1 } })
+    const until = useBy.value === '' ? null : Math.floor(Date.parse(useBy.value) / DAY_MS)
+    emit('put', { id: props.newId(), ingredient: row.id, massG: Math.round(massG * 10) / 10, gotOn: props.today, openedOn: null, useBy: until })
+    amount.value = ''
+    useBy.value = ''
+    trouble.value = ''
+  }
+  catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    trouble.value = `"${amount.value}" was not understood as an amount. Say it as 500 g, 1 kg, 2 cups${row.piece ? `, 3 ${row.piece.plural}` : ''}. Nothing was changed.`
+  }
+}
+function setMass(item: Item, text: string): void {
+  const value = Number(text.replace(',', '.'))
+  if (value >= 0 && value <= 200_000 && text.trim() !== '') emit('put', { ...item, massG: value })
+}
+</script>
+
+<template>
+  <section aria-label="In the store">
+    <h2>In the store</h2>
+    <p class="soft small">
+      What must be used next stands first. Days are cautious estimates or the package's own; when in doubt throw out.
+    </p>
+    <table v-if="shown.length > 0">
+      <thead><tr><th>What</th><th>g left</th><th>got</th><th>opened</th><th>good until</th><th><span class="visually-hidden">Away with it</span></th></tr></thead>
+      <tbody>
+        <tr
+          v-for="one in shown"
+          :key="one.item.id"
+          :class="{ past: one.past, soon: one.soon }"
+        >
+          <th scope="row">
+            {{ one.row.name }}
+          </th>
+          <td>
+            <input
+              class="mass"
+              inputmode="decimal"
+              :value="Math.round(one.item.massG)"
+              :aria-label="`Grams of ${one.row.name}`"
+              @change="setMass(one.item, ($event.target as HTMLInputElement).value)"
+            > <span class="soft small">{{ gramsText(one.item.massG) }}</span>
+          </td>
+          <td class="soft">
+            {{ day(one.item.gotOn) }}
+          </td>
+          <td>
+            <span v-if="one.item.openedOn !== null">{{ day(one.item.openedOn) }}</span>
+            <button
+              v-else
+              class="stone-button quiet"
+              @click="emit('put', { ...one.item, openedOn: today })"
+            >
+              Opened today
+            </button>
+          </td>
+          <td>{{ Number.isFinite(one.last) ? day(one.last) : 'not known' }} <strong
+            v-if="one.past"
+            class="danger"
+          >past its day</strong><strong v-else-if="one.soon">{{ one.left === 0 ? 'today' : `in ${one.left} ${one.left === 1 ? 'day' : 'days'}` }}</strong></td>
+          <td>
+            <button
+              class="stone-button quiet"
+              @click="emit('gone', one.item)"
+            >
+              Used up
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p
+      v-else
+      class="soft"
+    >
+      Nothing is written down yet. Put in what you have, and every dish tells what is missing.
+    </p>
+    <form
+      class="add"
+      @submit.prevent="add"
+    >
+      <ChoiceSelect
+        label="What was got"
+        :chosen="ingredient"
+        :options="table.filter(row => row.kind !== 'water').map(row => ({ value: row.id, label: row.name }))"
+        @choose="value => ingredient = value"
+      />
+      <label><span class="visually-hidden">How much</span><input
+        v-model="amount"
+        placeholder="500 g, 1 kg, 2 cups"
+        autocomplete="off"
+      ></label>
+      <label class="small">use by <input
+        v-model="useBy"
+        type="date"
+      ></label>
+      <button class="stone-button">
+        Put it in
+      </button>
+    </form>
+    <p
+      class="danger"
+      role="alert"
+    >
+      {{ trouble }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+table { border-collapse: collapse; width: 100%; margin: 8px 0; }
+th, td { text-align: left; font-weight: 400; border-top: 2px solid var(--line); padding: 2px 14px 2px 0; }
+thead th { border: 0; color: var(--ink-soft); font-size: 0.9375rem; }
+tr.past th { border-left: 5px solid var(--danger); padding-left: 10px; }
+tr.soon th { border-left: 5px solid var(--ink); padding-left: 10px; font-weight: 650; }
+input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.6rem; min-height: 44px; }
+.mass { width: 88px; min-height: 36px; border-width: 1px 1px 2px; }
+.add { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; margin-top: 6px; }
+.add > :first-child { flex: 0 1 260px; }
+p:empty { display: none; }
+</style>

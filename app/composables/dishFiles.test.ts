@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest'
+import { STARTER_DISHES } from '../../book/dishes'
+import { readDishFile, readDishValue } from './dishFiles'
+
+const file = (content: string, name = 'a.json') => new File([content], name)
+const recipe = { '@context': 'https://schema.org', '@type': 'Recipe', 'name': 'Halwa', 'recipeIngredient': ['1 cup sooji', '1 cup ghee'] }
+
+describe('a dish file', () => {
+  it('gives a dish of ours back without loss', async () => {
+    for (const dish of STARTER_DISHES) expect(await readDishFile(file(JSON.stringify(dish)))).toEqual({ kind: 'dish', dish })
+  })
+
+  it('gives the lines of a Recipe, alone, in a list or in a graph', () => {
+    for (const value of [recipe, [{ '@type': 'WebSite' }, recipe], { '@graph': [{ '@type': 'Person' }, recipe] }, { ...recipe, '@type': ['Thing', 'Recipe'] }]) {
+      expect(readDishValue(value, 'x')).toEqual({ kind: 'lines', name: 'Halwa', lines: '1 cup sooji\n1 cup ghee' })
+    }
+  })
+
+  it('takes a script in a name as letters, and cuts a long one', () => {
+    const found = readDishValue({ ...recipe, name: `<script>alert(1)</script> Halwa ${'x'.repeat(200)}` }, 'x')
+    expect(found).toMatchObject({ kind: 'lines' })
+    if (found.kind === 'lines') {
+      expect(found.name).not.toContain('<')
+      expect(found.name.length).toBeLessThanOrEqual(60)
+    }
+  })
+
+  it.each([['not JSON', 'hello', /not JSON/], ['an empty list', '[]', /neither/], ['a recipe without ingredients', '{"@type":"Recipe","name":"x"}', /neither/], ['a dish with a bad number', JSON.stringify({ ...STARTER_DISHES[0], portionG: -1 }), /portionG/], ['null', 'null', /neither/]])('refuses %s with a sentence that says nothing was changed', async (_, content, says) => {
+    const found = await readDishFile(file(content))
+    expect(found.kind).toBe('refused')
+    if (found.kind === 'refused') {
+      expect(found.says).toMatch(says)
+      expect(found.says).toContain('Nothing was changed.')
+    }
+  })
+
+  it('refuses 20 MB without reading them', async () => {
+    const huge = { size: 20_000_000, name: 'huge.json', text: () => Promise.reject(new Error('was read')) } as unknown as File
+    expect(await readDishFile(huge)).toMatchObject({ kind: 'refused' })
+  })
+})

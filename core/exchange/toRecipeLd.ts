@@ -1,0 +1,46 @@
+import type { Ingredient } from '../composition/ingredient'
+import type { WhatComes } from '../comes/whatComes'
+import type { Dish } from '../dish/dish'
+import { usualTotalMinutes } from '../usual/usualSeconds'
+
+/** The words a recipe needs; the core has none of its own. */
+export interface RecipeWords {
+  readonly category: string
+  readonly steps: readonly { readonly name: string, readonly text: string }[]
+}
+
+/**
+ * A dish as a schema.org Recipe (JSON-LD): amounts in grams, durations as ISO 8601, nutrition per serving, and the dish's
+ * own form under `yonHearthDish`, so that it comes back without loss.
+ *
+ * @param dish with its stages
+ * @param baseG weight of the base, g
+ * @param comes what comes of it
+ * @param words category and steps as they are said
+ * @param rowOf rows of the ingredient table
+ * @param card the dish as it is kept, to be carried along
+ * @returns a JSON-LD object
+ */
+export function toRecipeLd(dish: Dish, baseG: number, comes: WhatComes, words: RecipeWords, rowOf: (ingredient: string) => Ingredient, card: unknown): Record<string, unknown> {
+  const { before, fire } = usualTotalMinutes(dish)
+  const grams = (massG: number): string => (massG < 10 ? `${Math.round(massG * 10) / 10} g` : `${Math.round(massG)} g`)
+  return {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    'name': dish.name,
+    'alternateName': dish.otherNames,
+    'recipeCategory': words.category,
+    'recipeYield': `${Math.max(1, Math.round(comes.servings))} servings of ${Math.round(dish.portionG)} g`,
+    'prepTime': `PT${Math.round(before)}M`,
+    'cookTime': `PT${Math.round(fire)}M`,
+    'recipeIngredient': dish.ingredients.map(one => `${grams(one.perBase * baseG)} ${rowOf(one.ingredient).name}`),
+    'recipeInstructions': words.steps.map(step => ({ '@type': 'HowToStep', ...step })),
+    'nutrition': {
+      '@type': 'NutritionInformation',
+      'servingSize': `${Math.round(comes.serving.massG)} g`,
+      'calories': `${Math.round(comes.serving.energyKj / 4.184)} kcal`,
+      'fatContent': grams(comes.serving.fatG), 'sugarContent': grams(comes.serving.sugarG), 'fiberContent': grams(comes.serving.fibreG), 'proteinContent': grams(comes.serving.proteinG),
+    },
+    'yonHearthDish': card,
+  }
+}
