@@ -18,7 +18,7 @@ const ROOMS = {
   'server/plugins': ['server/http'],
   'server/api': ['server/http', 'contracts'],
   'app/drawings': ['core'],
-  'app/composables': ['core', 'contracts', 'workers'],
+  'app/composables': ['core', 'contracts', 'workers', 'book', 'words'],
   'app/stores': ['core', 'contracts', 'app/composables'],
   'app/components': ['core', 'contracts', 'words', 'app/drawings', 'app/composables', 'app/stores'],
   'app/pages': ['core', 'contracts', 'words', 'book', 'app'],

@@ -74,7 +74,7 @@ function planBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evidence[], 
 }
 
 /** Collects what the house marks, in order of time. */
-class Story {
+export class Story {
   readonly told: SentObservation[] = []
   constructor(private readonly stream: string, private readonly startedAt: number, private readonly uniform: Uniform) {}
 

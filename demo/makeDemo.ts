@@ -1,8 +1,10 @@
 import { STARTER_DISHES } from '../book/dishes'
+import type { Evidence } from '../core/belief/learn'
 import { stageDish } from '../core/dish/stageDish'
 import { openHearth } from '../server/services/hearth'
 import { stock } from '../server/services/stock'
 import { cookBatch } from './cookBatch'
+import { cookUsualBatch, USUAL_BATCHES } from './usualBatch'
 import { DEMO_BATCHES, DEMO_KITCHEN, demoStore } from './house'
 
 const DAY_MS = 86_400_000
@@ -27,9 +29,15 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
   await stock(hearth)
   const dish = stageDish(await hearth.dishes.one(STARTER_DISHES[0]!.id))
   const midnight = Math.floor(todayMs / DAY_MS) * DAY_MS
-  for (const [i, batch] of DEMO_BATCHES.entries()) {
-    const startedAt = midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
-    const cooked = cookBatch(dish, batch, await hearth.batches.evidence(), startedAt, 401 + i)
+  const at = (batch: { readonly daysAgo: number, readonly hour: number }, i: number): number => midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
+  const days = [
+    ...DEMO_BATCHES.map((batch, i) => ({ startedAt: at(batch, i), cook: (evidence: readonly Evidence[], startedAt: number) => cookBatch(dish, batch, evidence, startedAt, 401 + i) })),
+    ...USUAL_BATCHES.map((batch, i) => ({
+      startedAt: at(batch, i), cook: async (evidence: readonly Evidence[], startedAt: number) => cookUsualBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
+    })),
+  ].sort((p, q) => p.startedAt - q.startedAt)
+  for (const { startedAt, cook } of days) {
+    const cooked = await cook(await hearth.batches.evidence(), startedAt)
     nowMs = startedAt
     await hearth.cooks.create(cooked.plan)
     for (const observation of cooked.observations) {

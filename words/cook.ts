@@ -149,3 +149,10 @@ export function vesselText(plan: Pick<CookPlan, 'dish'>, vessel: string): string
   const beside = plan.dish.stages.find(one => one.meets && one.vessel === vessel)
   return (beside ? BESIDE_WORDS[beside.id] : undefined) ?? `the ${DISH_VESSEL_WORDS[vessel] ?? vessel}`
 }
+
+/** How the end is known, by what is made. */
+export const END_WORDS: Readonly<Record<string, string>> = {
+  soft: 'No puddle. Leaves the sides. Fat at the edge. Moves as one.',
+  slab: 'Leaves the base, moves as one mass; a cooled pinch rolls and does not stick.',
+  balls: 'Holds when pressed in the palm, does not stick.',
+}

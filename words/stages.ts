@@ -11,6 +11,7 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
   'milk': { name: 'milk', cue: 'Milk is in: scrape the base', begin: 'Milk is in' },
   'liquid': { name: 'liquid', cue: 'Cook it down, scrape the base', begin: 'Liquid is in' },
   'sweeten': { name: 'sweeten', cue: 'Sugar in: it runs, stir on', begin: 'Sugar is in' },
+  'rub-in': { name: 'rub sugar in', cue: 'Rub the sugar in', begin: 'Sugar is in' },
   'enrich': { name: 'enrich', cue: 'Stir till it comes together', begin: 'Additions are in' },
   'enrich-2': { name: 'more fat', cue: 'More fat, stir it in', begin: 'More fat is in' },
   'enrich-3': { name: 'last fat', cue: 'Last fat, stir to the end', begin: 'Last fat is in' },
@@ -68,7 +69,8 @@ export function stageCueText(stage: Pick<Stage, 'id' | 'does'>): string {
 }
 
 /** What the button says that begins a stage. */
-export function stageBeginText(stage: Pick<Stage, 'id' | 'does'>): string {
+export function stageBeginText(stage: Pick<Stage, 'id' | 'does'> & Partial<Pick<Stage, 'adds'>>): string {
+  if (stage.id === 'roast' && stage.adds?.length === 0) return 'Dry now, roast on'
   return STAGES[stage.id]?.begin ?? `Begin: ${stageName(stage)}`
 }
 

@@ -4,7 +4,7 @@ import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/replay'
 import { vesselText } from '../../words/cook'
 import { momentText } from '../../words/moment'
-import { clockText } from '../composables/format'
+import { clockText, degreesText, gramsText, unitsInUse } from '../composables/format'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -36,12 +36,17 @@ const vessels = computed(() => [props.main, ...(props.other === null ? [] : [pro
 const recent = computed(() => [...props.cook.moments].reverse().slice(0, 12))
 const tare = computed(() => props.plan.vessels[props.main])
 
+const imperial = computed(() => unitsInUse.value === 'imperial')
+const SAY = { grams: gramsText, degrees: degreesText }
+const G_PER_OZ = 28.3495
 function sendNumber(kind: 'weighed' | 'temperature'): void {
-  const text = kind === 'weighed' ? weight.value : temperature.value
-  const value = Number(text.replace(',', '.'))
+  const typed = Number((kind === 'weighed' ? weight.value : temperature.value).replace(',', '.'))
+  const value = !imperial.value ? typed : kind === 'weighed' ? Math.round(typed * G_PER_OZ * 10) / 10 : Math.round((typed - 32) / 1.8 * 10) / 10
   const most = kind === 'weighed' ? 40000 : 300
   if (!(value > 0 && value < most)) {
-    trouble.value = kind === 'weighed' ? 'A weight in grams is needed, such as 2 940. Nothing was marked.' : 'Degrees Celsius are needed, such as 142. Nothing was marked.'
+    trouble.value = kind === 'weighed'
+      ? `A weight in ${imperial.value ? 'ounces is needed, such as 103.5' : 'grams is needed, such as 2 940'}. Nothing was marked.`
+      : `Degrees ${imperial.value ? 'Fahrenheit are needed, such as 288' : 'Celsius are needed, such as 142'}. Nothing was marked.`
     return
   }
   trouble.value = ''
@@ -125,17 +130,17 @@ function sendNote(): void {
       </button>
     </div>
     <form @submit.prevent="sendNumber('weighed')">
-      <label for="gross">Pan on the scale, g</label>
+      <label for="gross">Pan on the scale, {{ imperial ? 'oz' : 'g' }}</label>
       <span class="row"><input
         id="gross"
         v-model="weight"
         inputmode="decimal"
         autocomplete="off"
       ><button class="stone-button">Weighed</button></span>
-      <span class="soft small">Empty {{ tare?.vessel.massG }} g, {{ tare?.massGuessed ? 'a guess' : 'weighed' }}</span>
+      <span class="soft small">Empty {{ gramsText(tare?.vessel.massG ?? 0) }}, {{ tare?.massGuessed ? 'a guess' : 'weighed' }}</span>
     </form>
     <form @submit.prevent="sendNumber('temperature')">
-      <label for="temp">Thermometer in the pan, °C</label>
+      <label for="temp">Thermometer in the pan, {{ imperial ? '°F' : '°C' }}</label>
       <span class="row"><input
         id="temp"
         v-model="temperature"
@@ -169,16 +174,16 @@ function sendNote(): void {
           v-for="moment in recent"
           :key="moment.id"
         >
-          <span :class="{ gone: moment.withdrawn }">{{ clockText(moment.timeS) }} {{ moment.known ? momentText(plan, moment.kind, moment.payload) : `${moment.kind} (unknown here, kept)` }}</span>
+          <span :class="{ gone: moment.withdrawn }">{{ clockText(moment.timeS) }} {{ moment.known ? momentText(plan, moment.kind, moment.payload, SAY) : `${moment.kind} (unknown here, kept)` }}</span>
           <span class="moves">
             <button
               class="stone-button"
-              :aria-label="`30 seconds earlier: ${momentText(plan, moment.kind, moment.payload)}`"
+              :aria-label="`30 seconds earlier: ${momentText(plan, moment.kind, moment.payload, SAY)}`"
               @click="emit('mark', 'corrected', { replaces: moment.id, shiftS: -30 })"
             >−30 s</button>
             <button
               class="stone-button"
-              :aria-label="`Take back: ${momentText(plan, moment.kind, moment.payload)}`"
+              :aria-label="`Take back: ${momentText(plan, moment.kind, moment.payload, SAY)}`"
               :disabled="moment.withdrawn"
               @click="emit('mark', 'withdrawn', { replaces: moment.id })"
             >Take back</button>

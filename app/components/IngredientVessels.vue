@@ -30,6 +30,10 @@ const EDGE = 4
 const ROW_GAP = 14
 const svg = ref<SVGSVGElement | null>(null)
 const dragging = ref(false)
+/** Height on the screen as the drag began, px, how far the hand has moved since the last frame, and that frame. */
+let grip = 1
+let moved = 0
+let frame = 0
 const size = computed(() => {
   const count = Math.max(1, Math.ceil(props.count - 0.02))
   const shrink = Math.min(1, 6 / Math.ceil(count / 2))
@@ -53,6 +57,8 @@ const cups = computed(() => Array.from({ length: size.value.count }, (_, i) => {
 function drag(event: PointerEvent): void {
   if (event.type === 'pointerdown') {
     svg.value?.setPointerCapture(event.pointerId)
+    grip = svg.value?.getBoundingClientRect().height ?? height.value
+    moved = 0
     dragging.value = true
     return
   }
@@ -61,8 +67,16 @@ function drag(event: PointerEvent): void {
     dragging.value = false
     return
   }
-  const perCup = size.value.height * (svg.value.getBoundingClientRect().height / height.value)
-  emit('change', Math.max(0.02, props.count - event.movementY / perCup))
+  moved += event.movementY
+  if (frame === 0) frame = requestAnimationFrame(change)
+}
+/** One change a frame, however often the hand moves in it. */
+function change(): void {
+  frame = 0
+  if (!svg.value || moved === 0) return
+  const perCup = size.value.height * (grip / height.value)
+  emit('change', Math.max(0.02, props.count - moved / perCup))
+  moved = 0
 }
 function key(event: KeyboardEvent): void {
   const step = { ArrowUp: 0.25, ArrowRight: 0.25, ArrowDown: -0.25, ArrowLeft: -0.25, PageUp: 1, PageDown: -1 }[event.key]

@@ -26,8 +26,25 @@ export function windowText(early: number, late: number): string {
   return `${clockText(round(early))}–${clockText(round(late))}`
 }
 
+const UNITS_KEY = 'yon-hearth.units'
+
 /** How this house reads its numbers: one switch for all screens. */
-export const unitsInUse = shallowRef<'metric' | 'imperial'>('metric')
+export const unitsInUse = shallowRef<'metric' | 'imperial'>(rememberedUnits())
+
+/** What this device read numbers in last: the fire must not wait for the hearth to know. */
+function rememberedUnits(): 'metric' | 'imperial' {
+  return typeof localStorage !== 'undefined' && localStorage.getItem(UNITS_KEY) === 'imperial' ? 'imperial' : 'metric'
+}
+
+/**
+ * Reads numbers in other units from now on, and remembers it on this device.
+ *
+ * @param units metric or imperial
+ */
+export function readIn(units: 'metric' | 'imperial'): void {
+  unitsInUse.value = units
+  localStorage.setItem(UNITS_KEY, units)
+}
 
 const G_PER_OZ = 28.3495
 const OZ_PER_LB = 16
@@ -40,7 +57,7 @@ const OZ_PER_LB = 16
  */
 export function gramsText(grams: number): string {
   if (unitsInUse.value === 'imperial') return ouncesText(grams / G_PER_OZ)
-  const rounded = grams < 10 ? Math.round(grams * 10) / 10 : grams < 100 ? Math.round(grams) : Math.round(grams / 5) * 5
+  const rounded = grams < 0.95 ? Math.round(grams * 100) / 100 : grams < 10 ? Math.round(grams * 10) / 10 : grams < 100 ? Math.round(grams) : Math.round(grams / 5) * 5
   return `${String(rounded).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202F')} g`
 }
 

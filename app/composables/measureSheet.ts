@@ -1,4 +1,4 @@
-import { useDebounceFn, useManualRefHistory } from '@vueuse/core'
+import { useDebounceFn, useEventListener, useManualRefHistory } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
@@ -23,8 +23,10 @@ import { askForecast } from './forecaster'
 
 const KEPT = 'yon-hearth.sheet'
 /** Sizes of the ensemble: while a level is dragged, at once after it, and fine. */
-const MEMBERS = [16, 60, 300] as const
+const MEMBERS = [8, 60, 300] as const
 const PAUSE_MS = 250
+/** The sheet is written down on this device this soon after a change. */
+const KEEP_MS = 120
 /** Room and height of a house that has said nothing of them. */
 const ROOM_C = 27
 const SEED = 20261125
@@ -71,14 +73,20 @@ export function useMeasureSheet(sources: SheetSources) {
   })
   const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value) : null))
   const { forecast, forecastIsOld } = useCoarseThenFine(plan)
-  watch(sheet, (value) => {
-    if (value) localStorage.setItem(KEPT, JSON.stringify(value))
+  const keep = useDebounceFn(() => {
+    if (sheet.value) localStorage.setItem(KEPT, JSON.stringify(sheet.value))
+  }, KEEP_MS)
+  watch(sheet, () => void keep())
+  useEventListener('pagehide', () => {
+    if (sheet.value) localStorage.setItem(KEPT, JSON.stringify(sheet.value))
   })
-  /** Changes some of what was chosen. */
-  function set(values: Partial<Sheet>): void {
+  /** Changes some of what was chosen: one step to be undone, or part of one while something is moved. */
+  function set(values: Partial<Sheet>, moving = false): void {
     if (!sheet.value) return
+    if (!moving) write()
     sheet.value = { ...sheet.value, ...values }
-    soon()
+    if (moving) soon()
+    else history.commit()
   }
   return {
     sheet, card, dish, troubles, table, rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, set,
@@ -98,10 +106,10 @@ export function useMeasureSheet(sources: SheetSources) {
       history.undo()
     },
     /** Changes the dish in hand; where the total of water is held, plain water follows. */
-    setDish(next: DishCard, hold = false): void {
+    setDish(next: DishCard, hold = false, moving = false): void {
       const before = card.value
       if (!before) return
-      set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next })
+      set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next }, moving)
     },
     /** Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there is none. */
     open(dishId: string | undefined): void {

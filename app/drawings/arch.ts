@@ -48,7 +48,7 @@ export function archOf(shape: ArchShape): Arch {
   }
   const path = line<Point>().x(point => point.x).y(point => point.y)
   const places = (from: number, to: number): number[] => {
-    const steps = Math.max(1, Math.ceil(Math.abs(to - from) * side / Math.max(2, radius / 24)))
+    const steps = Math.max(1, Math.ceil(Math.abs(to - from) * side / Math.max(3, radius / 14)))
     return Array.from({ length: steps + 1 }, (_, i) => from + (to - from) * i / steps)
   }
   return {

@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { BatchPageSchema, type BatchListLine } from '../../contracts/batch'
 import HouseHeader from '../components/HouseHeader.vue'
 import SmallArch from '../components/SmallArch.vue'
 import { ask } from '../composables/api'
 import { clockText, dayText, gramsText } from '../composables/format'
 import { useHearthTime } from '../composables/hearthClock'
-import { dishFinder } from '../composables/findDishes'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
-import { INGREDIENTS } from '../../book/ingredients'
-import { FAMILY_WORDS } from '../../words/choices'
 import { FAULT_WORDS } from '../../words/cook'
 import { schoolOf } from '../../words/dish'
 
@@ -25,8 +22,16 @@ void ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
 const lastOf = (dishId: string): BatchListLine | null => last.value.find(one => one.dishId === dishId && one.summary.faults.length === 0) ?? null
 const text = ref('')
 const router = useRouter()
-const find = computed(() => dishFinder(house.dishes, id => INGREDIENTS.find(row => row.id === id), FAMILY_WORDS))
-const here = computed(() => find.value(text.value).flatMap(id => house.dishes.filter(dish => dish.id === id && !house.aside.includes(dish.id))))
+/** The index comes once somebody wants to find something: it brings the whole ingredient table along. */
+const find = shallowRef<((text: string) => string[]) | null>(null)
+async function readyToFind(): Promise<void> {
+  if (find.value || house.dishes.length === 0) return
+  const { findInBook } = await import('../composables/findInBook')
+  find.value = findInBook(house.dishes)
+}
+watch(text, () => void readyToFind())
+const here = computed(() => (text.value.trim() !== '' && find.value ? find.value(text.value) : house.dishes.map(dish => dish.id))
+  .flatMap(id => house.dishes.filter(dish => dish.id === id && !house.aside.includes(dish.id))))
 /** What was cooked last, newest first; the first dish of the book where nothing was. */
 const cooked = computed(() => [...new Set(last.value.map(one => one.dishId))])
 const favourites = computed(() => {
@@ -38,6 +43,7 @@ const offered = computed(() => (text.value.trim() === ''
   ? here.value.filter((dish, i, all) => all.findIndex(one => one.family === dish.family) === i && !favourites.value.includes(dish))
   : here.value).slice(0, 8))
 async function openFirst(): Promise<void> {
+  await readyToFind()
   const [first] = here.value
   if (first) await router.push(`/measure?dish=${first.id}`)
 }
@@ -96,6 +102,7 @@ const guesses = computed(() => {
             type="search"
             placeholder="Find a dish: sooji, gajar, besan, சேமியா"
             autocomplete="off"
+            @focus="readyToFind"
           >
           <NuxtLink
             class="stone-button"

@@ -15,6 +15,7 @@ import { hearthNow } from '../composables/hearthClock'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useMeasureSheet } from '../composables/measureSheet'
 import { newId } from '../composables/outbox'
+import { sayScale, type Said } from '../composables/saying'
 import { useCooks } from '../stores/cooks'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
@@ -56,14 +57,28 @@ const nameOf = (id: string): string => {
 }
 const correctionOf = (id: string): Correction | null => kitchen.value?.corrections.find(one => one.id === id) ?? null
 const book = computed(() => dishes.value.find(one => one.id === card.value?.id) ?? null)
-const changed = computed(() => card.value !== null && JSON.stringify(card.value) !== JSON.stringify(book.value))
+const kept = computed(() => JSON.stringify(book.value))
+const changed = computed(() => card.value !== null && JSON.stringify(card.value) !== kept.value)
 
+/** Scales as it is said. */
+function say(text: string): Said | null {
+  const said = sayScale(text, { card: card.value, facts: facts.value, cup: cup.value, kitchen: kitchen.value, rowOf })
+  if (said && 'baseG' in said) set({ baseG: said.baseG })
+  return said
+}
+const chooseCup = (id: string): void => set({ cup: id })
+function toggleOwned(): void {
+  owned.value = !owned.value
+}
+const look = (id: string): void => {
+  open.value = open.value === id ? null : id
+}
 /** Plain water follows a change where the total is held, but never its own. */
 function change(id: string, massG: number): void {
   if (!sheet.value || !card.value) return
   const next = setAmount({ dish: card.value, baseG: sheet.value.baseG }, id, massG)
-  if (next.baseG !== sheet.value.baseG) set({ baseG: next.baseG })
-  else state.setDish(next.dish, hold.value && card.value.ingredients.find(one => one.id === id)?.part !== 'water')
+  if (next.baseG !== sheet.value.baseG) set({ baseG: next.baseG }, true)
+  else state.setDish(next.dish, hold.value && card.value.ingredients.find(one => one.id === id)?.part !== 'water', true)
 }
 function takeOwned(masses: Readonly<Record<string, number>>): void {
   const base = card.value ? masses[card.value.base] : undefined
@@ -170,17 +185,13 @@ async function toTheFire(): Promise<void> {
             </p>
           </header>
           <SayBar
-            :card="card"
-            :facts="facts"
-            :row-of="rowOf"
             :cup="cup"
             :cups="house.cups"
-            :measures="kitchen?.measures ?? []"
+            :say="say"
             :can-undo="canUndo"
-            @cup="value => set({ cup: value })"
-            @base="massG => set({ baseG: massG })"
-            @owned="owned = !owned"
-            @undo="undo()"
+            @cup="chooseCup"
+            @owned="toggleOwned"
+            @undo="undo"
           />
           <OwnedScales
             v-if="owned"
@@ -197,7 +208,7 @@ async function toTheFire(): Promise<void> {
             :cup="cup"
             :open="open"
             @change="change"
-            @look="id => open = open === id ? null : id"
+            @look="look"
           />
           <IngredientPanel
             v-if="looked"
@@ -288,6 +299,7 @@ async function toTheFire(): Promise<void> {
 <style scoped>
 .measure { display: grid; grid-template-columns: minmax(0, 1fr) 384px; gap: 30px; padding-top: 6px; }
 .all { grid-column: 1 / -1; }
+.left, .right { contain: layout style; }
 .left { display: grid; gap: 8px; align-content: start; }
 .head { display: flex; justify-content: space-between; gap: 20px; align-items: start; }
 .head h1 { font-size: 1.9rem; }

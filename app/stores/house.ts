@@ -6,7 +6,7 @@ import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kit
 import type { Evidence } from '../../core/belief/learn'
 import type { DishCard } from '../../core/dish/dish'
 import { Anything, ask } from '../composables/api'
-import { unitsInUse } from '../composables/format'
+import { readIn } from '../composables/format'
 
 const DishesSchema = z.object({ dishes: z.array(DishCardSchema), aside: z.array(z.string()) })
 const EvidenceSchema = z.object({
@@ -30,7 +30,7 @@ export const useHouse = defineStore('house', () => {
       kitchen.value = shelves
       dishes.value = book.dishes
       aside.value = book.aside
-      unitsInUse.value = shelves.settings[0]?.units ?? 'metric'
+      readIn(shelves.settings[0]?.units ?? 'metric')
       evidence.value = learned.evidence
       trouble.value = null
     }
@@ -74,7 +74,7 @@ export const useHouse = defineStore('house', () => {
 
   /** Reads numbers in other units: on all screens at once, and for good. */
   async function setUnits(units: 'metric' | 'imperial'): Promise<void> {
-    unitsInUse.value = units
+    readIn(units)
     await put('settings', { id: 'house', units, currency: kitchen.value?.settings[0]?.currency ?? '' })
   }
 

@@ -18,7 +18,7 @@ export const FLOUR_DISHES = [
     others: ['atta laddu', 'आटा लड्डू', 'கோதுமை லட்டு'], base: 'wheat-flour-whole', portionG: 32,
     lines: [['ghee', 0.75, 'fat'], ['sugar-powdered', 0.8, 'sugar'], ['peanut', 0.15, 'nuts'], ['dry-ginger', 0.01, 'spice']],
     choices: { form: 'balls', roast: 'golden' }, kept: 0.98,
-    minutes: { 'roast': 18, 'cool': 30, 'sweeten': 6 },
+    minutes: { 'roast': 18, 'cool': 30, 'rub-in': 6 },
   }),
   card('red-soil-millet', 'Red-soil finger millet', 'other-flour', {
     others: ['ragi halwa', 'nachni sheera', 'नाचणी शिरा', 'கேழ்வரகு அல்வா'], base: 'ragi-flour', portionG: 120,
@@ -54,12 +54,12 @@ export const FLOUR_DISHES = [
     others: ['besan laddu', 'बेसन लड्डू', 'கடலை மாவு லட்டு'], base: 'gram-flour-coarse', portionG: 30,
     lines: [['ghee', 0.75, 'fat'], ['sugar-powdered', 0.85, 'sugar'], ['cashew-halves', 0.12, 'nuts', 'cashew'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
     choices: { form: 'balls', roast: 'golden' }, kept: 0.98,
-    minutes: { 'roast': 22, 'cool': 35, 'sweeten': 6 },
+    minutes: { 'roast': 22, 'cool': 35, 'rub-in': 6 },
   }),
   card('travel-tin-gram', 'Travel-tin roasted gram', 'other-flour', {
     others: ['sattu laddu', 'pottukadalai urundai', 'सत्तू लड्डू', 'பொட்டுக்கடலை உருண்டை'], base: 'roasted-gram-flour', portionG: 28,
     lines: [['ghee', 0.68, 'fat'], ['sugar-powdered', 0.8, 'sugar'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
     choices: { form: 'balls', roast: 'aroma' }, kept: 0.98,
-    minutes: { 'roast': 6, 'cool': 25, 'sweeten': 5 },
+    minutes: { 'roast': 6, 'cool': 25, 'rub-in': 5 },
   }),
 ]

@@ -30,6 +30,6 @@ export const LENTIL_DISHES = [
     others: ['moong laddu', 'मूंग लड्डू', 'பாசிப்பருப்பு உருண்டை'], base: 'mung-split', portionG: 30,
     lines: [['ghee', 0.7, 'fat'], ['sugar-powdered', 0.85, 'sugar'], ['almond-slivers', 0.08, 'nuts', 'almond'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
     choices: { form: 'balls', roast: 'golden', nuts: 'last' }, kept: 0.98,
-    minutes: { 'roast': 14, 'cool': 30, 'sweeten': 6 },
+    minutes: { 'roast': 14, 'cool': 30, 'rub-in': 6 },
   }),
 ]

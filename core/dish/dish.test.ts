@@ -46,7 +46,7 @@ describe('the stages of a dish', () => {
     ['dry first', 'sweet-water-semolina', { fat: 'dry-first', nuts: 'into-roast' }, ['roast-dry', 'roast', 'sweet-water', 'pour', 'take-up', 'enrich', 'rest']],
     ['not tasted', 'sweet-water-semolina', { tasting: 'not-tasted' }, ['nuts', 'roast', 'sweet-water', 'pour', 'take-up', 'enrich', 'rest', 'set-apart']],
     ['a slurry', 'window-pane-wheat', {}, ['steep', 'mix', 'thicken', 'syrup', 'sweeten', 'enrich', 'enrich-2', 'enrich-3', 'nuts-last', 'rest', 'free-share', 'nuts-in', 'spread', 'set']],
-    ['balls', 'marble-gram-balls', {}, ['roast', 'cool', 'sweeten', 'roll']],
+    ['balls', 'marble-gram-balls', {}, ['roast', 'cool', 'rub-in', 'roll']],
     ['open pan', 'cellar-beetroot', { cooking: 'open' }, ['grate', 'soften', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
     ['pressure', 'cellar-beetroot', {}, ['grate', 'press', 'wait', 'soften', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
     ['raw paste', 'long-spoon-mung', {}, ['soak', 'drain', 'grind', 'nuts', 'paste', 'roast', 'hot-milk', 'pour', 'take-up', 'sweeten', 'enrich', 'enrich-2', 'enrich-3', 'rest']],

@@ -27,6 +27,9 @@ const LIGHT_EARLY = 0.2
 /** Less time than this between the wanted colour and brown, left on the flame as it stands, is too little for a hand, s. */
 const PATIENCE_S = 210
 const POINT_EVERY_S = 8
+/** Of a forecast by so few members only the outline is asked for: its points stand this far apart, s. */
+const OUTLINE_MEMBERS = 20
+const OUTLINE_EVERY_S = 30
 
 /**
  * Forecasts a cook from its plan and what has been marked so far.
@@ -94,7 +97,7 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     finishedG: windowOf(finishedOf(column(record.masses, record.stages, done > 0 ? done : line.length - 1), trace), weights),
     turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
     leftAloneS: alone ? alone.lastsS : null,
-    points: pointsOf(program, trace),
+    points: pointsOf(program, trace, record.members <= OUTLINE_MEMBERS ? OUTLINE_EVERY_S : POINT_EVERY_S),
     restsOn: restsOn(plan, cook),
   }
 }
@@ -133,13 +136,13 @@ function middleTrace(program: Program, member: MemberValues): TracePoint[] {
   return trace
 }
 
-function pointsOf(program: Program, trace: readonly TracePoint[]): ForecastPoint[] {
+function pointsOf(program: Program, trace: readonly TracePoint[], every: number): ForecastPoint[] {
   const pour = program.stages.findIndex(stage => stage.from !== null)
   const points: ForecastPoint[] = []
   let next = 0
   for (const point of trace) {
     if (point.timeS < next) continue
-    next = point.timeS + POINT_EVERY_S
+    next = point.timeS + every
     const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl } = point
     const colour = appearance(program.family, point, pour >= 0 && stage >= pour)
     points.push({ timeS, stage, tempC, panC, colour, waterG, heldG, contentG, volumeMl })

@@ -1,4 +1,5 @@
 import { mainLine } from '../dish/mainLine'
+import { COLOUR_STEPS } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './replay'
@@ -11,6 +12,8 @@ export interface Action {
   readonly marks: { readonly kind: string, readonly payload: Readonly<Record<string, unknown>> } | null
   readonly opens: 'colours' | null
 }
+
+const COLOURS: readonly string[] = COLOUR_STEPS
 
 /** At most this many actions are shown. */
 const MOST = 3
@@ -31,10 +34,11 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, due: string | null): A
   const actions: Action[] = []
   if (due) actions.push({ role: 'other', code: `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, marks: { kind: 'vessel.lit', payload: { vessel: due } }, opens: null })
   const tapped = (sign: string): boolean => cook.signs.some(tap => tap.what === sign)
-  if (stage.does === 'roast' && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
+  if (stage.does === 'roast' && stage.id !== 'paste' && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
   if ('sign' in stage.until) {
-    if (stage.does === 'roast') actions.push({ role: 'seen', code: 'looks', marks: null, opens: 'colours' })
-    else if (!tapped(stage.until.sign)) actions.push(signAction('seen', stage.until.sign))
+    const { sign } = stage.until
+    if (COLOURS.includes(sign)) actions.push({ role: 'seen', code: 'looks', marks: null, opens: 'colours' })
+    else if (!tapped(sign) && sign !== 'aroma') actions.push(signAction('seen', sign))
   }
   const next = line[cook.stage + 1]
   const done: Action = next

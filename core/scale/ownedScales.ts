@@ -18,7 +18,7 @@ export interface OwnedScale {
 }
 
 /** How far from the amounts as they stand is looked, and how many are offered. */
-const NEAR = [0.72, 1.4] as const
+const NEAR = [0.8, 1.25] as const
 const OFFERED = 3
 /** Less than this of the smallest measure is a pinch: it is left out of the distortion. */
 const PINCH_SHARE = 0.24
@@ -26,7 +26,7 @@ const PINCH_SHARE = 0.24
 const SAME = 0.02
 /** A scale pays this much distortion for each extra filling, and for each doubling away from what was wanted (estimates). */
 const FILLING_COST = 0.0015
-const AWAY_COST = 0.01
+const AWAY_COST = 0.03
 
 /**
  * The nearby scales whose amounts land on marks the household owns, with the least distortion of the proportions. The

@@ -14,6 +14,8 @@ export interface ScaleContext {
   readonly rowOf: (ingredient: string) => Ingredient
   readonly cup: MeasureSize
   readonly measures: readonly MeasureSize[]
+  /** Trays of the house, known by their names. */
+  readonly trays?: readonly (TraySize & { readonly name: string, readonly depthMm: number })[]
 }
 
 const FACTORS: Readonly<Record<string, number>> = { double: 2, twice: 2, triple: 3, treble: 3, 'half of it': 0.5, halve: 0.5, once: 1 }
@@ -32,7 +34,7 @@ const FINISHED = /\b(finished|of halwa|halwa|of sweet|sweet|in the end)$/
  */
 export function parseScale(text: string, context: ScaleContext): ScaleRequest {
   const plain = text.trim().toLowerCase().replace(/\s+/g, ' ')
-  return asFactor(plain) ?? asPan(plain) ?? asTray(plain) ?? asBalls(plain) ?? asFinished(plain, context) ?? asAmount(plain, context)
+  return asFactor(plain) ?? asPan(plain) ?? asOwnTray(plain, context) ?? asTray(plain) ?? asBalls(plain) ?? asFinished(plain, context) ?? asAmount(plain, context)
 }
 
 function asFactor(text: string): ScaleRequest | null {
@@ -46,6 +48,15 @@ function asFactor(text: string): ScaleRequest | null {
 
 function asPan(text: string): ScaleRequest | null {
   return /^(fill (the|my) pan|a panful|(the )?pan|as much as the pan holds)$/.test(text) ? { by: 'pan' } : null
+}
+
+/** A tray of the house by its name, to its brim or to a depth: `baking tin`, `baking tin, 2 cm`. */
+function asOwnTray(text: string, { trays }: ScaleContext): ScaleRequest | null {
+  const tray = trays?.find(one => text.startsWith(one.name.toLowerCase()))
+  if (!tray) return null
+  const depth = /(\d+(?:\.\d+)?)\s*(mm|cm)\b/.exec(text.slice(tray.name.length))
+  const { shape, widthMm, lengthMm } = tray
+  return { by: 'tray', tray: { shape, widthMm, lengthMm }, depthMm: depth ? Number(depth[1]) * (depth[2] === 'cm' ? 10 : 1) : tray.depthMm }
 }
 
 /** Centimetres unless it says mm or inch. */

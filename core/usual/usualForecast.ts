@@ -17,6 +17,9 @@ const VERSION = 'usual-1'
 const SHARES = [0.1, 0.5, 0.9] as const
 const MOST_DRAWS = 400
 const MOST_POINTS = 240
+/** Of a forecast asked for with so few members only the outline is wanted. */
+const OUTLINE_MEMBERS = 20
+const OUTLINE_POINTS = 60
 /** Being early with the other vessel is cured by a low flame, being late is not: light it at this quantile. */
 const LIGHT_EARLY = 0.2
 /** Where in a roast the aroma usually begins (estimate). */
@@ -56,7 +59,7 @@ export function usualForecast(plan: CookPlan, cook: LiveCook, nowS: number, memb
     sides: sidesOf(plan, cook, runs, windowOf),
     finishedG: finished(plan, contents[done]),
     turnDownS: null, leftAloneS: null,
-    points: pointsOf(plan, stages, contents),
+    points: pointsOf(plan, stages, contents, members),
     restsOn: {
       taps: cook.signs.length + cook.looks.length, readings: cook.weighings.length + cook.temperatures.length,
       batches: new Set(plan.belief.entries.flatMap(entry => entry.restsOn)).size,
@@ -103,12 +106,12 @@ function finished(plan: CookPlan, content: StageContent): Window {
   return { early: Math.max(0, mass - side), middle: mass, late: mass + side }
 }
 
-function pointsOf(plan: CookPlan, stages: readonly Window[], contents: readonly StageContent[]): ForecastPoint[] {
+function pointsOf(plan: CookPlan, stages: readonly Window[], contents: readonly StageContent[], members: number): ForecastPoint[] {
   const line = mainLine(plan.dish)
   const looks = stageLooks(plan)
   const { fresh } = familyOf(plan.dish.family)
   const endS = stages[stages.length - 1].middle
-  const every = Math.max(8, endS / MOST_POINTS)
+  const every = Math.max(members <= OUTLINE_MEMBERS ? 30 : 8, endS / (members <= OUTLINE_MEMBERS ? OUTLINE_POINTS : MOST_POINTS))
   const softened = line.findIndex(stage => stage.does === 'cook-down' && stage.adds.some(one => one.ingredient === plan.dish.base))
   const points: ForecastPoint[] = []
   line.forEach((stage, k) => {

@@ -14,22 +14,13 @@ import { seededRandom } from '../../core/random/seededRandom'
 import { openHearth } from '../../server/services/hearth'
 import { examplePlan } from '../../test/support/plans'
 import type { Figure } from './figure'
+import { dragging } from './dragging'
 import { firstView } from './firstView'
+import { measuring } from './measuring'
+import { median, timed } from './timed'
 import { tightLoop } from './tightLoop'
 
 const COOK_S = 1800
-const median = (list: number[]): number => list.sort((p, q) => p - q)[Math.floor(list.length / 2)]!
-
-/** Median time of a call, ms, after a warm-up. */
-function timed(runs: number, call: () => void): number {
-  for (let i = 0; i < Math.ceil(runs / 4); i++) call()
-  return median(Array.from({ length: runs }, () => {
-    const start = performance.now()
-    call()
-    return performance.now() - start
-  }))
-}
-
 function simulation(): Figure[] {
   const plan = examplePlan()
   const program = { ...compileProgram(plan, replay(plan, []), 0), mostS: COOK_S }
@@ -85,6 +76,6 @@ async function saving(): Promise<Figure> {
   return { name: 'saving one observation', value, unit: 'ms', ratio: value / median(theirs), limit: 'ratio to a raw insert with the same durability <= 6' }
 }
 
-const figures: Figure[] = [...simulation(), await saving(), ...(process.argv.includes('--no-page') ? [] : await firstView())]
+const figures: Figure[] = [...simulation(), ...measuring(), await saving(), ...(process.argv.includes('--no-page') ? [] : [...await dragging(), ...await firstView()])]
 if (process.argv.includes('--json')) console.log(JSON.stringify(figures, null, 2))
 else for (const one of figures) console.log(`${one.name}: ${one.value.toPrecision(4)} ${one.unit}${one.ratio === null ? '' : `, ratio ${one.ratio.toFixed(2)}`} (${one.limit})`)

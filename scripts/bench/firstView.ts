@@ -1,13 +1,12 @@
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
-import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Figure } from './figure'
+import { ARGS, CHROMIUM, serve } from './serve'
 
 const RUNS = 5
-const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
 
 /** An empty Nuxt page with Element Plus, built with the same packages: the rival of the first view. */
 function buildEmpty(): string {
@@ -24,17 +23,9 @@ function buildEmpty(): string {
 interface View { readonly bytes: number, readonly fonts: number, readonly ms: number }
 
 async function measure(root: string, selector: string): Promise<View> {
-  const port = await new Promise<number>((done) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo
-      probe.close(() => done(port))
-    })
-  })
   const data = mkdtempSync(join(tmpdir(), 'yon-hearth-view-'))
-  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], { env: { ...process.env, NITRO_PORT: String(port), PORT: String(port), HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', HEARTH_DATA: data }, stdio: 'ignore' })
-  for (let i = 0; i < 100 && !(await fetch(`http://127.0.0.1:${port}/`).then(one => one.ok, () => false)); i++) await new Promise(done => setTimeout(done, 100))
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ARGS })
+  const { port, end } = await serve(root, data)
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ARGS })
   const views: View[] = []
   for (let i = 0; i < RUNS; i++) {
     const context = await browser.newContext({ serviceWorkers: 'block' })
@@ -56,7 +47,7 @@ async function measure(root: string, selector: string): Promise<View> {
     await context.close()
   }
   await browser.close()
-  server.kill('SIGKILL')
+  end()
   rmSync(data, { recursive: true, force: true })
   const middle = (pick: (view: View) => number): number => views.map(pick).sort((p, q) => p - q)[Math.floor(RUNS / 2)]!
   return { bytes: middle(one => one.bytes), fonts: middle(one => one.fonts), ms: middle(one => one.ms) }

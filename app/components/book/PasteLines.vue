@@ -184,6 +184,8 @@ function make(): void {
 label { display: grid; gap: 4px; font-weight: 600; }
 textarea, .asks input, td input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0.5rem 0.7rem; font-weight: 400; min-height: 44px; }
 td input { width: 170px; margin-left: 8px; }
+th:nth-child(2) { width: 300px; }
+th:nth-child(3) { width: 270px; }
 .asks { display: grid; gap: 8px; align-content: start; }
 .asks span { font-weight: 600; }
 table { border-collapse: collapse; width: 100%; }

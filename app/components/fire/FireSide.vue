@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import type { Fire } from '../../composables/fire'
 import type { CookPlan } from '../../../core/live/plan'
-import { CAUTIONS, vesselText } from '../../../words/cook'
+import { CAUTIONS, END_WORDS, vesselText } from '../../../words/cook'
+import { turnText } from '../../../words/dish'
+import { EXPECT_WORDS, WATCH_WORDS } from '../../../words/stages'
 
 const props = defineProps<{
   /** State of the fire screen. */
@@ -62,6 +64,7 @@ const window = (id: 'pour' | 'end'): string | null => {
 const rests = computed(() => {
   const found = props.fire.forecast.value?.restsOn
   if (!found) return ''
+  if (props.fire.forecast.value?.basis === 'usual-minutes') return 'Forecast on usual minutes, wide on purpose.'
   const parts = [
     found.batches > 0 ? `${found.batches} past ${found.batches === 1 ? 'batch' : 'batches'}` : 'first guesses of your fires',
     found.taps > 0 ? `${found.taps} ${found.taps === 1 ? 'mark' : 'marks'}` : '',
@@ -77,6 +80,14 @@ const end = computed(() => {
 const alone = computed(() => {
   const seconds = props.fire.forecast.value?.leftAloneS
   return props.fire.stage.value?.does === 'roast' && seconds !== null && seconds !== undefined ? `From first colour to brown in about ${clockText(Math.round(seconds / 10) * 10)} on this flame if you turn away.` : ''
+})
+/** What to watch for in this stage, and what will look wrong and is not. */
+const looks = computed(() => {
+  const stage = props.fire.stage.value
+  const say = (codes: readonly string[] | undefined, words: Readonly<Record<string, string>>): string => (codes ?? []).map(code => words[code] ?? '').filter(Boolean).join(' ')
+  const watch = say(stage?.watch, WATCH_WORDS)
+  const expect = say(stage?.expect, EXPECT_WORDS)
+  return watch || expect ? { watch, expect } : null
 })
 const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.fire.cue.value.caution] : null))
 </script>
@@ -117,12 +128,29 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
       v-if="window('pour')"
       class="slab"
     >
-      <h2>Pour window</h2>
+      <h2>{{ turnText(plan.dish) }} window</h2>
       <p class="big">
         {{ window('pour') }}
       </p>
       <p class="soft">
         {{ before && before !== window('pour') ? `Was ${before} before your last mark. ` : '' }}{{ alone }} {{ rests }}
+      </p>
+    </section>
+    <section
+      v-if="looks"
+      class="slab"
+    >
+      <p
+        v-if="looks.watch"
+        class="next"
+      >
+        {{ looks.watch }}
+      </p>
+      <p
+        v-if="looks.expect"
+        class="soft"
+      >
+        <strong>Looks wrong, is not:</strong> {{ looks.expect }}
       </p>
     </section>
     <section
@@ -145,7 +173,7 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
       >
         {{ window('end') }}
       </p>
-      <p>No puddle. Leaves the sides. Ghee at the edge. Moves as one.</p>
+      <p>{{ END_WORDS[plan.dish.choices?.form ?? 'soft'] }}</p>
       <p class="soft">
         Pan on the scale: <strong>{{ gramsText(end.gross) }}</strong>{{ end.guessed ? ', its empty weight a guess' : '' }};
         the sweet {{ gramsText(end.sweet.early) }} to {{ gramsText(end.sweet.late) }}. {{ rests }}

@@ -5,9 +5,9 @@ import type { Ingredient } from '../../../contracts/ingredient'
 import { labToHex } from '../../../core/colour/labToHex'
 import { standsOnShelf, type AmountRow } from '../../../core/proportions/measuredAmounts'
 import { partsText } from '../../../core/proportions/partsText'
-import { measureText, outsideText, ROLE_WORDS, shortName, STYLE_WORDS } from '../../../words/measure'
+import { measureText, outsideText, shortName, STYLE_WORDS } from '../../../words/measure'
 import IngredientVessels from '../IngredientVessels.vue'
-import SpanBand from '../SpanBand.vue'
+import ShelfLabel from './ShelfLabel.vue'
 
 const props = defineProps<{
   /** Amounts of the dish in its order. */
@@ -41,9 +41,9 @@ const shown = computed(() => props.rows.map((one) => {
     short: row.name.split(',')[0] ?? row.name,
     said: spoken.count === 0 ? 'a pinch' : measureText(spoken.text, spoken.count, spoken.name),
     plus: spoken.rest ? `and ${measureText(spoken.rest.text, spoken.rest.count, spoken.rest.name)}` : '',
-    counted: piece && pieces >= 1 && pieces < 100 ? `${pieces} ${pieces > 1 ? piece.plural : piece.noun}` : '',
     grow: Math.min(3.4, Math.max(1, Math.sqrt(one.cups) * 1.2)),
     stands: standsOnShelf(one, props.base),
+    under: [gramsText(one.massG), piece && pieces >= 1 && pieces < 100 ? `${pieces} ${pieces > 1 ? piece.plural : piece.noun}` : '', spoken.error > 0.04 ? `the mark is ${Math.round(spoken.error * 100)} % off` : ''].filter(Boolean).join(' · '),
     judged: one.standing ? one.standing.style ? STYLE_WORDS[one.standing.style] : outsideText(one.standing, props.family) : '',
   }
 }))
@@ -93,38 +93,18 @@ function changeCups(id: string, cups: number): void {
           class="vessel"
           :style="{ flexGrow: one.grow }"
         >
-          <h2>
-            <button
-              class="name"
-              :aria-expanded="open === one.id"
-              :aria-label="`${one.row.name}: amount, swaps, density`"
-              @click="emit('look', one.id)"
-            >
-              {{ one.short }}
-            </button>
-          </h2>
-          <p class="amount">
-            {{ one.said }}<span
-              v-if="one.plus"
-              class="plus"
-            >{{ one.plus }}</span>
-          </p>
-          <p class="soft small">
-            {{ gramsText(one.massG) }}<template v-if="one.counted">
-              · {{ one.counted }}
-            </template><template v-if="one.spoken.error > 0.04">
-              · the mark is {{ Math.round(one.spoken.error * 100) }} % off
-            </template>
-          </p>
-          <template v-if="one.standing">
-            <SpanBand :standing="one.standing" />
-            <p
-              class="small"
-              :class="one.standing.outside ? 'danger' : 'soft'"
-            >
-              {{ ROLE_WORDS[one.standing.role] }}: {{ one.judged }}
-            </p>
-          </template>
+          <ShelfLabel
+            :id="one.id"
+            :name="one.row.name"
+            :short="one.short"
+            :said="one.said"
+            :plus="one.plus"
+            :under="one.under"
+            :standing="one.standing"
+            :judged="one.judged"
+            :open="open === one.id"
+            @look="id => emit('look', id)"
+          />
         </div>
       </div>
     </div>
@@ -157,20 +137,17 @@ function changeCups(id: string, cups: number): void {
 .shelf { border-bottom: 6px solid var(--ink); min-height: 190px; margin-top: 10px; }
 .labels { align-items: flex-start; padding-top: 6px; }
 .vessel { flex: 1 1 0; min-width: 0; }
-h2 { font-family: var(--text); font-size: 1.1rem; font-weight: 650; hyphens: auto; overflow-wrap: break-word; }
 .name { background: none; border: 0; padding: 2px 0; font: inherit; text-align: left; cursor: pointer; text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
 .name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
-.amount { font-size: 1.25rem; line-height: 1.2; }
-.many h2 { font-size: 0.9375rem; }
-.many .amount { font-size: 1.0625rem; }
-.plus { display: block; font-size: 0.9375rem; }
+.many :deep(h2) { font-size: 0.9375rem; }
+.many :deep(.amount) { font-size: 1.0625rem; }
 .pinches { display: flex; flex-wrap: wrap; gap: 2px 22px; }
 .pinch { font-size: 1.0625rem; min-height: 32px; }
 @media (max-width: 700px) {
   .board { overflow-x: auto; padding-bottom: 4px; }
   .shelf, .labels { gap: 10px; min-width: 540px; }
   .shelf { min-height: 130px; }
-  h2 { font-size: 0.9375rem; }
-  .amount { font-size: 1.05rem; }
+  .board :deep(h2) { font-size: 0.9375rem; }
+  .board :deep(.amount) { font-size: 1.05rem; }
 }
 </style>

@@ -1,27 +1,16 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { Ingredient } from '../../../contracts/ingredient'
+import { computed, ref } from 'vue'
+import type { Said } from '../../composables/saying'
 import type { Measure } from '../../../contracts/kitchen'
-import type { DishCard } from '../../../core/dish/dish'
-import { CoreError } from '../../../core/error'
-import { baseOf, type ScaleFacts } from '../../../core/scale/baseOf'
-import { parseScale } from '../../../core/scale/parseScale'
-import { requestText } from '../../../words/scale'
 import ChoiceSelect from '../ChoiceSelect.vue'
 
 const props = defineProps<{
-  /** Dish in hand. */
-  card: DishCard
-  /** What scaling needs to know of it; null while it cannot be cooked. */
-  facts: ScaleFacts | null
-  /** Rows of the ingredient table. */
-  rowOf: (id: string) => Ingredient
   /** Cup in hand. */
   cup: Measure
   /** Cups to choose from. */
   cups: readonly Measure[]
-  /** All measures of the house. */
-  measures: readonly Measure[]
+  /** Scales the dish as it is said; the same function throughout, so that nothing here is drawn while a level is dragged. */
+  say: (text: string) => Said | null
   /** True where there is something to take back. */
   canUndo: boolean
 }>()
@@ -29,8 +18,6 @@ const props = defineProps<{
 const emit = defineEmits<{
   /** Another cup is in hand. */
   cup: [id: string]
-  /** A new weight of the base, g. */
-  base: [massG: number]
   /** The last change is to be taken back. */
   undo: []
   /** Scales in the household's own measures are asked for. */
@@ -38,24 +25,10 @@ const emit = defineEmits<{
 }>()
 
 const spoken = ref('')
-const trouble = ref('')
-const heard = ref('')
-function say(): void {
-  if (!props.facts || spoken.value.trim() === '') return
-  try {
-    const request = parseScale(spoken.value, { dish: props.card, rowOf: props.rowOf, cup: props.cup, measures: props.measures })
-    emit('base', baseOf(request, props.facts))
-    heard.value = requestText(request, props.card, props.rowOf)
-    trouble.value = ''
-  }
-  catch (error) {
-    heard.value = ''
-    trouble.value = error instanceof CoreError && error.code === 'out-of-range'
-      ? 'That is outside what a kitchen cooks: between 5 g and 20 kg of the base. Nothing was changed.'
-      : error instanceof CoreError && error.code === 'unknown-name'
-        ? 'The dish has no such ingredient, or no pan is chosen. Nothing was changed.'
-        : `"${spoken.value}" was not understood. Say it as 2 glasses, 300 g, 6 people, 900 g carrots peeled, 24 balls of 30 g, ×2, tray 20 x 20 x 2 cm, or fill the pan. Nothing was changed.`
-  }
+const said = ref<Said | null>(null)
+const options = computed(() => props.cups.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.volumeMl)} ml` })))
+function set(): void {
+  said.value = props.say(spoken.value)
 }
 </script>
 
@@ -63,13 +36,13 @@ function say(): void {
   <div class="saybar">
     <form
       class="say"
-      @submit.prevent="say"
+      @submit.prevent="set"
     >
       <ChoiceSelect
         class="cup"
         label="Cup"
         :chosen="cup.id"
-        :options="cups.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.volumeMl)} ml` }))"
+        :options="options"
         @choose="value => emit('cup', value)"
       />
       <label for="say">Make it from</label>
@@ -102,13 +75,13 @@ function say(): void {
       class="danger"
       role="alert"
     >
-      {{ trouble }}
+      {{ said && 'trouble' in said ? said.trouble : '' }}
     </p>
     <p
       class="soft small"
       role="status"
     >
-      {{ heard }}
+      {{ said && 'heard' in said ? said.heard : '' }}
     </p>
   </div>
 </template>

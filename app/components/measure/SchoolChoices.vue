@@ -62,7 +62,10 @@ function choose(key: keyof Choices, value: string): void {
         </button>
       </p>
     </div>
-    <div class="questions">
+    <div
+      v-memo="[card.choices, asked.join()]"
+      class="questions"
+    >
       <div
         v-for="key in asked"
         :key="key"

@@ -30,6 +30,7 @@ const props = defineProps<{
 }>()
 
 const { dish, sheet, pan, fire, plan, forecast, fit, comes, set } = props.state
+const SHAPE = { width: 300, height: 220, stone: 30, margin: 26 }
 const turnName = computed(() => (dish.value ? turnText(dish.value).toLowerCase() : ''))
 const arch = computed(() => {
   const found = forecast.value
@@ -60,6 +61,12 @@ const flameStage = computed(() => {
   const line = dish.value ? mainLine(dish.value) : []
   return line.findLast(stage => stage.does === 'roast') ?? line.find(stage => stage.does === 'cook-down') ?? null
 })
+const options = computed(() => ({
+  pans: props.pans.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm` })),
+  fires: props.fires.map(one => ({ value: one.id, label: one.name })),
+}))
+const flameWord = computed(() => (flameStage.value?.does === 'roast' ? 'roast' : 'cook'))
+const flameOptions = computed(() => (fire.value?.marks ?? []).map(one => ({ value: one.id, label: `${flameWord.value} on ${one.label}` })))
 const minutes = (seconds: number): number => Math.round(seconds / 60)
 const physics = computed(() => forecast.value?.basis !== 'usual-minutes')
 const rests = computed(() => {
@@ -94,7 +101,7 @@ const ways = computed(() => {
     <ChoiceSelect
       label="Pan"
       :chosen="sheet.pan"
-      :options="pans.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm` }))"
+      :options="options.pans"
       @choose="value => set({ pan: value })"
     />
     <div
@@ -126,14 +133,14 @@ const ways = computed(() => {
       <ChoiceSelect
         label="Fire"
         :chosen="sheet.fire"
-        :options="fires.map(one => ({ value: one.id, label: one.name }))"
+        :options="options.fires"
         @choose="value => set({ fire: value, marks: {} })"
       />
       <ChoiceSelect
         v-if="flameStage"
         label="Flame"
         :chosen="plan?.flames[flameStage.id]"
-        :options="(fire?.marks ?? []).map(one => ({ value: one.id, label: `${flameStage?.does === 'roast' ? 'roast' : 'cook'} on ${one.label}` }))"
+        :options="flameOptions"
         @choose="value => set({ marks: { ...sheet?.marks, ...(flameStage ? { [flameStage.id]: value } : {}) } })"
       />
     </div>
@@ -142,7 +149,7 @@ const ways = computed(() => {
       class="preview"
     >
       <ArchDrawing
-        :shape="{ width: 300, height: 220, stone: 30, margin: 26 }"
+        :shape="SHAPE"
         :stones="arch.stones"
         :keystone-s="arch.keystoneS"
         :end-s="arch.endS"

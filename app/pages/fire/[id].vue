@@ -8,7 +8,7 @@ import FireArch from '../../components/fire/FireArch.vue'
 import FireSide from '../../components/fire/FireSide.vue'
 import { followStream } from '../../composables/cookStream'
 import { useFire } from '../../composables/fire'
-import { clockText, gramsText, windowText } from '../../composables/format'
+import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
 import { setHearthClock } from '../../composables/hearthClock'
 import { outboxState } from '../../composables/outbox'
 import { useCooks } from '../../stores/cooks'
@@ -121,7 +121,7 @@ const kept = computed(() => {
         ><path d="M10 58V32a22 22 0 0 1 19.5-21.9V17.2A15 15 0 0 0 17 32v26zM54 58V32A22 22 0 0 0 34.5 10.1V17.2A15 15 0 0 1 47 32v26z" /></svg>
         <h1>{{ plan.dish.name }}</h1>
         <p class="facts soft">
-          {{ gramsText(plan.amounts.find(one => one.id === plan!.dish.base)?.massG ?? 0) }} {{ plan.dish.base }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}
+          {{ gramsText(plan.amounts.find(one => one.id === plan!.dish.base)?.massG ?? 0) }} {{ (plan.amounts.find(one => one.id === plan!.dish.base)?.ingredient ?? '').replaceAll('-', ' ') }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}
         </p>
         <p
           class="kept soft"
@@ -188,7 +188,7 @@ const kept = computed(() => {
             :disabled="!last"
             @click="takeBack"
           >
-            {{ last ? `Take back: ${momentText(plan, last.kind, last.payload)}, ${clockText(last.timeS)}` : 'Take back' }}
+            {{ last ? `Take back: ${momentText(plan, last.kind, last.payload, { grams: gramsText, degrees: degreesText })}, ${clockText(last.timeS)}` : 'Take back' }}
           </button>
           <button
             class="stone-button quiet"

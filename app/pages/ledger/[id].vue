@@ -52,7 +52,7 @@ const rows = computed(() => {
 function momentText(kind: string, what: string): string {
   const stage = plan.value?.dish.stages.find(one => one.id === what)
   const mark = plan.value ? Object.values(plan.value.fires).flatMap(fire => fire.marks).find(one => one.id === what)?.label : undefined
-  const word = stage ? stageName(stage) : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? (plan.value && plan.value.vessels[what] ? vesselText(plan.value, what) : undefined) ?? (kind === 'weighed' ? `${what} g` : mark ?? what)
+  const word = stage ? stageName(stage) : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? (plan.value && plan.value.vessels[what] ? vesselText(plan.value, what) : undefined) ?? (kind === 'weighed' ? gramsText(Number(what)) : mark ?? what)
   return `${KIND_WORDS[kind] ?? kind} ${word ?? ''}`
 }
 async function saveNote(): Promise<void> {

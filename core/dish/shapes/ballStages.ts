@@ -29,7 +29,7 @@ export function ballStages(card: DishCard): Laid {
         ? [stage('enrich', 'enrich', 'pan', { adds: adding(idsOf(card, 'fat'), late), until: { minutes: 4 }, watch: ['stir-always'], cautions: ['hot-fat'] })]
         : []),
       stage('cool', 'cool', 'pan', { flame: 'off', until: { sign: 'hand-warm' }, hands: 0.5, watch: ['stir-as-it-cools'], cautions: ['hot-sweet'], expect: ['darkens-on'] }),
-      stage('sweeten', 'sweeten', 'pan', {
+      stage('rub-in', 'sweeten', 'pan', {
         flame: 'off', adds: [...adding(idsOf(card, 'sugar', 'milk-solids', 'spice', 'steeped')), ...(choices.nuts === 'into-roast' ? [] : adding(nuts)),
           ...(fat.lastNuts > 0 ? adding(idsOf(card, 'fat'), fat.lastNuts) : [])],
         until: { minutes: 5 }, watch: ['rub-in'], expect: ['looks-dry'],

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import type { Standing } from '../../../core/proportions/spans'
+import { ROLE_WORDS } from '../../../words/measure'
+import SpanBand from '../SpanBand.vue'
+
+defineProps<{
+  /** Id of the ingredient within the dish. */
+  id: string
+  /** Its name in the table. */
+  name: string
+  /** Its name as it stands under the vessel. */
+  short: string
+  /** Amount in the household's measure. */
+  said: string
+  /** What a smaller measure adds; empty for nothing. */
+  plus: string
+  /** Weight, pieces, and how far the mark is off. */
+  under: string
+  /** Where it stands in its span, if it has one. */
+  standing: Standing | null
+  /** That in words. */
+  judged: string
+  /** True while it is looked at more closely. */
+  open: boolean
+}>()
+
+const emit = defineEmits<{
+  /** It is to be looked at more closely, or not any more. */
+  look: [id: string]
+}>()
+</script>
+
+<template>
+  <div>
+    <h2>
+      <button
+        class="name"
+        :aria-expanded="open"
+        :aria-label="`${name}: amount, swaps, density`"
+        @click="emit('look', id)"
+      >
+        {{ short }}
+      </button>
+    </h2>
+    <p class="amount">
+      {{ said }}<span
+        v-if="plus"
+        class="plus"
+      >{{ plus }}</span>
+    </p>
+    <p class="soft small">
+      {{ under }}
+    </p>
+    <template v-if="standing">
+      <SpanBand :standing="standing" />
+      <p
+        class="small"
+        :class="standing.outside ? 'danger' : 'soft'"
+      >
+        {{ ROLE_WORDS[standing.role] }}: {{ judged }}
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+h2 { font-family: var(--text); font-size: 1.1rem; font-weight: 650; hyphens: auto; overflow-wrap: break-word; }
+.name { background: none; border: 0; padding: 2px 0; font: inherit; text-align: left; cursor: pointer; text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
+.name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
+.amount { font-size: 1.25rem; line-height: 1.2; }
+.plus { display: block; font-size: 0.9375rem; }
+</style>

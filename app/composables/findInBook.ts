@@ -1,0 +1,14 @@
+import { INGREDIENTS } from '../../book/ingredients'
+import type { DishCard } from '../../core/dish/dish'
+import { FAMILY_WORDS } from '../../words/choices'
+import { dishFinder } from './findDishes'
+
+/**
+ * The finder over the household's dishes with the house's own ingredient table.
+ *
+ * @param dishes to be found
+ * @returns a search that gives dish ids, best first
+ */
+export function findInBook(dishes: readonly DishCard[]): (text: string) => string[] {
+  return dishFinder(dishes, id => INGREDIENTS.find(row => row.id === id), FAMILY_WORDS)
+}
