@@ -9,6 +9,7 @@ import { settleCook } from '../core/batch/settleCook'
 import { replay } from '../core/live/replay'
 import { cookBatch } from './cookBatch'
 import { DEMO_BATCHES, DEMO_KITCHEN } from './house'
+import { cookUsualBatch, USUAL_BATCHES } from './usualBatch'
 
 const START = 1_790_000_000_000
 const cooked = (i: number) => cookBatch(stageDish(STARTER_DISHES[0]!), DEMO_BATCHES[i]!, [], START, 401 + i)
@@ -34,6 +35,20 @@ describe('the demo house', () => {
     const cook = replay(plan, observations)
     expect(cook.finishedS).not.toBeNull()
     expect(cook.stageStarts.every(start => start !== null)).toBe(true)
+  })
+
+  it('cooks other families too, by usual minutes, and lets the house learn its own', () => {
+    for (const [i, batch] of USUAL_BATCHES.entries()) {
+      const dish = stageDish(STARTER_DISHES.find(one => one.id === batch.dish)!)
+      const { plan, observations } = cookUsualBatch(dish, batch, [], START, 701 + i)
+      expect(CookPlanSchema.safeParse(plan).error?.issues ?? []).toEqual([])
+      const cook = replay(plan, observations)
+      expect(cook.finishedS, batch.dish).not.toBeNull()
+      const { summary, evidence } = settleCook(plan, observations)
+      expect(summary.stones.length).toBeGreaterThan(3)
+      expect(summary.faults).toEqual(batch.faults)
+      expect(evidence.some(one => one.name.startsWith(`minutes.${batch.dish}.`))).toBe(true)
+    }
   })
 
   it('tells the same story for the same seed', () => {

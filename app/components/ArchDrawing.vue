@@ -166,7 +166,7 @@ const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS)
 
 <style scoped>
 .arch { display: block; width: 100%; height: auto; overflow: visible; }
-.bed { fill: var(--wall-sunk); }
+.bed { fill: var(--line); }
 .joint { stroke: var(--wall); stroke-width: 1.5; }
 .joint.key { stroke-width: 5; }
 .band { fill: var(--accent); }

@@ -9,8 +9,8 @@ import { BALANCES, type Balance, type SwapChange, type SwapOutcome, type SwapRul
 
 /** How much each balance counts where not all can be kept (estimates): water least, because it can be boiled off. */
 const WEIGHT: Readonly<Record<Balance, number>> = { 'water': 1, 'fat': 1.5, 'sugar': 1.5, 'milk-solids': 1.2, 'starch': 1 }
-/** Holds what may be adjusted near what it was, so that nothing is moved without need. */
-const STAY = 0.02
+/** Holds what may be adjusted near what it was: water is moved freely, sugar and fat only where much is gained (estimates). */
+const STAY: Readonly<Record<'water' | 'sugar' | 'fat', number>> = { water: 0.02, sugar: 0.1, fat: 0.3 }
 /** Over or missing by less than this, g for each g of base, is kept. */
 const KEPT = 0.012
 const ADJUSTED_PARTS: Readonly<Record<'water' | 'sugar' | 'fat', readonly Part[]>> = { water: ['water'], sugar: ['sugar'], fat: ['fat'] }
@@ -39,8 +39,9 @@ export function solveSwap(dish: DishCard, id: string, rule: SwapRule, rowOf: Row
   const rows: number[][] = BALANCES.map(balance => [...coming, ...moving].map(one => one[balance] * WEIGHT[balance]))
   const target = BALANCES.map(balance => WEIGHT[balance] * (out.perBase * gone[balance] + adjusted.reduce((sum, one, k) => sum + one.perBase * moving[k][balance], 0)))
   adjusted.forEach((one, k) => {
-    rows.push([...coming.map(() => 0), ...adjusted.map((_, other) => (other === k ? STAY : 0))])
-    target.push(STAY * one.perBase)
+    const stay = STAY[rule.adjusts.find(kind => one.part !== undefined && ADJUSTED_PARTS[kind].includes(one.part)) ?? 'water']
+    rows.push([...coming.map(() => 0), ...adjusted.map((_, other) => (other === k ? stay : 0))])
+    target.push(stay * one.perBase)
   })
   const solved = nonNegative(rows, target)
   const changes: SwapChange[] = [

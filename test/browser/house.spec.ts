@@ -109,7 +109,7 @@ test.describe('Kitchen', () => {
 test.describe('Ledger', () => {
   test('opens a batch, keeps a note, removes it and puts it back, gives it away as JSON', async ({ page }) => {
     await page.goto('/ledger')
-    await expect(page.locator('.wall li')).toHaveCount(11)
+    await expect(page.locator('.wall li')).toHaveCount(16)
     await page.locator('.wall li', { hasText: 'burnt note' }).click()
     await expect(page.getByText('Strong flame and the telephone.')).toBeVisible()
     await page.getByLabel('Note').fill('Never leave it.')
@@ -125,7 +125,7 @@ test.describe('Ledger', () => {
     await page.getByRole('button', { name: 'Remove' }).click()
     await expect(page.getByText('It can be put back.')).toBeVisible()
     await page.getByRole('link', { name: 'All batches' }).click()
-    await expect(page.locator('.wall li')).toHaveCount(10)
+    await expect(page.locator('.wall li')).toHaveCount(15)
     await page.goBack()
     await page.reload()
     await expect(page.getByLabel('Note')).toHaveValue('Never leave it.')

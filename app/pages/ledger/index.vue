@@ -37,7 +37,7 @@ function pourText(list: readonly BatchListLine[]): string {
   if (times.length < 3) return ''
   const mean = times.reduce((sum, time) => sum + time, 0) / times.length
   const spread = Math.sqrt(times.reduce((sum, time) => sum + (time - mean) ** 2, 0) / times.length)
-  return `poured at ${clockText(mean)} ± ${clockText(spread)}`
+  return `turned at ${clockText(mean)} ± ${clockText(spread)}`
 }
 const faulty = computed(() => batches.value.filter(one => one.summary.faults.length > 0).length)
 </script>
@@ -51,7 +51,7 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
     >
       <h1>{{ batches.length === 0 ? 'The ledger' : `${batches.length}${next ? '+' : ''} ${batches.length === 1 ? 'batch' : 'batches'}, ${faulty === 0 ? 'all came right' : `${batches.length - faulty} came right`}` }}</h1>
       <p class="soft">
-        Each arch is one batch in its own colours: left foot raw, crown the pour, right foot done. A crimson lozenge is a fault.
+        Each arch is one batch in its own colours: left foot raw, crown the turn, right foot done. A crimson lozenge is a fault.
       </p>
       <p
         v-if="state === 'away'"
@@ -92,7 +92,7 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
                 :stones="batch.summary.stones"
                 :keystone-s="batch.summary.keystoneS"
                 :fault="batch.summary.faults.length > 0"
-                :title="`${dayText(batch.startedAt)}: poured at ${clockText(batch.summary.keystoneS ?? 0)}`"
+                :title="`${dayText(batch.startedAt)}: turned at ${clockText(batch.summary.keystoneS ?? 0)}`"
               /></span>
               <span class="day">{{ dayText(batch.startedAt) }}</span>
               <span
