@@ -31,7 +31,7 @@ const PACKAGES = {
   'workers': [],
   'book': [],
   'words': [],
-  'app/drawings': ['d3-scale', 'd3-shape'],
+  'app/drawings': ['d3-scale', 'd3-path'],
 }
 
 const anyOf = names => `^(${names.join('|')})/`

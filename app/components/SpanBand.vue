@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
 import type { Standing } from '../../core/proportions/spans'
 
@@ -7,8 +8,9 @@ const props = defineProps<{
   standing: Standing
 }>()
 
-const most = computed(() => props.standing.span.to * 1.25)
-const x = (ratio: number): number => Math.min(198, Math.max(2, ratio / most.value * 200))
+/** A quarter more than the span, so that what lies above it still shows. */
+const scale = computed(() => scaleLinear([0, Math.max(0.01, props.standing.span.to * 1.25)], [0, 200]).clamp(true))
+const x = (ratio: number): number => Math.min(198, Math.max(2, scale.value(ratio)))
 </script>
 
 <template>

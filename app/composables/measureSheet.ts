@@ -14,6 +14,9 @@ import { stageDish } from '../../core/dish/stageDish'
 import { troublesOf } from '../../core/dish/troublesOf'
 import { CoreError } from '../../core/error'
 import type { Forecast } from '../../core/forecast/forecast'
+import { forecastCook } from '../../core/forecast/forecastCook'
+import { scaledForecast, type FineForecast } from '../../core/forecast/scaledForecast'
+import type { CookPlan } from '../../core/live/plan'
 import { planCook } from '../../core/live/planCook'
 import { finishedShare } from '../../core/proportions/finishedShare'
 import { holdWater, liquidAccount } from '../../core/proportions/liquidAccount'
@@ -22,8 +25,10 @@ import type { ScaleFacts } from '../../core/scale/baseOf'
 import { askForecast } from './forecaster'
 
 const KEPT = 'yon-hearth.sheet'
-/** Sizes of the ensemble: while a level is dragged, at once after it, and fine. */
-const MEMBERS = [8, 60, 300] as const
+/** Members of the outline that runs here while a level moves, and of the forecasts by the worker once it stands. */
+const OUTLINE = 4
+const MEMBERS = [60, 300] as const
+const REFINE_MS = 120
 const PAUSE_MS = 250
 /** The sheet is written down on this device this soon after a change. */
 const KEEP_MS = 120
@@ -68,7 +73,7 @@ export function useMeasureSheet(sources: SheetSources) {
   const finished = computed(() => (card.value ? finishedShare(card.value, rowOf).perBase : 1))
   const volumes = computed(() => (dish.value && sheet.value ? volumesOf(dish.value, sheet.value.baseG, rowOf) : null))
   const greatestMl = computed(() => {
-    const points = forecast.value && !forecastIsOld.value ? forecast.value.points : []
+    const points = forecast.value?.points ?? []
     return points.length > 0 ? Math.max(...points.map(one => one.volumeMl)) : volumes.value?.greatestMl ?? null
   })
   const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value) : null))
@@ -166,26 +171,37 @@ function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingred
   }, 0)
 }
 
-/** Forecasts of a plan that changes: few members while it moves, more once it stands. */
+/**
+ * Forecasts of a plan that changes. While it moves, a few members run here, in the same frame as the amounts, and move
+ * the last fine forecast; once it stands, the worker runs more of them.
+ */
 function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
   const forecast = shallowRef<Forecast | null>(null)
   const forecastIsOld = shallowRef(false)
   let question = 0
-  watch(plan, async (value) => {
-    const mine = ++question
-    forecastIsOld.value = true
-    if (!value) {
-      forecast.value = null
-      return
-    }
+  let known: (FineForecast & { readonly dish: string }) | null = null
+  const refine = useDebounceFn(async (value: CookPlan, mine: number, outline: Forecast) => {
     for (const members of MEMBERS) {
+      if (mine !== question) return
       const found = await askForecast('measure', value, [], 0, members).catch(() => null)
       if (mine !== question || !found) return
       forecast.value = found
       forecastIsOld.value = false
-      if (members === MEMBERS[0]) await new Promise(resolve => setTimeout(resolve, PAUSE_MS / 2))
-      if (mine !== question) return
+      known = { fine: found, outline, dish: value.dish.id }
     }
+  }, REFINE_MS)
+  watch(plan, (value) => {
+    const mine = ++question
+    if (!value) {
+      forecast.value = null
+      known = null
+      return
+    }
+    forecastIsOld.value = true
+    if (known?.dish !== value.dish.id) known = null
+    const outline = forecastCook(value, [], 0, OUTLINE)
+    forecast.value = known ? scaledForecast(known, outline) : outline
+    void refine(value, mine, outline)
   }, { immediate: true })
   return { forecast, forecastIsOld }
 }

@@ -1,4 +1,7 @@
-import { line } from 'd3-shape'
+import { pathRound, type Path } from 'd3-path'
+
+/** Digits of a drawn coordinate. */
+const DIGITS = 2
 
 /** Size of an arch: a half circle on two legs, in drawing units. */
 export interface ArchShape {
@@ -46,18 +49,28 @@ export function archOf(shape: ArchShape): Arch {
     const angle = along / radius
     return { x: centre.x + sign * Math.sin(angle) * (radius + out), y: centre.y - Math.cos(angle) * (radius + out) }
   }
-  const path = line<Point>().x(point => point.x).y(point => point.y)
-  const places = (from: number, to: number): number[] => {
-    const steps = Math.max(1, Math.ceil(Math.abs(to - from) * side / Math.max(3, radius / 14)))
-    return Array.from({ length: steps + 1 }, (_, i) => from + (to - from) * i / steps)
+  const knee = quarter / side
+  const turn = (place: number): number => place * side / radius - Math.PI / 2
+  /** Draws one edge from place to place: an arc over the half circle, lines down the legs. */
+  const edge = (pen: Path, from: number, to: number, out: number): void => {
+    const inside = (place: number): number => Math.min(knee, Math.max(-knee, place))
+    const first = at(from, out)
+    const last = at(to, out)
+    pen.lineTo(first.x, first.y)
+    if (inside(from) !== inside(to)) pen.arc(centre.x, centre.y, radius + out, turn(inside(from)), turn(inside(to)), to < from)
+    pen.lineTo(last.x, last.y)
   }
   return {
     shape,
     at,
     segment(from, to, inner, outer) {
-      const along = places(from, to)
-      const outline = [...along.map(place => at(place, outer)), ...along.reverse().map(place => at(place, inner))]
-      return `${path(outline) ?? ''}Z`
+      const pen = pathRound(DIGITS)
+      const start = at(from, outer)
+      pen.moveTo(start.x, start.y)
+      edge(pen, from, to, outer)
+      edge(pen, to, from, inner)
+      pen.closePath()
+      return pen.toString()
     },
     opening: {
       left: centre.x - radius + shape.stone / 2,

@@ -21,6 +21,8 @@ export interface ConditionedEnsemble {
 
 /** Below this share of effective members a second ensemble is drawn where the weights lie. */
 const ENOUGH = 0.5
+/** So few members are an outline by which changes are read: they are weighed, but no better ones are drawn. */
+export const OUTLINE_MEMBERS = 16
 
 /**
  * Draws an ensemble from the plan's belief, runs it under what has happened, and weighs it by what was marked.
@@ -28,7 +30,7 @@ const ENOUGH = 0.5
  * @param plan the plan, with belief and seed
  * @param cook the replayed cook
  * @param program from `compileProgram`
- * @param members how many, 20 to 100 000
+ * @param members how many, to 100 000; up to 16 are an outline only
  * @returns the ensemble with its weights
  */
 export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Program, members: number): ConditionedEnsemble {
@@ -36,7 +38,7 @@ export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Progr
   let normals = fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed))
   let record = runEnsemble(program, columns, normals)
   let weights = normalisedWeights(logLikelihoods(plan, cook, program, record))
-  for (let round = 1; round <= 2 && effectiveMembers(weights) < ENOUGH * members; round++) {
+  for (let round = 1; round <= 2 && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
     const residuals = residualsOf(plan, cook, program, record)
     const proposal = proposeMembers(normals, weights, residuals, members, plan.seed + 7919 * round)
     normals = proposal.normals

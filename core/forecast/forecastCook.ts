@@ -10,7 +10,7 @@ import { weightedQuantile } from '../random/weightedQuantile'
 import { appearance } from './appearance'
 import { compileProgram } from './compileProgram'
 import { covers } from './covers'
-import { conditionEnsemble, type ConditionedEnsemble } from './conditionEnsemble'
+import { conditionEnsemble, OUTLINE_MEMBERS, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast, ForecastPoint, RestsOn, SideForecast, Window } from './forecast'
 import { MODEL_VERSION } from './modelVersion'
 import type { Program } from './program'
@@ -27,8 +27,7 @@ const LIGHT_EARLY = 0.2
 /** Less time than this between the wanted colour and brown, left on the flame as it stands, is too little for a hand, s. */
 const PATIENCE_S = 210
 const POINT_EVERY_S = 8
-/** Of a forecast by so few members only the outline is asked for: its points stand this far apart, s. */
-const OUTLINE_MEMBERS = 20
+/** Points of an outline stand this far apart, s. */
 const OUTLINE_EVERY_S = 30
 
 /**
@@ -79,7 +78,8 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
   })
   const middle = middleMember(ensemble)
   const trace = middleTrace(program, middle)
-  const alone = leftAlone(program, middle)
+  const outline = record.members <= OUTLINE_MEMBERS
+  const alone = outline ? null : leftAlone(program, middle)
   const stages = program.stages.map((_, k) =>
     windowOf(column(record.starts, record.stages, k).map(timeS => Math.min(timeS, program.mostS)), weights))
   const last = stages[stages.length - 1]
@@ -97,7 +97,7 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     finishedG: windowOf(finishedOf(column(record.masses, record.stages, done > 0 ? done : line.length - 1), trace), weights),
     turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
     leftAloneS: alone ? alone.lastsS : null,
-    points: pointsOf(program, trace, record.members <= OUTLINE_MEMBERS ? OUTLINE_EVERY_S : POINT_EVERY_S),
+    points: pointsOf(program, trace, outline ? OUTLINE_EVERY_S : POINT_EVERY_S),
     restsOn: restsOn(plan, cook),
   }
 }

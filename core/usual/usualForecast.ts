@@ -3,6 +3,7 @@ import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { SignId } from '../dish/signIds'
 import { familyOf } from '../family/families'
+import { OUTLINE_MEMBERS } from '../forecast/conditionEnsemble'
 import type { Forecast, ForecastPoint, SideForecast, Window } from '../forecast/forecast'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
@@ -16,9 +17,8 @@ import { usualSeconds } from './usualSeconds'
 const VERSION = 'usual-1'
 const SHARES = [0.1, 0.5, 0.9] as const
 const MOST_DRAWS = 400
+const OUTLINE_DRAWS = 40
 const MOST_POINTS = 240
-/** Of a forecast asked for with so few members only the outline is wanted. */
-const OUTLINE_MEMBERS = 20
 const OUTLINE_POINTS = 60
 /** Being early with the other vessel is cured by a low flame, being late is not: light it at this quantile. */
 const LIGHT_EARLY = 0.2
@@ -40,7 +40,7 @@ const USUAL_C: Readonly<Record<string, readonly [from: number, to: number]>> = {
  * @returns a forecast that says that it rests on usual minutes
  */
 export function usualForecast(plan: CookPlan, cook: LiveCook, nowS: number, members: number): Forecast {
-  const draws = Math.max(20, Math.min(MOST_DRAWS, members))
+  const draws = Math.max(OUTLINE_DRAWS, Math.min(MOST_DRAWS, members))
   const runs = usualRuns(plan, cook, nowS, draws)
   const equal = new Float64Array(draws).fill(1 / draws)
   const windowOf = (values: readonly number[]): Window => {
