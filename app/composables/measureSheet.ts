@@ -26,7 +26,7 @@ import { askForecast } from './forecaster'
 
 const KEPT = 'yon-hearth.sheet'
 /** Members of the outline that runs here while a level moves, and of the forecasts by the worker once it stands. */
-const OUTLINE = 4
+const OUTLINE = 1
 const MEMBERS = [60, 300] as const
 const REFINE_MS = 120
 const PAUSE_MS = 250
@@ -172,8 +172,8 @@ function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingred
 }
 
 /**
- * Forecasts of a plan that changes. While it moves, a few members run here, in the same frame as the amounts, and move
- * the last fine forecast; once it stands, the worker runs more of them.
+ * Forecasts of a plan that changes. While it moves, the middle member runs here, in the same frame as the amounts, and
+ * moves the last fine forecast; once it stands, the worker runs many.
  */
 function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
   const forecast = shallowRef<Forecast | null>(null)

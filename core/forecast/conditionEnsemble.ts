@@ -30,12 +30,13 @@ export const OUTLINE_MEMBERS = 16
  * @param plan the plan, with belief and seed
  * @param cook the replayed cook
  * @param program from `compileProgram`
- * @param members how many, to 100 000; up to 16 are an outline only
+ * @param members how many, to 100 000; up to 16 are an outline only, and a single one is the middle of the belief
  * @returns the ensemble with its weights
  */
 export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Program, members: number): ConditionedEnsemble {
   const columns = beliefColumns(plan.belief)
-  let normals = fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed))
+  const blank = new Float64Array(members * MEMBER_NAMES.length)
+  let normals = members === 1 ? blank : fillNormal(blank, seededRandom(plan.seed))
   let record = runEnsemble(program, columns, normals)
   let weights = normalisedWeights(logLikelihoods(plan, cook, program, record))
   for (let round = 1; round <= 2 && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {

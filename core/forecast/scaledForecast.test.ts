@@ -3,18 +3,18 @@ import { examplePlan, starter } from '../../test/support/plans'
 import { forecastCook } from './forecastCook'
 import { scaledForecast } from './scaledForecast'
 
-const FEW = 4
+const FEW = 1
 const at = (baseG: number) => examplePlan({ baseG })
 const known = { fine: forecastCook(at(250), [], 0, 300), outline: forecastCook(at(250), [], 0, FEW) }
 
-describe('a forecast moved by a few members', () => {
+describe('a forecast moved by one member', () => {
   it('is the fine one where nothing has changed', () => {
     const same = scaledForecast(known, known.outline)
     expect(same.stages).toEqual(known.fine.stages)
     expect(same.finishedG).toEqual(known.fine.finishedG)
   })
 
-  it.each([[180], [230], [275], [340]])('is nearer to the truth for %d g than the few members alone', (baseG) => {
+  it.each([[180], [230], [275], [340]])('is nearer to the truth for %d g than the one member alone', (baseG) => {
     const truth = forecastCook(at(baseG), [], 0, 300)
     const few = forecastCook(at(baseG), [], 0, FEW)
     const moved = scaledForecast(known, few)
