@@ -44,12 +44,17 @@ const stones = computed(() => props.stones.map(stone => ({
   path: arch.value.segment(place(stone.fromS), place(stone.toS), -half.value, half.value),
   colour: stone.colour,
 })))
-const joints = computed(() => props.stones.slice(1).map((stone) => {
-  const at = place(stone.fromS)
-  const inner = arch.value.at(at, -half.value)
-  const outer = arch.value.at(at, half.value)
-  return { inner, outer, key: Math.abs(stone.fromS - props.keystoneS) < 1 }
-}))
+/** All joints as one path each: the keystone's, and the others. */
+const joints = computed(() => {
+  const lines = props.stones.slice(1).map((stone) => {
+    const at = place(stone.fromS)
+    const inner = arch.value.at(at, -half.value)
+    const outer = arch.value.at(at, half.value)
+    return { key: Math.abs(stone.fromS - props.keystoneS) < 1, path: `M${inner.x.toFixed(2)} ${inner.y.toFixed(2)}L${outer.x.toFixed(2)} ${outer.y.toFixed(2)}` }
+  })
+  const together = (key: boolean): string => lines.filter(line => line.key === key).map(line => line.path).join('')
+  return { key: together(true), others: together(false) }
+})
 const ring = computed(() => arch.value.segment(-1, 1, -half.value - 5, half.value + 5))
 const tracks = computed(() => Math.max(0, ...tracked(props.bands).map(one => one.track)))
 const bands = computed(() => tracked(props.bands).map(({ band, track }) => {
@@ -107,15 +112,13 @@ const marks = computed(() => props.marks.map(timeS => arch.value.at(place(timeS)
       :d="stone.path"
       :fill="stone.colour"
     />
-    <line
-      v-for="(joint, i) in joints"
-      :key="`j${i}`"
+    <path
       class="joint"
-      :class="{ key: joint.key }"
-      :x1="joint.inner.x"
-      :y1="joint.inner.y"
-      :x2="joint.outer.x"
-      :y2="joint.outer.y"
+      :d="joints.others"
+    />
+    <path
+      class="joint key"
+      :d="joints.key"
     />
     <path
       v-if="hand"

@@ -234,6 +234,32 @@ async function toTheFire(): Promise<void> {
             :hold="hold"
             @hold="on => hold = on"
           />
+        </section>
+        <aside
+          class="right"
+          aria-label="What comes of it"
+        >
+          <header>
+            <h2>What comes of it</h2>
+            <button
+              class="stone-button first"
+              :disabled="!forecast || forecastIsOld || starting || troubles.length > 0"
+              @click="toTheFire"
+            >
+              Take it to the fire
+            </button>
+          </header>
+          <WhatComesOfIt
+            :state="state"
+            :pans="house.pans"
+            :fires="kitchen?.fires ?? []"
+            :currency="house.currency"
+          />
+        </aside>
+        <section
+          class="below"
+          aria-label="How it is made"
+        >
           <nav
             class="panes"
             aria-label="More of this dish"
@@ -270,36 +296,18 @@ async function toTheFire(): Promise<void> {
             @surplus="putSurplus"
           />
         </section>
-        <aside
-          class="right"
-          aria-label="What comes of it"
-        >
-          <header>
-            <h2>What comes of it</h2>
-            <button
-              class="stone-button first"
-              :disabled="!forecast || forecastIsOld || starting || troubles.length > 0"
-              @click="toTheFire"
-            >
-              Take it to the fire
-            </button>
-          </header>
-          <WhatComesOfIt
-            :state="state"
-            :pans="house.pans"
-            :fires="kitchen?.fires ?? []"
-            :currency="house.currency"
-          />
-        </aside>
       </template>
     </main>
   </div>
 </template>
 
 <style scoped>
-.measure { display: grid; grid-template-columns: minmax(0, 1fr) 384px; gap: 30px; padding-top: 6px; }
-.all { grid-column: 1 / -1; }
-.left, .right { contain: layout style; }
+.measure { display: grid; grid-template: "all all" auto "left right" auto "below right" 1fr / minmax(0, 1fr) 384px; gap: 8px 30px; padding-top: 6px; }
+.all { grid-area: all; }
+.left { grid-area: left; }
+.right { grid-area: right; }
+.below { grid-area: below; display: grid; gap: 10px; align-content: start; }
+.left, .right, .below { contain: layout style; }
 .left { display: grid; gap: 8px; align-content: start; }
 .head { display: flex; justify-content: space-between; gap: 20px; align-items: start; }
 .head h1 { font-size: 1.9rem; }
@@ -310,8 +318,8 @@ async function toTheFire(): Promise<void> {
 .panes button { background: none; border: 0; border-bottom: 5px solid transparent; margin-bottom: -3px; padding: 8px 14px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
 .panes button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--ink); }
 @media (max-width: 1000px) {
-  .measure { grid-template-columns: minmax(0, 1fr); }
-  .right { border-left: 0; border-top: 3px solid var(--line); padding: 18px 0 0; }
+  .measure { grid-template: "all" auto "left" auto "right" auto "below" auto / minmax(0, 1fr); }
+  .right { border-left: 0; border-top: 3px solid var(--line); padding: 14px 0 0; margin-top: 10px; }
 }
 @media (max-width: 700px) {
   .head { display: grid; }
