@@ -19,6 +19,9 @@ export class Unreachable extends Error {
   }
 }
 
+/** A small change goes on to the hearth even if the page is left in the same moment; browsers carry up to 64 kB so. */
+const MOST_KEPT_ALIVE = 60_000
+
 /**
  * Asks the hearth and parses what it says.
  *
@@ -30,24 +33,25 @@ export class Unreachable extends Error {
  * @throws Refused for problem details, Unreachable for everything that never got an answer
  */
 export async function ask<S extends z.ZodType>(method: string, path: string, schema: S, body?: unknown): Promise<z.infer<S>> {
+  const text = body === undefined ? undefined : JSON.stringify(body)
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(text === undefined ? {} : { body: text, keepalive: text.length < MOST_KEPT_ALIVE }),
     })
   }
   catch {
     throw new Unreachable()
   }
-  const text = await response.text()
+  const answer = await response.text()
   if (!response.ok) {
-    const problem = ProblemSchema.safeParse(safeJson(text))
+    const problem = ProblemSchema.safeParse(safeJson(answer))
     if (problem.success) throw new Refused(problem.data)
     throw new Unreachable()
   }
-  const parsed = schema.safeParse(safeJson(text))
+  const parsed = schema.safeParse(safeJson(answer))
   if (!parsed.success) throw new Unreachable()
   return parsed.data
 }

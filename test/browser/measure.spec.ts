@@ -134,7 +134,7 @@ test.describe('corrections and units', () => {
     await page.goto('/measure?dish=brick-kiln-wheat')
     await page.getByRole('button', { name: /^Sugar: amount/ }).click()
     await page.getByLabel('A full glass, g').fill('160')
-    await page.keyboard.press('Tab')
+    await Promise.all([page.waitForResponse(/\/kitchen\/corrections\/sugar/), page.keyboard.press('Tab')])
     await expect(page.getByText('taken as 160 g (weighed by you)')).toBeVisible()
     await page.reload()
     await page.getByRole('button', { name: /^Sugar: amount/ }).click()
@@ -143,7 +143,7 @@ test.describe('corrections and units', () => {
 
   test('one switch reads every screen in ounces', async ({ page }) => {
     await page.goto('/kitchen')
-    await page.getByRole('button', { name: 'oz, lb and °F' }).click()
+    await Promise.all([page.waitForResponse(/\/kitchen\/settings/), page.getByRole('button', { name: 'oz, lb and °F' }).click()])
     await page.goto('/measure?dish=sweet-water-semolina')
     await expect(page.locator('.labels .vessel').first()).toContainText('8.8 oz')
     await page.goto('/card/sweet-water-semolina')
@@ -245,7 +245,7 @@ test.describe('the store', () => {
     await page.getByLabel('Make it from').fill('120 g')
     await page.keyboard.press('Enter')
     await page.getByRole('button', { name: 'Get ready and buy' }).click()
-    await page.getByRole('button', { name: /Put them in the store/ }).click()
+    await Promise.all([page.waitForResponse(/\/kitchen\/store/), page.getByRole('button', { name: /Put them in the store/ }).click()])
     await page.goto('/kitchen')
     const row = page.locator('tr', { hasText: 'Split chickpeas' })
     await expect(row).toHaveCount(1)
