@@ -203,7 +203,15 @@ describe('a new dish', () => {
 })
 
 describe('troubles', () => {
-  it('have codes that are all used', () => {
-    expect(new Set(TROUBLES).size).toBe(TROUBLES.length)
+  it('have codes each of which some choice or some missing ingredient brings about', () => {
+    const found = new Set<string>()
+    const note = (card: DishCard): void => troublesOf(card).forEach(trouble => found.add(trouble.code))
+    for (const dish of STARTER_DISHES) {
+      for (const [key, values] of Object.entries(CHOICE_VALUES)) for (const value of values) note({ ...dish, choices: { ...dish.choices, [key]: value } })
+      note({ ...dish, ingredients: dish.ingredients.filter(one => one.part !== 'water') })
+      note({ ...dish, ingredients: dish.ingredients.filter(one => one.part !== 'sugar' && one.part !== 'jaggery') })
+      note({ ...dish, choices: { ...dish.choices, pour: 'slurry', roast: 'none', sugar: 'in-liquid' } })
+    }
+    expect([...TROUBLES].filter(code => !found.has(code))).toEqual([])
   })
 })

@@ -1,6 +1,5 @@
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
-import { mainVessel } from '../dish/mainVessel'
 import { familyOf } from '../family/families'
 import type { Composition, CookPlan } from '../live/plan'
 
@@ -83,6 +82,3 @@ export function contentVolume(content: Content, fresh: boolean, soft: number): n
   const plain = (Object.keys(DENSITY) as (keyof typeof DENSITY)[]).reduce((sum, part) => sum + content[part] / DENSITY[part], 0)
   return fresh ? plain / (1 - (AIR.raw + (AIR.soft - AIR.raw) * soft)) : plain
 }
-
-/** Index of the main-line stages that happen in the main vessel. */
-export const inMainVessel = (plan: Pick<CookPlan, 'dish'>, stage: Stage): boolean => stage.vessel === mainVessel(plan.dish)

@@ -20,8 +20,10 @@ const MOST_DRAWS = 400
 const OUTLINE_DRAWS = 40
 const MOST_POINTS = 240
 const OUTLINE_POINTS = 60
-/** Being early with the other vessel is cured by a low flame, being late is not: light it at this quantile. */
-const LIGHT_EARLY = 0.2
+/** Being early with the other vessel is cured by a low flame, being late is not: light it at the 0.2 quantile (normal, in standard deviations). */
+const LIGHT_EARLY_Z = 0.84
+/** Standard deviations between the 10th and the 90th percentile of a normal spread. */
+const Z_SPAN = 2.563
 /** Where in a roast the aroma usually begins (estimate). */
 const AROMA_AT = 0.6
 /** Temperatures of a stage's content, °C, as kitchens know them (estimates). */
@@ -93,7 +95,7 @@ function sidesOf(plan: CookPlan, cook: LiveCook, runs: UsualRuns, windowOf: Wind
     const lit = cook.lit[stage.vessel]
     const boils = lit === undefined ? null : { early: lit + needs.early, middle: lit + needs.middle, late: lit + needs.late }
     const meetsWindow = windowOf(runs.starts.map(times => times[meets]))
-    const light = meetsWindow.middle - needs.middle - 0.84 * Math.hypot((meetsWindow.late - meetsWindow.early) / 2.563, (needs.late - needs.early) / 2.563) * (LIGHT_EARLY / 0.2)
+    const light = meetsWindow.middle - needs.middle - LIGHT_EARLY_Z * Math.hypot(meetsWindow.late - meetsWindow.early, needs.late - needs.early) / Z_SPAN
     return { vessel: stage.vessel, meets, needs, lightS: lit === undefined ? Math.max(0, light) : null, boils }
   })
 }

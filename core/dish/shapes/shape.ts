@@ -3,12 +3,24 @@ import type { Boundary, DishCard, Part, Stage, Until } from '../dish'
 /** Stages of one shape of cooking and the boundary at which it turns. */
 export interface Laid { readonly stages: readonly Stage[], readonly keystone: Boundary }
 
-/** Ids of the ingredients that play some parts. */
+/**
+ * Ids of the ingredients that play some parts, the base left out.
+ *
+ * @param card the dish
+ * @param parts which parts
+ * @returns ids within the dish, in its order
+ */
 export function idsOf(card: DishCard, ...parts: readonly Part[]): string[] {
   return card.ingredients.filter(one => one.id !== card.base && one.part !== undefined && parts.includes(one.part)).map(one => one.id)
 }
 
-/** What goes in: each of these ingredients, with one share. */
+/**
+ * What goes in: each of these ingredients, with one share.
+ *
+ * @param ids within the dish
+ * @param share of each one's whole amount, 0 to 1; nothing goes in at 0
+ * @returns additions of a stage
+ */
 export function adding(ids: readonly string[], share = 1): Stage['adds'] {
   return share > 0 ? ids.map(ingredient => ({ ingredient, share })) : []
 }
@@ -32,7 +44,12 @@ const FOR_LAST_NUTS = 0.1
 /** When which share of the fat goes in. */
 export interface FatPlan { readonly first: number, readonly late: readonly number[], readonly lastNuts: number, readonly dry: boolean }
 
-/** The shares of the fat by its school; they add to one. */
+/**
+ * The shares of the fat by its school; they add to one.
+ *
+ * @param card the dish
+ * @returns shares of the whole fat: at the start, late in order, and for nuts fried last
+ */
 export function fatPlan(card: DishCard): FatPlan {
   const { fat, nuts } = card.choices
   const lastNuts = nuts === 'last' && idsOf(card, 'nuts').length > 0 ? FOR_LAST_NUTS : 0
