@@ -323,7 +323,7 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 </template>
 
 <style scoped>
-.book { display: grid; gap: 14px; padding-top: 10px; }
+.book { display: grid; grid-template-columns: minmax(0, 1fr); gap: 14px; padding-top: 10px; }
 .head { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
 .head h1 { margin-right: 20px; }
 .file { position: relative; overflow: hidden; }

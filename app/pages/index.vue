@@ -226,7 +226,7 @@ const guesses = computed(() => {
 </template>
 
 <style scoped>
-.page { display: grid; gap: 26px; padding-top: 14px; }
+.page { display: grid; grid-template-columns: minmax(0, 1fr); gap: 26px; padding-top: 14px; }
 .on { display: grid; gap: 12px; }
 .go { min-height: 92px; font-size: 1.7rem; justify-content: space-between; padding-inline: 1.6rem; border-bottom-width: 8px; }
 .start h1 { margin-bottom: 14px; }

@@ -343,7 +343,7 @@ async function add(shelf: Board, kind: 'cup' | 'spoon' | 'pan' | 'pot' | 'fire' 
 
 <style scoped>
 .kitchen { display: grid; grid-template-columns: minmax(0, 1fr) 360px; gap: 36px; padding-top: 16px; }
-.shelves { display: grid; gap: 14px; align-content: start; }
+.shelves { display: grid; grid-template-columns: minmax(0, 1fr); gap: 14px; align-content: start; }
 .shelves section h2 { font-size: 1.2rem; }
 .board { display: flex; align-items: flex-end; gap: 26px; flex-wrap: wrap; padding-top: 8px; }
 .thing { display: grid; justify-items: center; align-content: end; gap: 0; background: none; border: 0; padding: 0; cursor: pointer; text-align: center; color: inherit; }

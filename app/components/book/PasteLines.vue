@@ -193,5 +193,8 @@ th, td { text-align: left; padding: 6px 12px 6px 0; border-top: 2px solid var(--
 thead th { border: 0; color: var(--ink-soft); font-weight: 400; font-size: 0.9375rem; }
 tr.open td:first-child { border-left: 5px solid var(--danger); padding-left: 10px; }
 p:empty { display: none; }
-@media (max-width: 760px) { .two { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 760px) {
+  .two { grid-template-columns: minmax(0, 1fr); }
+  table { display: block; overflow-x: auto; }
+}
 </style>

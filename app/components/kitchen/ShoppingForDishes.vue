@@ -102,4 +102,5 @@ table { border-collapse: collapse; width: 100%; margin: 8px 0; }
 th, td { text-align: left; font-weight: 400; border-top: 2px solid var(--line); padding: 4px 14px 4px 0; }
 thead th { border: 0; color: var(--ink-soft); font-size: 0.9375rem; }
 .need { font-weight: 650; }
+@media (max-width: 700px) { table { display: block; overflow-x: auto; } }
 </style>

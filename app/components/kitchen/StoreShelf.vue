@@ -174,4 +174,9 @@ input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2
 .add { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; margin-top: 6px; }
 .add > :first-child { flex: 0 1 260px; }
 p:empty { display: none; }
+@media (max-width: 700px) {
+  table { display: block; overflow-x: auto; }
+  th:nth-child(3), td:nth-child(3) { display: none; }
+  th, td { padding-right: 8px; }
+}
 </style>

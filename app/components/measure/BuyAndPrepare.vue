@@ -147,4 +147,5 @@ th, td { text-align: right; padding: 4px 12px; border-top: 2px solid var(--line)
 thead th { border-top: 0; color: var(--ink-soft); font-size: 0.9375rem; }
 th:first-child { text-align: left; padding-left: 0; }
 .need { font-weight: 650; }
+@media (max-width: 700px) { table { display: block; overflow-x: auto; } }
 </style>
