@@ -66,3 +66,6 @@ export const AsideSchema = z.strictObject({ aside: z.boolean() })
 
 /** One version of a dish in its history. */
 export const DishVersionSchema = z.strictObject({ version: z.number().int(), name: Name, createdAt: Millis, dish: DishCardSchema })
+
+/** One version of a dish. */
+export type DishVersion = z.infer<typeof DishVersionSchema>

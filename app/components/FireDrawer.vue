@@ -4,6 +4,7 @@ import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/replay'
 import { vesselText } from '../../words/cook'
 import { momentText } from '../../words/moment'
+import { typedNumber } from '../composables/typedNumber'
 import { clockText, degreesText, gramsText, unitsInUse } from '../composables/format'
 
 const props = defineProps<{
@@ -40,7 +41,7 @@ const imperial = computed(() => unitsInUse.value === 'imperial')
 const SAY = { grams: gramsText, degrees: degreesText }
 const G_PER_OZ = 28.3495
 function sendNumber(kind: 'weighed' | 'temperature'): void {
-  const typed = Number((kind === 'weighed' ? weight.value : temperature.value).replace(',', '.'))
+  const typed = typedNumber(kind === 'weighed' ? weight.value : temperature.value)
   const value = !imperial.value ? typed : kind === 'weighed' ? Math.round(typed * G_PER_OZ * 10) / 10 : Math.round((typed - 32) / 1.8 * 10) / 10
   const most = kind === 'weighed' ? 40000 : 300
   if (!(value > 0 && value < most)) {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
-import { readDishFile, readDishValue } from './dishFiles'
+import { INGREDIENTS } from '../../book/ingredients'
+import { dishFile, readDishFile, readDishValue, recipeFile } from './dishFiles'
 
 const file = (content: string, name = 'a.json') => new File([content], name)
 const recipe = { '@context': 'https://schema.org', '@type': 'Recipe', 'name': 'Halwa', 'recipeIngredient': ['1 cup sooji', '1 cup ghee'] }
@@ -37,5 +38,33 @@ describe('a dish file', () => {
   it('refuses 20 MB without reading them', async () => {
     const huge = { size: 20_000_000, name: 'huge.json', text: () => Promise.reject(new Error('was read')) } as unknown as File
     expect(await readDishFile(huge)).toMatchObject({ kind: 'refused' })
+  })
+})
+
+describe('a dish given away', () => {
+  const rowOf = (id: string) => INGREDIENTS.find(row => row.id === id)!
+
+  it('comes back the same as a dish and as a Recipe', async () => {
+    for (const dish of STARTER_DISHES) {
+      for (const given of [dishFile(dish), recipeFile(dish, rowOf)]) {
+        expect(given.name).toMatch(/^[a-z0-9-]+\.(dish\.json|jsonld)$/)
+        expect(await readDishFile(file(given.text, given.name))).toEqual({ kind: 'dish', dish })
+      }
+    }
+  })
+
+  it('has a file name whatever its letters', () => {
+    expect(dishFile({ ...STARTER_DISHES[0]!, name: 'हलवा' }).name).toBe('dish.dish.json')
+    expect(dishFile({ ...STARTER_DISHES[0]!, name: '../Aunt: "best" / halwa?' }).name).toBe('aunt-best-halwa.dish.json')
+  })
+
+  it('says in every step of its Recipe what goes in, in grams', () => {
+    const dish = STARTER_DISHES.find(one => one.id === 'sweet-water-semolina')!
+    const recipe = JSON.parse(recipeFile(dish, rowOf).text) as { recipeInstructions: { text: string }[] }
+    const steps = recipe.recipeInstructions.map(step => step.text).join(' ')
+    for (const one of dish.ingredients.filter(known => known.part === 'base' || known.part === 'fat')) {
+      expect(steps).toContain(rowOf(one.ingredient).name.toLowerCase())
+    }
+    expect(steps).toMatch(/\d+ g/)
   })
 })

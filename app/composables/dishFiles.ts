@@ -1,7 +1,14 @@
 import { z } from 'zod'
 import { DishCardSchema } from '../../contracts/dish'
 import { RecipeLdSchema } from '../../contracts/recipeLd'
+import type { Ingredient } from '../../contracts/ingredient'
+import { whatComes } from '../../core/comes/whatComes'
 import type { DishCard } from '../../core/dish/dish'
+import { stageDish } from '../../core/dish/stageDish'
+import { toRecipeLd } from '../../core/exchange/toRecipeLd'
+import { familyName } from '../../words/dish'
+import { stepsOf } from '../../words/recipe'
+import { gramsText } from './format'
 
 /** Largest file that is read, bytes. */
 const MOST_BYTES = 1_000_000
@@ -68,6 +75,42 @@ function plainName(name: string): string {
 
 function refused(says: string): FoundInFile {
   return { kind: 'refused', says: `${says} Nothing was changed.` }
+}
+
+/** A file that is given away. */
+export interface GivenFile {
+  readonly name: string
+  readonly text: string
+  /** Media type. */
+  readonly type: string
+}
+
+const fileName = (dish: DishCard): string => dish.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'dish'
+
+/**
+ * A dish as its own file, see docs/formats.md.
+ *
+ * @param dish a dish
+ * @returns the file; it reads back without loss
+ */
+export function dishFile(dish: DishCard): GivenFile {
+  return { name: `${fileName(dish)}.dish.json`, text: JSON.stringify(dish, null, 2), type: 'application/json' }
+}
+
+/**
+ * A dish as a schema.org Recipe in JSON-LD, at its usual amounts.
+ *
+ * @param dish a dish that can be laid out
+ * @param rowOf rows of the ingredient table
+ * @returns the file; it carries our dish, so that it too reads back without loss
+ */
+export function recipeFile(dish: DishCard, rowOf: (ingredient: string) => Ingredient): GivenFile {
+  const staged = stageDish(dish)
+  const madeOf = (id: string) => staged.ingredients.find(one => one.id === id)!
+  const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds
+    .map(add => `${gramsText(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${rowOf(madeOf(add.ingredient).ingredient).name.toLowerCase()}`).join(', ')
+  const recipe = toRecipeLd(staged, dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: familyName(dish), steps: stepsOf(staged, goesIn) }, rowOf, dish)
+  return { name: `${fileName(dish)}.jsonld`, text: JSON.stringify(recipe, null, 2), type: 'application/ld+json' }
 }
 
 /**

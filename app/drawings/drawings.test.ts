@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { archOf, placeOf } from './arch'
+import { cupDrawing, fireDrawing, panDrawing, trayDrawing } from './things'
 import { heightShare, vesselShape } from './vesselShape'
 
 const arch = archOf({ width: 880, height: 628, stone: 62, margin: 62 })
@@ -50,5 +52,31 @@ describe('a drawn vessel', () => {
   it('has nothing in it when it is empty', () => {
     expect(vesselShape(80, 60, 90, 0).content).toBe('')
     expect(vesselShape(80, 60, 90, 0.5).level).toBeCloseTo(45)
+  })
+})
+
+describe('things of the kitchen', () => {
+  const [cup, spoon] = FIRST_KITCHEN.measures
+  const widthOf = (drawing: { viewBox: string }): number => Number(drawing.viewBox.split(' ')[2])
+
+  it('are drawn to one scale on their shelf', () => {
+    const [pan, pot] = FIRST_KITCHEN.pans.map(panDrawing)
+    expect(pan!.widthPx / widthOf(pan!)).toBeCloseTo(pot!.widthPx / widthOf(pot!))
+    expect(pan!.widthPx / pot!.widthPx).toBeCloseTo((260 + 12) / (180 + 12))
+    expect(cupDrawing(cup!).widthPx / widthOf(cupDrawing(cup!))).toBeCloseTo(cupDrawing(spoon!).widthPx / widthOf(cupDrawing(spoon!)))
+    expect(panDrawing({ innerDiameterMm: 200, depthMm: 30 })).toEqual(trayDrawing({ widthMm: 200, depthMm: 30 }))
+  })
+
+  it('give a spoon a handle and a cup none', () => {
+    expect(widthOf(cupDrawing(spoon!))).toBeGreaterThan(2 * spoon!.topMm)
+    expect(widthOf(cupDrawing(cup!))).toBe(cup!.topMm + 8)
+  })
+
+  it('give a fire a flame for each mark, the stronger the higher', () => {
+    const fire = FIRST_KITCHEN.fires[0]!
+    const drawn = fireDrawing(fire)
+    const tops = [...drawn.path.matchAll(/M[\d.]+ ([-\d.]+)q/g)].map(match => Number(match[1]))
+    expect(tops).toHaveLength(fire.marks.length)
+    expect(tops).toEqual([...tops].sort((p, q) => q - p))
   })
 })

@@ -1,31 +1,26 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { z } from 'zod'
-import { DishVersionSchema } from '../../contracts/dish'
+import { DishVersionSchema, type DishVersion } from '../../contracts/dish'
+import DishEntry from '../components/book/DishEntry.vue'
 import NewDishForm from '../components/book/NewDishForm.vue'
 import PasteLines from '../components/book/PasteLines.vue'
 import HouseHeader from '../components/HouseHeader.vue'
 import { ask } from '../composables/api'
-import { giveFile, readDishFile } from '../composables/dishFiles'
+import { dishFile, giveFile, readDishFile, recipeFile } from '../composables/dishFiles'
 import { dishFinder } from '../composables/findDishes'
-import { dayText, gramsText } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
 import { useLiveCooks } from '../composables/liveCooks'
 import { newId } from '../composables/outbox'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
-import { whatComes } from '../../core/comes/whatComes'
-import { labToHex } from '../../core/colour/labToHex'
 import { withCorrections } from '../../core/composition/corrections'
 import type { DishCard } from '../../core/dish/dish'
 import { stageDish } from '../../core/dish/stageDish'
 import { troublesOf } from '../../core/dish/troublesOf'
-import { toRecipeLd } from '../../core/exchange/toRecipeLd'
 import { lastDay } from '../../core/store/shopping'
 import { usualTotalMinutes } from '../../core/usual/usualSeconds'
 import { FAMILY_WORDS } from '../../words/choices'
-import { familyName, schoolOf } from '../../words/dish'
-import { stepsOf } from '../../words/recipe'
 
 const DAY_MS = 86_400_000
 const house = useHouse()
@@ -59,8 +54,6 @@ const shown = computed(() => find.value(text.value).flatMap((id) => {
   const missing = dish.ingredients.filter(one => one.part !== 'water' && !stored.value.has(one.ingredient)).map(one => (rowOf(one.ingredient).name.split(',')[0] ?? '').toLowerCase())
   return [{ dish, base, times, missing, total: times.before + times.fire }]
 }).filter(one => (minutes.value === '' || one.total <= Number(minutes.value)) && (!inHouse.value || !one.missing.includes((one.base.name.split(',')[0] ?? '').toLowerCase()))))
-const timeText = (value: number): string => (value >= 90 ? `${Math.round(value / 30) / 2} h` : `${Math.round(value)} min`)
-
 async function take(dish: DishCard): Promise<void> {
   await house.keepDish(dish).then(() => router.push(`/measure?dish=${dish.id}`), () => {
     trouble.value = 'The hearth is away: the dish was not kept. What you typed is still here.'
@@ -79,22 +72,16 @@ async function readFile(event: Event): Promise<void> {
     pane.value = 'paste'
   }
 }
-const fileName = (dish: DishCard): string => dish.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'dish'
-function giveDish(dish: DishCard): void {
-  giveFile(`${fileName(dish)}.dish.json`, JSON.stringify(dish, null, 2), 'application/json')
-}
-function giveRecipe(dish: DishCard): void {
-  const staged = stageDish(dish)
-  const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds.map(add => `${gramsText((staged.ingredients.find(one => one.id === add.ingredient)?.perBase ?? 0) * dish.usual.baseG * add.share)} ${rowOf(staged.ingredients.find(one => one.id === add.ingredient)!.ingredient).name.toLowerCase()}`).join(', ')
-  const recipe = toRecipeLd(staged, dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: familyName(dish), steps: stepsOf(staged, goesIn) }, rowOf, dish)
-  giveFile(`${fileName(dish)}.jsonld`, JSON.stringify(recipe, null, 2), 'application/ld+json')
+function give(dish: DishCard, kind: 'dish' | 'recipe'): void {
+  const file = kind === 'dish' ? dishFile(dish) : recipeFile(dish, rowOf)
+  giveFile(file.name, file.text, file.type)
 }
 async function copy(dish: DishCard): Promise<void> {
   await take({ ...dish, id: newId(), version: 1, name: `${dish.name}, ours`.slice(0, 60), note: `from ${dish.name}` })
 }
 
 const VersionsSchema = z.object({ versions: z.array(DishVersionSchema) })
-const versions = ref<z.infer<typeof VersionsSchema>['versions']>([])
+const versions = ref<DishVersion[]>([])
 async function look(id: string): Promise<void> {
   open.value = open.value === id ? null : id
   versions.value = []
@@ -210,113 +197,22 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         No dish is called so, or takes so little time. Clear the words, take more time, or begin a new dish.
       </p>
       <ul class="dishes">
-        <li
+        <DishEntry
           v-for="one in shown"
           :key="one.dish.id"
-        >
-          <svg
-            viewBox="0 0 64 64"
-            width="52"
-            height="52"
-            aria-hidden="true"
-          ><path
-            class="arch"
-            d="M8 60V32a24 24 0 0 1 48 0v28H46V32a14 14 0 0 0-28 0v28z"
-          /><rect
-            x="20"
-            y="44"
-            width="24"
-            height="16"
-            :fill="labToHex(one.base.colour)"
-          /></svg>
-          <div class="what">
-            <h2>
-              <NuxtLink :to="`/measure?dish=${one.dish.id}`">
-                {{ one.dish.name }}
-              </NuxtLink>
-            </h2>
-            <p class="soft small">
-              {{ one.dish.otherNames.slice(0, 4).join(' · ') }}
-            </p>
-            <p class="small">
-              {{ one.base.name }}; {{ schoolOf(one.dish).slice(0, 4).join(', ') }}
-            </p>
-            <p class="soft small">
-              {{ one.times.before >= 1 ? `${timeText(one.times.before)} to get ready, ` : '' }}{{ timeText(one.times.fire) }} at the fire<template v-if="one.missing.length > 0 && one.missing.length < 5">
-                · not in the house: {{ one.missing.join(', ') }}
-              </template><template v-if="one.missing.length === 0">
-                · all in the house
-              </template>
-            </p>
-            <div
-              v-if="open === one.dish.id"
-              class="more"
-            >
-              <button
-                class="stone-button quiet"
-                @click="copy(one.dish)"
-              >
-                Copy
-              </button>
-              <button
-                class="stone-button quiet"
-                @click="giveDish(one.dish)"
-              >
-                As a file
-              </button>
-              <button
-                class="stone-button quiet"
-                @click="giveRecipe(one.dish)"
-              >
-                As a Recipe (JSON-LD)
-              </button>
-              <NuxtLink
-                class="stone-button quiet"
-                :to="`/card/${one.dish.id}`"
-              >
-                Print
-              </NuxtLink>
-              <button
-                class="stone-button quiet"
-                @click="aside(one.dish, !house.aside.includes(one.dish.id))"
-              >
-                {{ house.aside.includes(one.dish.id) ? 'Take back into the book' : 'Put aside' }}
-              </button>
-              <ol
-                v-if="versions.length > 1"
-                class="small"
-              >
-                <li
-                  v-for="(version, i) in versions"
-                  :key="version.version"
-                >
-                  {{ dayText(version.createdAt) }}, version {{ version.version }}: {{ schoolOf(version.dish).slice(0, 3).join(', ') }}
-                  <button
-                    v-if="i > 0"
-                    class="stone-button quiet"
-                    @click="restore(version.dish)"
-                  >
-                    Take this one again
-                  </button>
-                </li>
-              </ol>
-              <p
-                v-else
-                class="soft small"
-              >
-                Not changed yet.
-              </p>
-            </div>
-          </div>
-          <button
-            class="stone-button quiet dots"
-            :aria-expanded="open === one.dish.id"
-            :aria-label="`More of ${one.dish.name}`"
-            @click="look(one.dish.id)"
-          >
-            More
-          </button>
-        </li>
+          :dish="one.dish"
+          :base="one.base"
+          :times="one.times"
+          :missing="one.missing"
+          :open="open === one.dish.id"
+          :versions="versions"
+          :aside="house.aside.includes(one.dish.id)"
+          @look="look(one.dish.id)"
+          @copy="copy(one.dish)"
+          @give="kind => give(one.dish, kind)"
+          @aside="away => aside(one.dish, away)"
+          @restore="restore"
+        />
       </ul>
     </main>
   </div>
@@ -335,12 +231,5 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 .check input { width: 20px; height: 20px; accent-color: var(--accent); }
 .times { display: flex; flex-wrap: wrap; }
 .dishes { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(380px, 1fr)); gap: 18px 34px; }
-.dishes > li { display: grid; grid-template-columns: 52px minmax(0, 1fr) auto; gap: 14px; align-items: start; }
-.dishes h2 { font-size: 1.25rem; }
-.dishes h2 a { text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
-.arch { fill: var(--ink); }
-.dots { min-height: 40px; }
-.more { margin-top: 6px; }
-.more ol { margin: 6px 0; padding-left: 1.1em; }
 @media (max-width: 700px) { .dishes { grid-template-columns: minmax(0, 1fr); } }
 </style>

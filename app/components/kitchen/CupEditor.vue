@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { typedNumber } from '../../composables/typedNumber'
 import type { Measure } from '../../../contracts/kitchen'
 import { CoreError } from '../../../core/error'
 import { cupVolumeMl } from '../../../core/measures/cupVolumeMl'
 import { drawnSize } from '../../../core/measures/drawnSize'
 import { ORIGIN_WORDS } from '../../../words/measure'
+import EditorShell from './EditorShell.vue'
 
 const props = defineProps<{
   /** The cup or spoon. */
@@ -16,31 +18,24 @@ const emit = defineEmits<{
   change: [item: Measure]
 }>()
 
-const name = ref(props.item.name)
 const volume = ref(String(Math.round(props.item.volumeMl * 10) / 10))
 const empty = ref('')
 const full = ref('')
 const trouble = ref('')
-const number = (text: string): number => Number(text.trim().replace(',', '.') || Number.NaN)
 
 function send(values: Partial<Measure>): void {
   trouble.value = ''
   emit('change', { ...props.item, ...values })
 }
-function rename(): void {
-  const text = name.value.trim().slice(0, 60)
-  if (text === '') trouble.value = 'A cup needs a name. The old one is kept.'
-  else send({ name: text })
-}
 function enter(): void {
-  const ml = number(volume.value)
+  const ml = typedNumber(volume.value)
   if (ml >= 1 && ml <= 5000) send({ volumeMl: ml, origin: 'entered', ...drawnSize(ml, props.item.kind) })
   else trouble.value = 'A cup holds between 1 and 5 000 ml. Nothing was changed.'
 }
 function weigh(): void {
   if (empty.value.trim() === '' || full.value.trim() === '') return
   try {
-    const ml = Math.round(cupVolumeMl(number(empty.value), number(full.value)) * 10) / 10
+    const ml = Math.round(cupVolumeMl(typedNumber(empty.value), typedNumber(full.value)) * 10) / 10
     if (!(ml <= 5000)) throw new CoreError('out-of-range', 'cup', {})
     volume.value = String(ml)
     send({ volumeMl: ml, origin: 'weighed', ...drawnSize(ml, props.item.kind) })
@@ -52,12 +47,12 @@ function weigh(): void {
 </script>
 
 <template>
-  <div class="editor">
-    <label>Name<ElInput
-      v-model="name"
-      maxlength="60"
-      @change="rename"
-    /></label>
+  <EditorShell
+    :name="item.name"
+    :trouble="trouble"
+    @rename="name => send({ name })"
+    @refuse="says => trouble = says"
+  >
     <label>Holds<ElInput
       v-model="volume"
       inputmode="decimal"
@@ -79,11 +74,5 @@ function weigh(): void {
         @change="weigh"
       ><template #append>g</template></ElInput></label>
     </fieldset>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
-  </div>
+  </EditorShell>
 </template>

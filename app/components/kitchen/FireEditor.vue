@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { typedNumber } from '../../composables/typedNumber'
 import type { Fire } from '../../../contracts/kitchen'
 import { ORIGIN_WORDS } from '../../../words/measure'
+import EditorShell from './EditorShell.vue'
 
 const props = defineProps<{
   /** The fire. */
@@ -13,7 +15,6 @@ const emit = defineEmits<{
   change: [item: Fire]
 }>()
 
-const name = ref(props.item.name)
 const trouble = ref('')
 const typed = ref<{ label: string, watts: string }[]>([])
 watch(() => props.item.marks, (marks) => {
@@ -24,16 +25,12 @@ function send(values: Partial<Fire>): void {
   trouble.value = ''
   emit('change', { ...props.item, ...values })
 }
-function rename(): void {
-  const text = name.value.trim().slice(0, 60)
-  if (text !== '') send({ name: text })
-}
 function label(at: number, text: string): void {
   const trimmed = text.trim().slice(0, 20)
   if (trimmed !== '') send({ marks: props.item.marks.map((mark, i) => (i === at ? { ...mark, label: trimmed } : mark)) })
 }
 function power(at: number, text: string): void {
-  const watts = Number(text.trim().replace(',', '.') || Number.NaN)
+  const watts = typedNumber(text)
   const marks = props.item.marks.map((mark, i) => (i === at ? { ...mark, watts } : mark))
   const rising = marks.every((mark, i) => mark.watts >= 20 && mark.watts <= 6000 && (i === 0 || mark.watts > marks[i - 1]!.watts))
   if (rising) send({ marks, origin: 'entered' })
@@ -50,12 +47,12 @@ function dropMark(): void {
 </script>
 
 <template>
-  <div class="editor">
-    <label>Name<ElInput
-      v-model="name"
-      maxlength="60"
-      @change="rename"
-    /></label>
+  <EditorShell
+    :name="item.name"
+    :trouble="trouble"
+    @rename="name => send({ name })"
+    @refuse="says => trouble = says"
+  >
     <p class="soft">
       Power that reaches the pan: {{ ORIGIN_WORDS[item.origin] }}. Each batch narrows it.
     </p>
@@ -86,13 +83,7 @@ function dropMark(): void {
         >One less</button>
       </span>
     </fieldset>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
-  </div>
+  </EditorShell>
 </template>
 
 <style scoped>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { typedNumber } from '../../composables/typedNumber'
 import type { Pan } from '../../../contracts/kitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import { MATERIALS, type Material } from '../../../core/vessel/vessel'
 import { ORIGIN_WORDS } from '../../../words/measure'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import EditorShell from './EditorShell.vue'
 
 const props = defineProps<{
   /** The pan or pot. */
@@ -16,12 +18,10 @@ const emit = defineEmits<{
   change: [item: Pan]
 }>()
 
-const name = ref(props.item.name)
 const diameter = ref(String(props.item.innerDiameterMm / 10))
 const depth = ref(String(props.item.depthMm / 10))
 const mass = ref(String(props.item.massG))
 const trouble = ref('')
-const number = (text: string): number => Number(text.trim().replace(',', '.') || Number.NaN)
 
 function send(values: Partial<Pan>): void {
   trouble.value = ''
@@ -30,30 +30,26 @@ function send(values: Partial<Pan>): void {
   mass.value = String(item.massG)
   emit('change', item)
 }
-function rename(): void {
-  const text = name.value.trim().slice(0, 60)
-  if (text !== '') send({ name: text })
-}
 function size(): void {
-  const innerDiameterMm = number(diameter.value) * 10
-  const depthMm = number(depth.value) * 10
+  const innerDiameterMm = typedNumber(diameter.value) * 10
+  const depthMm = typedNumber(depth.value) * 10
   if (innerDiameterMm >= 80 && innerDiameterMm <= 700 && depthMm >= 20 && depthMm <= 500) send({ innerDiameterMm, depthMm })
   else trouble.value = 'Pans are 8 to 70 cm across and 2 to 50 cm deep. Nothing was changed.'
 }
 function weigh(): void {
-  const massG = number(mass.value)
+  const massG = typedNumber(mass.value)
   if (massG >= 50 && massG <= 20000) send({ massG, massOrigin: 'weighed' })
   else trouble.value = 'Empty pans weigh 50 g to 20 kg. Nothing was changed.'
 }
 </script>
 
 <template>
-  <div class="editor">
-    <label>Name<ElInput
-      v-model="name"
-      maxlength="60"
-      @change="rename"
-    /></label>
+  <EditorShell
+    :name="item.name"
+    :trouble="trouble"
+    @rename="name => send({ name })"
+    @refuse="says => trouble = says"
+  >
     <label>Material<ChoiceSelect
       label="Material"
       :chosen="item.material"
@@ -87,11 +83,5 @@ function weigh(): void {
     >
       {{ item.coated ? 'Coated' : 'Not coated' }}
     </button>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
-  </div>
+  </EditorShell>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { dayText, gramsText } from '../../composables/format'
+import { typedNumber } from '../../composables/typedNumber'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { CoreError } from '../../../core/error'
@@ -66,8 +67,8 @@ function add(): void {
   }
 }
 function setMass(item: Item, text: string): void {
-  const value = Number(text.replace(',', '.'))
-  if (value >= 0 && value <= 200_000 && text.trim() !== '') emit('put', { ...item, massG: value })
+  const value = typedNumber(text)
+  if (value >= 0 && value <= 200_000) emit('put', { ...item, massG: value })
 }
 </script>
 

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref } from 'vue'
+import { typedNumber } from '../../composables/typedNumber'
 import type { Tray } from '../../../contracts/kitchen'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import EditorShell from './EditorShell.vue'
 
 const props = defineProps<{
   /** The tray in hand. */
@@ -13,68 +15,53 @@ const emit = defineEmits<{
   change: [item: Tray]
 }>()
 
-const name = ref(props.item.name)
-const typed = ref({ widthMm: String(props.item.widthMm), lengthMm: String(props.item.lengthMm), depthMm: String(props.item.depthMm) })
+/** What can be typed, and between how many cm. */
+const SIZES = { widthMm: [5, 100], lengthMm: [5, 100], depthMm: [0.5, 20] } as const
+type Size = keyof typeof SIZES
+const typed = ref({ widthMm: String(props.item.widthMm / 10), lengthMm: String(props.item.lengthMm / 10), depthMm: String(props.item.depthMm / 10) })
 const trouble = ref('')
-watch(name, (value) => {
-  if (value.trim() !== '') emit('change', { ...props.item, name: value.trim().slice(0, 60) })
-})
-function set(field: keyof typeof typed.value): void {
-  const value = Number(typed.value[field].replace(',', '.'))
-  const [min, max] = field === 'depthMm' ? [5, 200] : [50, 1000]
-  if (!(value >= min && value <= max)) {
-    trouble.value = `Between ${min} and ${max} mm, please. Nothing was changed.`
-    return
-  }
+
+/** A round tray is as long as it is wide. */
+function send(values: Partial<Tray>): void {
   trouble.value = ''
-  const next = { ...props.item, [field]: value }
+  const next = { ...props.item, ...values }
   emit('change', next.shape === 'round' ? { ...next, lengthMm: next.widthMm } : next)
+}
+function size(field: Size): void {
+  const cm = typedNumber(typed.value[field])
+  const [least, most] = SIZES[field]
+  if (cm >= least && cm <= most) send({ [field]: Math.round(cm * 10) })
+  else trouble.value = `Between ${least} and ${most} cm, please. Nothing was changed.`
 }
 </script>
 
 <template>
-  <div class="editor">
-    <label>Name <input
-      v-model="name"
-      class="line"
-      maxlength="60"
-    ></label>
-    <div>
-      <ChoiceSelect
-        label="Shape"
-        :chosen="item.shape"
-        :options="[{ value: 'rectangle', label: 'rectangle' }, { value: 'round', label: 'round' }]"
-        @choose="value => emit('change', { ...item, shape: value === 'round' ? 'round' : 'rectangle', lengthMm: value === 'round' ? item.widthMm : item.lengthMm })"
-      />
-    </div>
-    <label>{{ item.shape === 'round' ? 'Diameter, mm' : 'Width, mm' }} <input
+  <EditorShell
+    :name="item.name"
+    :trouble="trouble"
+    @rename="name => send({ name })"
+    @refuse="says => trouble = says"
+  >
+    <label>Shape<ChoiceSelect
+      label="Shape"
+      :chosen="item.shape"
+      :options="[{ value: 'rectangle', label: 'rectangle' }, { value: 'round', label: 'round' }]"
+      @choose="value => send({ shape: value === 'round' ? 'round' : 'rectangle' })"
+    /></label>
+    <label>{{ item.shape === 'round' ? 'Across' : 'Wide' }}<ElInput
       v-model="typed.widthMm"
-      class="line"
       inputmode="decimal"
-      @change="set('widthMm')"
-    ></label>
-    <label v-if="item.shape === 'rectangle'">Length, mm <input
+      @change="size('widthMm')"
+    ><template #append>cm</template></ElInput></label>
+    <label v-if="item.shape === 'rectangle'">Long<ElInput
       v-model="typed.lengthMm"
-      class="line"
       inputmode="decimal"
-      @change="set('lengthMm')"
-    ></label>
-    <label>Depth, mm <input
+      @change="size('lengthMm')"
+    ><template #append>cm</template></ElInput></label>
+    <label>Deep<ElInput
       v-model="typed.depthMm"
-      class="line"
       inputmode="decimal"
-      @change="set('depthMm')"
-    ></label>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
-  </div>
+      @change="size('depthMm')"
+    ><template #append>cm</template></ElInput></label>
+  </EditorShell>
 </template>
-
-<style scoped>
-.line { min-height: 44px; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.7rem; font-weight: 400; }
-p:empty { display: none; }
-</style>

@@ -86,13 +86,15 @@ describe('a tray', () => {
   const editor = (item = tray) => mount(TrayEditor, { props: { item }, global })
   async function type(wrapper: ReturnType<typeof editor>, label: string, text: string): Promise<void> {
     const input = wrapper.findAll('label').find(one => one.text().startsWith(label))!.get('input')
-    await input.setValue(text)
+    input.element.value = text
+    await input.trigger('input')
+    await input.trigger('change')
   }
 
   it('is measured, and what cannot be is refused', async () => {
     const drawn = editor()
-    await type(drawn, 'Width', '220')
-    await type(drawn, 'Depth', '1')
+    await type(drawn, 'Wide', '22')
+    await type(drawn, 'Deep', '0.1')
     expect(drawn.emitted('change')!.map(one => one[0])).toEqual([{ ...tray, widthMm: 220 }])
     expect(drawn.get('[role="alert"]').text()).toContain('Nothing was changed')
   })

@@ -136,7 +136,7 @@ function changeCups(id: string, cups: number): void {
 .many .shelf, .many .labels { gap: 10px; }
 .shelf { border-bottom: 6px solid var(--ink); min-height: 190px; margin-top: 10px; }
 .labels { align-items: flex-start; padding-top: 6px; }
-.vessel { flex: 1 1 0; min-width: 0; }
+.vessel { flex: 1 1 0; min-width: 0; contain: layout style; }
 .name { background: none; border: 0; padding: 2px 0; font: inherit; text-align: left; cursor: pointer; text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
 .name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
 .many :deep(h2) { font-size: 0.9375rem; }

@@ -80,7 +80,7 @@ const parts = computed(() => {
 </template>
 
 <style scoped>
-.liquid { display: grid; gap: 4px; }
+.liquid { contain: layout style; display: grid; gap: 4px; }
 .bar { display: block; width: 100%; height: 16px; }
 rect.taken, .key.taken { fill: var(--ink-soft); background: var(--ink-soft); }
 rect.pour, .key.pour { fill: var(--accent); background: var(--accent); }

@@ -190,6 +190,7 @@ const ways = computed(() => {
 .comes { display: grid; gap: 9px; }
 .big { font-size: 2.1rem; line-height: 1.1; }
 .big span { font-size: 1rem; white-space: nowrap; }
+.panfit, .preview { contain: layout style; }
 .panfit { display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 14px; align-items: center; }
 .fires { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .preview { position: relative; max-width: 320px; }
