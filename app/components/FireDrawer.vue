@@ -4,8 +4,8 @@ import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/replay'
 import { vesselText } from '../../words/cook'
 import { momentText } from '../../words/moment'
-import { typedNumber } from '../composables/typedNumber'
-import { clockText, degreesText, gramsText, unitsInUse } from '../composables/format'
+import { clockText, degreesText, gramsText } from '../composables/format'
+import { degreesUnit, gramsToType, typedCelsius, typedGrams, weightUnit } from '../composables/typed'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -37,17 +37,14 @@ const vessels = computed(() => [props.main, ...(props.other === null ? [] : [pro
 const recent = computed(() => [...props.cook.moments].reverse().slice(0, 12))
 const tare = computed(() => props.plan.vessels[props.main])
 
-const imperial = computed(() => unitsInUse.value === 'imperial')
 const SAY = { grams: gramsText, degrees: degreesText }
-const G_PER_OZ = 28.3495
 function sendNumber(kind: 'weighed' | 'temperature'): void {
-  const typed = typedNumber(kind === 'weighed' ? weight.value : temperature.value)
-  const value = !imperial.value ? typed : kind === 'weighed' ? Math.round(typed * G_PER_OZ * 10) / 10 : Math.round((typed - 32) / 1.8 * 10) / 10
+  const value = kind === 'weighed' ? typedGrams(weight.value) : typedCelsius(temperature.value)
   const most = kind === 'weighed' ? 40000 : 300
   if (!(value > 0 && value < most)) {
     trouble.value = kind === 'weighed'
-      ? `A weight in ${imperial.value ? 'ounces is needed, such as 103.5' : 'grams is needed, such as 2 940'}. Nothing was marked.`
-      : `Degrees ${imperial.value ? 'Fahrenheit are needed, such as 288' : 'Celsius are needed, such as 142'}. Nothing was marked.`
+      ? `A weight in ${weightUnit()} is needed, such as ${gramsToType(2940)}. Nothing was marked.`
+      : `A temperature is needed, such as ${degreesText(142)}. Nothing was marked.`
     return
   }
   trouble.value = ''
@@ -131,7 +128,7 @@ function sendNote(): void {
       </button>
     </div>
     <form @submit.prevent="sendNumber('weighed')">
-      <label for="gross">Pan on the scale, {{ imperial ? 'oz' : 'g' }}</label>
+      <label for="gross">Pan on the scale, {{ weightUnit() }}</label>
       <span class="row"><input
         id="gross"
         v-model="weight"
@@ -141,7 +138,7 @@ function sendNote(): void {
       <span class="soft small">Empty {{ gramsText(tare?.vessel.massG ?? 0) }}, {{ tare?.massGuessed ? 'a guess' : 'weighed' }}</span>
     </form>
     <form @submit.prevent="sendNumber('temperature')">
-      <label for="temp">Thermometer in the pan, {{ imperial ? '°F' : '°C' }}</label>
+      <label for="temp">Thermometer in the pan, {{ degreesUnit() }}</label>
       <span class="row"><input
         id="temp"
         v-model="temperature"

@@ -46,7 +46,8 @@ export function readIn(units: 'metric' | 'imperial'): void {
   localStorage.setItem(UNITS_KEY, units)
 }
 
-const G_PER_OZ = 28.3495
+/** Grams of an avoirdupois ounce, NIST Handbook 44 (2024), appendix C. */
+export const G_PER_OZ = 28.349523125
 const OZ_PER_LB = 16
 
 /**

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { FireSchema, MeasureSchema, PanSchema, TraySchema } from '../../contracts/kitchen'
 import { boardsOf, newThing } from './kitchenBoards'
-import { typedNumber } from './typedNumber'
 
 const SCHEMAS = { measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema }
 const fire = FIRST_KITCHEN.fires[0]!
@@ -40,15 +39,5 @@ describe('a new thing', () => {
 
   it('is none where there is no such kind', () => {
     expect(newThing('sofa', 'n1')).toBeNull()
-  })
-})
-
-describe('a typed number', () => {
-  it.each([['12', 12], [' 1,5 ', 1.5], ['0', 0], ['-3', -3]])('reads %j as %d', (text, value) => {
-    expect(typedNumber(text)).toBe(value)
-  })
-
-  it.each(['', '   ', 'many', '1 2', '1,2,3'])('does not read %j', (text) => {
-    expect(typedNumber(text)).toBeNaN()
   })
 })

@@ -3,6 +3,7 @@ import type { Evidence } from '../../core/belief/learn'
 import { drawnSize } from '../../core/measures/drawnSize'
 import { guessMassG } from '../../core/vessel/guessMassG'
 import { ORIGIN_WORDS } from '../../words/measure'
+import { gramsText } from './format'
 import { cupDrawing, fireDrawing, panDrawing, trayDrawing } from '../drawings/things'
 
 /** Shelves whose things stand on boards and are edited in the hand. */
@@ -25,7 +26,7 @@ export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
       shelf: 'pans' as Board, title: 'Pans and pots', adds: [['pan', 'Another pan'], ['pot', 'Another pot']] as const,
       things: kitchen.pans.map(one => ({
         id: one.id, name: one.name, size: `${one.innerDiameterMm / 10} × ${one.depthMm / 10} cm`, drawing: panDrawing(one),
-        note: `${one.material.replace('-', ' ')}${one.coated ? ', coated' : ''}, ${one.massG} g ${one.massOrigin === 'guess' ? 'as a guess' : ORIGIN_WORDS[one.massOrigin]}`,
+        note: `${one.material.replace('-', ' ')}${one.coated ? ', coated' : ''}, ${gramsText(one.massG)} ${one.massOrigin === 'guess' ? 'as a guess' : ORIGIN_WORDS[one.massOrigin]}`,
       })),
     },
     {

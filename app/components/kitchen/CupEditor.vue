@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { typedNumber } from '../../composables/typedNumber'
+import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Measure } from '../../../contracts/kitchen'
 import { CoreError } from '../../../core/error'
 import { cupVolumeMl } from '../../../core/measures/cupVolumeMl'
@@ -35,13 +35,13 @@ function enter(): void {
 function weigh(): void {
   if (empty.value.trim() === '' || full.value.trim() === '') return
   try {
-    const ml = Math.round(cupVolumeMl(typedNumber(empty.value), typedNumber(full.value)) * 10) / 10
+    const ml = Math.round(cupVolumeMl(typedGrams(empty.value), typedGrams(full.value)) * 10) / 10
     if (!(ml <= 5000)) throw new CoreError('out-of-range', 'cup', {})
     volume.value = String(ml)
     send({ volumeMl: ml, origin: 'weighed', ...drawnSize(ml, props.item.kind) })
   }
   catch {
-    trouble.value = 'Full of water it must weigh more than empty, in grams. Nothing was changed.'
+    trouble.value = 'Full of water it must weigh more than empty. Nothing was changed.'
   }
 }
 </script>
@@ -67,12 +67,12 @@ function weigh(): void {
         v-model="empty"
         inputmode="decimal"
         @change="weigh"
-      ><template #append>g</template></ElInput></label>
+      ><template #append>{{ weightUnit() }}</template></ElInput></label>
       <label>Full<ElInput
         v-model="full"
         inputmode="decimal"
         @change="weigh"
-      ><template #append>g</template></ElInput></label>
+      ><template #append>{{ weightUnit() }}</template></ElInput></label>
     </fieldset>
   </EditorShell>
 </template>

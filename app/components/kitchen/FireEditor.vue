@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { typedNumber } from '../../composables/typedNumber'
+import { typedNumber } from '../../composables/typed'
 import type { Fire } from '../../../contracts/kitchen'
 import { ORIGIN_WORDS } from '../../../words/measure'
 import EditorShell from './EditorShell.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { typedNumber } from '../../composables/typedNumber'
+import { gramsText } from '../../composables/format'
+import { gramsToType, typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Pan } from '../../../contracts/kitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import { MATERIALS, type Material } from '../../../core/vessel/vessel'
@@ -20,14 +21,14 @@ const emit = defineEmits<{
 
 const diameter = ref(String(props.item.innerDiameterMm / 10))
 const depth = ref(String(props.item.depthMm / 10))
-const mass = ref(String(props.item.massG))
+const mass = ref(gramsToType(props.item.massG))
 const trouble = ref('')
 
 function send(values: Partial<Pan>): void {
   trouble.value = ''
   const item = { ...props.item, ...values }
   if (item.massOrigin === 'guess') item.massG = guessMassG(item.innerDiameterMm, item.depthMm, item.material)
-  mass.value = String(item.massG)
+  mass.value = gramsToType(item.massG)
   emit('change', item)
 }
 function size(): void {
@@ -37,9 +38,9 @@ function size(): void {
   else trouble.value = 'Pans are 8 to 70 cm across and 2 to 50 cm deep. Nothing was changed.'
 }
 function weigh(): void {
-  const massG = typedNumber(mass.value)
+  const massG = typedGrams(mass.value)
   if (massG >= 50 && massG <= 20000) send({ massG, massOrigin: 'weighed' })
-  else trouble.value = 'Empty pans weigh 50 g to 20 kg. Nothing was changed.'
+  else trouble.value = `Empty pans weigh ${gramsText(50)} to ${gramsText(20_000)}. Nothing was changed.`
 }
 </script>
 
@@ -70,7 +71,7 @@ function weigh(): void {
       v-model="mass"
       inputmode="decimal"
       @change="weigh"
-    ><template #append>g</template></ElInput></label>
+    ><template #append>{{ weightUnit() }}</template></ElInput></label>
     <p class="soft">
       {{ ORIGIN_WORDS[item.massOrigin] }}<template v-if="item.massOrigin === 'guess'">
         from its size; weigh it once and the scale can tell the end

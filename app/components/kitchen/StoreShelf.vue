@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { dayText, gramsText } from '../../composables/format'
-import { typedNumber } from '../../composables/typedNumber'
+import { dayText } from '../../composables/format'
+import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { CoreError } from '../../../core/error'
@@ -67,7 +67,7 @@ function add(): void {
   }
 }
 function setMass(item: Item, text: string): void {
-  const value = typedNumber(text)
+  const value = typedGrams(text)
   if (value >= 0 && value <= 200_000) emit('put', { ...item, massG: value })
 }
 </script>
@@ -78,12 +78,16 @@ function setMass(item: Item, text: string): void {
     <p class="soft small">
       What must be used next stands first. Days are cautious estimates or the package's own; when in doubt throw out.
     </p>
-    <table v-if="shown.length > 0">
-      <thead><tr><th>What</th><th>g left</th><th>got</th><th>opened</th><th>good until</th><th><span class="visually-hidden">Away with it</span></th></tr></thead>
+    <table
+      v-if="shown.length > 0"
+      role="table"
+    >
+      <thead><tr><th>What</th><th>{{ weightUnit() }} left</th><th>got</th><th>opened</th><th>good until</th><th><span class="visually-hidden">Away with it</span></th></tr></thead>
       <tbody>
         <tr
           v-for="one in shown"
           :key="one.item.id"
+          role="row"
           :class="{ past: one.past, soon: one.soon }"
         >
           <th scope="row">
@@ -93,16 +97,16 @@ function setMass(item: Item, text: string): void {
             <input
               class="mass"
               inputmode="decimal"
-              :value="Math.round(one.item.massG)"
-              :aria-label="`Grams of ${one.row.name}`"
+              :value="gramsToType(one.item.massG)"
+              :aria-label="`${one.row.name} left, ${weightUnit()}`"
               @change="setMass(one.item, ($event.target as HTMLInputElement).value)"
-            > <span class="soft small">{{ gramsText(one.item.massG) }}</span>
+            > <span class="unit soft small">{{ weightUnit() }}</span>
           </td>
-          <td class="soft">
+          <td class="got soft">
             {{ day(one.item.gotOn) }}
           </td>
           <td>
-            <span v-if="one.item.openedOn !== null">{{ day(one.item.openedOn) }}</span>
+            <span v-if="one.item.openedOn !== null"><span class="narrow">opened </span>{{ day(one.item.openedOn) }}</span>
             <button
               v-else
               class="stone-button quiet"
@@ -111,7 +115,7 @@ function setMass(item: Item, text: string): void {
               Opened today
             </button>
           </td>
-          <td>{{ Number.isFinite(one.last) ? day(one.last) : 'not known' }} <strong
+          <td><span class="narrow">good until </span>{{ Number.isFinite(one.last) ? day(one.last) : 'not known' }} <strong
             v-if="one.past"
             class="danger"
           >past its day</strong><strong v-else-if="one.soon">{{ one.left === 0 ? 'today' : `in ${one.left} ${one.left === 1 ? 'day' : 'days'}` }}</strong></td>
@@ -172,12 +176,16 @@ tr.past th { border-left: 5px solid var(--danger); padding-left: 10px; }
 tr.soon th { border-left: 5px solid var(--ink); padding-left: 10px; font-weight: 650; }
 input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.6rem; min-height: 44px; }
 .mass { width: 88px; min-height: 36px; border-width: 1px 1px 2px; }
+.unit, .narrow { display: none; }
 .add { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; margin-top: 6px; }
 .add > :first-child { flex: 0 1 260px; }
 p:empty { display: none; }
 @media (max-width: 700px) {
-  table { display: block; overflow-x: auto; }
-  th:nth-child(3), td:nth-child(3) { display: none; }
-  th, td { padding-right: 8px; }
+  .narrow, .unit { display: inline; }
+  thead, .got { display: none; }
+  table, tbody { display: block; }
+  tr { display: flex; flex-wrap: wrap; align-items: center; gap: 2px 16px; border-top: 2px solid var(--line); padding: 6px 0; }
+  th, td { border: 0; padding: 0; }
+  tr th { flex: 1 1 100%; font-weight: 650; }
 }
 </style>

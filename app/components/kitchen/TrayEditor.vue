@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { typedNumber } from '../../composables/typedNumber'
+import { typedNumber } from '../../composables/typed'
 import type { Tray } from '../../../contracts/kitchen'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import EditorShell from './EditorShell.vue'

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { gramsText } from '../../composables/format'
+import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'
 import type { Correction } from '../../../core/composition/corrections'
@@ -40,21 +42,21 @@ const known = computed(() => {
   const { row, cup } = props
   const origin = row.source.densityOrigin === 'weighed' ? FIGURE_WORDS.weighed : `${FIGURE_WORDS[row.source.densityOrigin]}: ${row.source.density.replace('estimate: ', '')}`
   return [
-    `One ${shortName(cup.name)} of it is taken as ${Math.round(cup.volumeMl * row.bulkDensity)} g (${origin})`,
-    row.piece ? `one ${row.piece.noun} as ${Math.round(row.piece.medium * 1000) / 1000} g as bought` : '',
+    `One ${shortName(cup.name)} of it is taken as ${gramsText(cup.volumeMl * row.bulkDensity)} (${origin})`,
+    row.piece ? `one ${row.piece.noun} as ${gramsText(row.piece.medium)} as bought` : '',
     row.yields.prepared < 1 ? `${Math.round(row.yields.prepared * 100)} % is left once it is ready` : '',
   ].filter(Boolean).join('; ') + '.'
 })
 function keep(field: Field): void {
-  const text = typed.value[field].replace(',', '.').trim()
-  if (text === '') return
-  const value = Number(text)
+  if (typed.value[field].trim() === '') return
+  const inGrams = field === 'cup' || field === 'piece'
+  const value = inGrams ? typedGrams(typed.value[field]) : typedNumber(typed.value[field])
   const { min, max, key } = FIELDS[field]
   const kept = field === 'cup' ? value / props.cup.volumeMl : field === 'prepared' ? value / 100 : value
   if (!(value >= min && value <= max) || (field === 'cup' && !(kept >= 0.1 && kept <= 2))) {
     trouble.value = field === 'cup'
-      ? `A ${shortName(props.cup.name)} of ${Math.round(props.cup.volumeMl)} ml holds between ${Math.round(props.cup.volumeMl * 0.1)} and ${Math.round(props.cup.volumeMl * 2)} g of any food. Nothing was changed.`
-      : `Between ${min} and ${max}, please. Nothing was changed.`
+      ? `A ${shortName(props.cup.name)} of ${Math.round(props.cup.volumeMl)} ml holds between ${gramsText(props.cup.volumeMl * 0.1)} and ${gramsText(props.cup.volumeMl * 2)} of any food. Nothing was changed.`
+      : `Between ${inGrams ? gramsText(min) : min} and ${inGrams ? gramsText(max) : max}, please. Nothing was changed.`
     return
   }
   trouble.value = ''
@@ -76,13 +78,13 @@ function forget(): void {
       class="fields"
       @submit.prevent
     >
-      <label>A full {{ shortName(cup.name) }}, g<input
+      <label>A full {{ shortName(cup.name) }}, {{ weightUnit() }}<input
         v-model="typed.cup"
         inputmode="decimal"
         autocomplete="off"
         @change="keep('cup')"
       ></label>
-      <label v-if="row.piece">One {{ row.piece.noun }}, g<input
+      <label v-if="row.piece">One {{ row.piece.noun }}, {{ weightUnit() }}<input
         v-model="typed.piece"
         inputmode="decimal"
         autocomplete="off"
