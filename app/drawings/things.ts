@@ -1,4 +1,3 @@
-import type { Fire, Measure, Pan, Tray } from '../../contracts/kitchen'
 import { vesselShape } from './vesselShape'
 
 /** Drawing of a thing on a shelf of the kitchen, to scale with the others of its shelf. */
@@ -29,7 +28,7 @@ const FLAME = { least: 18, more: 52, fullW: 1500 }
  * @param item cup or spoon, mm
  * @returns its drawing
  */
-export function cupDrawing(item: Pick<Measure, 'kind' | 'topMm' | 'bottomMm' | 'heightMm'>): ThingDrawing {
+export function cupDrawing(item: { readonly kind: string, readonly topMm: number, readonly bottomMm: number, readonly heightMm: number }): ThingDrawing {
   const spoon = item.kind === 'spoon'
   const width = item.topMm * (spoon ? 1 + HANDLE : 1) + 8
   return {
@@ -44,7 +43,7 @@ export function cupDrawing(item: Pick<Measure, 'kind' | 'topMm' | 'bottomMm' | '
  * @param item pan, mm
  * @returns its drawing
  */
-export function panDrawing(item: Pick<Pan, 'innerDiameterMm' | 'depthMm'>): ThingDrawing {
+export function panDrawing(item: { readonly innerDiameterMm: number, readonly depthMm: number }): ThingDrawing {
   return openVessel(item.innerDiameterMm, item.depthMm)
 }
 
@@ -54,7 +53,7 @@ export function panDrawing(item: Pick<Pan, 'innerDiameterMm' | 'depthMm'>): Thin
  * @param item tray, mm
  * @returns its drawing
  */
-export function trayDrawing(item: Pick<Tray, 'widthMm' | 'depthMm'>): ThingDrawing {
+export function trayDrawing(item: { readonly widthMm: number, readonly depthMm: number }): ThingDrawing {
   return openVessel(item.widthMm, item.depthMm)
 }
 
@@ -68,7 +67,7 @@ function openVessel(acrossMm: number, depthMm: number): ThingDrawing {
  * @param item fire with its marks, W
  * @returns its drawing
  */
-export function fireDrawing(item: Pick<Fire, 'marks'>): ThingDrawing {
+export function fireDrawing(item: { readonly marks: readonly { readonly watts: number }[] }): ThingDrawing {
   const width = item.marks.length * FLAME_STEP + 6
   const path = item.marks.map((mark, i) => {
     const height = FLAME.least + mark.watts / FLAME.fullW * FLAME.more

@@ -38,6 +38,16 @@ describe('a pasted line', () => {
     expect(doubts('3/4 cup ghee')).toEqual([])
   })
 
+  it.each(['2 handfuls of raisins, chopped', '1 handful cashews', '3 packets of almonds', 'a knob of butter', '2 sprigs of saffron'])('does not count the pieces of "%s"', (text) => {
+    const [line] = read(text)
+    expect(line!.massG).toBeNull()
+    expect(line!.doubts.some(doubt => doubt === 'measure' || doubt === 'no-amount')).toBe(true)
+  })
+
+  it.each([['9 large pods of jackfruit', 9 * 45 * 0.68], ['12 raisins', 12 * 0.5], ['2 pods of cardamom', 2 * 0.2 * 0.7]])('counts those of "%s"', (text, massG) => {
+    expect(read(text)[0]!.massG!).toBeCloseTo(massG, 1)
+  })
+
   it('knows a heading from an ingredient', () => {
     expect(read('For the halwa:')[0]).toMatchObject({ heading: true, ingredient: null })
   })

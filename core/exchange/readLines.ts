@@ -29,6 +29,8 @@ const LEAST_SCORE = 0.34
 const NEAR = 0.12
 /** Words that say how it is handled, not what it is. */
 const HANDLING = /\b(chopped|finely|roughly|grated|peeled|sliced|slivered|crushed|powdered|ground|melted|fresh|ripe|large|small|medium|big|heaped|level|optional|for garnish|to taste|as needed|or more|of|about|approx)\b/g
+/** Measures that only the hand that wrote them knows. */
+const VAGUE = /^(?:\w+\s+)?(?:handful|fistful|knob|dash|splash|sprinkle|drizzle|packet|pack|tin|can|bunch|scoop|ladle|dollop|lump)s?\b/
 const SIZES: Readonly<Record<string, 'small' | 'medium' | 'large'>> = { small: 'small', medium: 'medium', large: 'large' }
 const SAID: Readonly<Record<string, string>> = { powdered: 'powdered', ground: 'ground' }
 
@@ -99,7 +101,15 @@ function countOrMeasure(value: number, description: string, row: Ingredient, siz
   const [first = ''] = description.toLowerCase().split(' ')
   const measure = spokenOf(`${value} ${first}`, cup)
   if (measure) return measure
+  if (namesAnotherMeasure(description.toLowerCase(), row)) return null
   return row.piece ? { kind: 'count', count: value, size } : null
+}
+
+/** True where what is counted is no piece of the food but a measure we do not know: two handfuls of raisins are not two raisins. */
+function namesAnotherMeasure(description: string, row: Ingredient): boolean {
+  const counted = /^(?:(?:large|small|medium|big|heaped|good)\s+)?([a-z]+)\s+of\s/.exec(description)?.[1]
+  const own = row.piece ? wordsOf(`${row.piece.noun} ${row.piece.plural}`) : []
+  return VAGUE.test(description) || (counted !== undefined && !wordsOf(counted).every(word => own.includes(word)))
 }
 
 function spokenOf(text: string, cup: MeasureSize): SpokenAmount | null {

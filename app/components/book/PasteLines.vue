@@ -130,15 +130,21 @@ function make(): void {
         </p>
       </div>
     </div>
-    <table v-if="read.length > 0">
+    <table
+      v-if="read.length > 0"
+      role="table"
+    >
       <thead><tr><th>The line</th><th>is</th><th>weighs</th><th>Why it is asked</th></tr></thead>
       <tbody>
         <tr
           v-for="line in read"
           :key="line.i"
+          role="row"
           :class="{ open: line.open }"
         >
-          <td>{{ line.text }}</td>
+          <th scope="row">
+            {{ line.text }}
+          </th>
           <template v-if="line.heading">
             <td
               colspan="3"
@@ -184,17 +190,22 @@ function make(): void {
 label { display: grid; gap: 4px; font-weight: 600; }
 textarea, .asks input, td input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0.5rem 0.7rem; font-weight: 400; min-height: 44px; }
 td input { width: 170px; margin-left: 8px; }
-th:nth-child(2) { width: 300px; }
-th:nth-child(3) { width: 270px; }
+thead th:nth-child(2) { width: 300px; }
+thead th:nth-child(3) { width: 270px; }
 .asks { display: grid; gap: 8px; align-content: start; }
 .asks span { font-weight: 600; }
 table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; padding: 6px 12px 6px 0; border-top: 2px solid var(--line); }
+th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-top: 2px solid var(--line); }
 thead th { border: 0; color: var(--ink-soft); font-weight: 400; font-size: 0.9375rem; }
-tr.open td:first-child { border-left: 5px solid var(--danger); padding-left: 10px; }
+tr.open th { border-left: 5px solid var(--danger); padding-left: 10px; }
 p:empty { display: none; }
 @media (max-width: 760px) {
   .two { grid-template-columns: minmax(0, 1fr); }
-  table { display: block; overflow-x: auto; }
+  table, tbody { display: block; }
+  thead { display: none; }
+  tr { display: grid; gap: 4px; border-top: 2px solid var(--line); padding: 8px 0; }
+  th, td { border: 0; padding: 0; }
+  tr th { font-weight: 650; }
+  td input { margin: 0; width: 100%; }
 }
 </style>

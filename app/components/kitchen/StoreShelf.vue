@@ -108,7 +108,7 @@ function setMass(item: Item, text: string): void {
           <td>
             <span v-if="one.item.openedOn !== null"><span class="narrow">opened </span>{{ day(one.item.openedOn) }}</span>
             <button
-              v-else
+              v-else-if="one.row.kind !== 'produce'"
               class="stone-button quiet"
               @click="emit('put', { ...one.item, openedOn: today })"
             >

@@ -29,12 +29,14 @@ const emit = defineEmits<{
   look: [id: string]
 }>()
 
+/** Halves only of what a hand would cut: 5 g and more. */
+const roundPieces = (count: number, eachG: number): number => (eachG < 5 ? Math.round(count) : Math.round(count * 2) / 2)
 /** Drawing units of one vessel's column for each unit of flex. */
 const COLUMN = 92
 const shown = computed(() => props.rows.map((one) => {
   const { spoken, row } = one
   const piece = row.piece && row.kind !== 'spice' && row.kind !== 'steeped' ? row.piece : null
-  const pieces = piece ? Math.round(one.massG / row.yields.prepared / piece.medium * 2) / 2 : 0
+  const pieces = piece ? roundPieces(one.massG / row.yields.prepared / piece.medium, piece.medium) : 0
   return {
     ...one,
     colour: labToHex(row.colour),
@@ -49,10 +51,7 @@ const shown = computed(() => props.rows.map((one) => {
 }))
 const big = computed(() => shown.value.filter(one => one.stands))
 const small = computed(() => shown.value.filter(one => !one.stands))
-const partNames = computed(() => {
-  const last = big.value.map(one => shortName(one.short))
-  return big.value.map((one, i) => (last.indexOf(last[i]!) === last.lastIndexOf(last[i]!) ? last[i] : one.short.toLowerCase())).join(' : ')
-})
+const partNames = computed(() => big.value.map(one => one.short.toLowerCase()).join(' : '))
 const parts = computed(() => partsText(big.value.map(one => one.volumeMl), props.cup.volumeMl))
 
 function changeCups(id: string, cups: number): void {

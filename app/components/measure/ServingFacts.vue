@@ -76,7 +76,7 @@ const cost = computed(() => {
 </template>
 
 <style scoped>
-.facts { contain: layout style; margin: 0; display: grid; grid-template-columns: auto 1fr auto; gap: 4px 18px; }
+.facts { contain: layout style; margin: 0; display: grid; grid-template-columns: auto minmax(0, max-content) auto; justify-content: start; gap: 4px 22px; }
 .facts > div { min-width: 0; }
 .wide { grid-column: 1 / -1; display: grid; grid-template-columns: 92px minmax(0, 1fr); gap: 8px; align-items: baseline; }
 dt { color: var(--ink-soft); font-size: 0.9375rem; }

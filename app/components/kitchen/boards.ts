@@ -1,10 +1,10 @@
-import type { Kitchen, ShelfName } from '../../contracts/kitchen'
-import type { Evidence } from '../../core/belief/learn'
-import { drawnSize } from '../../core/measures/drawnSize'
-import { guessMassG } from '../../core/vessel/guessMassG'
-import { ORIGIN_WORDS } from '../../words/measure'
-import { gramsText } from './format'
-import { cupDrawing, fireDrawing, panDrawing, trayDrawing } from '../drawings/things'
+import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
+import type { Evidence } from '../../../core/belief/learn'
+import { drawnSize } from '../../../core/measures/drawnSize'
+import { guessMassG } from '../../../core/vessel/guessMassG'
+import { ORIGIN_WORDS } from '../../../words/measure'
+import { gramsText } from '../../composables/format'
+import { cupDrawing, fireDrawing, panDrawing, trayDrawing } from '../../drawings/things'
 
 /** Shelves whose things stand on boards and are edited in the hand. */
 export type Board = Extract<ShelfName, 'measures' | 'pans' | 'fires' | 'trays'>

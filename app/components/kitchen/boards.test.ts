@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { FIRST_KITCHEN } from '../../book/firstKitchen'
-import { FireSchema, MeasureSchema, PanSchema, TraySchema } from '../../contracts/kitchen'
-import { boardsOf, newThing } from './kitchenBoards'
+import { FIRST_KITCHEN } from '../../../book/firstKitchen'
+import { FireSchema, MeasureSchema, PanSchema, TraySchema } from '../../../contracts/kitchen'
+import { boardsOf, newThing } from './boards'
 
 const SCHEMAS = { measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema }
 const fire = FIRST_KITCHEN.fires[0]!
