@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { Id } from '../../contracts/ids'
 import type { Hearth } from '../services/hearth'
 import { Refusal } from '../services/refusal'
+import { packed } from './packed'
 import { fieldsOf, HttpProblem, sendProblem } from './problem'
 import { theHearth } from './theHearth'
 
@@ -21,7 +22,7 @@ const MOST_BODY = 2_000_000
 export function route<T>(handle: (hearth: Hearth, event: H3Event) => Promise<T> | T): EventHandler {
   return defineEventHandler(async (event) => {
     try {
-      return await handle(await theHearth(), event)
+      return await packed(event, await handle(await theHearth(), event))
     }
     catch (error) {
       if (error instanceof HttpProblem) return sendProblem(event, error.code, error.fields)

@@ -45,6 +45,17 @@ test.describe('the HTTP interface', () => {
     expect((await request.get('/api/batches?limit=9999')).status()).toBe(400)
   })
 
+  test('compresses a long answer where it may, and says the same either way', async ({ request }) => {
+    const plain = await request.get('/api/dishes', { headers: { 'accept-encoding': 'identity' } })
+    const packed = await request.get('/api/dishes', { headers: { 'accept-encoding': 'gzip' } })
+    expect(plain.headers()['content-encoding']).toBeUndefined()
+    expect(packed.headers()).toMatchObject({ 'content-encoding': 'gzip', 'content-type': 'application/json' })
+    expect(packed.headers()['vary']).toContain('accept-encoding')
+    expect(await packed.json()).toEqual(await plain.json())
+    expect(Number(packed.headers()['content-length'])).toBeLessThan((await plain.body()).length / 4)
+    expect((await request.get('/api/clock', { headers: { 'accept-encoding': 'gzip' } })).headers()['content-encoding']).toBeUndefined()
+  })
+
   test('keeps a strict content security policy on pages and scripts', async ({ request }) => {
     const policy = (await request.get('/')).headers()['content-security-policy'] ?? ''
     expect(policy).toContain('default-src \'none\'')
