@@ -306,7 +306,7 @@ async function toTheFire(): Promise<void> {
 .all { grid-area: all; }
 .left { grid-area: left; }
 .right { grid-area: right; }
-.below { grid-area: below; display: grid; gap: 10px; align-content: start; }
+.below { grid-area: below; display: grid; gap: 10px; align-content: start; content-visibility: auto; contain-intrinsic-size: auto 400px; }
 .left, .right, .below { contain: layout style; }
 .left { display: grid; gap: 8px; align-content: start; }
 .head { display: flex; justify-content: space-between; gap: 20px; align-items: start; }

@@ -46,7 +46,7 @@ const cost = computed(() => {
   </dl>
   <dl
     v-else
-    class="facts"
+    class="facts rest"
   >
     <div class="wide">
       <dt>A serving</dt>
@@ -78,6 +78,7 @@ const cost = computed(() => {
 <style scoped>
 .facts { contain: layout style; margin: 0; display: grid; grid-template-columns: auto minmax(0, max-content) auto; justify-content: start; gap: 4px 22px; }
 .facts > div { min-width: 0; }
+.facts.rest { content-visibility: auto; contain-intrinsic-size: auto 200px; }
 .wide { grid-column: 1 / -1; display: grid; grid-template-columns: 92px minmax(0, 1fr); gap: 8px; align-items: baseline; }
 dt { color: var(--ink-soft); font-size: 0.9375rem; }
 dd { margin: 0; }
