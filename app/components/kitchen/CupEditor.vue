@@ -7,6 +7,7 @@ import { cupVolumeMl } from '../../../core/measures/cupVolumeMl'
 import { drawnSize } from '../../../core/measures/drawnSize'
 import { ORIGIN_WORDS } from '../../../words/measure'
 import EditorShell from './EditorShell.vue'
+import NumberField from './NumberField.vue'
 
 const props = defineProps<{
   /** The cup or spoon. */
@@ -53,26 +54,29 @@ function weigh(): void {
     @rename="name => send({ name })"
     @refuse="says => trouble = says"
   >
-    <label>Holds<ElInput
+    <NumberField
       v-model="volume"
-      inputmode="decimal"
-      @change="enter"
-    ><template #append>ml</template></ElInput></label>
+      label="Holds"
+      unit="ml"
+      @done="enter"
+    />
     <p class="soft">
       {{ ORIGIN_WORDS[item.origin] }}
     </p>
     <fieldset>
       <legend>Or weigh it, empty and full of water to the brim you use</legend>
-      <label>Empty<ElInput
+      <NumberField
         v-model="empty"
-        inputmode="decimal"
-        @change="weigh"
-      ><template #append>{{ weightUnit() }}</template></ElInput></label>
-      <label>Full<ElInput
+        label="Empty"
+        :unit="weightUnit()"
+        @done="weigh"
+      />
+      <NumberField
         v-model="full"
-        inputmode="decimal"
-        @change="weigh"
-      ><template #append>{{ weightUnit() }}</template></ElInput></label>
+        label="Full"
+        :unit="weightUnit()"
+        @done="weigh"
+      />
     </fieldset>
   </EditorShell>
 </template>

@@ -8,6 +8,7 @@ import { MATERIALS, type Material } from '../../../core/vessel/vessel'
 import { ORIGIN_WORDS } from '../../../words/measure'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import EditorShell from './EditorShell.vue'
+import NumberField from './NumberField.vue'
 
 const props = defineProps<{
   /** The pan or pot. */
@@ -57,21 +58,24 @@ function weigh(): void {
       :options="MATERIALS.map(one => ({ value: one, label: one.replace('-', ' ') }))"
       @choose="value => send({ material: value as Material })"
     /></label>
-    <label>Across, inside<ElInput
+    <NumberField
       v-model="diameter"
-      inputmode="decimal"
-      @change="size"
-    ><template #append>cm</template></ElInput></label>
-    <label>Deep<ElInput
+      label="Across, inside"
+      unit="cm"
+      @done="size"
+    />
+    <NumberField
       v-model="depth"
-      inputmode="decimal"
-      @change="size"
-    ><template #append>cm</template></ElInput></label>
-    <label>Empty weight<ElInput
+      label="Deep"
+      unit="cm"
+      @done="size"
+    />
+    <NumberField
       v-model="mass"
-      inputmode="decimal"
-      @change="weigh"
-    ><template #append>{{ weightUnit() }}</template></ElInput></label>
+      label="Empty weight"
+      :unit="weightUnit()"
+      @done="weigh"
+    />
     <p class="soft">
       {{ ORIGIN_WORDS[item.massOrigin] }}<template v-if="item.massOrigin === 'guess'">
         from its size; weigh it once and the scale can tell the end

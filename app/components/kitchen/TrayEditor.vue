@@ -4,6 +4,7 @@ import { typedNumber } from '../../composables/typed'
 import type { Tray } from '../../../contracts/kitchen'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import EditorShell from './EditorShell.vue'
+import NumberField from './NumberField.vue'
 
 const props = defineProps<{
   /** The tray in hand. */
@@ -48,20 +49,24 @@ function size(field: Size): void {
       :options="[{ value: 'rectangle', label: 'rectangle' }, { value: 'round', label: 'round' }]"
       @choose="value => send({ shape: value === 'round' ? 'round' : 'rectangle' })"
     /></label>
-    <label>{{ item.shape === 'round' ? 'Across' : 'Wide' }}<ElInput
+    <NumberField
       v-model="typed.widthMm"
-      inputmode="decimal"
-      @change="size('widthMm')"
-    ><template #append>cm</template></ElInput></label>
-    <label v-if="item.shape === 'rectangle'">Long<ElInput
+      :label="item.shape === 'round' ? 'Across' : 'Wide'"
+      unit="cm"
+      @done="size('widthMm')"
+    />
+    <NumberField
+      v-if="item.shape === 'rectangle'"
       v-model="typed.lengthMm"
-      inputmode="decimal"
-      @change="size('lengthMm')"
-    ><template #append>cm</template></ElInput></label>
-    <label>Deep<ElInput
+      label="Long"
+      unit="cm"
+      @done="size('lengthMm')"
+    />
+    <NumberField
       v-model="typed.depthMm"
-      inputmode="decimal"
-      @change="size('depthMm')"
-    ><template #append>cm</template></ElInput></label>
+      label="Deep"
+      unit="cm"
+      @done="size('depthMm')"
+    />
   </EditorShell>
 </template>
