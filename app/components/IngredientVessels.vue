@@ -42,16 +42,16 @@ const size = computed(() => {
 const columns = computed(() => Math.max(1, Math.floor((props.width - 2 * EDGE + GAP) / (size.value.top + GAP))))
 const rows = computed(() => Math.ceil(size.value.count / columns.value))
 const height = computed(() => rows.value * (size.value.height + ROW_GAP))
-const cups = computed(() => Array.from({ length: size.value.count }, (_, i) => {
-  const share = Math.min(1, Math.max(0, props.count - i))
-  const fill = heightShare(share, props.cup.topMm, props.cup.bottomMm) * 0.94
-  const row = Math.floor(i / columns.value)
-  return {
-    x: (i % columns.value) * (size.value.top + GAP) + EDGE,
-    y: height.value - (row + 1) * (size.value.height + ROW_GAP) + ROW_GAP,
-    shape: vesselShape(size.value.top, size.value.bottom, size.value.height, fill),
-  }
-}))
+/** All walls as one path and all contents as another: a level moves many times a second. */
+const drawn = computed(() => {
+  const { count, top, bottom, height: tall } = size.value
+  const cups = Array.from({ length: count }, (_, i) => {
+    const fill = heightShare(Math.min(1, Math.max(0, props.count - i)), props.cup.topMm, props.cup.bottomMm) * 0.94
+    const row = Math.floor(i / columns.value)
+    return vesselShape(top, bottom, tall, fill, { x: (i % columns.value) * (top + GAP) + EDGE, y: height.value - (row + 1) * (tall + ROW_GAP) + ROW_GAP })
+  })
+  return { walls: cups.map(one => one.wall).join(''), contents: cups.map(one => one.content).join('') }
+})
 
 /** Dragging up by the height of one cup adds one cup. */
 function drag(event: PointerEvent): void {
@@ -109,20 +109,14 @@ function key(event: KeyboardEvent): void {
       :width="width"
       :height="height"
     />
-    <g
-      v-for="(one, i) in cups"
-      :key="i"
-      :transform="`translate(${one.x} ${one.y})`"
-    >
-      <path
-        :d="one.shape.content"
-        :fill="colour"
-      />
-      <path
-        class="wall"
-        :d="one.shape.wall"
-      />
-    </g>
+    <path
+      :d="drawn.contents"
+      :fill="colour"
+    />
+    <path
+      class="wall"
+      :d="drawn.walls"
+    />
   </svg>
 </template>
 

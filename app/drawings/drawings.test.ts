@@ -52,6 +52,7 @@ describe('a drawn vessel', () => {
   it('has nothing in it when it is empty', () => {
     expect(vesselShape(80, 60, 90, 0).content).toBe('')
     expect(vesselShape(80, 60, 90, 0.5).level).toBeCloseTo(45)
+    expect(vesselShape(80, 60, 90, 0.5, { x: 100, y: 7 }).wall).toBe('M100 7L110 97H170L180 7')
   })
 })
 

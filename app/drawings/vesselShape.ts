@@ -15,16 +15,19 @@ export interface VesselShape {
  * @param bottomWidth width at the base
  * @param height height
  * @param fill share of the height that is filled, 0 to 1
- * @returns paths with the rim's left end at (0, 0)
+ * @param at where the rim's left end stands, drawing units
+ * @returns paths
  */
-export function vesselShape(topWidth: number, bottomWidth: number, height: number, fill: number): VesselShape {
+export function vesselShape(topWidth: number, bottomWidth: number, height: number, fill: number, at: { readonly x: number, readonly y: number } = { x: 0, y: 0 }): VesselShape {
   const inset = (topWidth - bottomWidth) / 2
   const share = Math.min(1, Math.max(0, fill))
   const level = height * (1 - share)
   const edge = inset * (1 - share)
+  const x = (value: number): number => Math.round((at.x + value) * 100) / 100
+  const y = (value: number): number => Math.round((at.y + value) * 100) / 100
   return {
-    wall: `M0 0L${inset} ${height}H${topWidth - inset}L${topWidth} 0`,
-    content: share > 0 ? `M${edge} ${level}L${inset} ${height}H${topWidth - inset}L${topWidth - edge} ${level}Z` : '',
+    wall: `M${x(0)} ${y(0)}L${x(inset)} ${y(height)}H${x(topWidth - inset)}L${x(topWidth)} ${y(0)}`,
+    content: share > 0 ? `M${x(edge)} ${y(level)}L${x(inset)} ${y(height)}H${x(topWidth - inset)}L${x(topWidth - edge)} ${y(level)}Z` : '',
     width: topWidth,
     height,
     level,

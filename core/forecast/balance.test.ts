@@ -22,7 +22,7 @@ function traced(plan: CookPlan, seed: number, observations: readonly Observation
   const member = memberValues(beliefColumns(plan.belief), fillNormal(new Float64Array(MEMBER_NAMES.length), seededRandom(seed)), 0)
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   const trace: TracePoint[] = []
-  simulate(program, member, record, 0, trace)
+  simulate(program, member, record, 0, { everyS: 0, points: trace })
   return { program, member, record, trace }
 }
 

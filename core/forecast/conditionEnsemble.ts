@@ -9,6 +9,7 @@ import type { Program } from './program'
 import { proposeMembers } from './proposeMembers'
 import type { EnsembleRecord } from './record'
 import { runEnsemble } from './runEnsemble'
+import type { Trace, TracePoint } from './trace'
 
 /** An ensemble weighed by everything that was marked. */
 export interface ConditionedEnsemble {
@@ -17,12 +18,16 @@ export interface ConditionedEnsemble {
   readonly record: EnsembleRecord
   readonly weights: Float64Array
   readonly effective: number
+  /** Moments of the only member, where there is but one. */
+  readonly trace: readonly TracePoint[] | null
 }
 
 /** Below this share of effective members a second ensemble is drawn where the weights lie. */
 const ENOUGH = 0.5
 /** So few members are an outline by which changes are read: they are weighed, but no better ones are drawn. */
 export const OUTLINE_MEMBERS = 16
+/** Points of an outline stand this far apart, s. */
+export const OUTLINE_EVERY_S = 30
 
 /**
  * Draws an ensemble from the plan's belief, runs it under what has happened, and weighs it by what was marked.
@@ -37,7 +42,8 @@ export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Progr
   const columns = beliefColumns(plan.belief)
   const blank = new Float64Array(members * MEMBER_NAMES.length)
   let normals = members === 1 ? blank : fillNormal(blank, seededRandom(plan.seed))
-  let record = runEnsemble(program, columns, normals)
+  const trace: Trace | undefined = members === 1 ? { everyS: OUTLINE_EVERY_S, points: [] } : undefined
+  let record = runEnsemble(program, columns, normals, trace)
   let weights = normalisedWeights(logLikelihoods(plan, cook, program, record))
   for (let round = 1; round <= 2 && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
     const residuals = residualsOf(plan, cook, program, record)
@@ -47,5 +53,5 @@ export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Progr
     const logs = logLikelihoods(plan, cook, program, record)
     weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
   }
-  return { columns, normals, record, weights, effective: effectiveMembers(weights) }
+  return { columns, normals, record, weights, effective: effectiveMembers(weights), trace: trace?.points ?? null }
 }

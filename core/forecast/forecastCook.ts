@@ -10,7 +10,7 @@ import { weightedQuantile } from '../random/weightedQuantile'
 import { appearance } from './appearance'
 import { compileProgram } from './compileProgram'
 import { covers } from './covers'
-import { conditionEnsemble, OUTLINE_MEMBERS, type ConditionedEnsemble } from './conditionEnsemble'
+import { conditionEnsemble, OUTLINE_EVERY_S, OUTLINE_MEMBERS, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast, ForecastPoint, RestsOn, SideForecast, Window } from './forecast'
 import { MODEL_VERSION } from './modelVersion'
 import type { Program } from './program'
@@ -27,8 +27,6 @@ const LIGHT_EARLY = 0.2
 /** Less time than this between the wanted colour and brown, left on the flame as it stands, is too little for a hand, s. */
 const PATIENCE_S = 210
 const POINT_EVERY_S = 8
-/** Points of an outline stand this far apart, s. */
-const OUTLINE_EVERY_S = 30
 
 /**
  * Forecasts a cook from its plan and what has been marked so far.
@@ -77,8 +75,8 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     if (found) signs[sign] = found
   })
   const middle = middleMember(ensemble)
-  const trace = middleTrace(program, middle)
   const outline = record.members <= OUTLINE_MEMBERS
+  const trace = ensemble.trace ?? middleTrace(program, middle, outline ? OUTLINE_EVERY_S : POINT_EVERY_S)
   const alone = outline ? null : leftAlone(program, middle)
   const stages = program.stages.map((_, k) =>
     windowOf(column(record.starts, record.stages, k).map(timeS => Math.min(timeS, program.mostS)), weights))
@@ -97,7 +95,7 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     finishedG: windowOf(finishedOf(column(record.masses, record.stages, done > 0 ? done : line.length - 1), trace), weights),
     turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
     leftAloneS: alone ? alone.lastsS : null,
-    points: pointsOf(program, trace, outline ? OUTLINE_EVERY_S : POINT_EVERY_S),
+    points: pointsOf(program, trace),
     restsOn: restsOn(plan, cook),
   }
 }
@@ -129,25 +127,20 @@ function middleMember(ensemble: ConditionedEnsemble): MemberValues {
   return memberValues(ensemble.columns, middle, 0)
 }
 
-function middleTrace(program: Program, member: MemberValues): TracePoint[] {
-  const trace: TracePoint[] = []
+function middleTrace(program: Program, member: MemberValues, everyS: number): TracePoint[] {
+  const points: TracePoint[] = []
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
-  simulate(program, member, record, 0, trace)
-  return trace
+  simulate(program, member, record, 0, { everyS, points })
+  return points
 }
 
-function pointsOf(program: Program, trace: readonly TracePoint[], every: number): ForecastPoint[] {
+function pointsOf(program: Program, trace: readonly TracePoint[]): ForecastPoint[] {
   const pour = program.stages.findIndex(stage => stage.from !== null)
-  const points: ForecastPoint[] = []
-  let next = 0
-  for (const point of trace) {
-    if (point.timeS < next) continue
-    next = point.timeS + every
+  return trace.map((point) => {
     const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl } = point
     const colour = appearance(program.family, point, pour >= 0 && stage >= pour)
-    points.push({ timeS, stage, tempC, panC, colour, waterG, heldG, contentG, volumeMl })
-  }
-  return points
+    return { timeS, stage, tempC, panC, colour, waterG, heldG, contentG, volumeMl }
+  })
 }
 
 /** How the roast goes on in the middle run if nobody pours: the time from the wanted colour to brown, and from when. */

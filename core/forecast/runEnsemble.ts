@@ -2,6 +2,7 @@ import { memberValues, MEMBER_NAMES, type BeliefColumns } from '../belief/member
 import type { Program } from './program'
 import { ensembleRecord, type EnsembleRecord } from './record'
 import { simulate } from './simulate'
+import type { Trace } from './trace'
 
 /**
  * Runs every member of an ensemble.
@@ -9,11 +10,12 @@ import { simulate } from './simulate'
  * @param program what is to be run
  * @param columns the belief in ensemble order
  * @param normals standard normal numbers, `MEMBER_NAMES.length` for each member
+ * @param trace if given, moments of the first member are kept in it
  * @returns what happened in each member, flat
  */
-export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array): EnsembleRecord {
+export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): EnsembleRecord {
   const members = normals.length / MEMBER_NAMES.length
   const record = ensembleRecord(members, program.stages.length, program.queries.length, program.sides.length)
-  for (let i = 0; i < members; i++) simulate(program, memberValues(columns, normals, i), record, i)
+  for (let i = 0; i < members; i++) simulate(program, memberValues(columns, normals, i), record, i, i === 0 ? trace : undefined)
   return record
 }

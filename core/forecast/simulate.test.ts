@@ -18,7 +18,7 @@ function run(observations: readonly Observation[] = [], nowS = 0, member: Member
   const program = compileProgram(plan, replay(plan, observations), nowS)
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   const trace: TracePoint[] = []
-  simulate(program, member, record, 0, trace)
+  simulate(program, member, record, 0, { everyS: 0, points: trace })
   return { record, trace, sign: (id: SignId): number => record.signs[SIGNS.indexOf(id)]! }
 }
 const started = marked(1, 0, 'cook.started')

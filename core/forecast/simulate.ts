@@ -11,7 +11,7 @@ import { flamePower, startRun, type Run } from './run'
 import { lightSide, makeReady, stepSide, timeToBoilS } from './sideVessels'
 import { BOIL, SIGNS, signLevel } from './signs'
 import { stepVessel } from './stepVessel'
-import type { TracePoint } from './trace'
+import type { Trace, TracePoint } from './trace'
 
 const STEP_S = 4
 const SHADOW_S = 900
@@ -24,26 +24,31 @@ const SHADOW_S = 900
  * @param member uncertain numbers
  * @param record where the results go
  * @param index which member of the record this is
- * @param trace if given, every step is put at its end
+ * @param trace if given, moments of the run are put at its end, and its last one in any case
  */
 export function simulate(
   program: Program,
   member: MemberValues,
   record: EnsembleRecord,
   index: number,
-  trace?: TracePoint[],
+  trace?: Trace,
 ): void {
   for (let side = 0; side < program.sides.length; side++) {
     record.boils[index * record.sides + side] = timeToBoilS(startRun(program, member), side)
   }
   const run = startRun(program, member)
   enterStage(run, record, index)
+  let due = 0
   while (run.stage < program.stages.length && run.timeS < program.mostS) {
     const stepS = nextStep(run)
     advance(run, record, index, stepS)
-    if (trace) trace.push(tracePoint(run))
+    if (trace && run.timeS >= due) {
+      trace.points.push(tracePoint(run))
+      due = run.timeS + trace.everyS
+    }
     while (run.stage < program.stages.length && stageIsOver(run)) enterStage(run, record, index)
   }
+  if (trace && trace.points.at(-1)?.timeS !== run.timeS) trace.points.push(tracePoint(run))
 }
 
 /** The longest step that does not jump over anything with a known time. */

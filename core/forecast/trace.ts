@@ -1,3 +1,10 @@
+/** A run's moments as they are kept. */
+export interface Trace {
+  /** Shortest time between two kept moments, s; 0 keeps every step. */
+  readonly everyS: number
+  readonly points: TracePoint[]
+}
+
 /** One moment of one run, for drawing and for checking balances. */
 export interface TracePoint {
   readonly timeS: number

@@ -43,7 +43,8 @@ const shown = computed(() => props.rows.map((one) => {
     short: row.name.split(',')[0] ?? row.name,
     said: spoken.count === 0 ? 'a pinch' : measureText(spoken.text, spoken.count, spoken.name),
     plus: spoken.rest ? `and ${measureText(spoken.rest.text, spoken.rest.count, spoken.rest.name)}` : '',
-    grow: Math.min(3.4, Math.max(1, Math.sqrt(one.cups) * 1.2)),
+    // By whole cups: columns stand still while a level moves.
+    grow: Math.min(3.4, Math.max(1, Math.sqrt(Math.ceil(one.cups - 0.02)) * 1.1)),
     stands: standsOnShelf(one, props.base),
     under: [gramsText(one.massG), piece && pieces >= 1 && pieces < 100 ? `${pieces} ${pieces > 1 ? piece.plural : piece.noun}` : '', spoken.error > 0.04 ? `the mark is ${Math.round(spoken.error * 100)} % off` : ''].filter(Boolean).join(' · '),
     judged: one.standing ? one.standing.style ? STYLE_WORDS[one.standing.style] : outsideText(one.standing, props.family) : '',
