@@ -64,5 +64,5 @@ function send(): void {
 .faults { display: flex; flex-wrap: wrap; gap: 8px; }
 .faults .stone-button { min-height: 56px; }
 label { font-weight: 600; }
-input { min-height: 56px; border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; }
+input { min-height: 56px; border-bottom-width: 5px; padding: 0 0.8rem; }
 </style>

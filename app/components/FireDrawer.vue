@@ -203,7 +203,7 @@ legend, label { font-weight: 600; padding: 0 0 0.3rem; display: block; }
 .marks { display: flex; flex-wrap: wrap; gap: 8px; }
 .marks .stone-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
 .row { display: flex; gap: 8px; }
-.row input { flex: 1; min-width: 0; min-height: 56px; border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; font-size: 1.25rem; }
+.row input { flex: 1; min-width: 0; min-height: 56px; border-bottom-width: 5px; padding: 0 0.8rem; font-size: 1.25rem; }
 .row .stone-button { min-height: 56px; }
 form { display: grid; }
 h3 { margin-bottom: 4px; }

@@ -1,3 +1,4 @@
+import { createSharedComposable } from '@vueuse/core'
 import { onScopeDispose, readonly, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
 import { LiveCookLineSchema, type LiveCookLine } from '../../contracts/cook'
@@ -6,11 +7,11 @@ import { ask } from './api'
 const AnswerSchema = z.object({ cooks: z.array(LiveCookLineSchema) })
 
 /**
- * Cooks that are not finished, read now and every few seconds.
+ * Cooks that are not finished, read now and every few seconds, once for all who ask on a page.
  *
  * @returns the newest first, readonly; empty while the hearth is away
  */
-export function useLiveCooks(): Readonly<Ref<readonly LiveCookLine[]>> {
+export const useLiveCooks = createSharedComposable((): Readonly<Ref<readonly LiveCookLine[]>> => {
   const cooks = shallowRef<readonly LiveCookLine[]>([])
   const read = async (): Promise<void> => {
     const answer = await ask('GET', '/cooks', AnswerSchema).catch(() => null)
@@ -20,4 +21,4 @@ export function useLiveCooks(): Readonly<Ref<readonly LiveCookLine[]>> {
   const timer = setInterval(() => void read(), 5000)
   onScopeDispose(() => clearInterval(timer))
   return readonly(cooks) as Readonly<Ref<readonly LiveCookLine[]>>
-}
+})

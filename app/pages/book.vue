@@ -5,12 +5,11 @@ import { DishVersionSchema, type DishVersion } from '../../contracts/dish'
 import DishEntry from '../components/book/DishEntry.vue'
 import NewDishForm from '../components/book/NewDishForm.vue'
 import PasteLines from '../components/book/PasteLines.vue'
-import HouseHeader from '../components/HouseHeader.vue'
+import HousePage from '../components/HousePage.vue'
 import { ask } from '../composables/api'
 import { dishFile, giveFile, readDishFile, recipeFile } from '../composables/dishFiles'
 import { dishFinder } from '../composables/findDishes'
 import { hearthNow } from '../composables/hearthClock'
-import { useLiveCooks } from '../composables/liveCooks'
 import { newId } from '../composables/outbox'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
@@ -25,7 +24,6 @@ import { FAMILY_WORDS } from '../../words/choices'
 const DAY_MS = 86_400_000
 const house = useHouse()
 void house.load()
-const live = useLiveCooks()
 const router = useRouter()
 const route = useRoute()
 const text = ref(typeof route.query.find === 'string' ? route.query.find : '')
@@ -101,12 +99,8 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 </script>
 
 <template>
-  <div>
-    <HouseHeader :live="live[0]?.id ?? null" />
-    <main
-      id="main"
-      class="page book"
-    >
+  <HousePage :trouble="trouble || house.trouble">
+    <div class="book">
       <header class="head">
         <h1>The book</h1>
         <button
@@ -129,13 +123,6 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
           @change="readFile"
         ></label>
       </header>
-      <p
-        v-if="trouble || house.trouble"
-        class="danger"
-        role="alert"
-      >
-        {{ trouble || house.trouble }}
-      </p>
       <NewDishForm
         v-if="pane === 'new'"
         :table="table"
@@ -214,8 +201,8 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
           @restore="restore"
         />
       </ul>
-    </main>
-  </div>
+    </div>
+  </HousePage>
 </template>
 
 <style scoped>
@@ -226,7 +213,7 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 .file input { position: absolute; inset: 0; opacity: 0; cursor: pointer; }
 .file:focus-within { outline: 3px solid var(--accent); outline-offset: 2px; }
 .find { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; border-bottom: 3px solid var(--line); padding-bottom: 10px; }
-.find input[type="search"] { flex: 1 1 300px; min-height: 52px; font-size: 1.25rem; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; }
+.find input[type="search"] { flex: 1 1 300px; min-height: 52px; font-size: 1.25rem; }
 .check { display: flex; align-items: center; gap: 6px; white-space: nowrap; }
 .check input { width: 20px; height: 20px; accent-color: var(--accent); }
 .times { display: flex; flex-wrap: wrap; }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { BatchPageSchema, type BatchListLine } from '../../contracts/batch'
-import HouseHeader from '../components/HouseHeader.vue'
+import HousePage from '../components/HousePage.vue'
 import SmallArch from '../components/SmallArch.vue'
 import { ask } from '../composables/api'
 import { clockText, dayText, gramsText } from '../composables/format'
@@ -58,19 +58,8 @@ const guesses = computed(() => {
 </script>
 
 <template>
-  <div>
-    <HouseHeader :live="live[0]?.id ?? null" />
-    <main
-      id="main"
-      class="page"
-    >
-      <p
-        v-if="house.trouble"
-        class="danger"
-        role="alert"
-      >
-        {{ house.trouble }} What is on this device is safe.
-      </p>
+  <HousePage :trouble="house.trouble ? `${house.trouble} What is on this device is safe.` : ''">
+    <div class="home">
       <section
         v-if="started.length > 0"
         class="on"
@@ -221,18 +210,18 @@ const guesses = computed(() => {
       >
         {{ guesses }} things of your kitchen are still guesses. Windows are wide until they are known: <NuxtLink to="/kitchen">look at the shelves</NuxtLink>.
       </p>
-    </main>
-  </div>
+    </div>
+  </HousePage>
 </template>
 
 <style scoped>
-.page { display: grid; grid-template-columns: minmax(0, 1fr); gap: 26px; padding-top: 14px; }
+.home { display: grid; grid-template-columns: minmax(0, 1fr); gap: 26px; padding-top: 14px; }
 .on { display: grid; gap: 12px; }
 .go { min-height: 92px; font-size: 1.7rem; justify-content: space-between; padding-inline: 1.6rem; border-bottom-width: 8px; }
 .start h1 { margin-bottom: 14px; }
 .dishes { display: grid; gap: 28px; }
 .find { display: flex; gap: 12px; margin-bottom: 8px; }
-.find input { flex: 1 1 200px; min-width: 0; min-height: 56px; font-size: 1.25rem; border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.9rem; }
+.find input { flex: 1 1 200px; min-width: 0; min-height: 56px; font-size: 1.25rem; border-bottom-width: 5px; padding: 0 0.9rem; }
 .find .stone-button { min-height: 56px; white-space: nowrap; }
 .quick { list-style: none; margin: 0 0 22px; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
 .quick a { display: grid; padding: 8px 0; min-height: 56px; text-decoration: none; border-top: 2px solid var(--line); line-height: 1.25; }

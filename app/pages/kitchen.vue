@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import HouseHeader from '../components/HouseHeader.vue'
+import HousePage from '../components/HousePage.vue'
 import CupEditor from '../components/kitchen/CupEditor.vue'
 import FireEditor from '../components/kitchen/FireEditor.vue'
 import ShoppingForDishes from '../components/kitchen/ShoppingForDishes.vue'
@@ -11,7 +11,6 @@ import UnitsSwitch from '../components/kitchen/UnitsSwitch.vue'
 import PanEditor from '../components/kitchen/PanEditor.vue'
 import { unitsInUse } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
-import { useLiveCooks } from '../composables/liveCooks'
 import { boardsOf, newThing, type Board } from '../components/kitchen/boards'
 import { newId } from '../composables/outbox'
 import { useHouse } from '../stores/house'
@@ -23,7 +22,6 @@ const house = useHouse()
 const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
 const today = Math.floor(hearthNow() / 86_400_000)
 void house.load()
-const live = useLiveCooks()
 const open = ref<{ shelf: Board, id: string } | null>(null)
 const trouble = ref('')
 const gone = ref<{ shelf: Board, item: Kitchen[Board][number] } | null>(null)
@@ -68,23 +66,12 @@ async function add(kind: string): Promise<void> {
 </script>
 
 <template>
-  <div>
-    <HouseHeader :live="live[0]?.id ?? null" />
-    <main
-      id="main"
-      class="page kitchen"
-    >
+  <HousePage :trouble="trouble || house.trouble">
+    <div class="kitchen">
       <div class="shelves">
         <h1>The kitchen</h1>
         <p class="soft">
           Drawn to scale. Every number says where it comes from; a guess is good enough to begin with. Everything is kept as you change it.
-        </p>
-        <p
-          v-if="trouble || house.trouble"
-          class="danger"
-          role="alert"
-        >
-          {{ trouble || house.trouble }}
         </p>
         <p
           v-if="gone"
@@ -183,8 +170,8 @@ async function add(kind: string): Promise<void> {
           Take a thing from the shelf to name it, measure it or weigh it.
         </p>
       </aside>
-    </main>
-  </div>
+    </div>
+  </HousePage>
 </template>
 
 <style scoped>

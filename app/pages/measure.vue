@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
 import { computed, onMounted, ref } from 'vue'
-import HouseHeader from '../components/HouseHeader.vue'
+import HousePage from '../components/HousePage.vue'
 import AmountShelf from '../components/measure/AmountShelf.vue'
-import BuyAndPrepare from '../components/measure/BuyAndPrepare.vue'
+import DishHead from '../components/measure/DishHead.vue'
+import HowItIsMade from '../components/measure/HowItIsMade.vue'
 import IngredientPanel from '../components/measure/IngredientPanel.vue'
 import LiquidBar from '../components/measure/LiquidBar.vue'
 import OwnedScales from '../components/measure/OwnedScales.vue'
 import SayBar from '../components/measure/SayBar.vue'
-import SchoolChoices from '../components/measure/SchoolChoices.vue'
-import StageList from '../components/measure/StageList.vue'
 import WhatComesOfIt from '../components/measure/WhatComesOfIt.vue'
 import { hearthNow } from '../composables/hearthClock'
-import { useLiveCooks } from '../composables/liveCooks'
+import { useKeepingDish } from '../composables/keepingDish'
 import { useMeasureSheet } from '../composables/measureSheet'
 import { newId } from '../composables/outbox'
 import { sayScale, type Said } from '../composables/saying'
@@ -22,20 +21,17 @@ import { INGREDIENTS } from '../../book/ingredients'
 import { SWAPS } from '../../book/swaps'
 import type { Correction } from '../../core/composition/corrections'
 import type { Choices } from '../../core/dish/choices'
-import type { DishCard } from '../../core/dish/dish'
 import { withChoice } from '../../core/dish/withChoice'
 import { setAmount } from '../../core/proportions/setAmount'
-import { familyName, schoolOf } from '../../words/dish'
 
 const DAY_MS = 86_400_000
 const house = useHouse()
 const cooks = useCooks()
-const live = useLiveCooks()
 const route = useRoute()
 const router = useRouter()
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
-const { sheet, card, dish, troubles, rowOf, cup, fire, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
+const { sheet, card, dish, troubles, rowOf, cup, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
 void house.load().then(async () => {
   state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined)
   if (!sheet.value && kitchen.value) await router.replace('/book')
@@ -43,8 +39,6 @@ void house.load().then(async () => {
 // The fire must open even if the connection is lost between here and there.
 onMounted(() => void preloadRouteComponents('/fire/next'))
 
-const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['buy', 'Get ready and buy']] as const
-const pane = ref<(typeof PANES)[number][0]>('school')
 const open = ref<string | null>(null)
 const owned = ref(false)
 const hold = ref(true)
@@ -56,9 +50,8 @@ const nameOf = (id: string): string => {
   return one ? (rowOf(one.ingredient).name.split(',')[0] ?? id).toLowerCase() : id
 }
 const correctionOf = (id: string): Correction | null => kitchen.value?.corrections.find(one => one.id === id) ?? null
-const book = computed(() => dishes.value.find(one => one.id === card.value?.id) ?? null)
-const kept = computed(() => JSON.stringify(book.value))
-const changed = computed(() => card.value !== null && JSON.stringify(card.value) !== kept.value)
+const keeping = useKeepingDish({ card, dishes, take: next => set({ dish: next }), keepDish: house.keepDish })
+const { changed, keep, keepAsOwn, nextVersion } = keeping
 
 /** Scales as it is said. */
 function say(text: string): Said | null {
@@ -108,23 +101,6 @@ async function putSurplus(ingredient: string, massG: number): Promise<void> {
   })
 }
 
-/** A version of the dish as it is in hand, one after the newest. */
-const nextVersion = (): DishCard | null => (card.value ? { ...card.value, version: (book.value?.version ?? 0) + 1 } : null)
-async function keep(next: DishCard | null): Promise<boolean> {
-  if (!next) return false
-  return house.keepDish(next).then(() => {
-    set({ dish: next })
-    trouble.value = ''
-    return true
-  }, () => {
-    trouble.value = 'The hearth is away: the dish is kept on this device and not in the book yet.'
-    return false
-  })
-}
-async function keepAsOwn(): Promise<void> {
-  if (card.value) await keep({ ...card.value, id: newId(), version: 1, name: `${card.value.name}, ours`.slice(0, 60), note: `from ${card.value.name}` })
-}
-
 const starting = ref(false)
 async function toTheFire(): Promise<void> {
   if (!plan.value || !dish.value || !card.value) return
@@ -138,191 +114,117 @@ async function toTheFire(): Promise<void> {
 </script>
 
 <template>
-  <div>
-    <HouseHeader :live="live[0]?.id ?? null" />
-    <main
-      id="main"
-      class="page measure"
+  <HousePage :trouble="house.trouble || trouble || keeping.trouble.value">
+    <div
+      v-if="card && sheet && cup"
+      class="measure"
     >
-      <p
-        v-if="house.trouble || trouble"
-        class="danger all"
-        role="alert"
+      <section
+        class="left"
+        aria-label="Amounts"
       >
-        {{ house.trouble || trouble }}
-      </p>
-      <template v-if="card && sheet && cup">
-        <section
-          class="left"
-          aria-label="Amounts"
-        >
-          <header class="head">
-            <div>
-              <h1>{{ card.name }}</h1>
-              <p class="soft">
-                {{ familyName(card) }}: {{ schoolOf(card).join(' · ') }}
-              </p>
-            </div>
-            <p class="keeps">
-              <template v-if="changed">
-                <button
-                  class="stone-button quiet"
-                  @click="keep(nextVersion())"
-                >
-                  Keep the change
-                </button>
-                <button
-                  class="stone-button quiet"
-                  @click="keepAsOwn"
-                >
-                  Keep as a dish of ours
-                </button>
-              </template>
-              <NuxtLink
-                class="stone-button quiet"
-                :to="`/card/${card.id}`"
-              >Print</NuxtLink>
-            </p>
-          </header>
-          <SayBar
-            :cup="cup"
-            :cups="house.cups"
-            :say="say"
-            :can-undo="canUndo"
-            @cup="chooseCup"
-            @owned="toggleOwned"
-            @undo="undo"
-          />
-          <OwnedScales
-            v-if="owned"
-            :rows="amounts"
-            :base="card.base"
-            :measures="[cup, ...spoons]"
-            @take="takeOwned"
-            @close="owned = false"
-          />
-          <AmountShelf
-            :rows="amounts"
-            :base="card.base"
-            :family="card.family"
-            :cup="cup"
-            :open="open"
-            @change="change"
-            @look="look"
-          />
-          <IngredientPanel
-            v-if="looked"
-            :amount="looked"
-            :swaps="SWAPS"
-            :card="card"
-            :base-g="sheet.baseG"
-            :row-of="rowOf"
-            :cup="cup"
-            :measures="kitchen?.measures ?? []"
-            :correction="correctionOf(looked.row.id)"
-            :currency="house.currency"
-            @change="massG => change(looked!.id, massG)"
-            @swap="next => { open = null; set({ dish: next }) }"
-            @out="leaveOut(looked!.id)"
-            @correct="correct"
-            @close="open = null"
-          />
-          <LiquidBar
-            v-if="account && account.totalG > 0"
-            :account="account"
-            :name-of="nameOf"
-            :hold="hold"
-            @hold="on => hold = on"
-          />
-        </section>
-        <aside
-          class="right"
-          aria-label="What comes of it"
-        >
-          <header>
-            <h2>What comes of it</h2>
-            <button
-              class="stone-button first"
-              :disabled="!forecast || forecastIsOld || starting || troubles.length > 0"
-              @click="toTheFire"
-            >
-              Take it to the fire
-            </button>
-          </header>
-          <WhatComesOfIt
-            :state="state"
-            :pans="house.pans"
-            :fires="kitchen?.fires ?? []"
-            :currency="house.currency"
-          />
-        </aside>
-        <section
-          class="below"
-          aria-label="How it is made"
-        >
-          <nav
-            class="panes"
-            aria-label="More of this dish"
+        <DishHead
+          :card="card"
+          :changed="changed"
+          @keep="keep(nextVersion())"
+          @own="keepAsOwn"
+        />
+        <SayBar
+          :cup="cup"
+          :cups="house.cups"
+          :say="say"
+          :can-undo="canUndo"
+          @cup="chooseCup"
+          @owned="toggleOwned"
+          @undo="undo"
+        />
+        <OwnedScales
+          v-if="owned"
+          :rows="amounts"
+          :base="card.base"
+          :measures="[cup, ...spoons]"
+          @take="takeOwned"
+          @close="owned = false"
+        />
+        <AmountShelf
+          :rows="amounts"
+          :base="card.base"
+          :family="card.family"
+          :cup="cup"
+          :open="open"
+          @change="change"
+          @look="look"
+        />
+        <IngredientPanel
+          v-if="looked"
+          :amount="looked"
+          :swaps="SWAPS"
+          :card="card"
+          :base-g="sheet.baseG"
+          :row-of="rowOf"
+          :cup="cup"
+          :measures="kitchen?.measures ?? []"
+          :correction="correctionOf(looked.row.id)"
+          :currency="house.currency"
+          @change="massG => change(looked!.id, massG)"
+          @swap="next => { open = null; set({ dish: next }) }"
+          @out="leaveOut(looked!.id)"
+          @correct="correct"
+          @close="open = null"
+        />
+        <LiquidBar
+          v-if="account && account.totalG > 0"
+          :account="account"
+          :name-of="nameOf"
+          :hold="hold"
+          @hold="on => hold = on"
+        />
+      </section>
+      <aside
+        class="right"
+        aria-label="What comes of it"
+      >
+        <header>
+          <h2>What comes of it</h2>
+          <button
+            class="stone-button first"
+            :disabled="!forecast || forecastIsOld || starting || troubles.length > 0"
+            @click="toTheFire"
           >
-            <button
-              v-for="[id, name] in PANES"
-              :key="id"
-              :aria-pressed="pane === id"
-              @click="pane = id"
-            >
-              {{ name }}
-            </button>
-          </nav>
-          <SchoolChoices
-            v-if="pane === 'school' || troubles.length > 0"
-            :card="card"
-            :troubles="troubles"
-            @choose="choose"
-          />
-          <StageList
-            v-if="pane === 'stages' && dish"
-            :dish="dish"
-            :base-g="sheet.baseG"
-            :name-of="nameOf"
-          />
-          <BuyAndPrepare
-            v-if="pane === 'buy'"
-            :card="card"
-            :base-g="sheet.baseG"
-            :row-of="rowOf"
-            :store="kitchen?.store ?? []"
-            :today="Math.floor(hearthNow() / DAY_MS)"
-            :fire="fire"
-            @surplus="putSurplus"
-          />
-        </section>
-      </template>
-    </main>
-  </div>
+            Take it to the fire
+          </button>
+        </header>
+        <WhatComesOfIt
+          :state="state"
+          :pans="house.pans"
+          :fires="kitchen?.fires ?? []"
+          :currency="house.currency"
+        />
+      </aside>
+      <HowItIsMade
+        class="below"
+        :state="state"
+        :store="kitchen?.store ?? []"
+        :today="Math.floor(hearthNow() / DAY_MS)"
+        :name-of="nameOf"
+        @choose="choose"
+        @surplus="putSurplus"
+      />
+    </div>
+  </HousePage>
 </template>
 
 <style scoped>
-.measure { display: grid; grid-template: "all all" auto "left right" auto "below right" 1fr / minmax(0, 1fr) 384px; gap: 8px 30px; padding-top: 6px; }
-.all { grid-area: all; }
+.measure { display: grid; grid-template: "left right" auto "below right" 1fr / minmax(0, 1fr) 384px; gap: 8px 30px; padding-top: 6px; }
 .left { grid-area: left; }
 .right { grid-area: right; }
-.below { grid-area: below; display: grid; gap: 10px; align-content: start; content-visibility: auto; contain-intrinsic-size: auto 400px; }
+.below { grid-area: below; content-visibility: auto; contain-intrinsic-size: auto 400px; }
 .left, .right, .below { contain: layout style; }
 .left { display: grid; gap: 8px; align-content: start; }
-.head { display: flex; justify-content: space-between; gap: 20px; align-items: start; }
-.head h1 { font-size: 1.9rem; }
-.keeps { display: flex; white-space: nowrap; }
 .right { border-left: 3px solid var(--line); padding-left: 24px; display: grid; gap: 10px; align-content: start; }
 .right header { display: flex; justify-content: space-between; align-items: center; gap: 10px; }
-.panes { display: flex; gap: 4px; border-bottom: 3px solid var(--line); margin-top: 8px; }
-.panes button { background: none; border: 0; border-bottom: 5px solid transparent; margin-bottom: -3px; padding: 8px 14px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
-.panes button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--ink); }
 @media (max-width: 1000px) {
-  .measure { grid-template: "all" auto "left" auto "right" auto "below" auto / minmax(0, 1fr); }
+  .measure { grid-template: "left" auto "right" auto "below" auto / minmax(0, 1fr); }
   .right { border-left: 0; border-top: 3px solid var(--line); padding: 14px 0 0; margin-top: 10px; }
-}
-@media (max-width: 700px) {
-  .head { display: grid; }
-  .keeps { white-space: normal; flex-wrap: wrap; }
 }
 </style>

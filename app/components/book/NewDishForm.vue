@@ -9,7 +9,7 @@ import { FAMILY_IDS, type FamilyId } from '../../../core/family/family'
 import { STYLES, type Style } from '../../../core/proportions/spans'
 import { CHOICE_WORDS, FAMILY_WORDS } from '../../../words/choices'
 import { STYLE_WORDS } from '../../../words/measure'
-import ChoiceSelect from '../ChoiceSelect.vue'
+import LabelledChoice from '../LabelledChoice.vue'
 
 const props = defineProps<{
   /** The ingredient table. */
@@ -47,42 +47,30 @@ function make(): void {
     class="new"
     @submit.prevent="make"
   >
-    <div>
-      <span>Base</span>
-      <ChoiceSelect
-        label="Family"
-        :chosen="family"
-        :options="FAMILY_IDS.map(id => ({ value: id, label: FAMILY_WORDS[id].name }))"
-        @choose="setFamily"
-      />
-    </div>
-    <div>
-      <span>Which</span>
-      <ChoiceSelect
-        label="Which base"
-        :chosen="row?.id"
-        :options="bases.map(one => ({ value: one.id, label: one.name }))"
-        @choose="value => base = value"
-      />
-    </div>
-    <div>
-      <span>Made into</span>
-      <ChoiceSelect
-        label="Made into"
-        :chosen="form"
-        :options="FORMS.map(id => ({ value: id, label: CHOICE_WORDS.form.answers[id] ?? id }))"
-        @choose="value => form = FORMS.find(id => id === value) ?? 'soft'"
-      />
-    </div>
-    <div>
-      <span>Style</span>
-      <ChoiceSelect
-        label="Style"
-        :chosen="style"
-        :options="STYLES.map(id => ({ value: id, label: STYLE_WORDS[id] }))"
-        @choose="value => style = STYLES.find(id => id === value) ?? 'everyday'"
-      />
-    </div>
+    <LabelledChoice
+      asks="Family"
+      :chosen="family"
+      :options="FAMILY_IDS.map(id => ({ value: id, label: FAMILY_WORDS[id].name }))"
+      @choose="setFamily"
+    />
+    <LabelledChoice
+      asks="Which base"
+      :chosen="row?.id"
+      :options="bases.map(one => ({ value: one.id, label: one.name }))"
+      @choose="value => base = value"
+    />
+    <LabelledChoice
+      asks="Made into"
+      :chosen="form"
+      :options="FORMS.map(id => ({ value: id, label: CHOICE_WORDS.form.answers[id] ?? id }))"
+      @choose="value => form = FORMS.find(id => id === value) ?? 'soft'"
+    />
+    <LabelledChoice
+      asks="Style"
+      :chosen="style"
+      :options="STYLES.map(id => ({ value: id, label: STYLE_WORDS[id] }))"
+      @choose="value => style = STYLES.find(id => id === value) ?? 'everyday'"
+    />
     <label>Name <input
       v-model="name"
       maxlength="60"
@@ -96,6 +84,6 @@ function make(): void {
 
 <style scoped>
 .new { display: grid; grid-template-columns: repeat(auto-fill, minmax(180px, 1fr)); gap: 10px 16px; align-items: end; }
-span, label { font-weight: 600; font-size: 0.9375rem; display: block; }
-input { display: block; width: 100%; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.7rem; min-height: 46px; font-weight: 400; }
+label { font-weight: 600; font-size: 0.9375rem; display: block; }
+input { display: block; width: 100%; }
 </style>

@@ -11,6 +11,7 @@ import { countable } from '../../../core/measures/countable'
 import { weightOf } from '../../../core/measures/weightOf'
 import { DOUBT_WORDS } from '../../../words/book'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import LabelledChoice from '../LabelledChoice.vue'
 
 const props = defineProps<{
   /** Lines to begin with. */
@@ -101,9 +102,8 @@ function make(): void {
           v-model="name"
           maxlength="60"
         ></label>
-        <span>In that text a cup is</span>
-        <ChoiceSelect
-          label="In that text a cup is"
+        <LabelledChoice
+          asks="In that text a cup is"
           :chosen="cupMl"
           :options="CUPS"
           @choose="value => cupMl = value"
@@ -188,17 +188,14 @@ function make(): void {
 .paste { display: grid; gap: 14px; }
 .two { display: grid; grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr); gap: 26px; }
 label { display: grid; gap: 4px; font-weight: 600; }
-textarea, .asks input, td input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0.5rem 0.7rem; font-weight: 400; min-height: 44px; }
 td input { width: 170px; margin-left: 8px; }
 thead th:nth-child(2) { width: 300px; }
 thead th:nth-child(3) { width: 270px; }
 .asks { display: grid; gap: 8px; align-content: start; }
-.asks span { font-weight: 600; }
 table { border-collapse: collapse; width: 100%; }
 th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-top: 2px solid var(--line); }
 thead th { border: 0; color: var(--ink-soft); font-weight: 400; font-size: 0.9375rem; }
 tr.open th { border-left: 5px solid var(--danger); padding-left: 10px; }
-p:empty { display: none; }
 @media (max-width: 760px) {
   .two { grid-template-columns: minmax(0, 1fr); }
   table, tbody { display: block; }

@@ -42,5 +42,4 @@ function rename(): void {
 
 <style scoped>
 .editor { display: grid; gap: 10px; }
-p:empty { display: none; }
 </style>

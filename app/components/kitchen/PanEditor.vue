@@ -6,7 +6,7 @@ import type { Pan } from '../../../contracts/kitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import { MATERIALS, type Material } from '../../../core/vessel/vessel'
 import { ORIGIN_WORDS } from '../../../words/measure'
-import ChoiceSelect from '../ChoiceSelect.vue'
+import LabelledChoice from '../LabelledChoice.vue'
 import EditorShell from './EditorShell.vue'
 import NumberField from './NumberField.vue'
 
@@ -52,12 +52,12 @@ function weigh(): void {
     @rename="name => send({ name })"
     @refuse="says => trouble = says"
   >
-    <label>Material<ChoiceSelect
-      label="Material"
+    <LabelledChoice
+      asks="Material"
       :chosen="item.material"
       :options="MATERIALS.map(one => ({ value: one, label: one.replace('-', ' ') }))"
       @choose="value => send({ material: value as Material })"
-    /></label>
+    />
     <NumberField
       v-model="diameter"
       label="Across, inside"

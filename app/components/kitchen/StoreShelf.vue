@@ -174,12 +174,10 @@ th, td { text-align: left; font-weight: 400; border-top: 2px solid var(--line); 
 thead th { border: 0; color: var(--ink-soft); font-size: 0.9375rem; }
 tr.past th { border-left: 5px solid var(--danger); padding-left: 10px; }
 tr.soon th { border-left: 5px solid var(--ink); padding-left: 10px; font-weight: 650; }
-input { border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.6rem; min-height: 44px; }
 .mass { width: 88px; min-height: 36px; border-width: 1px 1px 2px; }
 .unit, .narrow { display: none; }
 .add { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; margin-top: 6px; }
 .add > :first-child { flex: 0 1 260px; }
-p:empty { display: none; }
 @media (max-width: 700px) {
   .narrow, .unit { display: inline; }
   thead, .got { display: none; }

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { typedNumber } from '../../composables/typed'
 import type { Tray } from '../../../contracts/kitchen'
-import ChoiceSelect from '../ChoiceSelect.vue'
+import LabelledChoice from '../LabelledChoice.vue'
 import EditorShell from './EditorShell.vue'
 import NumberField from './NumberField.vue'
 
@@ -43,12 +43,12 @@ function size(field: Size): void {
     @rename="name => send({ name })"
     @refuse="says => trouble = says"
   >
-    <label>Shape<ChoiceSelect
-      label="Shape"
+    <LabelledChoice
+      asks="Shape"
       :chosen="item.shape"
       :options="[{ value: 'rectangle', label: 'rectangle' }, { value: 'round', label: 'round' }]"
       @choose="value => send({ shape: value === 'round' ? 'round' : 'rectangle' })"
-    /></label>
+    />
     <NumberField
       v-model="typed.widthMm"
       :label="item.shape === 'round' ? 'Across' : 'Wide'"

@@ -45,5 +45,5 @@ const emit = defineEmits<{
 
 <style scoped>
 .units { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; }
-input { width: 70px; min-height: 40px; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.6rem; }
+input { width: 70px; }
 </style>

@@ -125,6 +125,5 @@ function forget(): void {
 .correct { display: grid; gap: 6px; }
 .fields { display: flex; flex-wrap: wrap; gap: 10px 16px; align-items: end; }
 .fields label { display: grid; font-size: 0.9375rem; font-weight: 600; }
-.fields input { width: 130px; min-height: 40px; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.6rem; font-weight: 400; }
-p:empty { display: none; }
+.fields input { width: 130px; }
 </style>

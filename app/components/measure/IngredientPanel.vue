@@ -157,6 +157,5 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / 4.184))
 header { display: flex; align-items: baseline; gap: 16px; }
 header .stone-button { margin-left: auto; }
 .typed { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; }
-.typed input { min-height: 44px; flex: 0 1 260px; min-width: 140px; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.7rem; }
-p:empty { display: none; }
+.typed input { flex: 0 1 260px; min-width: 140px; }
 </style>

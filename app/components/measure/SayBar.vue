@@ -89,10 +89,9 @@ function set(): void {
 <style scoped>
 .say { display: flex; gap: 10px; align-items: center; }
 .say label { color: var(--ink-soft); white-space: nowrap; }
-.say input { min-height: 46px; flex: 1 1 180px; min-width: 0; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0 0.8rem; }
+.say input { min-height: 46px; flex: 1 1 180px; min-width: 0; }
 .say .stone-button { white-space: nowrap; padding-inline: 0.8rem; }
 .cup { flex: 0 1 215px; min-width: 150px; }
-p:empty { display: none; }
 p { padding-top: 4px; }
 @media (max-width: 760px) {
   .say { flex-wrap: wrap; }

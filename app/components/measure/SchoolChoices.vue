@@ -4,7 +4,7 @@ import { CHOICE_VALUES, type Choices } from '../../../core/dish/choices'
 import type { DishCard } from '../../../core/dish/dish'
 import { PREPARATIONS_OF, type Trouble } from '../../../core/dish/troublesOf'
 import { CHOICE_WORDS, offerText, TROUBLE_WORDS } from '../../../words/choices'
-import ChoiceSelect from '../ChoiceSelect.vue'
+import LabelledChoice from '../LabelledChoice.vue'
 
 const props = defineProps<{
   /** Dish in hand. */
@@ -66,18 +66,14 @@ function choose(key: keyof Choices, value: string): void {
       v-memo="[card.choices, asked.join()]"
       class="questions"
     >
-      <div
+      <LabelledChoice
         v-for="key in asked"
         :key="key"
-      >
-        <span class="asks">{{ CHOICE_WORDS[key].asks }}</span>
-        <ChoiceSelect
-          :label="CHOICE_WORDS[key].asks"
-          :chosen="String(card.choices[key])"
-          :options="optionsOf(key)"
-          @choose="value => choose(key, value)"
-        />
-      </div>
+        :asks="CHOICE_WORDS[key].asks"
+        :chosen="String(card.choices[key])"
+        :options="optionsOf(key)"
+        @choose="value => choose(key, value)"
+      />
     </div>
   </div>
 </template>
@@ -85,7 +81,6 @@ function choose(key: keyof Choices, value: string): void {
 <style scoped>
 .school { display: grid; gap: 14px; }
 .questions { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 10px 18px; }
-.asks { display: block; font-weight: 600; font-size: 0.9375rem; margin-bottom: 2px; }
 .trouble { border-left: 5px solid var(--danger); padding: 6px 14px; background: var(--danger-pale); display: grid; gap: 6px; }
 .trouble .stone-button { margin: 0 8px 4px 0; }
 </style>

@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { BatchSchema, type Batch } from '../../../contracts/batch'
-import HouseHeader from '../../components/HouseHeader.vue'
+import HousePage from '../../components/HousePage.vue'
 import SmallArch from '../../components/SmallArch.vue'
 import { Anything, ask } from '../../composables/api'
 import { clockText, dayText, gramsText, timeOfDay, windowText } from '../../composables/format'
-import { useLiveCooks } from '../../composables/liveCooks'
 import { FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
 import { stageName } from '../../../words/stages'
 
 const route = useRoute()
 const id = String(route.params.id)
-const live = useLiveCooks()
 const batch = shallowRef<Batch | null>(null)
 const trouble = ref('')
 const removed = ref(false)
@@ -89,19 +87,8 @@ function takeAway(): void {
 </script>
 
 <template>
-  <div>
-    <HouseHeader :live="live[0]?.id ?? null" />
-    <main
-      id="main"
-      class="page"
-    >
-      <p
-        v-if="trouble"
-        class="danger"
-        role="alert"
-      >
-        {{ trouble }}
-      </p>
+  <HousePage :trouble="trouble">
+    <div class="batch">
       <template v-if="batch && summary && plan">
         <header class="top">
           <div>
@@ -224,12 +211,12 @@ function takeAway(): void {
         </section>
       </template>
       <p><NuxtLink to="/ledger">All batches</NuxtLink></p>
-    </main>
-  </div>
+    </div>
+  </HousePage>
 </template>
 
 <style scoped>
-.page { display: grid; gap: 18px; padding-top: 16px; }
+.batch { display: grid; gap: 18px; padding-top: 16px; }
 .top { display: flex; justify-content: space-between; gap: 20px; flex-wrap: wrap; }
 .row { display: flex; gap: 10px; align-items: start; }
 .pair { display: grid; grid-template-columns: 250px 250px minmax(0, 1fr); gap: 30px; align-items: start; }
@@ -241,7 +228,7 @@ th, td { text-align: left; padding: 0.4rem 0.9rem 0.4rem 0; border-bottom: 1px s
 thead th { color: var(--ink-soft); }
 .outcome { font: 600 1.25rem var(--voice); margin: 14px 0; }
 label { font-weight: 600; display: block; }
-textarea { width: 100%; border: 2px solid var(--ink); border-bottom-width: 4px; border-radius: 2px; background: var(--wall-raised); padding: 0.6rem 0.8rem; }
+textarea { width: 100%; }
 .story { list-style: none; margin: 8px 0 0; padding: 0; columns: 3; column-gap: 30px; }
 .story li { padding: 0.25rem 0; break-inside: avoid; }
 .at { display: inline-block; min-width: 3.6em; font-weight: 600; }

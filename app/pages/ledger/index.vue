@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { BatchPageSchema, type BatchListLine } from '../../../contracts/batch'
-import HouseHeader from '../../components/HouseHeader.vue'
+import HousePage from '../../components/HousePage.vue'
 import SmallArch from '../../components/SmallArch.vue'
 import { ask } from '../../composables/api'
 import { clockText, dayText, gramsText } from '../../composables/format'
-import { useLiveCooks } from '../../composables/liveCooks'
 import { FAULT_WORDS } from '../../../words/cook'
 
-const live = useLiveCooks()
 const batches = shallowRef<readonly BatchListLine[]>([])
 const next = ref<string | null>(null)
 const state = ref<'loading' | 'here' | 'away'>('loading')
@@ -43,12 +41,8 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
 </script>
 
 <template>
-  <div>
-    <HouseHeader :live="live[0]?.id ?? null" />
-    <main
-      id="main"
-      class="page"
-    >
+  <HousePage>
+    <div class="ledger">
       <h1>{{ batches.length === 0 ? 'The ledger' : `${batches.length}${next ? '+' : ''} ${batches.length === 1 ? 'batch' : 'batches'}, ${faulty === 0 ? 'all came right' : `${batches.length - faulty} came right`}` }}</h1>
       <p class="soft">
         Each arch is one batch in its own colours: left foot raw, crown the turn, right foot done. A crimson lozenge is a fault.
@@ -110,12 +104,12 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
       >
         Older batches
       </button>
-    </main>
-  </div>
+    </div>
+  </HousePage>
 </template>
 
 <style scoped>
-.page { display: grid; gap: 12px; padding-top: 16px; }
+.ledger { display: grid; gap: 12px; padding-top: 16px; }
 .empty { font-size: 1.3rem; padding: 2rem 0; }
 .wall { display: grid; grid-template-columns: 220px minmax(0, 1fr); gap: 20px; margin-top: 12px; }
 ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(122px, 1fr)); gap: 20px 0; }

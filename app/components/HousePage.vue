@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { useLiveCooks } from '../composables/liveCooks'
+import HouseHeader from './HouseHeader.vue'
+
+defineProps<{
+  /** What went wrong, in a sentence; empty or null for nothing. */
+  trouble?: string | null
+}>()
+
+const live = useLiveCooks()
+</script>
+
+<template>
+  <div>
+    <HouseHeader :live="live[0]?.id ?? null" />
+    <main
+      id="main"
+      class="page"
+    >
+      <p
+        v-if="trouble"
+        class="danger"
+        role="alert"
+      >
+        {{ trouble }}
+      </p>
+      <slot />
+    </main>
+  </div>
+</template>
+
+<style scoped>
+main > p { margin: 10px 0; }
+</style>

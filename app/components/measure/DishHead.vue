@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { DishCard } from '../../../core/dish/dish'
+import { familyName, schoolOf } from '../../../words/dish'
+
+defineProps<{
+  /** Dish in hand. */
+  card: DishCard
+  /** True where it differs from the book's. */
+  changed: boolean
+}>()
+
+const emit = defineEmits<{
+  /** The change is to be kept in the dish. */
+  keep: []
+  /** It is to be kept beside the dish it came from. */
+  own: []
+}>()
+</script>
+
+<template>
+  <header class="head">
+    <div>
+      <h1>{{ card.name }}</h1>
+      <p class="soft">
+        {{ familyName(card) }}: {{ schoolOf(card).join(' · ') }}
+      </p>
+    </div>
+    <p class="keeps">
+      <template v-if="changed">
+        <button
+          class="stone-button quiet"
+          @click="emit('keep')"
+        >
+          Keep the change
+        </button>
+        <button
+          class="stone-button quiet"
+          @click="emit('own')"
+        >
+          Keep as a dish of ours
+        </button>
+      </template>
+      <NuxtLink
+        class="stone-button quiet"
+        :to="`/card/${card.id}`"
+      >Print</NuxtLink>
+    </p>
+  </header>
+</template>
+
+<style scoped>
+.head { display: flex; justify-content: space-between; gap: 20px; align-items: start; }
+h1 { font-size: 1.9rem; }
+.keeps { display: flex; white-space: nowrap; }
+@media (max-width: 700px) {
+  .head { display: grid; }
+  .keeps { white-space: normal; flex-wrap: wrap; }
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { MeasureSheet } from '../../composables/measureSheet'
+import type { Kitchen } from '../../../contracts/kitchen'
+import type { Choices } from '../../../core/dish/choices'
+import BuyAndPrepare from './BuyAndPrepare.vue'
+import SchoolChoices from './SchoolChoices.vue'
+import StageList from './StageList.vue'
+
+const props = defineProps<{
+  /** State of the Measure screen. */
+  state: MeasureSheet
+  /** What is in the house. */
+  store: Kitchen['store']
+  /** Today, days since 1970. */
+  today: number
+  /** Name of an ingredient of the dish. */
+  nameOf: (id: string) => string
+}>()
+
+const emit = defineEmits<{
+  /** Choices were changed. */
+  choose: [changes: Partial<Choices>]
+  /** What is left over of an ingredient goes into the store, g. */
+  surplus: [ingredient: string, massG: number]
+}>()
+
+const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['buy', 'Get ready and buy']] as const
+const pane = ref<(typeof PANES)[number][0]>('school')
+const { card, sheet, dish, troubles, rowOf, fire } = props.state
+</script>
+
+<template>
+  <section
+    v-if="card && sheet"
+    class="made"
+    aria-label="How it is made"
+  >
+    <nav
+      class="panes"
+      aria-label="More of this dish"
+    >
+      <button
+        v-for="[id, name] in PANES"
+        :key="id"
+        :aria-pressed="pane === id"
+        @click="pane = id"
+      >
+        {{ name }}
+      </button>
+    </nav>
+    <SchoolChoices
+      v-if="pane === 'school' || troubles.length > 0"
+      :card="card"
+      :troubles="troubles"
+      @choose="changes => emit('choose', changes)"
+    />
+    <StageList
+      v-if="pane === 'stages' && dish"
+      :dish="dish"
+      :base-g="sheet.baseG"
+      :name-of="nameOf"
+    />
+    <BuyAndPrepare
+      v-if="pane === 'buy'"
+      :card="card"
+      :base-g="sheet.baseG"
+      :row-of="rowOf"
+      :store="store"
+      :today="today"
+      :fire="fire"
+      @surplus="(ingredient, massG) => emit('surplus', ingredient, massG)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.made { display: grid; gap: 10px; align-content: start; }
+.panes { display: flex; gap: 4px; border-bottom: 3px solid var(--line); margin-top: 8px; }
+.panes button { background: none; border: 0; border-bottom: 5px solid transparent; margin-bottom: -3px; padding: 8px 14px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
+.panes button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--ink); }
+</style>
