@@ -1,7 +1,7 @@
 import { parseIngredient, type Ingredient as ParsedLine } from 'parse-ingredient'
 import type { Ingredient } from '../composition/ingredient'
 import type { MeasureSize } from '../measures/inMeasures'
-import { parseAmount, type SpokenAmount } from '../measures/parseAmount'
+import { parseAmount, PINCH_ML, type SpokenAmount } from '../measures/parseAmount'
 import { weightOf } from '../measures/weightOf'
 import { foldSpelling } from '../search/foldSpelling'
 
@@ -88,7 +88,7 @@ function firstOf(line: string): ParsedLine | null {
 
 /** The weight a parsed line asks for; the middle of a range. */
 function amountOf(parsed: ParsedLine, row: Ingredient, cup: MeasureSize): number | null {
-  if (parsed.quantity === null) return /\bpinch\b/i.test(parsed.description) ? 0.31 * row.bulkDensity : null
+  if (parsed.quantity === null) return /\bpinch\b/i.test(parsed.description) ? PINCH_ML * row.bulkDensity : null
   const value = parsed.quantity2 === null ? parsed.quantity : (parsed.quantity + parsed.quantity2) / 2
   const sized = SIZES[parsed.unitOfMeasure ?? '']
   const unit = sized ? '' : parsed.unitOfMeasure ?? ''

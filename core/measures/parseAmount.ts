@@ -12,13 +12,14 @@ export type SpokenAmount =
 /** Sizes a counted thing comes in. */
 export type PieceSize = 'small' | 'medium' | 'large'
 
+/** A pinch, ml: a sixteenth of a teaspoon (kitchen convention). */
+export const PINCH_ML = 0.31
 /** Units with a fixed size: grams, or ml by the metric spoon. */
 const MASSES: Readonly<Record<string, number>> = { g: 1, gm: 1, gms: 1, gram: 1, grams: 1, gramme: 1, grammes: 1, kg: 1000, kilogram: 1000, kilograms: 1000, kilo: 1000, kilos: 1000, oz: 28.3495, ounce: 28.3495, ounces: 28.3495, lb: 453.592, lbs: 453.592, pound: 453.592, pounds: 453.592 }
 const VOLUMES: Readonly<Record<string, number>> = {
   ml: 1, milliliter: 1, milliliters: 1, millilitre: 1, millilitres: 1, l: 1000, litre: 1000, litres: 1000, liter: 1000, liters: 1000, tbsp: 15, tbsps: 15, tablespoon: 15, tablespoons: 15,
   tsp: 5, tsps: 5, teaspoon: 5, teaspoons: 5,
-  // A pinch is a sixteenth of a teaspoon (kitchen convention).
-  pinch: 0.31, pinches: 0.31,
+  pinch: PINCH_ML, pinches: PINCH_ML,
 }
 const PEOPLE = new Set(['people', 'person', 'persons', 'guests', 'servings', 'portions', 'bowls', 'eaters'])
 const CUPS = new Set(['cup', 'cups', 'glass', 'glasses', 'measure', 'measures', 'katori', 'katoris', 'tumbler', 'tumblers', 'bowl'])

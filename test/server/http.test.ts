@@ -30,6 +30,9 @@ beforeAll(async () => {
     throw new HttpProblem('not-found')
   }))
   app.use('/parsed', route(() => parse(z.number(), 'no number')))
+  app.use('/long', route(() => ({ words: Array.from({ length: 500 }, (_, i) => `word ${i}`) })))
+  app.use('/text', route(() => 'plain text that is '.repeat(200)))
+  app.use('/none', route(() => null))
   app.use('/house', route(async hearth => ({ pans: (await hearth.kitchens.all()).pans.length })))
   server = createServer(toNodeListener(app))
   await new Promise<void>(done => server.listen(0, '127.0.0.1', done))
@@ -84,5 +87,30 @@ describe('a route', () => {
     expect(text).not.toContain('secret')
     expect(text).not.toContain('.ts')
     expect(ProblemSchema.parse(JSON.parse(text)).code).toBe('went-wrong')
+  })
+})
+
+describe('an answer', () => {
+  const get = (path: string, encoding: string) => fetch(url + path, { headers: { 'accept-encoding': encoding } })
+
+  it('is compressed where it is long and the asker reads it so', async () => {
+    const [packed, plain, other] = await Promise.all(['gzip, br', 'identity', 'br'].map(encoding => get('/long', encoding)))
+    expect([packed!, plain!, other!].map(one => one.headers.get('content-encoding'))).toEqual(['gzip', null, null])
+    for (const one of [packed!, plain!, other!]) {
+      expect(one.headers.get('content-type')).toContain('application/json')
+      expect(one.headers.get('vary')).toContain('accept-encoding')
+      expect(((await one.json()) as { words: string[] }).words[499]).toBe('word 499')
+    }
+    expect(Number(packed!.headers.get('content-length'))).toBeLessThan(2500)
+  })
+
+  it('goes as it is where it is short, a text, or nothing', async () => {
+    const short = await get('/house', 'gzip')
+    expect(short.headers.get('content-encoding')).toBeNull()
+    expect(await short.json()).toEqual({ pans: 2 })
+    const text = await get('/text', 'gzip')
+    expect(text.headers.get('content-encoding')).toBeNull()
+    expect(await text.text()).toContain('plain text')
+    expect((await get('/none', 'gzip')).ok).toBe(true)
   })
 })

@@ -1,0 +1,70 @@
+import { mount, RouterLinkStub } from '@vue/test-utils'
+import { computed, ref, shallowRef } from 'vue'
+import { describe, expect, it } from 'vitest'
+import type { MeasureSheet } from '../../composables/measureSheet'
+import { stageDish } from '../../../core/dish/stageDish'
+import { troublesOf } from '../../../core/dish/troublesOf'
+import { withChoices as global } from '../../../test/support/choiceStub'
+import { button, dishOf, nameOf } from '../../../test/support/measuring'
+import { rowOf } from '../../../test/support/plans'
+import DishHead from './DishHead.vue'
+import HowItIsMade from './HowItIsMade.vue'
+
+const carrot = dishOf('winter-market-carrot')
+
+describe('the head of a sheet', () => {
+  const head = (changed: boolean) => mount(DishHead, { props: { card: carrot, changed }, global: { stubs: { NuxtLink: RouterLinkStub } } })
+
+  it('names the dish and the school it is cooked in, and leads to its card', () => {
+    const drawn = head(false)
+    expect(drawn.get('h1').text()).toBe(carrot.name)
+    expect(drawn.text()).toContain('Grated vegetables: ')
+    expect(drawn.getComponent(RouterLinkStub).props('to')).toBe(`/card/${carrot.id}`)
+  })
+
+  it('offers to keep a change, and only a change', async () => {
+    expect(head(false).findAll('button')).toEqual([])
+    const drawn = head(true)
+    await button(drawn, 'Keep the change').trigger('click')
+    await button(drawn, 'as a dish of ours').trigger('click')
+    expect(drawn.emitted()).toMatchObject({ keep: [[]], own: [[]] })
+  })
+})
+
+describe('how it is made', () => {
+  function made(card = carrot) {
+    const held = shallowRef(card)
+    const troubles = computed(() => troublesOf(held.value))
+    const state = {
+      card: held, troubles, rowOf, sheet: ref({ baseG: 900 }), fire: ref(null),
+      dish: computed(() => (troubles.value.length === 0 ? stageDish(held.value) : null)),
+    } as unknown as MeasureSheet
+    return mount(HowItIsMade, { props: { state, store: [], today: 20_000, nameOf }, global })
+  }
+
+  it('shows the school first, then the stages or what to get ready, one at a time', async () => {
+    const drawn = made()
+    const shown = (): boolean[] => ['.school', '.stages'].map(place => drawn.find(place).exists())
+    expect(shown()).toEqual([true, false])
+    await button(drawn, 'Its stages').trigger('click')
+    expect(shown()).toEqual([false, true])
+    await button(drawn, 'Get ready').trigger('click')
+    expect(shown()).toEqual([false, false])
+    expect(drawn.findAll('.panes [aria-pressed="true"]').map(one => one.text())).toEqual(['Get ready and buy'])
+  })
+
+  it('passes a changed choice on', async () => {
+    const drawn = made()
+    await drawn.get('[aria-label="Finished"]').setValue(drawn.findAll('[aria-label="Finished"] option').at(-1)!.attributes('value')!)
+    expect(drawn.emitted('choose')).toHaveLength(1)
+  })
+
+  it('says what cannot work whatever is open, and shows no stages of it', async () => {
+    const impossible = { ...carrot, choices: { ...carrot.choices, liquid: 'milk' as const, preparation: 'raw-paste' as const } }
+    expect(troublesOf(impossible).length).toBeGreaterThan(0)
+    const drawn = made(impossible)
+    await button(drawn, 'Its stages').trigger('click')
+    expect(drawn.get('[role="alert"]').text()).toContain('This cannot work')
+    expect(drawn.find('.stages').exists()).toBe(false)
+  })
+})
