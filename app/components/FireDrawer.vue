@@ -108,7 +108,7 @@ function sendNote(): void {
       </button>
       <button
         v-if="other !== null && cook.lit[other] === undefined"
-        class="stone-button"
+        class="stone-button sentence"
         @click="emit('mark', 'vessel.lit', { vessel: other })"
       >
         {{ vesselText(plan, other) }} is on
@@ -202,6 +202,7 @@ fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend, label { font-weight: 600; padding: 0 0 0.3rem; display: block; }
 .marks { display: flex; flex-wrap: wrap; gap: 8px; }
 .marks .stone-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
+.sentence::first-letter { text-transform: uppercase; }
 .row { display: flex; gap: 8px; }
 .row input { flex: 1; min-width: 0; min-height: 56px; border-bottom-width: 5px; padding: 0 0.8rem; font-size: 1.25rem; }
 .row .stone-button { min-height: 56px; }

@@ -61,7 +61,7 @@ nav a.router-link-exact-active, nav a.router-link-active:not([href="/"]) { color
 .kept { margin-left: auto; color: var(--ink-soft); }
 @media (max-width: 700px) {
   .house { padding: 10px 16px 4px; gap: 0 0.6rem; }
-  nav { order: 3; width: 100%; overflow-x: auto; }
-  nav a { padding-inline: 0.6rem; font-size: 1.0625rem; }
+  nav { order: 3; width: 100%; overflow-x: auto; justify-content: space-between; gap: 0; }
+  nav a { padding-inline: 0.4rem; font-size: 1rem; }
 }
 </style>

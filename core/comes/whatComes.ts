@@ -9,6 +9,7 @@ import { finishedShare } from '../proportions/finishedShare'
 import { roleRatio } from '../proportions/roleRatio'
 import { spansOf } from '../proportions/spans'
 import { preparedWeight } from '../preparing/preparedWeight'
+import { Z90 } from '../random/normalCdf'
 import { sweetnessG, type Served } from './sweetness'
 
 /** What one serving holds. */
@@ -45,7 +46,6 @@ export interface WhatComes {
 
 /** Tables and real food differ by about this much (estimate). */
 const TABLE_SPREAD = 0.08
-const Z90 = 1.2816
 
 type Dish = Pick<DishCard, 'family' | 'base' | 'ingredients' | 'kept' | 'portionG' | 'choices'>
 

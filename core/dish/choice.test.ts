@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { rowOf, starter } from '../../test/support/plans'
+import { CoreError } from '../error'
+import { FAMILY_IDS } from '../family/family'
 import { boundaryIndex } from './boundaryIndex'
 import { doneIndex } from './doneIndex'
 import { mainLine } from './mainLine'
 import { mainVessel } from './mainVessel'
 import { sideStages } from './sideStages'
 import { usualChoices } from './usualChoices'
+import { usualKept } from './usualKept'
 import { withChoice } from './withChoice'
 
 const card = (id: string) => STARTER_DISHES.find(dish => dish.id === id)!
@@ -77,5 +80,18 @@ describe('lines and vessels', () => {
   it('a pressure pan does not become the vessel in which a dish turns', () => {
     expect(mainLine(starter('cellar-beetroot'))[0]!.vessel).toBe('pressure-pan')
     expect(mainVessel(starter('cellar-beetroot'))).toBe('pan')
+  })
+})
+
+describe('the water a dish keeps before anybody has cooked it', () => {
+  it('is nearly all of what is poured on grain, little of fresh produce, all where nothing is poured', () => {
+    for (const family of FAMILY_IDS) {
+      const { share, spread } = usualKept(family, usualChoices(family))
+      expect(share).toBeGreaterThan(0)
+      expect(share + spread).toBeLessThanOrEqual(1)
+    }
+    expect(usualKept('semolina', { liquid: 'water' }).share).toBeGreaterThan(usualKept('vegetable', { liquid: 'milk' }).share)
+    expect(usualKept('gram-flour', { liquid: 'none' }).share).toBeGreaterThan(usualKept('gram-flour', { liquid: 'water' }).share)
+    expect(() => usualKept('pasta', { liquid: 'none' })).toThrow(CoreError)
   })
 })

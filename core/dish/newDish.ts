@@ -6,11 +6,14 @@ import { spansOf, STYLES, type Role, type Spans, type Style } from '../proportio
 import type { Form } from './choices'
 import type { DishCard, DishIngredient, Part } from './dish'
 import { usualChoices } from './usualChoices'
+import { usualKept } from './usualKept'
 
-/** Share of the water that usually stays, and its spread, by what the family is (estimates). */
-const KEPT = { grain: { share: 0.9, spread: 0.05 }, fresh: { share: 0.35, spread: 0.06 }, dry: { share: 0.98, spread: 0.02 } } as const
-/** Usual amounts to begin with, g of base, and portions, g. */
+/** Usual amounts to begin with, g of base, and portions, g (estimates). */
 const USUAL = { dry: 250, fresh: 700, soft: 120, piece: 35 } as const
+
+/** Water of a boiled syrup, and cardamom, g for each g of base (kitchen rules, estimates). */
+const SYRUP_WATER = 0.3
+const CARDAMOM = { fresh: 0.002, dry: 0.006 } as const
 
 /** What a new dish starts from. */
 export interface NewDish {
@@ -39,7 +42,7 @@ export function newDish(start: NewDish): DishCard {
   const { fresh } = familyOf(start.family)
   const line = (ingredient: string, part: Part, perBase: number): DishIngredient[] => (perBase > 0 ? [{ id: ingredient, ingredient, perBase: Math.round(perBase * 1000) / 1000, part }] : [])
   const liquid = choices.liquid === 'none' ? 0 : styleRatio(spans, 'liquid', start.style)
-  const syrupWater = choices.sugar === 'syrup' && choices.liquid === 'none' ? 0.3 : 0
+  const syrupWater = choices.sugar === 'syrup' && choices.liquid === 'none' ? SYRUP_WATER : 0
   const powdered = choices.sugar === 'off-fire'
   return {
     id: start.id, version: 1, name: start.name, otherNames: [], family: start.family, base: start.family, choices,
@@ -48,11 +51,11 @@ export function newDish(start: NewDish): DishCard {
       ...line('ghee', 'fat', styleRatio(spans, 'fat', start.style)),
       ...line(powdered ? 'sugar-powdered' : 'sugar', 'sugar', styleRatio(spans, 'sugar', start.style)),
       ...(choices.liquid === 'milk' ? line('milk', 'milk', liquid) : line('water', 'water', liquid + syrupWater)),
-      { id: 'cardamom', ingredient: 'cardamom-ground', perBase: fresh ? 0.002 : 0.006, part: 'spice' },
+      { id: 'cardamom', ingredient: 'cardamom-ground', perBase: fresh ? CARDAMOM.fresh : CARDAMOM.dry, part: 'spice' },
     ],
     portionG: choices.form === 'soft' ? USUAL.soft : USUAL.piece,
     usual: { baseG: fresh ? USUAL.fresh : USUAL.dry, minutes: {} },
-    kept: choices.liquid === 'none' && !fresh ? KEPT.dry : fresh ? KEPT.fresh : KEPT.grain,
+    kept: usualKept(start.family, choices),
   }
 }
 

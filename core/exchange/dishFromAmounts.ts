@@ -2,10 +2,14 @@ import type { Ingredient } from '../composition/ingredient'
 import type { DishCard, DishIngredient } from '../dish/dish'
 import { troublesOf } from '../dish/troublesOf'
 import { usualChoices } from '../dish/usualChoices'
+import { usualKept } from '../dish/usualKept'
 import { CoreError } from '../error'
 import { familyOf } from '../family/families'
 import type { FamilyId } from '../family/family'
 import { partOf } from '../swaps/applySwap'
+
+/** One person's share of the finished sweet, g (estimate). */
+const PORTION_G = 120
 
 /** A weight of one ingredient, as it was decided. */
 export interface DecidedAmount { readonly ingredient: string, readonly massG: number }
@@ -32,12 +36,13 @@ export function dishFromAmounts(id: string, name: string, amounts: readonly Deci
   const ingredients = [...sums].map(([ingredient, massG]): DishIngredient => (ingredient === baseId
     ? { id: family, ingredient, perBase: 1, part: 'base' }
     : { id: ingredient, ingredient, perBase: Math.min(20, Math.round(massG / baseG * 1e5) / 1e5), part: partOf(rowOf(ingredient)) }))
-  const { fresh } = familyOf(family)
+  const choices = usualChoices(family)
   const card: DishCard = {
-    id, version: 1, name, otherNames: [], family, base: family, ingredients, choices: usualChoices(family), portionG: 120,
-    usual: { baseG: Math.min(20000, Math.max(5, Math.round(baseG))), minutes: {} }, kept: fresh ? { share: 0.35, spread: 0.06 } : { share: 0.9, spread: 0.05 },
+    id, version: 1, name, otherNames: [], family, base: family, ingredients, choices, portionG: PORTION_G,
+    usual: { baseG: Math.min(20000, Math.max(5, Math.round(baseG))), minutes: {} }, kept: usualKept(family, choices),
   }
-  return led(withLiquids(card))
+  const cooked = led(withLiquids(card))
+  return { ...cooked, kept: usualKept(family, cooked.choices) }
 }
 
 /** Grain and lentils count before nuts and fruit where both could be the base. */

@@ -1,3 +1,4 @@
+import { KJ_PER_KCAL } from '../composition/energyOf'
 import type { Ingredient } from '../composition/ingredient'
 import type { WhatComes } from '../comes/whatComes'
 import type { Dish } from '../dish/dish'
@@ -38,7 +39,7 @@ export function toRecipeLd(dish: Dish, baseG: number, comes: WhatComes, words: R
     'nutrition': {
       '@type': 'NutritionInformation',
       'servingSize': `${Math.round(comes.serving.massG)} g`,
-      'calories': `${Math.round(comes.serving.energyKj / 4.184)} kcal`,
+      'calories': `${Math.round(comes.serving.energyKj / KJ_PER_KCAL)} kcal`,
       'fatContent': grams(comes.serving.fatG), 'sugarContent': grams(comes.serving.sugarG), 'fiberContent': grams(comes.serving.fibreG), 'proteinContent': grams(comes.serving.proteinG),
     },
     'yonHearthDish': card,

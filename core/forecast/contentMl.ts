@@ -1,7 +1,7 @@
 import { FAT, HELD, NUTS, SOLIDS, SUGAR, WATER } from './layout'
 
-/** Densities in g/ml: handbook values (recalled, unchecked). */
-const DENSITY = { water: 0.98, solids: 1.45, fat: 0.89, sugar: 1.59, nuts: 1.05 } as const
+/** Densities of the parts of a content, g/ml: handbook values (recalled, unchecked). */
+export const DENSITY = { water: 0.98, solids: 1.45, fat: 0.89, sugar: 1.59, nuts: 1.05 } as const
 /** Share of a bed of dry grain that is air between the grains (estimate; closes as the grain swells). */
 const DRY_VOIDS = 0.42
 

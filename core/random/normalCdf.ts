@@ -1,3 +1,6 @@
+/** Standard deviations from the middle of a normal spread to its 10th and 90th percentile. */
+export const Z90 = 1.2815515655
+
 /**
  * Share of a standard normal below z, by the approximation 7.1.26 of Abramowitz and Stegun (1964), error below 1.5e-7.
  *

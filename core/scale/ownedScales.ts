@@ -20,8 +20,8 @@ export interface OwnedScale {
 /** How far from the amounts as they stand is looked, and how many are offered. */
 const NEAR = [0.8, 1.25] as const
 const OFFERED = 3
-/** Less than this of the smallest measure is a pinch: it is left out of the distortion. */
-const PINCH_SHARE = 0.24
+/** Less than this share of the smallest mark is a pinch: it is left out of the distortion. */
+const PINCH_SHARE = 0.96
 /** Scales nearer to one another than this are one. */
 const SAME = 0.02
 /** A scale pays this much distortion for each extra filling, and for each doubling away from what was wanted (estimates). */
@@ -72,7 +72,7 @@ function scaleAt(
   const amounts = ingredients.map((one) => {
     if (one === own) return { id: one.id, massG: baseG, fill }
     const wanted = one.massG * factor / one.bulkDensity
-    if (!(wanted >= least * PINCH_SHARE * 4)) return { id: one.id, massG: one.massG * factor, fill: null }
+    if (!(wanted >= least * PINCH_SHARE)) return { id: one.id, massG: one.massG * factor, fill: null }
     const near = fills[nearest(volumes, wanted)]
     const off = Math.abs(near.volumeMl / wanted - 1)
     if (off > distortion) {

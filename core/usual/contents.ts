@@ -1,6 +1,7 @@
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { familyOf } from '../family/families'
+import { DENSITY } from '../forecast/contentMl'
 import type { Composition, CookPlan } from '../live/plan'
 
 /** What is in the pan at one moment, g. */
@@ -63,11 +64,17 @@ function broughtBy(plan: Pick<CookPlan, 'dish' | 'amounts'>, stage: Stage): Cont
   return sum
 }
 
-/** The weight of a content, g. */
-export const contentMass = (content: Content): number => content.water + content.solids + content.fat + content.sugar + content.nuts
+/**
+ * The weight of a content.
+ *
+ * @param content g
+ * @returns g
+ */
+export function contentMass(content: Content): number {
+  return content.water + content.solids + content.fat + content.sugar + content.nuts
+}
 
-/** Densities in g/ml, and the air between grated pieces before and after they soften: handbook values and the model's own. */
-const DENSITY = { water: 0.98, solids: 1.45, fat: 0.89, sugar: 1.59, nuts: 1.05 } as const
+/** Share of air between grated pieces before and after they soften (estimates: bulk porosity falls as they collapse). */
 const AIR = { raw: 0.5, soft: 0.12 } as const
 
 /**

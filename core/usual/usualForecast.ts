@@ -7,6 +7,7 @@ import { OUTLINE_MEMBERS } from '../forecast/conditionEnsemble'
 import type { Forecast, ForecastPoint, SideForecast, Window } from '../forecast/forecast'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
+import { Z90 } from '../random/normalCdf'
 import { weightedQuantile } from '../random/weightedQuantile'
 import { contentMass, contentVolume, stageContents, type StageContent } from './contents'
 import { stageLooks } from './usualLooks'
@@ -22,8 +23,6 @@ const MOST_POINTS = 240
 const OUTLINE_POINTS = 60
 /** Being early with the other vessel is cured by a low flame, being late is not: light it at the 0.2 quantile (normal, in standard deviations). */
 const LIGHT_EARLY_Z = 0.84
-/** Standard deviations between the 10th and the 90th percentile of a normal spread. */
-const Z_SPAN = 2.563
 /** Where in a roast the aroma usually begins (estimate). */
 const AROMA_AT = 0.6
 /** Temperatures of a stage's content, °C, as kitchens know them (estimates). */
@@ -90,12 +89,12 @@ function sidesOf(plan: CookPlan, cook: LiveCook, runs: UsualRuns, windowOf: Wind
   const spread = Math.hypot(COOK_SPREAD, STAGE_SPREAD)
   return sideStages(plan.dish).map((stage) => {
     const middle = usualSeconds(plan, stage)
-    const needs = { early: middle * Math.exp(-1.2816 * spread), middle, late: middle * Math.exp(1.2816 * spread) }
+    const needs = { early: middle * Math.exp(-Z90 * spread), middle, late: middle * Math.exp(Z90 * spread) }
     const meets = boundaryIndex(plan.dish, stage.meets)
     const lit = cook.lit[stage.vessel]
     const boils = lit === undefined ? null : { early: lit + needs.early, middle: lit + needs.middle, late: lit + needs.late }
     const meetsWindow = windowOf(runs.starts.map(times => times[meets]))
-    const light = meetsWindow.middle - needs.middle - LIGHT_EARLY_Z * Math.hypot(meetsWindow.late - meetsWindow.early, needs.late - needs.early) / Z_SPAN
+    const light = meetsWindow.middle - needs.middle - LIGHT_EARLY_Z * Math.hypot(meetsWindow.late - meetsWindow.early, needs.late - needs.early) / (2 * Z90)
     return { vessel: stage.vessel, meets, needs, lightS: lit === undefined ? Math.max(0, light) : null, boils }
   })
 }
@@ -104,7 +103,7 @@ function sidesOf(plan: CookPlan, cook: LiveCook, runs: UsualRuns, windowOf: Wind
 function finished(plan: CookPlan, content: StageContent): Window {
   const mass = contentMass(content.to)
   const water = plan.dish.kept.share > 0 ? content.to.water / plan.dish.kept.share : 0
-  const side = 1.2816 * plan.dish.kept.spread * water
+  const side = Z90 * plan.dish.kept.spread * water
   return { early: Math.max(0, mass - side), middle: mass, late: mass + side }
 }
 

@@ -51,6 +51,8 @@ const shown = computed(() => props.rows.map((one) => {
   }
 }))
 const big = computed(() => shown.value.filter(one => one.stands))
+/** Columns of the shelf, each as wide as it grows: a phone gives every one room for its words. */
+const columns = computed(() => Math.round(big.value.reduce((sum, one) => sum + one.grow, 0) * 10) / 10)
 const small = computed(() => shown.value.filter(one => !one.stands))
 const partNames = computed(() => big.value.map(one => one.short.toLowerCase()).join(' : '))
 const parts = computed(() => partsText(big.value.map(one => one.volumeMl), props.cup.volumeMl))
@@ -65,6 +67,7 @@ function changeCups(id: string, cups: number): void {
   <div
     class="amounts"
     :class="{ many: big.length > 6 }"
+    :style="{ '--columns': columns }"
   >
     <div class="board">
       <div class="shelf">
@@ -145,7 +148,7 @@ function changeCups(id: string, cups: number): void {
 .pinch { font-size: 1.0625rem; min-height: 32px; }
 @media (max-width: 700px) {
   .board { overflow-x: auto; padding-bottom: 4px; }
-  .shelf, .labels { gap: 10px; min-width: 540px; }
+  .shelf, .labels { gap: 10px; min-width: max(540px, var(--columns) * 72px); }
   .shelf { min-height: 130px; }
   .board :deep(h2) { font-size: 0.9375rem; }
   .board :deep(.amount) { font-size: 1.05rem; }

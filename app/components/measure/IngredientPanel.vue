@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { gramsText } from '../../composables/format'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'
+import { KJ_PER_KCAL } from '../../../core/composition/energyOf'
 import type { Correction } from '../../../core/composition/corrections'
 import { sugarsOf } from '../../../core/composition/sugarsOf'
 import type { DishCard } from '../../../core/dish/dish'
@@ -77,7 +78,7 @@ function set(): void {
   }
 }
 const isBase = computed(() => props.amount.id === props.card.base)
-const kcal = computed(() => Math.round(row.value.nutrients.energyKj / 4.184))
+const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCAL))
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
+import { KJ_PER_KCAL } from '../../../core/composition/energyOf'
 import type { WhatComes } from '../../../core/comes/whatComes'
 import { FAT_WORDS } from '../../../words/measure'
 
@@ -13,7 +14,6 @@ const props = defineProps<{
   currency: string
 }>()
 
-const KJ_PER_KCAL = 4.184
 const round = (value: number, places = 0): number => Math.round(value * 10 ** places) / 10 ** places
 const spread = computed(() => Math.round(props.comes.servingSpread * 100))
 const cost = computed(() => {

@@ -122,7 +122,7 @@ function print(): void {
 h2 { font-size: 1.15rem; margin-bottom: 4px; }
 table { border-collapse: collapse; width: 100%; }
 th, td { text-align: left; font-weight: 400; border-bottom: 1px solid currentcolor; padding: 3px 14px 3px 0; }
-td:last-child { text-align: right; padding-right: 0; font-weight: 600; }
+td:last-child { white-space: nowrap; text-align: right; padding-right: 0; font-weight: 600; }
 ol { margin: 0; padding-left: 1.4em; display: grid; gap: 5px; }
 .cautions { border: 3px solid currentcolor; padding: 8px 14px; }
 footer { border-top: 1px solid currentcolor; padding-top: 6px; font-size: 0.9375rem; }

@@ -10,7 +10,7 @@ function ready(id: string, minutes: number, more: Partial<Stage>): Stage {
  * What is got ready before the fire: soaking, drying, grinding, grating, melting and straining, steeping.
  *
  * @param card the dish
- * @returns its stages before the fire, in order; minutes are the usual ones
+ * @returns its stages before the fire, in order; minutes are the usual ones (estimates, as kitchens know them)
  */
 export function beforeStages(card: DishCard): Stage[] {
   const base = [card.base]

@@ -1,5 +1,5 @@
 import type { DishCard, Stage } from '../dish'
-import { adding, doneSign, enrichStages, fatPlan, friedFirst, fryFirst, fryLast, idsOf, roastUntil, stage, type FatPlan, type Laid } from './shape'
+import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, roastUntil, stage } from './shape'
 
 /** How each family looks on its way, and is not wrong. */
 const ROAST_LOOKS: Readonly<Record<string, readonly string[]>> = {
@@ -86,7 +86,7 @@ function wetStages(card: DishCard): Stage[] {
       watch: choices.pour === 'in-parts' ? ['in-parts', 'face-back'] : ['face-back'], cautions: ['pour'], expect: ['foams'],
     }),
     stage('take-up', 'cook-down', 'pan', {
-      adds: adding(idsOf(card, 'fruit'), 0.5), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
+      adds: adding(idsOf(card, 'fruit'), FRUIT_PORTION), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
       watch: [family === 'vermicelli' ? 'fork-loosen' : 'flame-back', 'no-hard-centre'], cautions: ['spitting'], expect: ['looks-too-thin'],
     }),
     ...(takesMilkLater(card)

@@ -1,5 +1,5 @@
 import type { DishCard, Stage } from '../dish'
-import { adding, doneSign, enrichStages, fatPlan, friedFirst, fryFirst, fryLast, idsOf, stage, type FatPlan, type Laid } from './shape'
+import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
 /**
  * Cooked down from its own water: vegetables, fruit, lentil purée, coconut and nuts. Turns as the milk goes in, or the
@@ -47,7 +47,7 @@ function softenStages(card: DishCard, fat: FatPlan): Stage[] {
   const fats = adding(idsOf(card, 'fat'), friedFirst(card) || fat.dry ? 0 : fat.first)
   // A purée brings the water it was cooked in.
   const helpers = adding(idsOf(card, 'helper', ...(isPuree(card) && choices.liquid === 'none' ? ['water' as const] : [])))
-  const nuts = [...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []), ...adding(idsOf(card, 'fruit'), 0.5)]
+  const nuts = [...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)]
   const dries = isPuree(card) || pressed(card) || family === 'coconut-nut'
   const until = { sign: dries ? 'dry' : 'halved' }
   const common = { cautions: ['spitting'], expect: dries ? ['sticks-then-leaves'] : ['volume-falls-first'] }

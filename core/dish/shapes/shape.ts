@@ -25,7 +25,18 @@ export function adding(ids: readonly string[], share = 1): Stage['adds'] {
   return share > 0 ? ids.map(ingredient => ({ ingredient, share })) : []
 }
 
-/** A stage with everything that is not said left plain. */
+/** Fruit that flavours goes in in two portions: half with the liquid, half late (kitchen rule, estimate). */
+export const FRUIT_PORTION = 0.5
+
+/**
+ * A stage with everything that is not said left plain: a minute in the hands, middle flame, at the fire.
+ *
+ * @param id of the stage, unique within its dish
+ * @param does what is done in it
+ * @param vessel id of its vessel
+ * @param more what is different
+ * @returns the stage
+ */
 export function stage(id: string, does: Stage['does'], vessel: string, more: Partial<Stage>): Stage {
   return {
     id, does, vessel, adds: [], takesOut: [], flame: 'middle', lid: false, until: { minutes: 1 }, phase: 'fire', hands: 1,
@@ -33,12 +44,17 @@ export function stage(id: string, does: Stage['does'], vessel: string, more: Par
   }
 }
 
-/** The roast's own end: a colour step or the aroma; two minutes of warming where nothing is roasted. */
+/**
+ * The roast's own end: a colour step or the aroma; two minutes of warming where nothing is roasted.
+ *
+ * @param card the dish
+ * @returns a sign, or minutes
+ */
 export function roastUntil(card: DishCard): Until {
   return card.choices.roast === 'none' ? { minutes: 2 } : { sign: card.choices.roast }
 }
 
-/** Share of the fat kept for nuts that are fried last. */
+/** Share of the fat kept for nuts that are fried last (estimate). */
 const FOR_LAST_NUTS = 0.1
 
 /** When which share of the fat goes in. */
@@ -61,7 +77,13 @@ export function fatPlan(card: DishCard): FatPlan {
   }
 }
 
-/** The nuts fried first in the dish's fat and set aside; nothing where that is not the school. */
+/**
+ * The nuts fried first in the dish's fat and set aside.
+ *
+ * @param card the dish
+ * @param fat its fat by school
+ * @returns one stage; none where that is not the school
+ */
 export function fryFirst(card: DishCard, fat: FatPlan): Stage[] {
   const nuts = idsOf(card, 'nuts')
   if (card.choices.nuts !== 'first' || nuts.length === 0) return []
@@ -71,17 +93,29 @@ export function fryFirst(card: DishCard, fat: FatPlan): Stage[] {
   })]
 }
 
-/** True where the nuts went through the pan before the base. */
+/**
+ * Whether the nuts went through the pan before the base.
+ *
+ * @param card the dish
+ * @returns true where they did
+ */
 export function friedFirst(card: DishCard): boolean {
   return card.choices.nuts === 'first' && idsOf(card, 'nuts').length > 0
 }
 
-/** What is stirred in at the end: the last fat in its portions, then nuts, aromatics and milk solids. */
+/**
+ * What is stirred in at the end: the last fat in its portions, then nuts, aromatics and milk solids.
+ *
+ * @param card the dish
+ * @param fat its fat by school
+ * @param done the sign at which the last of it ends
+ * @returns one stage for each portion of fat, at least one
+ */
 export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[] {
   const fats = idsOf(card, 'fat')
   const late = [
     ...adding(idsOf(card, 'milk-solids')), ...(card.choices.nuts === 'first' ? adding(idsOf(card, 'nuts')) : []),
-    ...adding(idsOf(card, 'fruit'), 0.5), ...adding(idsOf(card, 'spice', 'steeped')),
+    ...adding(idsOf(card, 'fruit'), FRUIT_PORTION), ...adding(idsOf(card, 'spice', 'steeped')),
   ]
   const common = { watch: ['stir-always'], cautions: ['hot-sweet'] }
   if (fat.late.length === 0 && late.length === 0) {
@@ -97,7 +131,13 @@ export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[]
   })
 }
 
-/** The nuts fried last beside the pan, to be stirred in once a nut-free share is out. */
+/**
+ * The nuts fried last beside the pan, to be stirred in once a nut-free share is out.
+ *
+ * @param card the dish
+ * @param fat its fat by school
+ * @returns one stage; none where that is not the school
+ */
 export function fryLast(card: DishCard, fat: FatPlan): Stage[] {
   const nuts = idsOf(card, 'nuts')
   if (card.choices.nuts !== 'last' || nuts.length === 0) return []
@@ -107,7 +147,12 @@ export function fryLast(card: DishCard, fat: FatPlan): Stage[] {
   })]
 }
 
-/** How it ends: the sign waited for by what it is made into. */
+/**
+ * How it ends: the sign waited for by what it is made into.
+ *
+ * @param card the dish
+ * @returns the sign
+ */
 export function doneSign(card: DishCard): Until {
   return { sign: card.choices.form === 'soft' ? 'leaves-sides' : 'one-mass' }
 }

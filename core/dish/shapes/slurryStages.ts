@@ -1,5 +1,5 @@
 import type { DishCard, Stage } from '../dish'
-import { adding, doneSign, enrichStages, fatPlan, friedFirst, fryFirst, fryLast, idsOf, stage, type Laid } from './shape'
+import { adding, doneSign, enrichStages, fatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
 /**
  * Mixed cold before the fire: a fine base and its liquid, thickened while stirred. Turns as it has thickened.
@@ -26,7 +26,7 @@ export function slurryStages(card: DishCard): Laid {
       stage('thicken', 'cook-down', 'pan', {
         adds: [
           ...adding([card.base, ...(syrup ? idsOf(card, 'milk', 'juice') : liquids)]), ...(choices.sugar === 'in-liquid' ? adding(sweet) : []),
-          ...adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first), ...adding(idsOf(card, 'helper')), ...adding(idsOf(card, 'fruit'), 0.5),
+          ...adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first), ...adding(idsOf(card, 'helper')), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION),
           ...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []),
         ],
         until: { sign: 'thickened' }, watch: ['stir-always', 'scrape-base'], cautions: ['spitting'], expect: ['thickens-at-once'],
