@@ -67,7 +67,7 @@ function milkStages(card: DishCard): Stage[] {
   const sweet = card.choices.sugar === 'in-liquid' ? adding(idsOf(card, 'sugar', 'jaggery', 'condensed')) : []
   const milk = card.choices.liquid !== 'juice' && idsOf(card, 'milk').length > 0
   return [stage(milk ? 'milk' : 'liquid', 'cook-down', 'pan', {
-    adds: [...adding(liquids), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches', 'scrape-base'] : ['scrape-base'],
+    adds: [...adding(liquids), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches'] : ['scrape-base'],
     cautions: ['spitting'], expect: ['looks-too-thin', ...(milk ? ['milk-grains'] : [])],
   })]
 }
