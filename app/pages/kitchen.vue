@@ -28,7 +28,7 @@ const gone = ref<{ shelf: Board, item: Kitchen[Board][number] } | null>(null)
 
 const opened = computed(() => {
   const where = open.value
-  const items: readonly { readonly id: string, readonly name: string }[] = where && house.kitchen ? house.kitchen[where.shelf] : []
+  const items: readonly Kitchen[Board][number][] = where && house.kitchen ? house.kitchen[where.shelf] : []
   return items.find(one => one.id === where?.id) ?? null
 })
 const boards = computed(() => (house.kitchen ? boardsOf(house.kitchen, house.evidence) : []))
@@ -44,7 +44,7 @@ async function keep(shelf: ShelfName, item: Kitchen[ShelfName][number]): Promise
 }
 async function remove(): Promise<void> {
   const where = open.value
-  const item = opened.value as unknown as Kitchen[Board][number] | null
+  const item = opened.value
   if (!where || !item) return
   gone.value = { shelf: where.shelf, item }
   open.value = null
