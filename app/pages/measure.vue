@@ -23,6 +23,7 @@ import type { Correction } from '../../core/composition/corrections'
 import type { Choices } from '../../core/dish/choices'
 import { withChoice } from '../../core/dish/withChoice'
 import { setAmount } from '../../core/proportions/setAmount'
+import { familyName, schoolOf } from '../../words/dish'
 
 const DAY_MS = 86_400_000
 const house = useHouse()
@@ -124,7 +125,9 @@ async function toTheFire(): Promise<void> {
         aria-label="Amounts"
       >
         <DishHead
-          :card="card"
+          :id="card.id"
+          :name="card.name"
+          :school="`${familyName(card)}: ${schoolOf(card).join(' · ')}`"
           :changed="changed"
           @keep="keep(nextVersion())"
           @own="keepAsOwn"

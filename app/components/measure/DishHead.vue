@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { DishCard } from '../../../core/dish/dish'
-import { familyName, schoolOf } from '../../../words/dish'
-
 defineProps<{
-  /** Dish in hand. */
-  card: DishCard
+  /** Id of the dish in hand. */
+  id: string
+  /** Its name. */
+  name: string
+  /** Its family and how it is cooked, in words. */
+  school: string
   /** True where it differs from the book's. */
   changed: boolean
 }>()
@@ -20,9 +21,9 @@ const emit = defineEmits<{
 <template>
   <header class="head">
     <div>
-      <h1>{{ card.name }}</h1>
+      <h1>{{ name }}</h1>
       <p class="soft">
-        {{ familyName(card) }}: {{ schoolOf(card).join(' · ') }}
+        {{ school }}
       </p>
     </div>
     <p class="keeps">
@@ -42,7 +43,7 @@ const emit = defineEmits<{
       </template>
       <NuxtLink
         class="stone-button quiet"
-        :to="`/card/${card.id}`"
+        :to="`/card/${id}`"
       >Print</NuxtLink>
     </p>
   </header>

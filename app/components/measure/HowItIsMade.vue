@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { MeasureSheet } from '../../composables/measureSheet'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Choices } from '../../../core/dish/choices'
+import type { DishCard } from '../../../core/dish/dish'
+import type { Trouble } from '../../../core/dish/troublesOf'
 import BuyAndPrepare from './BuyAndPrepare.vue'
 import SchoolChoices from './SchoolChoices.vue'
 import StageList from './StageList.vue'
@@ -28,11 +30,21 @@ const emit = defineEmits<{
 const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['buy', 'Get ready and buy']] as const
 const pane = ref<(typeof PANES)[number][0]>('school')
 const { card, sheet, dish, troubles, rowOf, fire } = props.state
+/** The dish as its school sees it: the same one while only amounts move, many times a second. */
+const schooled = computed<DishCard | null>((before) => {
+  const now = card.value
+  return before && now && sameSchool(before, now) ? before : now
+})
+const wrong = computed<readonly Trouble[]>(before => (before && before.length === 0 && troubles.value.length === 0 ? before : troubles.value))
+function sameSchool(one: DishCard, other: DishCard): boolean {
+  return one.id === other.id && one.choices === other.choices && one.ingredients.length === other.ingredients.length
+    && one.ingredients.every((part, i) => part.id === other.ingredients[i]?.id && part.part === other.ingredients[i].part)
+}
 </script>
 
 <template>
   <section
-    v-if="card && sheet"
+    v-if="schooled"
     class="made"
     aria-label="How it is made"
   >
@@ -50,19 +62,19 @@ const { card, sheet, dish, troubles, rowOf, fire } = props.state
       </button>
     </nav>
     <SchoolChoices
-      v-if="pane === 'school' || troubles.length > 0"
-      :card="card"
-      :troubles="troubles"
+      v-if="pane === 'school' || wrong.length > 0"
+      :card="schooled"
+      :troubles="wrong"
       @choose="changes => emit('choose', changes)"
     />
     <StageList
-      v-if="pane === 'stages' && dish"
+      v-if="pane === 'stages' && dish && sheet"
       :dish="dish"
       :base-g="sheet.baseG"
       :name-of="nameOf"
     />
     <BuyAndPrepare
-      v-if="pane === 'buy'"
+      v-if="pane === 'buy' && card && sheet"
       :card="card"
       :base-g="sheet.baseG"
       :row-of="rowOf"

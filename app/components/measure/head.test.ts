@@ -9,11 +9,12 @@ import { button, dishOf, nameOf } from '../../../test/support/measuring'
 import { rowOf } from '../../../test/support/plans'
 import DishHead from './DishHead.vue'
 import HowItIsMade from './HowItIsMade.vue'
+import SchoolChoices from './SchoolChoices.vue'
 
 const carrot = dishOf('winter-market-carrot')
 
 describe('the head of a sheet', () => {
-  const head = (changed: boolean) => mount(DishHead, { props: { card: carrot, changed }, global: { stubs: { NuxtLink: RouterLinkStub } } })
+  const head = (changed: boolean) => mount(DishHead, { props: { id: carrot.id, name: carrot.name, school: 'Grated vegetables: milk', changed }, global: { stubs: { NuxtLink: RouterLinkStub } } })
 
   it('names the dish and the school it is cooked in, and leads to its card', () => {
     const drawn = head(false)
@@ -32,15 +33,16 @@ describe('the head of a sheet', () => {
 })
 
 describe('how it is made', () => {
-  function made(card = carrot) {
+  function holding(card = carrot) {
     const held = shallowRef(card)
     const troubles = computed(() => troublesOf(held.value))
     const state = {
       card: held, troubles, rowOf, sheet: ref({ baseG: 900 }), fire: ref(null),
       dish: computed(() => (troubles.value.length === 0 ? stageDish(held.value) : null)),
     } as unknown as MeasureSheet
-    return mount(HowItIsMade, { props: { state, store: [], today: 20_000, nameOf }, global })
+    return { held, drawn: mount(HowItIsMade, { props: { state, store: [], today: 20_000, nameOf }, global }) }
   }
+  const made = (card = carrot) => holding(card).drawn
 
   it('shows the school first, then the stages or what to get ready, one at a time', async () => {
     const drawn = made()
@@ -57,6 +59,21 @@ describe('how it is made', () => {
     const drawn = made()
     await drawn.get('[aria-label="Finished"]').setValue(drawn.findAll('[aria-label="Finished"] option').at(-1)!.attributes('value')!)
     expect(drawn.emitted('choose')).toHaveLength(1)
+  })
+
+  it('is not drawn again while only amounts move, and is once the school does', async () => {
+    const { drawn, held } = holding()
+    const school = drawn.getComponent(SchoolChoices)
+    const before = school.props('card')
+    held.value = { ...carrot, ingredients: carrot.ingredients.map(one => ({ ...one, perBase: one.perBase * 1.01 })) }
+    await drawn.vm.$nextTick()
+    expect(school.props('card')).toBe(before)
+    held.value = { ...carrot, choices: { ...carrot.choices, roast: 'golden' } }
+    await drawn.vm.$nextTick()
+    expect(school.props('card')).toBe(held.value)
+    held.value = { ...held.value, ingredients: held.value.ingredients.filter(one => one.part !== 'nuts') }
+    await drawn.vm.$nextTick()
+    expect(school.props('card')).toBe(held.value)
   })
 
   it('says what cannot work whatever is open, and shows no stages of it', async () => {
