@@ -17,6 +17,7 @@ export const BeliefSchema = z.strictObject({
     spread: z.number().min(0),
     kind: z.enum(['factor', 'distance']),
     unit: z.string().max(80),
+    follows: z.array(z.strictObject({ name: z.string().min(1).max(40), much: z.number() })).max(10).optional(),
     basis: z.string().max(200),
     restsOn: z.array(Id).max(2000),
   })).max(100),
@@ -37,6 +38,7 @@ const PlanVesselSchema = z.strictObject({
 const PlanFireSchema = z.strictObject({
   id: Id, name: Name,
   marks: z.array(z.strictObject({ id: Id, label: z.string().min(1).max(20), watts: z.number().min(20).max(6000) })).min(1).max(12),
+  lagS: z.number().min(0).max(900).optional(),
 })
 
 /** A cook's plan; it never changes once the cook exists. */
@@ -44,7 +46,7 @@ export const CookPlanSchema = z.strictObject({
   id: Id,
   dish: DishSchema,
   amounts: z.array(z.strictObject({
-    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, look: LabSchema.optional(),
+    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, soakedG: z.number().min(0).max(60000).optional(), look: LabSchema.optional(),
   })).min(1).max(30),
   vessels: z.record(Id, PlanVesselSchema),
   fires: z.record(Id, PlanFireSchema),

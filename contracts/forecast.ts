@@ -25,8 +25,10 @@ export const ForecastSchema = z.strictObject({
   points: z.array(z.strictObject({
     timeS: z.number(), stage: z.number().int(), tempC: z.number(), panC: z.number(), colour: LabSchema,
     waterG: z.number(), heldG: z.number(), contentG: z.number(), volumeMl: z.number(),
+    aroma: z.number().optional(), fatOutG: z.number().optional(), stiffness: z.number().optional(),
   })).max(5000),
   restsOn: z.strictObject({
     taps: z.number().int(), readings: z.number().int(), batches: z.number().int(), guessedVessels: z.array(z.string()),
   }),
+  panNow: z.strictObject({ contentG: WindowSchema, tempC: WindowSchema }).optional(),
 }) satisfies z.ZodType<Forecast>

@@ -10,7 +10,7 @@ const Part = z.number().min(0).max(100)
 
 /** Shares of an ingredient's weight; they add to one. */
 export const CompositionSchema = z.strictObject({
-  water: Share, solids: Share, fat: Share, sugar: Share, nuts: Share,
+  water: Share, solids: Share, fat: Share, sugar: Share, nuts: Share, invert: Share.optional(),
 }).refine(parts => Math.abs(parts.water + parts.solids + parts.fat + parts.sugar + parts.nuts - 1) < 0.005, {
   message: 'shares-add-to-one',
 }) satisfies z.ZodType<Composition>

@@ -11,7 +11,7 @@ export const FLOUR_DISHES = [
   card('window-pane-wheat', 'Window-pane wheat', 'wheat-flour', {
     others: ['maida halwa', 'jelly halwa', 'मैदा हलवा', 'மைதா அல்வா'], base: 'wheat-flour-refined', portionG: 40,
     lines: [['ghee', 0.9, 'fat'], ['sugar', 1.65, 'sugar'], ['water', 4.6, 'water'], ['cashew-halves', 0.12, 'nuts', 'cashew'], ['saffron', 0.0006, 'steeped']],
-    choices: { form: 'slab', pour: 'slurry', roast: 'none', sugar: 'syrup', fat: 'little-by-little', nuts: 'last' }, kept: 0.5,
+    choices: { form: 'slab', pour: 'slurry', roast: 'none', sugar: 'syrup', fat: 'little-by-little', nuts: 'last' }, kept: 0.3,
     minutes: { 'thicken': 8, 'syrup': 10, 'sweeten': 12, 'enrich': 6, 'enrich-2': 6, 'enrich-3': 8 },
   }),
   card('pocket-wheat-balls', 'Pocket wheat balls', 'wheat-flour', {
@@ -47,7 +47,7 @@ export const FLOUR_DISHES = [
   card('one-thread-gram', 'One-thread gram slab', 'gram-flour', {
     others: ['besan barfi', 'mohanthal', 'बेसन बर्फी', 'மைசூர் பாகு'], base: 'gram-flour-coarse', portionG: 35,
     lines: [['ghee', 1.1, 'fat'], ['sugar', 1.45, 'sugar'], ['water', 1, 'water'], ['pistachio', 0.06, 'nuts'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
-    choices: { form: 'slab', sugar: 'syrup', roast: 'golden', nuts: 'last' }, kept: 0.4,
+    choices: { form: 'slab', sugar: 'syrup', roast: 'golden', nuts: 'last' }, kept: 0.36,
     minutes: { 'roast': 18, 'syrup': 10, 'take-up': 3, 'enrich': 4 },
   }),
   card('marble-gram-balls', 'Marble gram balls', 'gram-flour', {

@@ -73,7 +73,7 @@ export const FRESH_DISHES = [
   card('diamond-cashew', 'Diamond cashew', 'coconut-nut', {
     others: ['kaju barfi', 'kaju katli', 'काजू बर्फी', 'முந்திரி பர்பி'], base: 'cashew-ground', usualG: 300, portionG: 25,
     lines: [['ghee', 0.06, 'fat'], ['sugar', 0.6, 'sugar'], ['water', 0.35, 'water'], ['cardamom-ground', 0.004, 'spice', 'cardamom']],
-    choices: { sugar: 'syrup' }, kept: 0.3,
+    choices: { sugar: 'syrup' }, kept: 0.42,
     minutes: { 'syrup': 7, 'soften': 6, 'enrich': 4 },
   }),
   card('patience-almond', 'Patience almond', 'coconut-nut', {

@@ -34,8 +34,8 @@ export const GRAIN_DISHES = [
   }),
   card('syrup-set-semolina', 'Syrup-set semolina', 'semolina', {
     others: ['sooji barfi', 'rava burfi', 'सूजी बर्फी', 'ரவா பர்பி'], base: 'semolina-fine', portionG: 45,
-    lines: [['ghee', 0.7, 'fat'], ['sugar', 1.7, 'sugar'], ['water', 3, 'water'], ['coconut-dry', 0.2, 'spice', 'coconut'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
-    choices: { form: 'slab', sugar: 'syrup', roast: 'pale' }, kept: 0.6,
+    lines: [['ghee', 0.7, 'fat'], ['sugar', 1.7, 'sugar'], ['water', 1.6, 'water'], ['coconut-dry', 0.2, 'spice', 'coconut'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
+    choices: { form: 'slab', sugar: 'syrup', roast: 'pale' }, kept: 0.26,
     minutes: { 'roast': 9, 'syrup': 14, 'take-up': 4, 'enrich': 6 },
   }),
   card('mill-lane-jaggery-semolina', 'Mill Lane jaggery semolina', 'semolina', {

@@ -11,7 +11,7 @@ export const LENTIL_DISHES = [
   card('granary-chickpea', 'Granary split chickpea', 'lentil', {
     others: ['chana dal halwa', 'चना दाल हलवा', 'கடலைப்பருப்பு அல்வா'], base: 'chana-split', portionG: 90,
     lines: [['ghee', 0.9, 'fat'], ['sugar', 1.1, 'sugar'], ['water', 1.8, 'water'], ['pistachio', 0.06, 'nuts'], ['saffron', 0.0005, 'steeped']],
-    choices: { preparation: 'dry-ground', liquid: 'water', sugar: 'syrup', roast: 'deep-golden', fat: 'half-and-half', nuts: 'last' }, kept: 0.7,
+    choices: { preparation: 'dry-ground', liquid: 'water', sugar: 'syrup', roast: 'deep-golden', fat: 'half-and-half', nuts: 'last' }, kept: 0.29,
     minutes: { 'roast': 16, 'syrup': 8, 'take-up': 5, 'enrich': 7, 'rest': 5 },
   }),
   card('rain-day-mung', 'Rain-day mung purée', 'lentil', {

@@ -10,6 +10,8 @@ export interface BeliefEntry {
   readonly spread: number
   readonly kind: SpreadKind
   readonly unit: string
+  /** What it follows of other entries, for each of their standard deviations: in the logarithm for a factor. */
+  readonly follows?: readonly { readonly name: string, readonly much: number }[] | undefined
   /** `estimate`, a citation, or `batches`. */
   readonly basis: string
   /** Ids of the batches this rests on; empty for a first guess. */

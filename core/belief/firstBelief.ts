@@ -4,6 +4,7 @@ type Row = readonly [name: string, median: number, spread: number, kind: SpreadK
 
 const ROWS: readonly Row[] = [
   ['mainFire', 1, 0.30, 'factor', 'of the marks\' power', 'estimate: domestic burners spread 25–35 % about their marks'],
+  ['mainLadder', 0, 0.15, 'distance', 'of the power to the power of the marks\' own ratio', 'estimate: marks a factor 2 apart are 10 % off that'],
   ['otherFire', 1, 0.30, 'factor', 'of the marks\' power', 'estimate: as mainFire'],
   ['heatLoss', 13, 0.20, 'factor', 'W/(m²·K)', 'natural convection and radiation 10–18 W/(m²·K) (recalled, unchecked)'],
   ['contact', 1, 0.25, 'factor', 'of 100 + 900 × liquid share W/(m²·K)', 'estimate'],
@@ -18,6 +19,10 @@ const ROWS: readonly Row[] = [
   ['uptake', 1, 0.30, 'factor', 'of the diffusion time', 'estimate'],
   ['surface', 1, 0.25, 'factor', 'of surface evaporation', 'estimate'],
   ['panMass', 1, 0.06, 'factor', 'of the pan\'s mass', 'estimate: handle and rim stay cooler than the base'],
+  ['softening', 1, 0.35, 'factor', 'of the softening rate of fresh tissue', 'estimate: pieces and kinds differ'],
+  ['wetEye', 1, 0.30, 'factor', 'of the wetness at which a wet sign is called', 'estimate'],
+  ['strength', 1, 0.12, 'factor', 'of the water of a syrup at its strength', 'estimate: how a thread is read'],
+  ['wetPace', 1, 0.28, 'factor', 'of the power that reaches a wet mass', 'estimate: stirring, a skin on the base, splashes; physics alone is that far off'],
   ['pourTime', 55, 0.25, 'factor', 's', 'estimate: a ladle at a time'],
 ]
 

@@ -1,9 +1,11 @@
 import { CoreError } from '../error'
 import type { Belief, BeliefEntry } from './belief'
+import { firstBelief } from './firstBelief'
 
 /** The uncertain numbers of one member of an ensemble; units as in `firstBelief`. */
 export interface MemberValues {
   mainFire: number
+  mainLadder: number
   otherFire: number
   heatLoss: number
   contact: number
@@ -18,47 +20,56 @@ export interface MemberValues {
   uptake: number
   surface: number
   panMass: number
+  softening: number
+  wetEye: number
+  strength: number
+  wetPace: number
   pourTime: number
 }
 
 /** Names of the uncertain numbers in the order in which an ensemble keeps them. */
 export const MEMBER_NAMES = [
-  'mainFire', 'otherFire', 'heatLoss', 'contact', 'film', 'browningRate', 'browningEnergy', 'aromaDose', 'nutDose',
-  'eye', 'baseMoisture', 'kept', 'uptake', 'surface', 'panMass', 'pourTime',
+  'mainFire', 'mainLadder', 'otherFire', 'heatLoss', 'contact', 'film', 'browningRate', 'browningEnergy', 'aromaDose', 'nutDose',
+  'eye', 'baseMoisture', 'kept', 'uptake', 'surface', 'panMass', 'softening', 'wetEye', 'strength', 'wetPace', 'pourTime',
 ] as const satisfies readonly (keyof MemberValues)[]
 
 const LIMITS: Partial<Record<keyof MemberValues, readonly [number, number]>> = {
   film: [0.02, 0.6],
   browningEnergy: [30000, 120000],
   baseMoisture: [0.04, 0.18],
-  kept: [0.5, 0.99],
+  kept: [0.03, 0.99],
 }
 
-/** A belief's entries in ensemble order, as two numeric columns and a flag. */
+/** A belief's entries in ensemble order, as numeric columns. */
 export interface BeliefColumns {
   readonly median: Float64Array
   readonly spread: Float64Array
   readonly factor: readonly boolean[]
+  /** What an entry follows of others: position of the entry, position of what it follows, how much a standard deviation. */
+  readonly follows: readonly (readonly [entry: number, followed: number, much: number])[]
 }
 
 /**
- * Lays a belief out in ensemble order.
+ * Lays a belief out in ensemble order. What a belief of an older format does not hold is taken from the first belief.
  *
- * @param belief must hold an entry for every name of `MEMBER_NAMES`
+ * @param belief entries by name
  * @returns columns indexed as `MEMBER_NAMES`
- * @throws CoreError `unknown-name` naming the first missing entry
  */
 export function beliefColumns(belief: Belief): BeliefColumns {
-  const byName = new Map<string, BeliefEntry>(belief.entries.map(entry => [entry.name, entry]))
+  const byName = new Map<string, BeliefEntry>([...firstBelief().entries, ...belief.entries].map(entry => [entry.name, entry]))
   const entries = MEMBER_NAMES.map((name) => {
     const entry = byName.get(name)
     if (!entry) throw new CoreError('unknown-name', 'beliefColumns.belief', { missing: name })
     return entry
   })
+  const position = (name: string): number => MEMBER_NAMES.findIndex(one => one === name)
   return {
     median: Float64Array.from(entries, entry => entry.median),
     spread: Float64Array.from(entries, entry => entry.spread),
     factor: entries.map(entry => entry.kind === 'factor'),
+    follows: entries.flatMap((entry, i) => (entry.follows ?? [])
+      .filter(one => position(one.name) >= 0)
+      .map(one => [i, position(one.name), one.much] as const)),
   }
 }
 
@@ -68,17 +79,20 @@ export function beliefColumns(belief: Belief): BeliefColumns {
  * @param columns from `beliefColumns`
  * @param normals standard normal numbers, `MEMBER_NAMES.length` for each member
  * @param member index of the member, from zero
+ * @param into object to write to, so that none is made anew
  * @returns values in the units of the belief, kept inside what is physically possible
  */
-export function memberValues(columns: BeliefColumns, normals: Float64Array, member: number): MemberValues {
+export function memberValues(columns: BeliefColumns, normals: Float64Array, member: number, into = {} as MemberValues): MemberValues {
   const from = member * MEMBER_NAMES.length
-  const values = {} as MemberValues
   for (let i = 0; i < MEMBER_NAMES.length; i++) {
-    const name = MEMBER_NAMES[i]
-    const stretched = columns.spread[i] * normals[from + i]
+    let stretched = columns.spread[i] * normals[from + i]
+    for (let k = 0; k < columns.follows.length; k++) {
+      if (columns.follows[k][0] === i) stretched += columns.follows[k][2] * normals[from + columns.follows[k][1]]
+    }
     const value = columns.factor[i] ? columns.median[i] * Math.exp(stretched) : columns.median[i] + stretched
+    const name = MEMBER_NAMES[i]
     const limits = LIMITS[name]
-    values[name] = limits ? Math.min(limits[1], Math.max(limits[0], value)) : value
+    into[name] = limits ? Math.min(limits[1], Math.max(limits[0], value)) : value
   }
-  return values
+  return into
 }

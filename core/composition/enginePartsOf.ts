@@ -13,7 +13,8 @@ import { sugarsOf } from './sugarsOf'
 export function enginePartsOf(food: Nutrients, whole: boolean): Composition {
   if (whole) return { water: 0, solids: 0, fat: 0, sugar: 0, nuts: 1 }
   const sugar = sugarsOf(food)
+  const invert = food.glucose + food.fructose
   const solids = food.protein + food.starch + food.fibre + food.ash + food.acids
   const all = food.water + food.fat + sugar + solids
-  return { water: food.water / all, solids: solids / all, fat: food.fat / all, sugar: sugar / all, nuts: 0 }
+  return { water: food.water / all, solids: solids / all, fat: food.fat / all, sugar: sugar / all, nuts: 0, ...(invert > 0 ? { invert: invert / all } : {}) }
 }

@@ -34,8 +34,13 @@ export interface Family {
   readonly fresh: boolean
   /** True where acid and long cooking ask for steel or a lined pan. */
   readonly acid: boolean
-  /** True where the forecast runs on physics for its roasts and pours; the others run on usual minutes until theirs is built. */
-  readonly physics: boolean
+  /** Share of air between dry grains or raw pieces, and once they have swollen shut or softened. */
+  readonly rawAir: number
+  readonly softAir: number
+  /** Most fat the mass holds without running out, g per g of dry solids. */
+  readonly mostFatPerSolids: number
+  /** True where the browning path was set down for this family and not drawn from the colour of its base. */
+  readonly ownPath: boolean
   /** Where these numbers come from. */
   readonly source: string
 }

@@ -27,6 +27,9 @@ export const SEMOLINA: Family = {
   scratches: true,
   fresh: false,
   acid: false,
-  physics: true,
+  rawAir: 0.42,
+  softAir: 0,
+  mostFatPerSolids: 0.9,
+  ownPath: true,
   source: 'estimate, shaped by published ranges (recalled, unchecked)',
 }

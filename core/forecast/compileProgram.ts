@@ -1,18 +1,29 @@
-import type { Stage } from '../dish/dish'
 import { boundaryIndex } from '../dish/boundaryIndex'
+import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
 import { sideStages } from '../dish/sideStages'
 import { CoreError } from '../error'
+import { browningPath } from '../family/browningPath'
 import { familyOf } from '../family/families'
-import type { CookPlan, PlanFire } from '../live/plan'
+import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
+import { syrupShareOf } from '../syrup/syrupShareOf'
 import { airPressurePa } from '../water/airPressurePa'
-import type { Addition, FireRole, FlameSetting, Program, ProgramControl, ProgramQuery, ProgramSide, ProgramStage } from './program'
-import { BOIL, SIGNS } from './signs'
-import { vesselConditions } from './vesselConditions'
+import { additionsOf } from './additionsOf'
+import { LID, OPEN, SEALED, type Cover } from './cover'
+import { flameOf, markFlame } from './flameOf'
+import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage } from './program'
+import { stageTints } from './stageTints'
+import { SIGNS } from './signs'
+import { vesselConditions, type VesselConditions } from './vesselConditions'
+import { watchesOf } from './watchesOf'
 
-const MOST_S = 3 * 3600
+const MOST_S = 4 * 3600
+/** What is done where liquid is cooked down: the pace of wet stages applies. */
+const WET: readonly Stage['does'][] = ['cook-down', 'sweeten', 'enrich', 'pour']
+/** Stirring anything in by hand takes at least this long, s (estimate, 1.5 to 2 minutes). */
+const MIXING_S = 100
 
 /**
  * Lays a cook as it stands over its plan, ready to be run by every member of an ensemble.
@@ -26,40 +37,73 @@ const MOST_S = 3 * 3600
 export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Program {
   const line = mainLine(plan.dish)
   const sides = sideStages(plan.dish)
-  const room = { airC: plan.airC, pressure: airPressurePa(plan.altitudeM) }
-  const starts = fillStarts(cook.stageStarts)
+  const room = (id: string): VesselConditions => vesselConditions(vesselOf(plan, id), plan.airC, airPressurePa(plan.altitudeM))
+  const cooked = plan.dish.choices?.preparation === 'cooked-puree'
+  const family = familyOf(plan.dish.family)
+  const vessels = [...new Set(line.map(stage => stage.vessel))]
   return {
-    family: familyOf(plan.dish.family),
-    vessel: vesselConditions(vesselOf(plan, line[0].vessel), room.airC, room.pressure),
-    stages: line.map((stage, i): ProgramStage => ({
-      startS: i === 0 ? 0 : starts[i],
-      adds: additions(plan, stage),
-      nutsLeave: stage.takesOut.length > 0,
-      flame: flameOf(plan, stage),
-      lid: stage.lid,
-      sign: 'sign' in stage.until ? signIndex(stage.until.sign) : null,
-      seconds: 'minutes' in stage.until ? stage.until.minutes * 60 : 0,
-      pours: stage.does === 'pour',
-      from: stage.from === undefined ? null : sides.findIndex(side => side.vessel === stage.from),
-    })),
+    family: cooked ? { ...family, fresh: true } : family,
+    colours: coloursOf(plan),
+    cooked,
+    syrupShare: syrupShareOf(plan.dish),
+    vessels: vessels.map(room),
+    stages: stagesOf(plan, cook, vessels),
     sides: sides.map((stage): ProgramSide => ({
-      vessel: vesselConditions(vesselOf(plan, stage.vessel), room.airC, room.pressure),
+      vessel: room(stage.vessel),
       startS: cook.lit[stage.vessel] ?? null,
-      adds: additions(plan, stage),
+      adds: additionsOf(plan, stage),
       flame: flameOf(plan, stage),
-      lid: stage.lid,
+      cover: coverOf(stage),
       meets: boundaryIndex(plan.dish, stage.meets),
+      ...endOf(stage),
     })),
     controls: controlsOf(plan, cook),
-    queries: queriesOf(cook, plan),
-    tapped: [...new Set([
-      ...cook.signs.map(tap => SIGNS.indexOf(tap.what)),
-      ...cook.looks.flatMap(look => [SIGNS.indexOf(look.what), SIGNS.indexOf(look.what) + 1]),
-      ...line.slice(0, Math.max(0, cook.stage)).flatMap(stage => ('sign' in stage.until ? [signIndex(stage.until.sign)] : [])),
-    ])].filter(sign => sign !== BOIL),
+    queries: queriesOf(cook, plan.dish, nowS),
     nowS,
     mostS: Math.max(MOST_S, nowS + 3600),
   }
+}
+
+function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): ProgramStage[] {
+  const line = mainLine(plan.dish)
+  const sides = sideStages(plan.dish)
+  const starts = fillStarts(cook.stageStarts)
+  const tints = stageTints(plan.dish)
+  const tips = tipsOf(plan.dish, vessels)
+  return line.map((stage, i): ProgramStage => ({
+    startS: i === 0 ? 0 : starts[i],
+    vessel: vessels.indexOf(stage.vessel),
+    adds: additionsOf(plan, stage),
+    tips: tips[i],
+    nutsLeave: stage.takesOut.length > 0,
+    flame: flameOf(plan, stage),
+    cover: coverOf(stage),
+    ...endOf(stage),
+    pours: stage.does === 'pour' && 'minutes' in stage.until,
+    from: stage.from === undefined ? null : sides.findIndex(side => side.vessel === stage.from),
+    wet: WET.includes(stage.does),
+    leastS: mixes(stage, line[i - 1]) ? MIXING_S : 0,
+    underPressure: stage.does === 'press',
+    ...watchesOf(plan.dish, stage, cook, starts[i] ?? Number.POSITIVE_INFINITY, starts[i + 1] ?? Number.POSITIVE_INFINITY),
+    tint: tints[i],
+  }))
+}
+
+/** Where something was just poured or put into a wet mass, its sign waits for the stirring. */
+function mixes(stage: Stage, before: Stage | undefined): boolean {
+  return WET.includes(stage.does) && 'sign' in stage.until && (stage.adds.length > 0 || stage.from !== undefined || before?.from !== undefined)
+}
+
+/** The base moves with the first stage that cooks it in another vessel; nuts fried beside it leave it where it is. */
+function tipsOf(dish: Dish, vessels: readonly string[]): (number | null)[] {
+  let holds: string | null = null
+  return mainLine(dish).map((stage) => {
+    const from: string | null = holds
+    if (holds === null && stage.adds.some(one => one.ingredient === dish.base)) holds = stage.vessel
+    if (from === null || stage.does === 'fry' || stage.vessel === from) return null
+    holds = stage.vessel
+    return vessels.indexOf(from)
+  })
 }
 
 /** A stage nobody marked, before one that somebody did, is taken to have begun when the marked one did. */
@@ -73,10 +117,12 @@ function fillStarts(starts: readonly (number | null)[]): (number | null)[] {
   return filled
 }
 
-function signIndex(sign: string): number {
+function endOf(stage: Stage): { readonly sign: number | null, readonly seconds: number } {
+  if ('minutes' in stage.until) return { sign: null, seconds: stage.until.minutes * 60 }
+  const { sign } = stage.until
   const index = SIGNS.findIndex(known => known === sign)
   if (index < 0) throw new CoreError('unknown-name', 'compileProgram.sign', { given: sign })
-  return index
+  return { sign: index, seconds: 0 }
 }
 
 function vesselOf(plan: CookPlan, id: string) {
@@ -85,62 +131,42 @@ function vesselOf(plan: CookPlan, id: string) {
   return found.vessel
 }
 
-function fireRole(plan: CookPlan, vessel: string): FireRole {
-  return vessel === mainVessel(plan.dish) ? 'mainFire' : 'otherFire'
+function coverOf(stage: Stage): Cover {
+  if (stage.does === 'press' || stage.does === 'wait') return SEALED
+  return stage.lid ? LID : OPEN
 }
 
-function flameOf(plan: CookPlan, stage: Stage): FlameSetting {
-  const fire = fireRole(plan, stage.vessel)
-  if (stage.flame === 'off') return { fire, watts: 0 }
-  return { fire, watts: markWatts(plan.fires[stage.vessel], plan.flames[stage.id]) }
-}
-
-function markWatts(fire: PlanFire | undefined, mark: string | undefined): number {
-  if (mark === 'off') return 0
-  const found = fire?.marks.find(one => one.id === mark)
-  if (!found) throw new CoreError('unknown-name', 'compileProgram.flame', { given: String(mark) })
-  return found.watts
-}
-
-function additions(plan: CookPlan, stage: Stage): Addition[] {
-  return stage.adds.flatMap(({ ingredient, share }) => {
-    const amount = plan.amounts.find(one => one.id === ingredient)
-    if (!amount) return []
-    const { composition } = amount
-    const massG = amount.massG * share
-    return [{
-      water: massG * composition.water,
-      solids: massG * composition.solids,
-      fat: massG * composition.fat,
-      sugar: massG * composition.sugar,
-      nuts: massG * composition.nuts,
-      base: ingredient === plan.dish.base,
-    }]
-  })
+function coloursOf(plan: CookPlan): ProgramColours {
+  const family = familyOf(plan.dish.family)
+  const look = plan.amounts.find(one => one.id === plan.dish.base)?.look
+  // A family whose path was set down by itself keeps it; the others begin at the colour of their own base.
+  if (!look || family.ownPath) return family
+  return { ...browningPath(look), rawLightness: look.lightness }
 }
 
 function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {
   const others = sideStages(plan.dish).map(stage => stage.vessel)
   const changes = cook.controls.flatMap(({ timeS, what }): ProgramControl[] => {
-    const fire = fireRole(plan, what.vessel)
     const known = what.mark === undefined || what.mark === 'off'
       || plan.fires[what.vessel]?.marks.some(mark => mark.id === what.mark)
     if (!known) return []
     return [{
       timeS,
       vessel: others.indexOf(what.vessel) + 1,
-      ...(what.mark === undefined ? {} : { flame: { fire, watts: markWatts(plan.fires[what.vessel], what.mark) } }),
-      ...(what.lid === undefined ? {} : { lid: what.lid }),
+      ...(what.mark === undefined ? {} : { flame: markFlame(plan, what.vessel, what.mark) }),
+      ...(what.lid === undefined ? {} : { cover: what.lid ? LID : OPEN }),
     }]
   })
-  if (cook.offFireS !== null) changes.push({ timeS: cook.offFireS, vessel: 0, flame: { fire: 'mainFire', watts: 0 } })
+  if (cook.offFireS !== null) changes.push({ timeS: cook.offFireS, vessel: 0, flame: markFlame(plan, mainVessel(plan.dish), 'off') })
   return changes.sort((p, q) => p.timeS - q.timeS)
 }
 
-function queriesOf(cook: LiveCook, plan: CookPlan): ProgramQuery[] {
-  const main = mainVessel(plan.dish)
-  return [
+/** Readings by their time; the two last ask what weight and temperature are now. */
+function queriesOf(cook: LiveCook, dish: Dish, nowS: number): ProgramQuery[] {
+  const main = mainVessel(dish)
+  const readings: ProgramQuery[] = [
     ...cook.weighings.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
     ...cook.temperatures.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),
-  ].sort((p, q) => p.timeS - q.timeS)
+  ]
+  return readings.sort((p, q) => p.timeS - q.timeS).concat(nowS > 0 ? [{ timeS: nowS, of: 'content-g' as const }, { timeS: nowS, of: 'temp-c' as const }] : [])
 }

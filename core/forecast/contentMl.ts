@@ -1,22 +1,29 @@
-import { FAT, HELD, NUTS, SOLIDS, SUGAR, WATER } from './layout'
+import type { Family } from '../family/family'
+import { FAT, HELD, INVERT, NUTS, SOFT, SOLIDS, SUGAR, WATER } from './layout'
 
 /** Densities of the parts of a content, g/ml: handbook values (recalled, unchecked). */
 export const DENSITY = { water: 0.98, solids: 1.45, fat: 0.89, sugar: 1.59, nuts: 1.05 } as const
-/** Share of a bed of dry grain that is air between the grains (estimate; closes as the grain swells). */
-const DRY_VOIDS = 0.42
+/** Water over dry solids at which grain has swollen its voids shut, g/g (estimate). */
+const SHUT = 1.5
 
 /**
- * Volume of what is in a vessel: the parts side by side, fat and free water filling the voids of the grain first.
+ * Volume of what is in a vessel: the parts side by side, fat and free water filling the voids between grains or pieces
+ * first; the voids close as grain swells or tissue softens.
  *
  * @param state flat state
  * @param at where the vessel's numbers begin in it
+ * @param family voids raw and soft
  * @returns ml, without foam
  */
-export function contentMl(state: Float64Array, at: number): number {
+export function contentMl(state: Float64Array, at: number, family: Family): number {
   const held = state[at + HELD]
-  const grain = state[at + SOLIDS] / DENSITY.solids + held / DENSITY.water
-  const dryShare = state[at + SOLIDS] > 0 ? Math.max(0, 1 - held / (1.5 * state[at + SOLIDS])) : 0
-  const voids = grain * DRY_VOIDS / (1 - DRY_VOIDS) * dryShare
+  const solids = state[at + SOLIDS]
+  const grain = solids / DENSITY.solids + held / DENSITY.water
   const between = state[at + FAT] / DENSITY.fat + (state[at + WATER] - held) / DENSITY.water
-  return grain + Math.max(voids, between) + state[at + SUGAR] / DENSITY.sugar + state[at + NUTS] / DENSITY.nuts
+  const sweet = (state[at + SUGAR] + state[at + INVERT]) / DENSITY.sugar + state[at + NUTS] / DENSITY.nuts
+  if (!(solids > 0)) return between + grain + sweet
+  const closed = family.fresh ? state[at + SOFT] : Math.min(1, held / (SHUT * solids))
+  const air = family.rawAir + (family.softAir - family.rawAir) * closed
+  const voids = grain * air / (1 - air)
+  return grain + (voids > between ? voids : between) + sweet
 }

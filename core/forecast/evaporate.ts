@@ -1,9 +1,11 @@
 import type { MemberValues } from '../belief/memberValues'
 import { saturationPressurePa } from '../water/saturationPressurePa'
-import { boilingTempC } from './boilingTempC'
+import { saturationTempC } from '../water/saturationTempC'
+import { LID, SEALED, VALVE_PA, type Cover } from './cover'
 import { heatCapacity, SPECIFIC_HEAT } from './heatCapacity'
 import { HELD, TEMP, VAPOUR, VAPOUR_HEAT, WATER } from './layout'
 import type { VesselConditions } from './vesselConditions'
+import { waterActivity } from './waterActivity'
 
 /** Latent heat of water at 100 °C, J/g: handbook value. */
 export const LATENT_HEAT = 2257
@@ -13,18 +15,19 @@ const GRAIN_TIME = 40
 /** g/(s·m²·Pa): h/(ρ·cp) by the Lewis analogy at h = 8 W/(m²·K), times M/(R·T) at 350 K. */
 const SURFACE_COEFFICIENT = 4.5e-5
 const LID_SHARE = 0.1
-/** Share of saturation in the room's air. */
-const ROOM_HUMIDITY = 0.55
+/** Below this the surface dries too little to matter in a cook, °C. */
+const IDLE_C = 30
 
 /**
  * Takes away the water that one step boils or dries off, with the heat it carries. Boiling is limited by the heat
- * above the boiling point; below it the open surface dries by its vapour pressure.
+ * above the boiling point; below it the open surface dries by its vapour pressure. A sealed lid boils at the valve's
+ * pressure and lets nothing go below it.
  *
  * @param state flat state, changed in place
  * @param at where the vessel's numbers begin in it
  * @param vessel the vessel and the room
  * @param member uncertain numbers
- * @param lid true with the lid on
+ * @param cover open, a lid, or sealed
  * @param stepS length of the step in s
  */
 export function evaporate(
@@ -32,30 +35,32 @@ export function evaporate(
   at: number,
   vessel: VesselConditions,
   member: MemberValues,
-  lid: boolean,
+  cover: Cover,
   stepS: number,
 ): void {
   const water = state[at + WATER]
-  if (!(water > 1e-6)) return
   const temp = state[at + TEMP]
-  const content = heatCapacity(state, at)
-  const free = Math.max(0, water - state[at + HELD])
-  const freeShare = free / water
-  const boiling = boilingTempC(state, at, vessel.airPressure)
-  let gone = 0
-  if (temp > boiling) {
+  if (!(water > 1e-6 && temp > IDLE_C)) return
+  const activity = waterActivity(state, at)
+  const pressure = activity * saturationPressurePa(temp)
+  const air = cover === SEALED ? vessel.airPressure + VALVE_PA : vessel.airPressure
+  const free = water - state[at + HELD]
+  if (pressure > air) {
+    const content = heatCapacity(state, at)
+    const freeShare = free > 0 ? free / water : 0
     const rate = freeShare / FREE_TIME + (1 - freeShare) / GRAIN_TIME
-    gone = content * (temp - boiling) / LATENT_HEAT * (1 - Math.exp(-rate * stepS))
+    const boiling = saturationTempC(air / activity)
+    const gone = content * (temp - boiling) / LATENT_HEAT * (1 - Math.exp(-rate * stepS))
+    removeVapour(state, at, Math.min(gone, water * 0.5), content)
   }
-  else if (free > 0) {
-    const pressure = saturationPressurePa(temp) - ROOM_HUMIDITY * saturationPressurePa(vessel.airC)
-    if (pressure > 0) {
-      const area = vessel.baseArea * Math.min(1, freeShare * 3) * member.surface * (lid ? LID_SHARE : 1)
-      gone = Math.min(SURFACE_COEFFICIENT * area * pressure * stepS, content * Math.max(0, temp - vessel.airC) * 0.1 / LATENT_HEAT)
-    }
+  else if (free > 0 && cover !== SEALED) {
+    const drive = pressure - vessel.roomVapour
+    if (!(drive > 0)) return
+    const content = heatCapacity(state, at)
+    const area = vessel.baseArea * Math.min(1, free / water * 3) * member.surface * (cover === LID ? LID_SHARE : 1)
+    const gone = Math.min(SURFACE_COEFFICIENT * area * drive * stepS, content * Math.max(0, temp - vessel.airC) * 0.1 / LATENT_HEAT)
+    removeVapour(state, at, Math.min(gone, water * 0.5), content)
   }
-  gone = Math.min(gone, water * 0.5)
-  removeVapour(state, at, gone, content)
 }
 
 function removeVapour(state: Float64Array, at: number, gone: number, content: number): void {

@@ -1,8 +1,10 @@
 import type { MemberValues } from '../belief/memberValues'
-import { contentMl } from './contentMl'
-import { heatCapacity } from './heatCapacity'
-import { FAT, HEAT, HELD, PAN_TEMP, TEMP, WATER } from './layout'
+import type { Family } from '../family/family'
 import { contentG } from './contentG'
+import { contentMl } from './contentMl'
+import type { Cover } from './cover'
+import { heatCapacity } from './heatCapacity'
+import { FAT, HEAT, HELD, PAN_TEMP, POWER, TEMP, WATER } from './layout'
 import type { VesselConditions } from './vesselConditions'
 
 /** Share of the wall's film coefficient at the open surface, and what a lid leaves of it. */
@@ -13,34 +15,37 @@ const LID_SHARE = 0.6
  * Moves heat for one step: fire to pan, pan to content, both to the room. Pan and content are coupled implicitly, so
  * the step is stable at any length; the two-node form and its coefficients are described in docs/model.md.
  *
- * @param state flat state, changed in place
+ * @param state flat state, changed in place; its POWER is the heat arriving in the pan, W
  * @param at where the vessel's numbers begin in it
  * @param vessel the vessel and the room
+ * @param family voids of the base
  * @param member uncertain numbers
- * @param powerW heat arriving in the pan, W, zero or more
- * @param lid true with the lid on
+ * @param cover open, a lid, or sealed
  * @param stepS length of the step in s, above zero
  */
 export function exchangeHeat(
   state: Float64Array,
   at: number,
   vessel: VesselConditions,
+  family: Family,
   member: MemberValues,
-  powerW: number,
-  lid: boolean,
+  cover: Cover,
   stepS: number,
 ): void {
   const content = heatCapacity(state, at)
   const mass = contentG(state, at)
-  const free = state[at + WATER] - state[at + HELD]
-  const liquid = mass > 1 ? Math.min(1, (free + state[at + FAT]) / mass) : 0
-  const height = Math.min(vessel.depth, contentMl(state, at) * 1e-6 / vessel.baseArea)
-  const touching = mass > 1 ? vessel.baseArea + vessel.rim * height : 0
   const pan = state[at + PAN_TEMP]
   const food = state[at + TEMP]
-  const toFood = member.contact * (100 + 900 * liquid) * touching
+  let toFood = 0
+  let topLoss = 0
+  if (mass > 1) {
+    const liquid = Math.min(1, (state[at + WATER] - state[at + HELD] + state[at + FAT]) / mass)
+    const height = Math.min(vessel.depth, contentMl(state, at, family) * 1e-6 / vessel.baseArea)
+    toFood = member.contact * (100 + 900 * liquid) * (vessel.baseArea + vessel.rim * height)
+    topLoss = member.heatLoss * vessel.baseArea * SURFACE_SHARE * (cover > 0 ? LID_SHARE : 1)
+  }
+  const powerW = state[at + POWER]
   const wallLoss = member.heatLoss * vessel.wallArea * (1 + Math.max(0, pan - vessel.airC) / 500)
-  const topLoss = mass > 1 ? member.heatLoss * vessel.baseArea * SURFACE_SHARE * (lid ? LID_SHARE : 1) : 0
   const panHeat = vessel.panHeat * member.panMass / stepS
   const foodHeat = content / stepS
   const a11 = panHeat + wallLoss + toFood

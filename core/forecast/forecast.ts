@@ -19,6 +19,12 @@ export interface ForecastPoint {
   readonly heldG: number
   readonly contentG: number
   readonly volumeMl: number
+  /** How far to its aroma the roast is: 1 as it begins. */
+  readonly aroma?: number | undefined
+  /** Fat that the mass does not hold, g. */
+  readonly fatOutG?: number | undefined
+  /** 0 runs like water, 1 stands by itself. */
+  readonly stiffness?: number | undefined
 }
 
 /** The other vessel: how long it needs, when to put it on, when it boils. */
@@ -26,7 +32,7 @@ export interface SideForecast {
   readonly vessel: string
   /** Index of the main-line stage at whose start it must be ready. */
   readonly meets: number
-  /** s from cold to the boil. */
+  /** s from cold until it is ready. */
   readonly needs: Window
   /** When to put it on, s since the start; null once it is on. */
   readonly lightS: number | null
@@ -45,7 +51,7 @@ export interface RestsOn {
 /** What this pan, flame and base will do, as far as it is known. Times in s since the start of the cook, weights in g. */
 export interface Forecast {
   readonly modelVersion: string
-  /** Missing means physics; `usual-minutes` where the physics do not cover the dish. */
+  /** Missing means physics; `usual-minutes` in forecasts of older versions. */
   readonly basis?: 'physics' | 'usual-minutes' | undefined
   readonly nowS: number
   readonly members: number
@@ -62,4 +68,6 @@ export interface Forecast {
   readonly leftAloneS: number | null
   readonly points: readonly ForecastPoint[]
   readonly restsOn: RestsOn
+  /** What the pan should weigh and be now, without its own weight; missing before the start. */
+  readonly panNow?: { readonly contentG: Window, readonly tempC: Window } | undefined
 }

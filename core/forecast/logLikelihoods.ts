@@ -1,6 +1,7 @@
 import { normalCdf } from '../random/normalCdf'
 import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
+import { usualSeconds } from '../usual/usualSeconds'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
 import type { Program } from './program'
@@ -80,7 +81,7 @@ interface Term {
 
 function termsOf(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
   return [
-    ...cook.signs.map(tap => hard((record, member) => {
+    ...cook.signs.filter(tap => SIGNS.includes(tap.what)).map(tap => hard((record, member) => {
       const from = tap.what === 'boil' ? Math.min(...Object.values(cook.lit), tap.timeS) : clockStart(cook, tap.timeS)
       return logRatio(tap.timeS, signTime(record, member, SIGNS.indexOf(tap.what)), from) / TAP_NOISE
     })),
@@ -155,13 +156,14 @@ function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] 
   const main = mainVessel(plan.dish)
   const pan = plan.vessels[main]
   const tare = pan.vessel.massG
+  const readings = program.queries.length - (program.nowS > 0 ? 2 : 0)
   return program.queries.flatMap((query, k): Term[] => {
     const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
     if (query.of === 'temp-c') {
-      const read = cook.temperatures.find(one => one.timeS === query.timeS)
+      const read = k < readings ? cook.temperatures.find(one => one.timeS === query.timeS) : undefined
       return read ? [hard((record, member) => (read.what.tempC - forecast(record, member)) / THERMOMETER_K)] : []
     }
-    const read = cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main)
+    const read = k < readings ? cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main) : undefined
     if (!read) return []
     const noise = Math.hypot(SCALE_G, SCALE_SHARE * read.what.grossG, pan.massGuessed ? GUESSED_TARE * tare : 0)
     return [hard((record, member) => (read.what.grossG - tare - forecast(record, member)) / noise)]
@@ -170,20 +172,20 @@ function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] 
 
 /**
  * Physics alone forecasts the wet stages no better than the usual minutes of the dish; the usual minutes therefore count
- * as one more reading of the time from the pour to the end, about as strong as the physics.
+ * as one more reading of how long those that are not over take together, about as strong as the physics.
  */
 function usualTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
   const line = mainLine(plan.dish)
-  const pour = program.stages.findIndex(stage => stage.pours)
-  if (pour < 0 || cook.stage > pour + 2) return []
-  const usual = line.slice(pour + 1).reduce((sum, stage) => sum + ('sign' in stage.until ? plan.dish.usual.minutes[stage.id] ?? 0 : 0), 0)
-  const base = plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0
-  if (!(usual > 0 && base > 0)) return []
-  const expected = usual * 60 * Math.sqrt(base / plan.dish.usual.baseG)
-  const done = SIGNS.indexOf('leaves-sides')
+  const open = line.flatMap((stage, k) => (program.stages[k].wet && program.stages[k].sign !== null && (cook.stageStarts[k + 1] ?? null) === null ? [{ stage, k }] : []))
+  if (open.length === 0) return []
+  const expected = open.reduce((sum, { stage }) => sum + usualSeconds(plan, stage), 0)
+  const lasts = (record: EnsembleRecord, member: number, k: number): number => {
+    const end = k + 1 < record.stages ? record.starts[member * record.stages + k + 1] : record.ends[member]
+    return Math.min(end, program.mostS) - Math.min(record.starts[member * record.stages + k], program.mostS)
+  }
   return [{
     soft: true,
     residual: (record, member) =>
-      Math.log(Math.max(5, signTime(record, member, done) - record.starts[member * record.stages + pour + 1]) / expected) / USUAL_NOISE,
+      Math.log(Math.max(5, open.reduce((sum, { k }) => sum + lasts(record, member, k), 0)) / expected) / USUAL_NOISE,
   }]
 }

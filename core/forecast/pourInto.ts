@@ -1,7 +1,7 @@
 import { heatCapacity } from './heatCapacity'
-import { FAT, NUTS, SOLIDS, SUGAR, TEMP, WATER } from './layout'
+import { FAT, HELD, INVERT, NUTS, SOFT, SOLIDS, SUGAR, TEMP, WATER, WETTED } from './layout'
 
-const MOVED = [WATER, SOLIDS, FAT, SUGAR, NUTS] as const
+const MOVED = [WATER, SOLIDS, FAT, SUGAR, INVERT, NUTS] as const
 
 /**
  * Pours the whole content of one vessel into another and mixes their heat.
@@ -17,5 +17,10 @@ export function pourInto(state: Float64Array, from: number, to: number): void {
     state[to + part] += state[from + part]
     state[from + part] = 0
   }
+  state[to + HELD] += state[from + HELD]
+  state[from + HELD] = 0
+  state[to + SOFT] = Math.max(state[to + SOFT], state[from + SOFT])
+  state[to + WETTED] += state[from + WETTED]
+  state[from + WETTED] = 0
   state[to + TEMP] = (heatFrom + heatTo) / heatCapacity(state, to)
 }

@@ -1,42 +1,67 @@
 import type { Family } from '../family/family'
+import type { Lab } from '../colour/lab'
+import type { ColourStep } from '../dish/signIds'
+import type { Cover } from './cover'
 import type { VesselConditions } from './vesselConditions'
 
-/** Masses going into a vessel at once, g, at one temperature. */
+/** Masses going into a vessel at once, g, at the room's temperature. */
 export interface Addition {
   readonly water: number
   readonly solids: number
   readonly fat: number
   readonly sugar: number
+  readonly invert: number
   readonly nuts: number
-  /** Share taken as base: its water and solids follow the member's moisture. */
+  /** Taken as base: its water is held in it, and of a dry one follows the member's moisture. */
   readonly base: boolean
+  readonly dry: boolean
 }
 
 /** Which of a member's fire factors a fire follows. */
 export type FireRole = 'mainFire' | 'otherFire'
 
-/** A flame: which fire, and the power its mark stands for, W. */
+/** A flame: which fire, the power its mark stands for in W, and how far up the ladder of marks it stands. */
 export interface FlameSetting {
   readonly fire: FireRole
   readonly watts: number
+  /** Natural logarithm of this power over the one the fire's factor is believed at. */
+  readonly ladder: number
+  /** How long the fire takes to follow its mark, s; 0 for a gas flame. */
+  readonly lagS: number
 }
 
 /** One main-line stage ready to run. */
 export interface ProgramStage {
   /** When it began, s since the start of the cook, if that has happened. */
   readonly startS: number | null
+  /** Index into the program's vessels. */
+  readonly vessel: number
   readonly adds: readonly Addition[]
   /** True when the fried nuts leave the pan at its end. */
   readonly nutsLeave: boolean
   readonly flame: FlameSetting
-  readonly lid: boolean
+  readonly cover: Cover
   /** Index into SIGNS of the sign it waits for, or null for minutes. */
   readonly sign: number | null
   readonly seconds: number
-  /** True for a pour, whose seconds follow the member's pour time. */
+  /** True for a pour that has no sign of its own: its seconds follow the member's pour time. */
   readonly pours: boolean
+  /** Index of another main-line vessel that is tipped over at the start, or null. */
+  readonly tips: number | null
   /** Index of the side vessel whose content comes over at the start, or null. */
   readonly from: number | null
+  /** True where liquid is cooked down: the member's pace of wet stages applies. */
+  readonly wet: boolean
+  /** What has gone in takes at least this long to be stirred in, s, before its sign can show. */
+  readonly leastS: number
+  /** True where its seconds count from when the sealed pan has come to pressure. */
+  readonly underPressure: boolean
+  /** Signs that can show in it, as indices into SIGNS. */
+  readonly watches: readonly number[]
+  /** Those of them that were tapped in it: they are looked for in a shadow where it was cut short. */
+  readonly tapped: readonly number[]
+  /** Change of L* by what has gone in up to here: milk lightens, jaggery darkens. */
+  readonly tint: number
 }
 
 /** One vessel that runs beside the main line. */
@@ -45,9 +70,12 @@ export interface ProgramSide {
   readonly startS: number | null
   readonly adds: readonly Addition[]
   readonly flame: FlameSetting
-  readonly lid: boolean
+  readonly cover: Cover
   /** Main-line stage at whose start it has to be ready. */
   readonly meets: number
+  /** Sign by which it is ready, as an index into SIGNS, or null for its seconds. */
+  readonly sign: number | null
+  readonly seconds: number
 }
 
 /** Something done to a flame or a lid at a known moment; vessel 0 is the main one, 1 and up the side vessels. */
@@ -55,7 +83,7 @@ export interface ProgramControl {
   readonly timeS: number
   readonly vessel: number
   readonly flame?: FlameSetting
-  readonly lid?: boolean
+  readonly cover?: Cover
 }
 
 /** A reading whose forecast value every member has to give. */
@@ -64,16 +92,27 @@ export interface ProgramQuery {
   readonly of: 'content-g' | 'temp-c'
 }
 
+/** Colours the base goes through: its browning path and where the steps stand on it. */
+export interface ProgramColours {
+  readonly path: readonly Lab[]
+  readonly rawLightness: number
+  readonly stepLightness: Readonly<Record<ColourStep, number>>
+}
+
 /** Everything one member needs to be run: the plan with what has happened so far laid over it. */
 export interface Program {
   readonly family: Family
-  readonly vessel: VesselConditions
+  readonly colours: ProgramColours
+  /** True where the base goes in already soft: a cooked purée. */
+  readonly cooked: boolean
+  /** Sugar over all of a syrup at its strength, g/g. */
+  readonly syrupShare: number
+  /** Vessels of the main line; in the flat state the side vessels follow them. */
+  readonly vessels: readonly VesselConditions[]
   readonly stages: readonly ProgramStage[]
   readonly sides: readonly ProgramSide[]
   readonly controls: readonly ProgramControl[]
   readonly queries: readonly ProgramQuery[]
-  /** Signs that were tapped, as indices into SIGNS: each is run on for in a shadow if its stage was cut short. */
-  readonly tapped: readonly number[]
   /** How far the cook is, s; nothing that has not been seen can have ended before it. */
   readonly nowS: number
   /** Where a run gives up, s. */

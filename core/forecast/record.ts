@@ -13,8 +13,10 @@ export interface EnsembleRecord {
   /** Content of the main vessel as each stage began, before anything was added. */
   readonly masses: Float64Array
   readonly readings: Float64Array
-  /** Time each side vessel needs from cold to the boil. */
-  readonly boils: Float64Array
+  /** Time each side vessel needs from cold until it is ready. */
+  readonly needs: Float64Array
+  /** When the last main-line stage ended; Infinity if it never did. */
+  readonly ends: Float64Array
 }
 
 /**
@@ -33,6 +35,7 @@ export function ensembleRecord(members: number, stages: number, queries: number,
     starts: new Float64Array(members * stages).fill(Number.POSITIVE_INFINITY),
     masses: new Float64Array(members * stages).fill(Number.NaN),
     readings: new Float64Array(members * queries).fill(Number.NaN),
-    boils: new Float64Array(members * sides).fill(Number.POSITIVE_INFINITY),
+    needs: new Float64Array(members * sides).fill(Number.POSITIVE_INFINITY),
+    ends: new Float64Array(members).fill(Number.POSITIVE_INFINITY),
   }
 }

@@ -1,6 +1,6 @@
 import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../roast/arrhenius'
-import { AROMA, BROWNING, CHARRING, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP } from './layout'
+import { AROMA, BROWNING, CHARRING, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER } from './layout'
 
 /** Activation energies in J/mol (estimates within published ranges for food browning, 60–130 kJ/mol). */
 const AROMA_ENERGY = 78000
@@ -8,9 +8,12 @@ const NUT_ENERGY = 80000
 const CHARRING_ENERGY = 210000
 /** Below this temperature a minute adds less than a second to any dose. */
 const IDLE_C = 85
+/** Water over dry solids at which half of the mass is too wet to brown, g/g (estimate). */
+const WET = 0.3
 
 /**
- * Adds one step's browning, aroma and charring; the touching share of the mass is nearer to the pan's temperature.
+ * Adds one step's browning, aroma and charring; the touching share of the mass is nearer to the pan's temperature, and
+ * only its dry share browns.
  *
  * @param state flat state, changed in place
  * @param at where the vessel's numbers begin in it
@@ -21,8 +24,11 @@ export function ripen(state: Float64Array, at: number, member: MemberValues, ste
   const film = state[at + TEMP] + member.film * (state[at + PAN_TEMP] - state[at + TEMP])
   if (film < IDLE_C) return
   if (state[at + NUTS] > 0) state[at + NUT_BROWNING] += arrhenius(film, NUT_ENERGY) * stepS
-  if (!(state[at + SOLIDS] > 0)) return
-  state[at + BROWNING] += arrhenius(film, member.browningEnergy) * stepS
-  state[at + AROMA] += arrhenius(film, AROMA_ENERGY) * stepS
-  state[at + CHARRING] += arrhenius(film - 25, CHARRING_ENERGY) * stepS
+  const solids = state[at + SOLIDS]
+  if (!(solids > 0)) return
+  const wetness = state[at + WATER] / solids / WET
+  const dryS = stepS / (1 + wetness * wetness)
+  state[at + BROWNING] += arrhenius(film, member.browningEnergy) * dryS
+  state[at + AROMA] += arrhenius(film, AROMA_ENERGY) * dryS
+  if (film > 120) state[at + CHARRING] += arrhenius(film - 25, CHARRING_ENERGY) * dryS
 }

@@ -1,5 +1,4 @@
 import type { MemberValues } from '../belief/memberValues'
-import type { Family } from '../family/family'
 import { BROWNING, CHARRING } from './layout'
 
 /** Darkening by charring per equivalent second at 175 °C, 1/s (estimate: golden to burnt in a few minutes there). */
@@ -11,11 +10,12 @@ const CHARRING_RATE = 0.0035
  *
  * @param state flat state
  * @param at where the vessel's numbers begin in it
- * @param family raw and final lightness
+ * @param rawLightness L* of the raw base in its fat
+ * @param finalLightness L* that endless browning reaches
  * @param member uncertain numbers
- * @returns L*, between the family's final and raw lightness
+ * @returns L*, between final and raw lightness
  */
-export function roastLightness(state: Float64Array, at: number, family: Family, member: MemberValues): number {
+export function roastLightness(state: Float64Array, at: number, rawLightness: number, finalLightness: number, member: MemberValues): number {
   const dose = member.browningRate * state[at + BROWNING] + CHARRING_RATE * state[at + CHARRING]
-  return family.finalLightness + (family.rawLightness - family.finalLightness) * Math.exp(-dose)
+  return finalLightness + (rawLightness - finalLightness) * Math.exp(-dose)
 }

@@ -1,61 +1,114 @@
 import type { MemberValues } from '../belief/memberValues'
-import { VESSEL_SIZE, PAN_TEMP, TEMP } from './layout'
+import { OPEN } from './cover'
+import { PAN_TEMP, TEMP, VESSEL_SIZE } from './layout'
 import type { FlameSetting, Program } from './program'
-import { SIGNS } from './signs'
+import { SIGNS, type SignView } from './signs'
 import type { VesselControls } from './stepVessel'
 
-/** One member on its way: the flat state, the controls as they stand, and where it is. */
-export interface Run {
+/** Where a side vessel is: cold, lit, or poured out. */
+export const COLD = 0
+export const LIT = 1
+export const EMPTIED = 2
+
+/** One member on its way: the flat state, the controls as they stand (first the main line's, then the sides'), and where it is. Used again for every member. */
+export interface Run extends SignView {
   readonly program: Program
-  readonly member: MemberValues
+  member: MemberValues
   readonly state: Float64Array
   readonly controls: VesselControls[]
   readonly levels: Float64Array
   timeS: number
   stage: number
+  /** Where the running stage's vessel begins in the state. */
+  at: number
   stageStartS: number
+  /** From when the seconds of a stage count: its start, or the moment a sealed pan came to pressure. */
+  countsFromS: number
   /** When the sign of the running stage showed, or Infinity. */
   readyS: number
-  poured: boolean
-  /** Where each side vessel is, and which have boiled. */
-  readonly sides: ('cold' | 'lit' | 'emptied')[]
-  readonly boiled: boolean[]
+  stageMl: number
+  /** Where each side vessel is, and which have shown their sign. */
+  readonly sides: Uint8Array
+  readonly sideReady: Uint8Array
   nextControl: number
   nextQuery: number
 }
 
 /**
- * A run standing before its first stage, every vessel at room temperature and empty.
+ * A run for a program; `resetRun` puts a member at its start.
  *
  * @param program what is to be run
  * @param member uncertain numbers
  * @returns a run to be stepped by `simulate`
  */
 export function startRun(program: Program, member: MemberValues): Run {
-  const vessels = 1 + program.sides.length
-  const state = new Float64Array(vessels * VESSEL_SIZE)
-  for (let i = 0; i < vessels; i++) {
-    state[i * VESSEL_SIZE + PAN_TEMP] = program.vessel.airC
-    state[i * VESSEL_SIZE + TEMP] = program.vessel.airC
-  }
-  return {
-    program, member, state,
-    controls: Array.from({ length: vessels }, () => ({ powerW: 0, lid: false, capacityG: 0 })),
-    levels: new Float64Array(SIGNS.length).fill(-1e9),
-    timeS: 0, stage: -1, stageStartS: 0, readyS: Number.POSITIVE_INFINITY, poured: false,
-    sides: program.sides.map(() => 'cold' as const),
-    boiled: program.sides.map(() => false),
+  const vessels = program.vessels.length + program.sides.length
+  const run: Run = {
+    program, member,
+    state: new Float64Array(vessels * VESSEL_SIZE),
+    controls: Array.from({ length: 1 + program.sides.length }, () => ({ powerW: 0, lagS: 0, cover: OPEN })),
+    levels: new Float64Array(SIGNS.length),
+    timeS: 0, stage: -1, at: 0, stageStartS: 0, countsFromS: 0, readyS: Number.POSITIVE_INFINITY, stageMl: 0,
+    sides: new Uint8Array(program.sides.length),
+    sideReady: new Uint8Array(program.sides.length),
     nextControl: 0, nextQuery: 0,
   }
+  resetRun(run, member)
+  return run
 }
 
 /**
- * Power a flame gives one member's pan.
+ * Puts a run before its first stage with another member, every vessel at room temperature and empty.
  *
- * @param flame the mark's power and its fire
+ * @param run the run, changed in place
+ * @param member uncertain numbers
+ */
+export function resetRun(run: Run, member: MemberValues): void {
+  const { program, state, controls } = run
+  run.member = member
+  state.fill(0)
+  for (let at = 0; at < state.length; at += VESSEL_SIZE) {
+    state[at + PAN_TEMP] = program.vessels[0].airC
+    state[at + TEMP] = program.vessels[0].airC
+  }
+  for (const control of controls) {
+    control.powerW = 0
+    control.lagS = 0
+    control.cover = OPEN
+  }
+  run.levels.fill(-1e9)
+  run.timeS = 0
+  run.stage = -1
+  run.at = 0
+  run.stageStartS = 0
+  run.countsFromS = 0
+  run.readyS = Number.POSITIVE_INFINITY
+  run.stageMl = 0
+  run.sides.fill(COLD)
+  run.sideReady.fill(0)
+  run.nextControl = 0
+  run.nextQuery = 0
+}
+
+/**
+ * Where a side vessel begins in the state: after those of the main line.
+ *
+ * @param program whose side vessel
+ * @param side its index
+ * @returns index into the state
+ */
+export function sideAt(program: Program, side: number): number {
+  return (program.vessels.length + side) * VESSEL_SIZE
+}
+
+/**
+ * Power a flame gives one member's pan. Marks of one fire stand on a ladder whose steepness is uncertain as well.
+ *
+ * @param flame the mark's power, its fire and its place on the ladder
  * @param member uncertain numbers
  * @returns W
  */
 export function flamePower(flame: FlameSetting, member: MemberValues): number {
-  return flame.watts * member[flame.fire]
+  if (flame.fire === 'otherFire') return flame.watts * member.otherFire
+  return flame.watts * member.mainFire * Math.exp(member.mainLadder * flame.ladder)
 }

@@ -1,11 +1,12 @@
-import { memberValues, MEMBER_NAMES, type BeliefColumns } from '../belief/memberValues'
+import { MEMBER_NAMES, memberValues, type BeliefColumns, type MemberValues } from '../belief/memberValues'
 import type { Program } from './program'
 import { ensembleRecord, type EnsembleRecord } from './record'
-import { simulate } from './simulate'
+import { startRun } from './run'
+import { simulateRun } from './simulate'
 import type { Trace } from './trace'
 
 /**
- * Runs every member of an ensemble.
+ * Runs every member of an ensemble; nothing is made anew for each of them.
  *
  * @param program what is to be run
  * @param columns the belief in ensemble order
@@ -16,6 +17,12 @@ import type { Trace } from './trace'
 export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): EnsembleRecord {
   const members = normals.length / MEMBER_NAMES.length
   const record = ensembleRecord(members, program.stages.length, program.queries.length, program.sides.length)
-  for (let i = 0; i < members; i++) simulate(program, memberValues(columns, normals, i), record, i, i === 0 ? trace : undefined)
+  const values = {} as MemberValues
+  memberValues(columns, normals, 0, values)
+  const run = startRun(program, values)
+  for (let i = 0; i < members; i++) {
+    memberValues(columns, normals, i, values)
+    simulateRun(run, values, record, i, i === 0 ? trace : undefined)
+  }
   return record
 }

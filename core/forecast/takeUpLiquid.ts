@@ -1,6 +1,6 @@
 import type { MemberValues } from '../belief/memberValues'
 import type { Family } from '../family/family'
-import { HELD, SOLIDS, SUGAR, TEMP, WATER } from './layout'
+import { HELD, INVERT, SOLIDS, SUGAR, TEMP, WATER } from './layout'
 
 /** Diffusion of water into cooked starch near 95 °C, m²/s, and the shortest time mixing by hand allows, s. */
 const DIFFUSIVITY = 3e-10
@@ -12,13 +12,14 @@ const GEL_WIDTH = 3
 
 /**
  * Swells the base for one step: diffusion into the grain (t95 = 0.25·R²/D, never faster than mixing allows), gated by
- * gelatinisation, which comes later the more sugar the liquid holds, and limited by what the dish lets it hold.
+ * gelatinisation, which comes later the more sugar the liquid holds, and limited by what the dish lets it hold. What
+ * softened tissue can no longer hold runs out of it at once.
  *
  * @param state flat state, changed in place
  * @param at where the vessel's numbers begin in it
  * @param family grain size
  * @param member uncertain numbers
- * @param capacityG water the base will hold in the end, g
+ * @param capacityG water the base can hold as it is now, g
  * @param stepS length of the step in s
  */
 export function takeUpLiquid(
@@ -29,14 +30,20 @@ export function takeUpLiquid(
   capacityG: number,
   stepS: number,
 ): void {
-  const free = state[at + WATER] - state[at + HELD]
-  const room = capacityG - state[at + HELD]
+  const held = state[at + HELD]
+  const room = capacityG - held
+  if (room < 0) {
+    if (family.fresh) state[at + HELD] = capacityG
+    return
+  }
+  const water = state[at + WATER]
+  const free = water - held
   if (!(free > 0 && room > 0 && state[at + SOLIDS] > 0)) return
-  const sugar = state[at + SUGAR]
-  const strength = sugar > 0 ? Math.min(1, sugar / (sugar + state[at + WATER]) / 0.675) : 0
+  const sugar = state[at + SUGAR] + state[at + INVERT]
+  const strength = sugar > 0 ? Math.min(1, sugar / (sugar + water) / 0.675) : 0
   const gate = 1 / (1 + Math.exp((GEL_TEMP + GEL_RISE * strength - state[at + TEMP]) / GEL_WIDTH))
   const radius = family.grainRadiusMm / 1000
   const time95 = Math.max(MIXING_FLOOR, 0.25 * radius * radius / DIFFUSIVITY) * member.uptake
   const taken = room * (1 - Math.exp(-3 * gate * stepS / time95))
-  state[at + HELD] += Math.min(free, taken)
+  state[at + HELD] = held + (taken < free ? taken : free)
 }

@@ -1,3 +1,9 @@
+import { contentG } from './contentG'
+import { contentMl } from './contentMl'
+import { HELD, PAN_TEMP, TEMP, VESSEL_SIZE, WATER } from './layout'
+import { roastLightness } from './roastLightness'
+import type { Run } from './run'
+
 /** A run's moments as they are kept. */
 export interface Trace {
   /** Shortest time between two kept moments, s; 0 keeps every step. */
@@ -18,6 +24,32 @@ export interface TracePoint {
   readonly heldG: number
   readonly contentG: number
   readonly volumeMl: number
-  /** Copy of the whole flat state. */
+  /** Copy of the running vessel's numbers, and of the whole flat state. */
   readonly state: Float64Array
+  readonly all: Float64Array
+}
+
+/**
+ * The moment a run stands at.
+ *
+ * @param run the run
+ * @returns a copy that stays as it is
+ */
+export function tracePoint(run: Run): TracePoint {
+  const { program } = run
+  const { at } = run
+  const state = run.state.slice(at, at + VESSEL_SIZE)
+  return {
+    timeS: run.timeS,
+    stage: run.stage,
+    tempC: state[TEMP],
+    panC: state[PAN_TEMP],
+    lightness: roastLightness(state, 0, program.colours.rawLightness, program.family.finalLightness, run.member),
+    waterG: state[WATER],
+    heldG: state[HELD],
+    contentG: contentG(state, 0),
+    volumeMl: contentMl(state, 0, program.family),
+    state,
+    all: run.state.slice(),
+  }
 }

@@ -1,4 +1,5 @@
 import { baseAreaM2 } from '../vessel/baseAreaM2'
+import { saturationPressurePa } from '../water/saturationPressurePa'
 import { MATERIAL_HEAT, type Vessel } from '../vessel/vessel'
 
 /** What a step needs to know of a vessel and the room; lengths in m, areas in m², heat in J/K. */
@@ -10,7 +11,12 @@ export interface VesselConditions {
   readonly panHeat: number
   readonly airC: number
   readonly airPressure: number
+  /** Pressure of the vapour in the room's air, Pa. */
+  readonly roomVapour: number
 }
+
+/** Share of saturation in the room's air (estimate). */
+const ROOM_HUMIDITY = 0.55
 
 /**
  * A vessel as the step sees it.
@@ -30,5 +36,6 @@ export function vesselConditions(vessel: Vessel, airC: number, airPressure: numb
     panHeat: vessel.massG * MATERIAL_HEAT[vessel.material],
     airC,
     airPressure,
+    roomVapour: ROOM_HUMIDITY * saturationPressurePa(airC),
   }
 }

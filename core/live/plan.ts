@@ -9,7 +9,10 @@ export interface Composition {
   readonly water: number
   readonly solids: number
   readonly fat: number
+  /** All sugars together. */
   readonly sugar: number
+  /** The part of them that is glucose and fructose. */
+  readonly invert?: number | undefined
   /** Whole nuts are kept together: they can be taken out again. */
   readonly nuts: number
 }
@@ -22,6 +25,8 @@ export interface PlanAmount {
   readonly ingredient: string
   readonly massG: number
   readonly composition: Composition
+  /** Water that soaking or cooking has put into it, g. */
+  readonly soakedG?: number | undefined
   /** Colour of the raw base, where it is known. */
   readonly look?: Lab | undefined
 }
@@ -48,6 +53,8 @@ export interface PlanFire {
   readonly id: string
   readonly name: string
   readonly marks: readonly FlameMark[]
+  /** How long it takes to follow its mark, s; 0 for gas. */
+  readonly lagS?: number | undefined
 }
 
 /** Everything decided before the fire is lit. It never changes once the cook exists. */

@@ -2,8 +2,10 @@ import type { Lab } from '../colour/lab'
 import type { Belief } from '../belief/belief'
 import { beliefFor, type Evidence } from '../belief/learn'
 import type { Dish } from '../dish/dish'
+import type { Yields } from '../composition/ingredient'
 import { CoreError } from '../error'
 import { MODEL_VERSION } from '../forecast/modelVersion'
+import { soakWater } from '../proportions/waterOf'
 import { requireRange } from '../requireRange'
 import type { Material } from '../vessel/vessel'
 import { learnedMinutes } from '../usual/learnedMinutes'
@@ -23,13 +25,13 @@ export interface ChosenPan {
 }
 
 /** A fire of the kitchen as a plan needs it. */
-export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[] }
+export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[], readonly lagS?: number | undefined }
 
 /** What the household chose for a cook. */
 export interface CookChoices {
   readonly dish: Dish
   readonly baseG: number
-  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab }[]
+  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab, readonly yields?: Yields }[]
   readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
   /** Pans and fires by the dish's vessel ids. */
   readonly pans: Readonly<Record<string, ChosenPan>>
@@ -63,10 +65,15 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     amounts: dish.ingredients.map((one) => {
       const row = choices.ingredients.find(known => known.id === one.ingredient)
       if (!row) throw new CoreError('unknown-name', 'planCook.ingredients', { missing: one.ingredient })
-      return { id: one.id, ingredient: one.ingredient, massG: Math.round(one.perBase * baseG * 100) / 100, composition: row.composition, ...(one.id === dish.base && row.colour ? { look: row.colour } : {}) }
+      const massG = Math.round(one.perBase * baseG * 100) / 100
+      const soakedG = one.id === dish.base && row.yields ? massG * soakWater({ yields: row.yields }, dish.choices?.preparation) : 0
+      return {
+        id: one.id, ingredient: one.ingredient, massG, composition: row.composition, ...(one.id === dish.base && row.colour ? { look: row.colour } : {}),
+        ...(soakedG > 0 ? { soakedG } : {}),
+      }
     }),
     vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),
-    fires: Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, { id: fire.id, name: fire.name, marks: fire.marks }])),
+    fires: Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, { id: fire.id, name: fire.name, marks: fire.marks, ...(fire.lagS ? { lagS: fire.lagS } : {}) }])),
     flames: { ...guessFlames(dish, fires), ...choices.flames },
     cup: { id: cup.id, name: cup.name, volumeMl: cup.volumeMl },
     people: choices.people,

@@ -29,6 +29,7 @@ const guess = (from: number, to: number): Span => span(from, to, undefined, true
 /** Weight relative to the dry base, by family and form; of fresh produce relative to its prepared raw weight. */
 const SPANS: Readonly<Record<string, Spans>> = {
   'semolina': { fat: span(0.3, 1.3, [0.5, 0.8, 1.05]), sugar: span(0.9, 2.4, [1.0, 1.4, 1.9]), liquid: span(3, 5.6, [3.6, 4.4, 5]) },
+  'semolina slab': { fat: span(0.3, 1.3), sugar: span(0.9, 2.4), liquid: guess(0.8, 3) },
   'broken-wheat': { fat: span(0.25, 0.7), sugar: span(0.8, 1.5), liquid: span(3.5, 4.5) },
   'vermicelli': { fat: span(0.25, 0.6), sugar: span(0.6, 1), liquid: span(2, 3) },
   'wheat-flour': { fat: span(0.8, 1.8), sugar: span(1.2, 1.7), liquid: span(3, 6) },

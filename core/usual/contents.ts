@@ -5,7 +5,7 @@ import { DENSITY } from '../forecast/contentMl'
 import type { Composition, CookPlan } from '../live/plan'
 
 /** What is in the pan at one moment, g. */
-export type Content = { -readonly [Part in keyof Composition]: number }
+export type Content = Record<Exclude<keyof Composition, 'invert'>, number>
 
 /** What one stage begins and ends with in the pan. */
 export interface StageContent { readonly from: Content, readonly to: Content }

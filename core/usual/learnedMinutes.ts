@@ -4,9 +4,11 @@ import { mainLine } from '../dish/mainLine'
 import { usualMinutes } from '../dish/usualMinutes'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
-import { COOK_SPREAD, STAGE_SPREAD } from './usualRuns'
 import { usualSeconds } from './usualSeconds'
 
+/** Scatter of usual minutes in log time: of a whole cook, and of each of its stages (estimates). */
+const COOK_SPREAD = 0.22
+const STAGE_SPREAD = 0.3
 /** How much the common kitchen's minutes of a stage may be off for one household, in log time (estimate). */
 const KITCHEN_SPREAD = 0.35
 /** A stage shorter or longer than this factor of the usual was interrupted, or never marked. */

@@ -1,4 +1,4 @@
-import type { DishCard, Stage } from '../dish'
+import type { DishCard, Stage, Until } from '../dish'
 import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, roastUntil, stage } from './shape'
 
 /** How each family looks on its way, and is not wrong. */
@@ -41,10 +41,15 @@ function roastStages(card: DishCard, fat: FatPlan): Stage[] {
   if (fat.dry) {
     return [
       stage('roast-dry', 'roast', 'pan', { ...common, adds: [...adding([base]), ...nuts], until: { sign: 'aroma' }, watch: ['dry-burns-fast', 'stir-always'], expect: [] }),
-      stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers], until: roastUntil(card), cautions: ['hot-fat'] }),
+      stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers], until: afterDry(card), cautions: ['hot-fat'] }),
     ]
   }
   return [stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers, ...adding([base]), ...nuts], until: roastUntil(card), cautions: ['hot-fat'] })]
+}
+
+/** A base whose aroma has come dry is only warmed in its fat (estimate, minutes). */
+function afterDry(card: DishCard): Until {
+  return card.choices.roast === 'aroma' ? { minutes: 3 } : roastUntil(card)
 }
 
 /** Id of the other vessel's stage: it says what is in it. */

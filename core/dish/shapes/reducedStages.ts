@@ -48,7 +48,8 @@ function softenStages(card: DishCard, fat: FatPlan): Stage[] {
   // A purée brings the water it was cooked in.
   const helpers = adding(idsOf(card, 'helper', ...(isPuree(card) && choices.liquid === 'none' ? ['water' as const] : [])))
   const nuts = [...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)]
-  const dries = isPuree(card) || pressed(card) || family === 'coconut-nut'
+  // Where no milk goes in after it, all of its water has to leave here.
+  const dries = isPuree(card) || pressed(card) || family === 'coconut-nut' || milkStages(card).length === 0
   const until = { sign: dries ? 'dry' : 'halved' }
   const common = { cautions: ['spitting'], expect: dries ? ['sticks-then-leaves'] : ['volume-falls-first'] }
   if (pressed(card)) {

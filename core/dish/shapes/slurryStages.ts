@@ -1,4 +1,4 @@
-import type { DishCard, Stage } from '../dish'
+import type { DishCard, Part, Stage } from '../dish'
 import { adding, doneSign, enrichStages, fatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
 /**
@@ -13,6 +13,7 @@ export function slurryStages(card: DishCard): Laid {
   const liquids = idsOf(card, 'water', 'milk', 'juice')
   const sweet = idsOf(card, 'sugar', 'jaggery', 'condensed')
   const syrup = choices.sugar === 'syrup'
+  const toSyrup = syrup ? syrupWaterShare(card) : 0
   const sweeten: Stage[] = choices.sugar === 'in-liquid'
     ? []
     : [stage('sweeten', 'sweeten', 'pan', {
@@ -21,11 +22,11 @@ export function slurryStages(card: DishCard): Laid {
       })]
   return {
     stages: [
-      stage('mix', 'prepare', 'table', { phase: 'before', flame: 'off', until: { minutes: 5 }, handles: [card.base, ...(syrup ? [] : liquids)], watch: ['no-lumps', 'stand-and-strain'] }),
+      stage('mix', 'prepare', 'table', { phase: 'before', flame: 'off', until: { minutes: 5 }, handles: [card.base, ...liquids], watch: ['no-lumps', 'stand-and-strain'] }),
       ...fryFirst(card, fat),
       stage('thicken', 'cook-down', 'pan', {
         adds: [
-          ...adding([card.base, ...(syrup ? idsOf(card, 'milk', 'juice') : liquids)]), ...(choices.sugar === 'in-liquid' ? adding(sweet) : []),
+          ...adding([card.base]), ...adding(idsOf(card, 'water'), 1 - toSyrup), ...adding(idsOf(card, 'milk', 'juice')), ...(choices.sugar === 'in-liquid' ? adding(sweet) : []),
           ...adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first), ...adding(idsOf(card, 'helper')), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION),
           ...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []),
         ],
@@ -33,7 +34,7 @@ export function slurryStages(card: DishCard): Laid {
       }),
       ...(syrup
         ? [stage('syrup', 'boil-syrup', 'pot', {
-            adds: adding([...idsOf(card, 'water'), ...sweet]), flame: 'high', until: { sign: 'strength' }, hands: 0.5,
+            adds: [...adding(idsOf(card, 'water'), toSyrup), ...adding(sweet)], flame: 'high', until: { sign: 'strength' }, hands: 0.5,
             meets: { stage: 'sweeten', edge: 'start' }, watch: ['strength', 'no-grains-on-the-wall'], cautions: ['syrup'],
           })]
         : []),
@@ -44,4 +45,15 @@ export function slurryStages(card: DishCard): Laid {
     ],
     keystone: { stage: 'thicken', edge: 'end' },
   }
+}
+
+/** Water that dissolves sugar for a syrup, g for each g (kitchen rule, estimate). */
+const SYRUP_WATER = 0.5
+
+/** Share of the water that goes to the syrup; the rest is what the base is mixed with. */
+function syrupWaterShare(card: DishCard): number {
+  const sum = (...parts: readonly Part[]): number =>
+    card.ingredients.filter(one => one.part !== undefined && parts.includes(one.part)).reduce((all, one) => all + one.perBase, 0)
+  const water = sum('water')
+  return water > 0 ? Math.min(0.9, SYRUP_WATER * sum('sugar', 'jaggery') / water) : 0
 }

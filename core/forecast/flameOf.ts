@@ -1,0 +1,36 @@
+import type { Stage } from '../dish/dish'
+import { mainLine } from '../dish/mainLine'
+import { CoreError } from '../error'
+import type { CookPlan } from '../live/plan'
+import type { FireRole, FlameSetting } from './program'
+import { pivotWatts } from './pivotWatts'
+
+/**
+ * The flame a stage asks for.
+ *
+ * @param plan fires, marks and flames by stage
+ * @param stage one of its stages
+ * @returns the flame; nothing where it is off
+ * @throws CoreError `unknown-name` for a mark that is not there
+ */
+export function flameOf(plan: CookPlan, stage: Stage): FlameSetting {
+  return markFlame(plan, stage.vessel, stage.flame === 'off' ? 'off' : plan.flames[stage.id])
+}
+
+/**
+ * The flame of a mark under one vessel.
+ *
+ * @param plan fires and their marks
+ * @param vessel id of the vessel
+ * @param mark id of the mark, or `off`
+ * @returns the flame
+ * @throws CoreError `unknown-name` for a mark that is not there
+ */
+export function markFlame(plan: CookPlan, vessel: string, mark: string | undefined): FlameSetting {
+  const fire: FireRole = mainLine(plan.dish).some(stage => stage.vessel === vessel) ? 'mainFire' : 'otherFire'
+  const lagS = plan.fires[vessel]?.lagS ?? 0
+  if (mark === 'off') return { fire, watts: 0, ladder: 0, lagS }
+  const found = plan.fires[vessel]?.marks.find(one => one.id === mark)
+  if (!found) throw new CoreError('unknown-name', 'compileProgram.flame', { given: String(mark) })
+  return { fire, watts: found.watts, ladder: fire === 'mainFire' ? Math.log(found.watts / pivotWatts(plan)) : 0, lagS }
+}

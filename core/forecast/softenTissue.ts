@@ -1,0 +1,24 @@
+import type { MemberValues } from '../belief/memberValues'
+import { arrhenius } from '../roast/arrhenius'
+import { SOFT, TEMP } from './layout'
+
+/** Softening of vegetable tissue: 1/s at 100 °C and activation energy in J/mol (estimates within published ranges, 60–160 kJ/mol). */
+const RATE_AT_100 = 0.0045
+const ENERGY = 90000
+const AT_100 = arrhenius(100, ENERGY)
+const IDLE_C = 55
+
+/**
+ * Softens fresh tissue for one step: first order in what is still firm, by temperature (Arrhenius).
+ *
+ * @param state flat state, changed in place
+ * @param at where the vessel's numbers begin in it
+ * @param member uncertain numbers
+ * @param stepS length of the step in s
+ */
+export function softenTissue(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
+  const temp = state[at + TEMP]
+  if (temp < IDLE_C || state[at + SOFT] > 0.999) return
+  const rate = RATE_AT_100 * member.softening * arrhenius(temp, ENERGY) / AT_100
+  state[at + SOFT] += (1 - state[at + SOFT]) * (1 - Math.exp(-rate * stepS))
+}
