@@ -12,7 +12,7 @@ mkdirSync(folder, { recursive: true })
 const outfile = join(folder, `${basename(entry, '.ts')}-${process.pid}.mjs`)
 await build({
   entryPoints: [join(ROOT, entry)], outfile, bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'error',
-  packages: 'external', absWorkingDir: ROOT,
+  packages: 'external', absWorkingDir: ROOT, minifySyntax: true,
 })
 process.argv = [process.argv[0], join(ROOT, entry), ...rest]
 process.on('exit', () => rmSync(outfile, { force: true }))

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../test/support/plans'
 import { drawTruth, runTruth, signAt } from '../../devices/imaginaryPan'
 import { seededRandom } from '../random/seededRandom'
-import { CoreError } from '../error'
 import { firstBelief } from './firstBelief'
 import { settleCook } from '../batch/settleCook'
 import { beliefFor, type Evidence } from './learn'
@@ -19,8 +18,16 @@ describe('the first belief', () => {
     }
   })
 
-  it('is refused with a name where an entry is missing', () => {
-    expect(() => beliefColumns({ entries: firstBelief().entries.slice(1) })).toThrow(CoreError)
+  it('fills what a belief of an older format does not hold', () => {
+    const columns = beliefColumns({ entries: firstBelief().entries.filter(entry => entry.name !== 'wetPace') })
+    expect(columns.median[MEMBER_NAMES.indexOf('wetPace')]).toBe(1)
+  })
+
+  it('lets an entry follow another one', () => {
+    const entries = firstBelief().entries.map(entry => (entry.name === 'mainLadder' ? { ...entry, spread: 0.1, follows: [{ name: 'mainFire', much: -0.05 }] } : entry))
+    const normals = new Float64Array(MEMBER_NAMES.length)
+    normals[MEMBER_NAMES.indexOf('mainFire')] = 2
+    expect(memberValues(beliefColumns({ entries }), normals, 0).mainLadder).toBeCloseTo(-0.1, 12)
   })
 
   it('gives its medians at zero and stays possible far out', () => {

@@ -29,7 +29,7 @@ function traced(plan: CookPlan, seed: number, observations: readonly Observation
 /** Everything in all vessels and in the air, g. */
 function total(point: TracePoint): number {
   let sum = 0
-  for (let at = 0; at < point.state.length; at += VESSEL_SIZE) sum += contentG(point.state, at) + point.state[at + VAPOUR]!
+  for (let at = 0; at < point.all.length; at += VESSEL_SIZE) sum += contentG(point.all, at) + point.all[at + VAPOUR]!
   return sum
 }
 
@@ -54,14 +54,14 @@ describe('mass', () => {
 describe('energy', () => {
   it('is conserved at every step within a stage', () => {
     const { trace, program, member } = traced(examplePlan(), 4, [marked(1, 0, 'cook.started'), marked(2, 100, 'vessel.lit', { vessel: 'pot' })], 0)
-    const vessels = [program.vessel, ...program.sides.map(side => side.vessel)]
-    const held = (point: TracePoint, v: number): number => vessels[v]!.panHeat * member.panMass * point.state[v * VESSEL_SIZE + PAN_TEMP]!
-      + heatCapacity(point.state, v * VESSEL_SIZE) * point.state[v * VESSEL_SIZE + TEMP]!
-    const flow = (point: TracePoint, v: number): number => point.state[v * VESSEL_SIZE + HEAT]! - point.state[v * VESSEL_SIZE + VAPOUR_HEAT]!
+    const vessels = [...program.vessels, ...program.sides.map(side => side.vessel)]
+    const held = (point: TracePoint, v: number): number => vessels[v]!.panHeat * member.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]!
+      + heatCapacity(point.all, v * VESSEL_SIZE) * point.all[v * VESSEL_SIZE + TEMP]!
+    const flow = (point: TracePoint, v: number): number => point.all[v * VESSEL_SIZE + HEAT]! - point.all[v * VESSEL_SIZE + VAPOUR_HEAT]!
     let checked = 0
     for (let i = 1; i < trace.length; i++) {
       for (let v = 0; v < vessels.length; v++) {
-        const empty = contentG(trace[i - 1]!.state, v * VESSEL_SIZE) < 1 || contentG(trace[i]!.state, v * VESSEL_SIZE) < 1
+        const empty = contentG(trace[i - 1]!.all, v * VESSEL_SIZE) < 1 || contentG(trace[i]!.all, v * VESSEL_SIZE) < 1
         if (trace[i]!.stage !== trace[i - 1]!.stage || empty) continue
         const change = held(trace[i]!, v) - held(trace[i - 1]!, v)
         const flowed = flow(trace[i]!, v) - flow(trace[i - 1]!, v)
@@ -79,7 +79,7 @@ describe('heat', () => {
       const plan = examplePlan({ flames: { nuts: mark, roast: mark } })
       const { trace, program, member } = traced(plan, seed, [marked(1, 0, 'cook.started')], 3600)
       const power = plan.fires.pan!.marks.find(one => one.id === mark)!.watts * member.mainFire
-      const loss = (tempC: number): number => member.heatLoss * program.vessel.wallArea * (tempC - 27) * (1 + (tempC - 27) / 500)
+      const loss = (tempC: number): number => member.heatLoss * program.vessels[0]!.wallArea * (tempC - 27) * (1 + (tempC - 27) / 500)
       let steady = 27
       while (loss(steady) < power) steady += 0.01
       for (const point of trace) {
@@ -105,7 +105,7 @@ describe('heat', () => {
       const once = traced(examplePlan({ baseG }), seed).record
       const twice = traced(examplePlan({ baseG: baseG * 2 }), seed).record
       for (let stage = 1; stage < once.stages; stage++) expect(twice.starts[stage]!).toBeGreaterThan(once.starts[stage]!)
-      expect(twice.boils[0]!).toBeGreaterThan(once.boils[0]!)
+      expect(twice.needs[0]!).toBeGreaterThan(once.needs[0]!)
     }), { numRuns: 15 })
   })
 
@@ -114,7 +114,7 @@ describe('heat', () => {
     const { record } = traced(plan, 5)
     const water = plan.amounts.find(one => one.id === 'water')!.massG
     const most = plan.fires.pot!.marks.at(-1)!.watts * Math.exp(4 * 0.3)
-    expect(record.boils[0]!).toBeGreaterThan(water * 4.18 * 70 / most)
+    expect(record.needs[0]!).toBeGreaterThan(water * 4.18 * 70 / most)
   })
 })
 
@@ -122,7 +122,7 @@ describe('the step', () => {
   it('gives finite numbers for the smallest and the largest cook the contracts admit', () => {
     for (const baseG of [5, 20000]) {
       const { trace, record } = traced(examplePlan({ baseG }), 2)
-      for (const point of trace) expect(Array.from(point.state).every(Number.isFinite)).toBe(true)
+      for (const point of trace) expect(Array.from(point.all).every(Number.isFinite)).toBe(true)
       expect(record.starts[1]).toBeGreaterThan(0)
     }
   })

@@ -8,6 +8,7 @@ import { familyOf } from '../family/families'
 import { guessFlames } from '../live/guessFlames'
 import { replay } from '../live/replay'
 import { compileProgram } from './compileProgram'
+import { LID } from './cover'
 import { SIGNS } from './signs'
 
 const plan = examplePlan()
@@ -27,7 +28,7 @@ describe('a program', () => {
   it('puts in what the dish weighs, all of it and the nuts twice', () => {
     const program = compile()
     const put = [...program.stages, ...program.sides].flatMap(stage => stage.adds)
-      .reduce((sum, add) => sum + add.water + add.solids + add.fat + add.sugar + add.nuts, 0)
+      .reduce((sum, add) => sum + add.water + add.solids + add.fat + add.sugar + add.invert + add.nuts, 0)
     const nuts = plan.amounts.find(one => one.id === 'cashew')!.massG
     expect(put).toBeCloseTo(plan.amounts.reduce((sum, one) => sum + one.massG, 0) + nuts, 9)
   })
@@ -42,16 +43,16 @@ describe('a program', () => {
       [1, 0, 'cook.started'], [2, 50, 'flame.changed', { vessel: 'pan', mark: 'm6' }], [3, 60, 'flame.changed', { vessel: 'pan', mark: 'm99' }],
       [4, 70, 'lid.changed', { vessel: 'pan', lid: true }], [5, 80, 'flame.changed', { vessel: 'pot', mark: 'off' }], [6, 90, 'off.fire', { vessel: 'pan' }])
     expect(program.controls).toEqual([
-      { timeS: 50, vessel: 0, flame: { fire: 'mainFire', watts: 1300 } },
-      { timeS: 70, vessel: 0, lid: true },
-      { timeS: 80, vessel: 1, flame: { fire: 'otherFire', watts: 0 } },
-      { timeS: 90, vessel: 0, flame: { fire: 'mainFire', watts: 0 } },
+      { timeS: 50, vessel: 0, flame: { fire: 'mainFire', watts: 1300, ladder: Math.log(1300 / 450), lagS: 0 } },
+      { timeS: 70, vessel: 0, cover: LID },
+      { timeS: 80, vessel: 1, flame: { fire: 'otherFire', watts: 0, ladder: 0, lagS: 0 } },
+      { timeS: 90, vessel: 0, flame: { fire: 'mainFire', watts: 0, ladder: 0, lagS: 0 } },
     ])
   })
 
-  it('asks every member for the readings that were taken, in order of time', () => {
+  it('asks every member for the readings that were taken, in order of time, and for what the pan weighs and is now', () => {
     const program = compile([1, 0, 'cook.started'], [2, 90, 'temperature', { tempC: 120 }], [3, 40, 'weighed', { grossG: 1700 }])
-    expect(program.queries).toEqual([{ timeS: 90, of: 'content-g' }, { timeS: 90, of: 'temp-c' }])
+    expect(program.queries).toEqual([{ timeS: 90, of: 'content-g' }, { timeS: 90, of: 'temp-c' }, { timeS: 100, of: 'content-g' }, { timeS: 100, of: 'temp-c' }])
   })
 
   it('is refused for a flame or a vessel that is not there', () => {

@@ -43,6 +43,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
   const vessels = [...new Set(line.map(stage => stage.vessel))]
   return {
     family: cooked ? { ...family, fresh: true } : family,
+    beside: { ...family, fresh: false, mostWaterPerSolids: 0 },
     colours: coloursOf(plan),
     cooked,
     syrupShare: syrupShareOf(plan.dish),

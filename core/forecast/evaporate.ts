@@ -1,6 +1,8 @@
 import type { MemberValues } from '../belief/memberValues'
-import { saturationPressurePa } from '../water/saturationPressurePa'
 import { saturationTempC } from '../water/saturationTempC'
+import { decayed } from '../table/decayed'
+import { tabulate } from '../table/tabulate'
+import { vapourPressureAt } from '../water/vapourPressureAt'
 import { LID, SEALED, VALVE_PA, type Cover } from './cover'
 import { heatCapacity, SPECIFIC_HEAT } from './heatCapacity'
 import { HELD, TEMP, VAPOUR, VAPOUR_HEAT, WATER } from './layout'
@@ -17,6 +19,7 @@ const SURFACE_COEFFICIENT = 4.5e-5
 const LID_SHARE = 0.1
 /** Below this the surface dries too little to matter in a cook, °C. */
 const IDLE_C = 30
+const boilsAt = tabulate(saturationTempC, 20_000, 4_800_000, 1500)
 
 /**
  * Takes away the water that one step boils or dries off, with the heat it carries. Boiling is limited by the heat
@@ -42,15 +45,15 @@ export function evaporate(
   const temp = state[at + TEMP]
   if (!(water > 1e-6 && temp > IDLE_C)) return
   const activity = waterActivity(state, at)
-  const pressure = activity * saturationPressurePa(temp)
+  const pressure = activity * vapourPressureAt(temp)
   const air = cover === SEALED ? vessel.airPressure + VALVE_PA : vessel.airPressure
   const free = water - state[at + HELD]
   if (pressure > air) {
     const content = heatCapacity(state, at)
     const freeShare = free > 0 ? free / water : 0
     const rate = freeShare / FREE_TIME + (1 - freeShare) / GRAIN_TIME
-    const boiling = saturationTempC(air / activity)
-    const gone = content * (temp - boiling) / LATENT_HEAT * (1 - Math.exp(-rate * stepS))
+    const boiling = boilsAt(air / activity)
+    const gone = content * (temp - boiling) / LATENT_HEAT * decayed(rate * stepS)
     removeVapour(state, at, Math.min(gone, water * 0.5), content)
   }
   else if (free > 0 && cover !== SEALED) {

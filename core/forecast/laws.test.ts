@@ -2,20 +2,27 @@ import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { firstBelief } from '../belief/firstBelief'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
+import { familyOf } from '../family/families'
 import { SEMOLINA } from '../family/semolina'
+import { examplePlan } from '../../test/support/plans'
+import { replay } from '../live/replay'
 import { addToVessel } from './addToVessel'
 import { boilingTempC } from './boilingTempC'
+import { compileProgram } from './compileProgram'
 import { contentG } from './contentG'
 import { contentMl } from './contentMl'
+import { LID, OPEN, SEALED } from './cover'
 import { evaporate } from './evaporate'
 import { exchangeHeat } from './exchangeHeat'
 import { heatCapacity } from './heatCapacity'
-import { AROMA, BROWNING, CHARRING, FAT, HELD, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, SUGAR, TEMP, VAPOUR, VESSEL_SIZE, WATER } from './layout'
+import { AROMA, BROWNING, CHARRING, FAT, HELD, NUTS, NUT_BROWNING, PAN_TEMP, POWER, SOFT, SOLIDS, SUGAR, TEMP, VAPOUR, VESSEL_SIZE, WATER, WETTED } from './layout'
 import { pourInto } from './pourInto'
 import { ripen } from './ripen'
 import { roastLightness } from './roastLightness'
-import { SIGNS, signLevel } from './signs'
+import { fillStepDoses, SIGNS, signLevel } from './signs'
+import { softenTissue } from './softenTissue'
 import { takeUpLiquid } from './takeUpLiquid'
+import { waterRoomG } from './waterRoomG'
 import { vesselConditions } from './vesselConditions'
 
 const member = memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0)
@@ -36,6 +43,12 @@ function pan(contents: Partial<Record<'water' | 'held' | 'solids' | 'fat' | 'sug
   return made
 }
 
+/** One step of heat alone with a given power into the pan. */
+function heated(own: Float64Array, powerW: number, cover: Parameters<typeof exchangeHeat>[5], stepS: number): void {
+  own[POWER] = powerW
+  exchangeHeat(own, 0, vessel, SEMOLINA, member, cover, stepS)
+}
+
 beforeEach(() => {
   state = pan({ water: 1000 }, 27)
 })
@@ -44,7 +57,7 @@ describe('heat', () => {
   it('brings a kilo of water to the boil in the time its capacity and the losses ask for', () => {
     let seconds = 0
     while (state[TEMP]! < 95 && seconds < 3600) {
-      exchangeHeat(state, 0, vessel, member, 1000, true, 4)
+      heated(state, 1000, LID, 4)
       seconds += 4
     }
     const least = (4180 + 650) * 68 / 1000
@@ -54,7 +67,7 @@ describe('heat', () => {
 
   it('cools towards the room and never below it without a flame', () => {
     state = pan({ water: 200, solids: 50 }, 90)
-    for (let i = 0; i < 20000; i++) exchangeHeat(state, 0, vessel, member, 0, false, 10)
+    for (let i = 0; i < 20000; i++) heated(state, 0, OPEN, 10)
     expect(state[TEMP]!).toBeCloseTo(27, 3)
     expect(state[PAN_TEMP]!).toBeCloseTo(27, 3)
   })
@@ -62,7 +75,7 @@ describe('heat', () => {
   it('gives nearly the same at four seconds as at a twentieth of one', () => {
     const run = (stepS: number): number => {
       const own = pan({ water: 30, held: 30, solids: 220, fat: 100 }, 60)
-      for (let t = 0; t < 400 - 1e-9; t += stepS) exchangeHeat(own, 0, vessel, member, 450, false, stepS)
+      for (let t = 0; t < 400 - 1e-9; t += stepS) heated(own, 450, OPEN, stepS)
       return own[TEMP]!
     }
     expect(Math.abs(run(4) / run(0.05) - 1)).toBeLessThan(0.01)
@@ -72,8 +85,8 @@ describe('heat', () => {
     const open = pan({ water: 500 }, 90)
     const lidded = pan({ water: 500 }, 90)
     for (let i = 0; i < 50; i++) {
-      exchangeHeat(open, 0, vessel, member, 0, false, 4)
-      exchangeHeat(lidded, 0, vessel, member, 0, true, 4)
+      heated(open, 0, OPEN, 4)
+      heated(lidded, 0, LID, 4)
     }
     expect(lidded[TEMP]!).toBeGreaterThan(open[TEMP]!)
   })
@@ -83,8 +96,8 @@ describe('vapour', () => {
   it('holds boiling water at its boiling point and takes the latent heat', () => {
     state = pan({ water: 1000 }, 99)
     for (let i = 0; i < 300; i++) {
-      exchangeHeat(state, 0, vessel, member, 1000, false, 4)
-      evaporate(state, 0, vessel, member, false, 4)
+      heated(state, 1000, OPEN, 4)
+      evaporate(state, 0, vessel, member, OPEN, 4)
     }
     expect(state[TEMP]!).toBeGreaterThan(99.5)
     expect(state[TEMP]!).toBeLessThan(102)
@@ -97,7 +110,7 @@ describe('vapour', () => {
   it('dries the open surface below the boil, a tenth of it under a lid', () => {
     const gone = (lid: boolean): number => {
       const own = pan({ water: 1000 }, 80)
-      evaporate(own, 0, vessel, member, lid, 4)
+      evaporate(own, 0, vessel, member, lid ? LID : OPEN, 4)
       return own[VAPOUR]!
     }
     expect(gone(false)).toBeGreaterThan(0.1)
@@ -115,7 +128,7 @@ describe('vapour', () => {
   it('never takes more water than there is', () => {
     fc.assert(fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 30, max: 240, noNaN: true }), (water, tempC) => {
       const own = pan({ water, held: water / 2, solids: 100, fat: 40 }, tempC)
-      evaporate(own, 0, vessel, member, false, 10)
+      evaporate(own, 0, vessel, member, OPEN, 10)
       expect(own[WATER]!).toBeGreaterThanOrEqual(0)
       expect(own[HELD]!).toBeLessThanOrEqual(own[WATER]! + 1e-9)
       expect(own[WATER]! + own[VAPOUR]!).toBeCloseTo(water, 9)
@@ -147,7 +160,7 @@ describe('ripening', () => {
   it('adds about one dose second a second at 150 °C, and next to nothing below 85 °C', () => {
     const hot = pan({ solids: 200, fat: 80, nuts: 30 }, 150)
     ripen(hot, 0, member, 10)
-    for (const dose of [BROWNING, AROMA, NUT_BROWNING]) expect(hot[dose]!).toBeCloseTo(10, 6)
+    for (const dose of [BROWNING, AROMA, NUT_BROWNING]) expect(hot[dose]!).toBeCloseTo(10, 2)
     const warm = pan({ solids: 200, fat: 80 }, 80)
     ripen(warm, 0, member, 100)
     expect(warm[BROWNING]!).toBe(0)
@@ -157,7 +170,7 @@ describe('ripening', () => {
     const after = (tempC: number, seconds: number): number => {
       const own = pan({ solids: 200, fat: 80 }, tempC)
       for (let t = 0; t < seconds; t += 4) ripen(own, 0, member, 4)
-      return roastLightness(own, 0, SEMOLINA, member)
+      return roastLightness(own, 0, SEMOLINA.rawLightness, SEMOLINA.finalLightness, member)
     }
     expect(after(150, 180)).toBeGreaterThan(SEMOLINA.stepLightness.golden)
     expect(after(150, 180)).toBeLessThan(SEMOLINA.rawLightness)
@@ -178,7 +191,7 @@ describe('ripening', () => {
 describe('mixing', () => {
   it('adds masses and shares their heat', () => {
     state = pan({ fat: 100 }, 150)
-    addToVessel(state, 0, { water: 30, solids: 220, fat: 2, sugar: 0, nuts: 0, base: true }, 27, member)
+    addToVessel(state, 0, { water: 30, solids: 220, fat: 2, sugar: 0, invert: 0, nuts: 0, base: true, dry: true }, 27, member)
     expect(contentG(state, 0)).toBeCloseTo(352, 9)
     expect(state[WATER]!).toBeCloseTo(250 * member.baseMoisture, 9)
     expect(state[HELD]!).toBe(state[WATER]!)
@@ -188,7 +201,7 @@ describe('mixing', () => {
 
   it('takes the temperature of what goes into an empty pan', () => {
     state = pan({}, 90)
-    addToVessel(state, 0, { water: 100, solids: 0, fat: 0, sugar: 0, nuts: 0, base: false }, 20, member)
+    addToVessel(state, 0, { water: 100, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }, 20, member)
     expect(state[TEMP]!).toBe(20)
   })
 
@@ -206,40 +219,132 @@ describe('mixing', () => {
 
 describe('volume', () => {
   it('is that of water for water, and grows as the grain swells', () => {
-    expect(contentMl(pan({ water: 980 }, 27), 0)).toBeCloseTo(1000, 6)
-    const dry = contentMl(pan({ solids: 220, water: 30, held: 30 }, 27), 0)
+    expect(contentMl(pan({ water: 980 }, 27), 0, SEMOLINA)).toBeCloseTo(1000, 6)
+    const dry = contentMl(pan({ solids: 220, water: 30, held: 30 }, 27), 0, SEMOLINA)
     expect(dry / (250 / 0.71)).toBeGreaterThan(0.7)
     expect(dry / (250 / 0.71)).toBeLessThan(1.2)
-    expect(contentMl(pan({ solids: 220, water: 800, held: 800 }, 95), 0) / dry).toBeGreaterThan(2)
+    expect(contentMl(pan({ solids: 220, water: 800, held: 800 }, 95), 0, SEMOLINA) / dry).toBeGreaterThan(2)
   })
 })
 
 describe('signs', () => {
-  const level = (sign: (typeof SIGNS)[number], own: Float64Array, poured: boolean): number => signLevel(SIGNS.indexOf(sign), own, 0, SEMOLINA, member, poured)
+  const plan = examplePlan()
+  const program = compileProgram(plan, replay(plan, []), 0)
+  const view = { program, member, stageMl: 1000, stepDoses: new Float64Array(5) }
+  fillStepDoses(program, member, view.stepDoses)
+  const third = { ...member, kept: 0.3 }
+  const level = (sign: (typeof SIGNS)[number], own: Float64Array, family = program.family): number =>
+    signLevel(SIGNS.indexOf(sign), own, 0, { ...view, member: family.fresh ? third : member, program: { ...program, family } })
+  /** A wetted pan: the share that stays is of all its water. */
+  const wet = (contents: Parameters<typeof pan>[0]): Float64Array => {
+    const own = pan(contents, 99)
+    own[WETTED] = 1000
+    return own
+  }
 
   it('show when their dose or colour is there', () => {
     const own = pan({ solids: 220, fat: 100 }, 150)
     own[AROMA] = member.aromaDose - 1
-    expect(level('aroma', own, false)).toBeLessThan(0)
+    expect(level('aroma', own)).toBeLessThan(0)
     own[AROMA] = member.aromaDose + 1
-    expect(level('aroma', own, false)).toBeGreaterThan(0)
+    expect(level('aroma', own)).toBeGreaterThan(0)
     own[BROWNING] = 5000
-    expect(level('brown', own, false)).toBeGreaterThan(0)
-    expect(level('brown', own, true)).toBeLessThan(-1e8)
+    expect(level('brown', own)).toBeGreaterThan(0)
+    expect(roastLightness(own, 0, program.colours.rawLightness, program.family.finalLightness, member)).toBeLessThan(program.colours.stepLightness.brown)
   })
 
   it('of the wet stages show when little runs free', () => {
-    expect(level('taken-up', pan({ solids: 220, water: 1000, held: 700 }, 99), true)).toBeLessThan(0)
-    expect(level('taken-up', pan({ solids: 220, water: 1000, held: 900 }, 99), true)).toBeGreaterThan(0)
-    expect(level('leaves-sides', pan({ solids: 220, water: 1000, held: 900 }, 99), true)).toBeLessThan(0)
-    expect(level('leaves-sides', pan({ solids: 220, water: 1000, held: 990 }, 99), true)).toBeGreaterThan(0)
-    expect(level('leaves-sides', pan({ solids: 220, water: 1000, held: 990 }, 99), false)).toBeLessThan(-1e8)
+    expect(level('taken-up', wet({ solids: 220, water: 1000, held: 700 }))).toBeLessThan(0)
+    expect(level('taken-up', wet({ solids: 220, water: 1000, held: 900 }))).toBeGreaterThan(0)
+    expect(level('leaves-sides', wet({ solids: 220, water: 1000, held: 900 }))).toBeLessThan(0)
+    expect(level('leaves-sides', wet({ solids: 220, water: 1000, held: 990 }))).toBeGreaterThan(0)
+    expect(level('leaves-sides', pan({ solids: 220, water: 1000, held: 990 }, 99))).toBeLessThan(-1e8)
+    expect(level('leaves-sides', pan({ solids: 220, water: 1000, held: 990 }, 50))).toBeLessThan(-1e8)
+  })
+
+  it('of fresh produce are judged by what it keeps, though raw it holds all of its water', () => {
+    const raw = wet({ solids: 100, water: 1000, held: 1000 })
+    expect(level('dry', raw, familyOf('vegetable'))).toBeLessThan(0)
+    const done = wet({ solids: 100, water: 300, held: 300 })
+    done[SOFT] = 1
+    expect(level('leaves-sides', done, familyOf('vegetable'))).toBeGreaterThan(0)
+    expect(level('one-mass', done, familyOf('vegetable'))).toBeLessThan(0)
   })
 
   it('of the nuts show only while nuts are in', () => {
     const own = pan({ fat: 100, nuts: 40 }, 150)
     own[NUT_BROWNING] = member.nutDose + 1
-    expect(level('nuts-golden', own, false)).toBeGreaterThan(0)
-    expect(level('nuts-golden', pan({ fat: 100 }, 150), false)).toBeLessThan(-1e8)
+    expect(level('nuts-golden', own)).toBeGreaterThan(0)
+    expect(level('nuts-golden', pan({ fat: 100 }, 150))).toBeLessThan(-1e8)
+  })
+
+  it('of syrup, boil, pressure, crumbs and a warm hand show at their own states', () => {
+    const strength = program.syrupShare
+    expect(level('strength', pan({ water: 100 * (1 / strength - 1) + 3, sugar: 100 }, 105))).toBeLessThan(0)
+    expect(level('strength', pan({ water: 100 * (1 / strength - 1) - 3, sugar: 100 }, 105))).toBeGreaterThan(0)
+    expect(level('strength', pan({ water: 100 }, 100))).toBeLessThan(-1e8)
+    expect([level('boil', pan({ water: 900 }, 95)), level('boil', pan({ water: 900 }, 99))].map(Math.sign)).toEqual([-1, 1])
+    expect([level('opened', pan({ water: 900 }, 110)), level('opened', pan({ water: 900 }, 97))].map(Math.sign)).toEqual([-1, 1])
+    expect([level('crumbly', pan({ solids: 200, water: 100 }, 105)), level('crumbly', pan({ solids: 200, water: 50 }, 110))].map(Math.sign)).toEqual([-1, 1])
+    expect([level('loosened', pan({ solids: 200, water: 20 }, 105)), level('loosened', pan({ solids: 200, water: 8 }, 130))].map(Math.sign)).toEqual([-1, 1])
+    expect([level('hand-warm', pan({ solids: 200 }, 60)), level('hand-warm', pan({ solids: 200 }, 40))].map(Math.sign)).toEqual([-1, 1])
+  })
+
+  it('of volume show when it has fallen to half', () => {
+    const soft = wet({ solids: 60, water: 380, held: 380 })
+    soft[SOFT] = 1
+    expect(level('halved', soft, familyOf('vegetable'))).toBeGreaterThan(0)
+    expect(level('halved', wet({ solids: 60, water: 600, held: 600 }), familyOf('vegetable'))).toBeLessThan(0)
+  })
+})
+
+describe('under a sealed lid', () => {
+  it('water boils near 117 °C and nothing leaves below it', () => {
+    const own = pan({ water: 1000 }, 90)
+    let lost = 0
+    for (let i = 0; i < 400; i++) {
+      heated(own, 1200, SEALED, 4)
+      if (own[TEMP]! < 112) lost = own[VAPOUR]!
+      evaporate(own, 0, vessel, member, SEALED, 4)
+    }
+    expect(lost).toBe(0)
+    expect(own[TEMP]!).toBeGreaterThan(114)
+    expect(own[TEMP]!).toBeLessThan(123)
+    expect(own[VAPOUR]!).toBeGreaterThan(50)
+  })
+})
+
+describe('fresh tissue', () => {
+  it('softens within minutes at the boil and hardly at 60 °C', () => {
+    const soft = (tempC: number, seconds: number): number => {
+      const own = pan({ solids: 60, water: 600, held: 600 }, tempC)
+      for (let t = 0; t < seconds; t += 4) softenTissue(own, 0, member, 4)
+      return own[SOFT]!
+    }
+    expect(soft(100, 600)).toBeGreaterThan(0.9)
+    expect(soft(60, 600)).toBeLessThan(0.15)
+    expect(soft(100, 6000)).toBeLessThanOrEqual(1)
+  })
+
+  it('lets its water go as it softens, down to what the dish keeps', () => {
+    const own = pan({ solids: 60, water: 600, held: 600 }, 100)
+    own[WETTED] = 600
+    expect(waterRoomG(own, 0, familyOf('vegetable'), member)).toBeCloseTo(600, 9)
+    own[SOFT] = 1
+    expect(waterRoomG(own, 0, familyOf('vegetable'), member)).toBeCloseTo(600 * member.kept, 9)
+    takeUpLiquid(own, 0, familyOf('vegetable'), member, 300, 4)
+    expect(own[HELD]!).toBe(300)
+  })
+})
+
+describe('sugar put into swollen grain', () => {
+  it('draws water out of it, and is drawn out less by little sugar', () => {
+    const held = (sugar: number): number => {
+      const own = pan({ solids: 200, water: 800, held: 780 }, 99)
+      addToVessel(own, 0, { water: 0, solids: 0, fat: 0, sugar, invert: 0, nuts: 0, base: false, dry: false }, 27, member)
+      return own[HELD]!
+    }
+    expect(held(300)).toBeLessThan(held(50))
+    expect(held(50)).toBeLessThan(780)
   })
 })

@@ -102,6 +102,8 @@ export interface ProgramColours {
 /** Everything one member needs to be run: the plan with what has happened so far laid over it. */
 export interface Program {
   readonly family: Family
+  /** The same for what stands beside: nothing in it swells. */
+  readonly beside: Family
   readonly colours: ProgramColours
   /** True where the base goes in already soft: a cooked purée. */
   readonly cooked: boolean

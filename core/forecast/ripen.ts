@@ -1,11 +1,16 @@
 import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../roast/arrhenius'
+import { tabulate } from '../table/tabulate'
 import { AROMA, BROWNING, CHARRING, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER } from './layout'
 
 /** Activation energies in J/mol (estimates within published ranges for food browning, 60–130 kJ/mol). */
 const AROMA_ENERGY = 78000
 const NUT_ENERGY = 80000
 const CHARRING_ENERGY = 210000
+const HOTTEST_C = 400
+const aromaRate = tabulate(tempC => arrhenius(tempC, AROMA_ENERGY), 60, HOTTEST_C, 0.5)
+const nutRate = tabulate(tempC => arrhenius(tempC, NUT_ENERGY), 60, HOTTEST_C, 0.5)
+const charringRate = tabulate(tempC => arrhenius(tempC, CHARRING_ENERGY), 60, HOTTEST_C, 0.25)
 /** Below this temperature a minute adds less than a second to any dose. */
 const IDLE_C = 85
 /** Water over dry solids at which half of the mass is too wet to brown, g/g (estimate). */
@@ -23,12 +28,12 @@ const WET = 0.3
 export function ripen(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
   const film = state[at + TEMP] + member.film * (state[at + PAN_TEMP] - state[at + TEMP])
   if (film < IDLE_C) return
-  if (state[at + NUTS] > 0) state[at + NUT_BROWNING] += arrhenius(film, NUT_ENERGY) * stepS
+  if (state[at + NUTS] > 0) state[at + NUT_BROWNING] += nutRate(film) * stepS
   const solids = state[at + SOLIDS]
   if (!(solids > 0)) return
   const wetness = state[at + WATER] / solids / WET
   const dryS = stepS / (1 + wetness * wetness)
   state[at + BROWNING] += arrhenius(film, member.browningEnergy) * dryS
-  state[at + AROMA] += arrhenius(film, AROMA_ENERGY) * dryS
-  if (film > 120) state[at + CHARRING] += arrhenius(film - 25, CHARRING_ENERGY) * dryS
+  state[at + AROMA] += aromaRate(film) * dryS
+  if (film > 120) state[at + CHARRING] += charringRate(film - 25) * dryS
 }

@@ -16,6 +16,17 @@ const CHARRING_RATE = 0.0035
  * @returns L*, between final and raw lightness
  */
 export function roastLightness(state: Float64Array, at: number, rawLightness: number, finalLightness: number, member: MemberValues): number {
-  const dose = member.browningRate * state[at + BROWNING] + CHARRING_RATE * state[at + CHARRING]
-  return finalLightness + (rawLightness - finalLightness) * Math.exp(-dose)
+  return finalLightness + (rawLightness - finalLightness) * Math.exp(-darkeningDose(state, at, member))
+}
+
+/**
+ * How far a base has darkened, browning and charring together.
+ *
+ * @param state flat state
+ * @param at where the vessel's numbers begin in it
+ * @param member uncertain numbers
+ * @returns the dose; one takes away all but 1/e of the lightness there is to lose
+ */
+export function darkeningDose(state: Float64Array, at: number, member: MemberValues): number {
+  return member.browningRate * state[at + BROWNING] + CHARRING_RATE * state[at + CHARRING]
 }

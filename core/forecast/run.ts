@@ -1,8 +1,9 @@
 import type { MemberValues } from '../belief/memberValues'
+import { COLOUR_STEPS } from '../dish/signIds'
 import { OPEN } from './cover'
 import { PAN_TEMP, TEMP, VESSEL_SIZE } from './layout'
 import type { FlameSetting, Program } from './program'
-import { SIGNS, type SignView } from './signs'
+import { fillStepDoses, SIGNS, type SignView } from './signs'
 import type { VesselControls } from './stepVessel'
 
 /** Where a side vessel is: cold, lit, or poured out. */
@@ -48,7 +49,7 @@ export function startRun(program: Program, member: MemberValues): Run {
     state: new Float64Array(vessels * VESSEL_SIZE),
     controls: Array.from({ length: 1 + program.sides.length }, () => ({ powerW: 0, lagS: 0, cover: OPEN })),
     levels: new Float64Array(SIGNS.length),
-    timeS: 0, stage: -1, at: 0, stageStartS: 0, countsFromS: 0, readyS: Number.POSITIVE_INFINITY, stageMl: 0,
+    timeS: 0, stage: -1, at: 0, stageStartS: 0, countsFromS: 0, readyS: Number.POSITIVE_INFINITY, stageMl: 0, stepDoses: new Float64Array(COLOUR_STEPS.length),
     sides: new Uint8Array(program.sides.length),
     sideReady: new Uint8Array(program.sides.length),
     nextControl: 0, nextQuery: 0,
@@ -66,6 +67,7 @@ export function startRun(program: Program, member: MemberValues): Run {
 export function resetRun(run: Run, member: MemberValues): void {
   const { program, state, controls } = run
   run.member = member
+  fillStepDoses(program, member, run.stepDoses)
   state.fill(0)
   for (let at = 0; at < state.length; at += VESSEL_SIZE) {
     state[at + PAN_TEMP] = program.vessels[0].airC

@@ -1,4 +1,4 @@
-import { MEMBER_NAMES, memberValues, type BeliefColumns, type MemberValues } from '../belief/memberValues'
+import { MEMBER_NAMES, memberValues, type BeliefColumns } from '../belief/memberValues'
 import type { Program } from './program'
 import { ensembleRecord, type EnsembleRecord } from './record'
 import { startRun } from './run'
@@ -17,8 +17,7 @@ import type { Trace } from './trace'
 export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): EnsembleRecord {
   const members = normals.length / MEMBER_NAMES.length
   const record = ensembleRecord(members, program.stages.length, program.queries.length, program.sides.length)
-  const values = {} as MemberValues
-  memberValues(columns, normals, 0, values)
+  const values = memberValues(columns, normals, 0)
   const run = startRun(program, values)
   for (let i = 0; i < members; i++) {
     memberValues(columns, normals, i, values)

@@ -38,7 +38,7 @@ export function lightSide(run: Run, side: number): void {
 export function stepSide(run: Run, side: number, stepS: number): boolean {
   const at = sideAt(run.program, side)
   const { vessel, sign } = run.program.sides[side]
-  stepVessel(run.state, at, vessel, run.program.family, run.member, run.controls[side + 1], stepS)
+  stepVessel(run.state, at, vessel, run.program.beside, run.member, run.controls[side + 1], stepS)
   if (run.sideReady[side] === 1 || sign === null) return false
   if (signLevel(sign, run.state, at, run) < 0) return false
   run.sideReady[side] = 1

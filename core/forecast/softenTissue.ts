@@ -1,11 +1,13 @@
 import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../roast/arrhenius'
+import { decayed } from '../table/decayed'
+import { tabulate } from '../table/tabulate'
 import { SOFT, TEMP } from './layout'
 
 /** Softening of vegetable tissue: 1/s at 100 °C and activation energy in J/mol (estimates within published ranges, 60–160 kJ/mol). */
 const RATE_AT_100 = 0.0045
 const ENERGY = 90000
-const AT_100 = arrhenius(100, ENERGY)
+const rateAt = tabulate(tempC => RATE_AT_100 * arrhenius(tempC, ENERGY) / arrhenius(100, ENERGY), 40, 200, 0.5)
 const IDLE_C = 55
 
 /**
@@ -19,6 +21,6 @@ const IDLE_C = 55
 export function softenTissue(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
   const temp = state[at + TEMP]
   if (temp < IDLE_C || state[at + SOFT] > 0.999) return
-  const rate = RATE_AT_100 * member.softening * arrhenius(temp, ENERGY) / AT_100
-  state[at + SOFT] += (1 - state[at + SOFT]) * (1 - Math.exp(-rate * stepS))
+  const rate = member.softening * rateAt(temp)
+  state[at + SOFT] += (1 - state[at + SOFT]) * decayed(rate * stepS)
 }

@@ -1,5 +1,7 @@
 import type { MemberValues } from '../belief/memberValues'
 import type { Family } from '../family/family'
+import { decayed } from '../table/decayed'
+import { tabulate } from '../table/tabulate'
 import { HELD, INVERT, SOLIDS, SUGAR, TEMP, WATER } from './layout'
 
 /** Diffusion of water into cooked starch near 95 °C, m²/s, and the shortest time mixing by hand allows, s. */
@@ -9,6 +11,7 @@ const MIXING_FLOOR = 100
 const GEL_TEMP = 65
 const GEL_RISE = 35
 const GEL_WIDTH = 3
+const opens = tabulate(x => 1 / (1 + Math.exp(-x)), -24, 24, 0.02)
 
 /**
  * Swells the base for one step: diffusion into the grain (t95 = 0.25·R²/D, never faster than mixing allows), gated by
@@ -41,9 +44,9 @@ export function takeUpLiquid(
   if (!(free > 0 && room > 0 && state[at + SOLIDS] > 0)) return
   const sugar = state[at + SUGAR] + state[at + INVERT]
   const strength = sugar > 0 ? Math.min(1, sugar / (sugar + water) / 0.675) : 0
-  const gate = 1 / (1 + Math.exp((GEL_TEMP + GEL_RISE * strength - state[at + TEMP]) / GEL_WIDTH))
+  const gate = opens((state[at + TEMP] - GEL_TEMP - GEL_RISE * strength) / GEL_WIDTH)
   const radius = family.grainRadiusMm / 1000
   const time95 = Math.max(MIXING_FLOOR, 0.25 * radius * radius / DIFFUSIVITY) * member.uptake
-  const taken = room * (1 - Math.exp(-3 * gate * stepS / time95))
+  const taken = room * decayed(3 * gate * stepS / time95)
   state[at + HELD] = held + (taken < free ? taken : free)
 }

@@ -120,7 +120,7 @@ describe('cue and actions', () => {
 
   it('say what to do at each stage, with the caution where a hand could be burned', () => {
     expect(at(0, 0).cue.code).toBe('not-lit')
-    expect(at(1, 10).cue).toMatchObject({ code: 'fry', caution: 'hot-fat' })
+    expect(at(1, 1).cue).toMatchObject({ code: 'fry', caution: 'hot-fat' })
     expect(at(3, 430).cue.next!.sign).toBe('aroma')
     expect(at(6, 770).cue).toMatchObject({ code: 'pour-now', caution: 'pour' })
     expect(at(5, 700).cue).toMatchObject({ code: 'pour-soon', caution: 'pour' })

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { STARTER_DISHES } from '../../book/dishes'
-import { examplePlan, marked, starter } from '../../test/support/plans'
+import { marked, starterPlan } from '../../test/support/plans'
 import { mainLine } from '../dish/mainLine'
 import { forecastCook } from '../forecast/forecastCook'
 import { actionsOf } from './actions'
@@ -9,16 +8,11 @@ import { cueOf, dueSide } from './cue'
 import type { CookPlan } from './plan'
 import { replay } from './replay'
 
-function planOf(id: string): CookPlan {
-  const dish = starter(id)
-  const all = <T>(one: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, one]))
-  return examplePlan({ dish, baseG: dish.usual.baseG, pans: all(FIRST_KITCHEN.pans[0]!), fires: all(FIRST_KITCHEN.fires[0]!), flames: {} })
-}
 const begun = (plan: CookPlan, upTo: number) => [marked(1, 0, 'cook.started'), ...mainLine(plan.dish).slice(1, upTo + 1).map((stage, i) => marked(i + 2, 300 * (i + 1), 'stage.began', { stage: stage.id }))]
 
 describe('a cook of any school', () => {
   it.each(STARTER_DISHES.map(dish => dish.id))('%s can be led from the first to the last stage by what is offered first or last', (id) => {
-    const plan = planOf(id)
+    const plan = starterPlan(id)
     const line = mainLine(plan.dish)
     const done = [marked(1, 0, 'cook.started')]
     for (let step = 0; step < line.length; step++) {
@@ -34,17 +28,17 @@ describe('a cook of any school', () => {
   })
 
   it('asks for a colour only where a colour is waited for', () => {
-    const mung = planOf('long-spoon-mung')
+    const mung = starterPlan('long-spoon-mung')
     const codes = (plan: CookPlan, stage: number) => actionsOf(plan, replay(plan, begun(plan, stage)), null).map(action => action.code)
     expect(codes(mung, 1)).toContain('sign.crumbly')
     expect(codes(mung, 1)).not.toContain('looks')
     expect(codes(mung, 2)).toContain('looks')
-    expect(codes(planOf('red-soil-millet'), 1)).toEqual(['sign.aroma', 'begin.pour'])
+    expect(codes(starterPlan('red-soil-millet'), 1)).toEqual(['sign.aroma', 'begin.pour'])
   })
 
   it('cautions at hot fat, the pour, pressure and syrup', () => {
     const caution = (id: string, stage: number) => {
-      const plan = planOf(id)
+      const plan = starterPlan(id)
       return cueOf(plan, replay(plan, begun(plan, stage)), null, 300 * stage).caution
     }
     expect(caution('marble-gram-balls', 0)).toBe('hot-fat')
@@ -54,18 +48,18 @@ describe('a cook of any school', () => {
   })
 
   it('says to go on once the sign is seen, and once the minutes are over', () => {
-    const carrot = planOf('winter-market-carrot')
+    const carrot = starterPlan('winter-market-carrot')
     const milk = mainLine(carrot.dish).findIndex(stage => stage.id === 'milk')
     const seen = [...begun(carrot, milk), marked(50, 300 * milk + 60, 'sign.seen', { sign: 'milk-taken-up' })]
     expect(cueOf(carrot, replay(carrot, seen), null, 300 * milk + 70).code).toBe('next')
     expect(cueOf(carrot, replay(carrot, begun(carrot, milk)), null, 300 * milk + 70).code).toBe('work')
-    const beetroot = planOf('cellar-beetroot')
+    const beetroot = starterPlan('cellar-beetroot')
     expect(cueOf(beetroot, replay(beetroot, begun(beetroot, 0)), null, 100).code).toBe('work')
     expect(cueOf(beetroot, replay(beetroot, begun(beetroot, 0)), null, 361).code).toBe('next')
   })
 
   it('calls the other vessel in time to meet its stage', () => {
-    const plan = planOf('two-liquids-wheat')
+    const plan = starterPlan('two-liquids-wheat')
     const cook = replay(plan, begun(plan, 0))
     const forecast = forecastCook(plan, begun(plan, 0), 1, 200)
     const water = forecast.sides.find(side => side.vessel === 'pot')!

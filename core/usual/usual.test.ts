@@ -7,7 +7,6 @@ import { settleCook } from '../batch/settleCook'
 import { doneIndex } from '../dish/doneIndex'
 import { mainLine } from '../dish/mainLine'
 import { usualMinutes } from '../dish/usualMinutes'
-import { covers } from '../forecast/covers'
 import { forecastCook } from '../forecast/forecastCook'
 import type { CookPlan } from '../live/plan'
 import { contentMass, stageContents } from './contents'
@@ -21,50 +20,7 @@ function planOf(id: string, baseG?: number): CookPlan {
 }
 const carrot = planOf('winter-market-carrot')
 
-describe('a forecast on usual minutes', () => {
-  it.each(STARTER_DISHES.map(dish => dish.id))('%s can be forecast, in the form the contract has', (id) => {
-    const plan = planOf(id)
-    const forecast = forecastCook(plan, [], 0, 60)
-    expect(ForecastSchema.safeParse(forecast).error?.issues ?? []).toEqual([])
-    expect(forecast.stages).toHaveLength(mainLine(plan.dish).length + 1)
-    expect(forecast.basis === 'usual-minutes').toBe(!covers(plan.dish))
-    const end = forecast.stages[doneIndex(plan.dish)]!
-    expect(end.middle / 60).toBeGreaterThan(5)
-    expect(end.middle / 60).toBeLessThan(130)
-    expect(end.late).toBeGreaterThan(end.early)
-    expect(forecast.finishedG.middle).toBeGreaterThan(100)
-    for (const point of forecast.points) expect(Number.isFinite(point.colour.lightness + point.volumeMl + point.contentG)).toBe(true)
-  })
-
-  it('covers the plain semolina schools by physics, and says so for the rest', () => {
-    expect(STARTER_DISHES.filter(dish => covers(starter(dish.id))).map(dish => dish.id)).toEqual(['sweet-water-semolina', 'mill-lane-jaggery-semolina'])
-  })
-
-  it('has wide windows that narrow as stages pass', () => {
-    const width = (observations: Parameters<typeof forecastCook>[1], nowS: number): number => {
-      const { stages } = forecastCook(carrot, observations, nowS, 400)
-      const end = stages[doneIndex(carrot.dish)]!
-      return end.late - end.early
-    }
-    const began = [marked(1, 0, 'cook.started'), ...['soften', 'soften-2', 'milk'].map((stage, i) => marked(i + 2, 240 + 500 * i, 'stage.began', { stage }))]
-    expect(width([], 0)).toBeGreaterThan(1200)
-    expect(width(began, 1300)).toBeLessThan(0.8 * width([], 0))
-  })
-
-  it('never ends before now what nobody has marked', () => {
-    const late = forecastCook(carrot, [marked(1, 0, 'cook.started')], 5000, 200)
-    expect(late.stages[1]!.early).toBeGreaterThanOrEqual(5000)
-    expect(late.stages.every((window, i) => i === 0 || window.middle >= late.stages[i - 1]!.middle)).toBe(true)
-  })
-
-  it('goes faster for a cook who has been faster so far', () => {
-    const after = (seconds: number) => {
-      const { stages } = forecastCook(carrot, [marked(1, 0, 'cook.started'), marked(2, seconds * 0.3, 'stage.began', { stage: 'soften' }), marked(3, seconds, 'stage.began', { stage: 'soften-2' })], seconds, 400)
-      return stages[4]!.middle - stages[2]!.middle
-    }
-    expect(after(400)).toBeLessThan(after(1200))
-  })
-
+describe('usual seconds', () => {
   it('takes longer for more of it and on a smaller flame', () => {
     const soften = mainLine(carrot.dish).find(stage => stage.id === 'soften')!
     expect(usualSeconds(planOf('winter-market-carrot', 1800), soften)).toBeCloseTo(Math.SQRT2 * usualSeconds(carrot, soften), 6)

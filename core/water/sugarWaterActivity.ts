@@ -1,8 +1,11 @@
+import { tabulate } from '../table/tabulate'
+
 const MOLAR_MASS_WATER = 18.015
 const MOLAR_MASS_SUCROSE = 342.3
 const MOLAR_MASS_INVERT = 180.16
 /** Norrish's coefficient of glucose and of fructose (Norrish 1966; recalled, unchecked). */
-const INVERT_K = 2.25
+const INVERT_ROOT = Math.sqrt(2.25)
+const lowered = tabulate(y => Math.exp(-y), 0, 8, 0.002)
 /**
  * Coefficient of sucrose: value at 25 °C in thin solution, rise for each K, fall with mole fraction, and the least share
  * of it that is left. Fitted to osmotic coefficients at 25 °C after Robinson and Stokes and to handbook boiling points
@@ -34,7 +37,7 @@ export function sugarWaterActivity(sucroseG: number, invertG: number, waterG: nu
   const x = (sucrose + invert) / moles
   const fall = 1 - FALL * x
   const k = (SUCROSE_K + RISE_PER_K * (tempC - 25)) * (fall > FLOOR ? fall : FLOOR)
-  if (invert === 0) return (1 - x) * Math.exp(-k * x * x)
-  const root = Math.sqrt(k) * sucrose / moles + Math.sqrt(INVERT_K) * invert / moles
-  return (1 - x) * Math.exp(-root * root)
+  if (!(invert > 0)) return (1 - x) * lowered(k * x * x)
+  const root = (Math.sqrt(k) * sucrose + INVERT_ROOT * invert) / moles
+  return (1 - x) * lowered(root * root)
 }
