@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Belief } from '../core/belief/belief'
+import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { Observation } from '../core/live/observation'
 import type { CookPlan } from '../core/live/plan'
 import { MATERIALS } from '../core/vessel/vessel'
@@ -38,6 +39,7 @@ const PlanVesselSchema = z.strictObject({
 const PlanFireSchema = z.strictObject({
   id: Id, name: Name,
   marks: z.array(z.strictObject({ id: Id, label: z.string().min(1).max(20), watts: z.number().min(20).max(6000) })).min(1).max(12),
+  kind: z.enum(FIRE_KIND_IDS).optional(),
   lagS: z.number().min(0).max(900).optional(),
 })
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Correction } from '../core/composition/corrections'
+import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { StoreItem } from '../core/store/shopping'
 import { MATERIALS } from '../core/vessel/vessel'
 import { Id, Name } from './ids'
@@ -44,6 +45,7 @@ export const FireSchema = z.strictObject({
     .min(1).max(12)
     .refine(marks => marks.every((mark, i) => i === 0 || mark.watts > marks[i - 1]!.watts), { message: 'marks-rise' }),
   origin: OriginSchema,
+  kind: z.enum(FIRE_KIND_IDS).optional(),
 })
 export type Fire = z.infer<typeof FireSchema>
 

@@ -1,5 +1,5 @@
 import { STARTER_DISHES } from '../book/dishes'
-import type { Evidence } from '../core/belief/learn'
+import type { Evidence } from '../core/belief/evidence'
 import { stageDish } from '../core/dish/stageDish'
 import { openHearth } from '../server/services/hearth'
 import { stock } from '../server/services/stock'

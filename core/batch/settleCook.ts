@@ -1,4 +1,5 @@
-import { evidenceOf, type Evidence } from '../belief/learn'
+import type { Evidence } from '../belief/evidence'
+import { evidenceOf } from '../belief/evidenceOf'
 import { compileProgram } from '../forecast/compileProgram'
 import { conditionEnsemble } from '../forecast/conditionEnsemble'
 import { readForecast } from '../forecast/readForecast'

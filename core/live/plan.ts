@@ -1,5 +1,6 @@
 import type { Belief } from '../belief/belief'
 import type { Lab } from '../colour/lab'
+import type { FireKind } from '../fire/fireKinds'
 import type { Dish } from '../dish/dish'
 import type { Forecast } from '../forecast/forecast'
 import type { Vessel } from '../vessel/vessel'
@@ -53,6 +54,8 @@ export interface PlanFire {
   readonly id: string
   readonly name: string
   readonly marks: readonly FlameMark[]
+  /** What kind of fire it is; missing in plans of older versions. */
+  readonly kind?: FireKind | undefined
   /** How long it takes to follow its mark, s; 0 for gas. */
   readonly lagS?: number | undefined
 }

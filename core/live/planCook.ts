@@ -1,16 +1,18 @@
 import type { Lab } from '../colour/lab'
 import type { Belief } from '../belief/belief'
-import { beliefFor, type Evidence } from '../belief/learn'
+import { beliefFor } from '../belief/beliefFor'
+import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
 import type { Yields } from '../composition/ingredient'
 import { CoreError } from '../error'
+import { FIRE_KINDS, type FireKind } from '../fire/fireKinds'
 import { MODEL_VERSION } from '../forecast/modelVersion'
 import { soakWater } from '../proportions/waterOf'
 import { requireRange } from '../requireRange'
 import type { Material } from '../vessel/vessel'
 import { learnedMinutes } from '../usual/learnedMinutes'
 import { guessFlames } from './guessFlames'
-import type { Composition, CookPlan, FlameMark, PlanVessel } from './plan'
+import type { Composition, CookPlan, FlameMark, PlanFire, PlanVessel } from './plan'
 
 /** A pan of the kitchen as a plan needs it. */
 export interface ChosenPan {
@@ -25,7 +27,7 @@ export interface ChosenPan {
 }
 
 /** A fire of the kitchen as a plan needs it. */
-export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[], readonly lagS?: number | undefined }
+export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[], readonly kind?: FireKind | undefined }
 
 /** What the household chose for a cook. */
 export interface CookChoices {
@@ -60,6 +62,8 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
   const { baseG, cup, pans, fires } = choices
   const dish = learnedMinutes(choices.dish, choices.evidence)
   requireRange('planCook.baseG', baseG, 5, 20000)
+  const planFires = Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, planFire(fire)]))
+  const flames = { ...guessFlames(dish, fires), ...choices.flames }
   return {
     id, dish,
     amounts: dish.ingredients.map((one) => {
@@ -73,11 +77,11 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
       }
     }),
     vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),
-    fires: Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, { id: fire.id, name: fire.name, marks: fire.marks, ...(fire.lagS ? { lagS: fire.lagS } : {}) }])),
-    flames: { ...guessFlames(dish, fires), ...choices.flames },
+    fires: planFires,
+    flames,
     cup: { id: cup.id, name: cup.name, volumeMl: cup.volumeMl },
     people: choices.people,
-    belief: beliefFor(choices.firstBelief, choices.evidence, { dish, fires }),
+    belief: beliefFor(choices.firstBelief, choices.evidence, { dish, fires: planFires, flames }, plannedAt > 0 ? plannedAt : undefined),
     seed: choices.seed,
     modelVersion: MODEL_VERSION,
     airC: choices.airC,
@@ -85,6 +89,11 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     plannedAt,
     forecast: null,
   }
+}
+
+function planFire(fire: ChosenFire): PlanFire {
+  const { id, name, marks, kind } = fire
+  return kind === undefined ? { id, name, marks } : { id, name, marks, kind, lagS: FIRE_KINDS[kind].lagS }
 }
 
 function planVessel(pan: ChosenPan): PlanVessel {

@@ -1,4 +1,4 @@
-import type { Evidence } from '../belief/learn'
+import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { usualMinutes } from '../dish/usualMinutes'

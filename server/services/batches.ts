@@ -1,7 +1,7 @@
 import { Op } from 'sequelize'
 import { z } from 'zod'
 import { BatchPictureSchema, BatchSummarySchema, type Batch, type BatchLine, type BatchListLine, type BatchPage } from '../../contracts/batch'
-import type { Evidence } from '../../core/belief/learn'
+import type { Evidence } from '../../core/belief/evidence'
 import { settleCook } from '../../core/batch/settleCook'
 import { replay } from '../../core/live/replay'
 import type { Row } from '../models/models'
