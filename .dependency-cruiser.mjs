@@ -9,7 +9,7 @@ const ROOMS = {
   'book': ['contracts', 'core'],
   'words': ['contracts', 'core'],
   'devices': ['core', 'contracts'],
-  'cli': ['core', 'contracts', 'book', 'words', 'server/services'],
+  'cli': ['core', 'contracts', 'book', 'words', 'devices', 'server/services'],
   'demo': ['core', 'contracts', 'book', 'words', 'devices', 'server/services'],
   'server/models': [],
   'server/migrations': [],

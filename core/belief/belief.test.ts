@@ -4,7 +4,8 @@ import { drawTruth, runTruth, signAt } from '../../devices/imaginaryPan'
 import { seededRandom } from '../random/seededRandom'
 import { firstBelief } from './firstBelief'
 import { settleCook } from '../batch/settleCook'
-import { beliefFor, type Evidence } from './learn'
+import { beliefFor } from './beliefFor'
+import type { Evidence } from './evidence'
 import { beliefColumns, MEMBER_NAMES, memberValues } from './memberValues'
 
 describe('the first belief', () => {

@@ -15,6 +15,7 @@ import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
 import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage } from './program'
 import { stageTints } from './stageTints'
+import { stepVessel } from './stepVessel'
 import { SIGNS } from './signs'
 import { vesselConditions, type VesselConditions } from './vesselConditions'
 import { watchesOf } from './watchesOf'
@@ -45,6 +46,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
     family: cooked ? { ...family, fresh: true } : family,
     beside: { ...family, fresh: false, mostWaterPerSolids: 0 },
     colours: coloursOf(plan),
+    step: stepVessel,
     cooked,
     syrupShare: syrupShareOf(plan.dish),
     vessels: vessels.map(room),

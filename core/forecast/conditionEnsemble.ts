@@ -1,9 +1,10 @@
 import { beliefColumns, MEMBER_NAMES, type BeliefColumns } from '../belief/memberValues'
+import type { Belief } from '../belief/belief'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
-import { logLikelihoods, residualsOf } from './logLikelihoods'
+import { logLikelihoods, residualsOf, type Residuals } from './logLikelihoods'
 import { effectiveMembers, normalisedWeights } from './normalisedWeights'
 import type { Program } from './program'
 import { proposeMembers } from './proposeMembers'
@@ -24,10 +25,19 @@ export interface ConditionedEnsemble {
 
 /** Below this share of effective members a second ensemble is drawn where the weights lie. */
 const ENOUGH = 0.5
+const MOST_ROUNDS = 2
 /** So few members are an outline by which changes are read: they are weighed, but no better ones are drawn. */
 export const OUTLINE_MEMBERS = 16
 /** Points of an outline stand this far apart, s. */
 export const OUTLINE_EVERY_S = 30
+
+/** What was marked, as an ensemble's record is held against it. */
+export interface Marks {
+  /** Natural logarithm of each member's likelihood, up to a constant. */
+  logLikelihoods(record: EnsembleRecord): Float64Array
+  /** The same marks as residuals in standard deviations. */
+  residuals(record: EnsembleRecord): Residuals
+}
 
 /**
  * Draws an ensemble from the plan's belief, runs it under what has happened, and weighs it by what was marked.
@@ -39,18 +49,34 @@ export const OUTLINE_EVERY_S = 30
  * @returns the ensemble with its weights
  */
 export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Program, members: number): ConditionedEnsemble {
-  const columns = beliefColumns(plan.belief)
+  return conditionProgram(program, plan.belief, plan.seed, members, {
+    logLikelihoods: record => logLikelihoods(plan, cook, program, record),
+    residuals: record => residualsOf(plan, cook, program, record),
+  })
+}
+
+/**
+ * The same for any program and anything that was marked of it.
+ *
+ * @param program what is run
+ * @param belief what is believed before the marks
+ * @param seed seed of the drawing
+ * @param members how many, as in `conditionEnsemble`
+ * @param marks what was marked
+ * @returns the ensemble with its weights
+ */
+export function conditionProgram(program: Program, belief: Belief, seed: number, members: number, marks: Marks): ConditionedEnsemble {
+  const columns = beliefColumns(belief)
   const blank = new Float64Array(members * MEMBER_NAMES.length)
-  let normals = members === 1 ? blank : fillNormal(blank, seededRandom(plan.seed))
+  let normals = members === 1 ? blank : fillNormal(blank, seededRandom(seed))
   const trace: Trace | undefined = members === 1 ? { everyS: OUTLINE_EVERY_S, points: [] } : undefined
   let record = runEnsemble(program, columns, normals, trace)
-  let weights = normalisedWeights(logLikelihoods(plan, cook, program, record))
-  for (let round = 1; round <= 2 && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
-    const residuals = residualsOf(plan, cook, program, record)
-    const proposal = proposeMembers(normals, weights, residuals, members, plan.seed + 7919 * round)
+  let weights = normalisedWeights(marks.logLikelihoods(record))
+  for (let round = 1; round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
+    const proposal = proposeMembers(normals, weights, marks.residuals(record), members, seed + 7919 * round)
     normals = proposal.normals
     record = runEnsemble(program, columns, normals)
-    const logs = logLikelihoods(plan, cook, program, record)
+    const logs = marks.logLikelihoods(record)
     weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
   }
   return { columns, normals, record, weights, effective: effectiveMembers(weights), trace: trace?.points ?? null }

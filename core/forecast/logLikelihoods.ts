@@ -1,7 +1,5 @@
 import { normalCdf } from '../random/normalCdf'
-import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
-import { usualSeconds } from '../usual/usualSeconds'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
 import type { Program } from './program'
@@ -21,8 +19,6 @@ const SCALE_SHARE = 0.005
 const THERMOMETER_K = 2.5
 /** Standard deviation of a guessed pan weight, as a share. */
 const GUESSED_TARE = 0.35
-/** Usual minutes of the wet stages against the physics: spread in log time that makes them weigh about the same. */
-const USUAL_NOISE = 0.4
 
 /** Something marked, as every member sees it: residuals in standard deviations, for drawing better members. */
 export interface Residuals {
@@ -44,7 +40,7 @@ export function logLikelihoods(plan: CookPlan, cook: LiveCook, program: Program,
   const sums = new Float64Array(record.members)
   for (let i = 0; i < record.members; i++) {
     sums[i] = looksOf(cook, record, i) + waitingOf(cook, program, record, i)
-    for (const term of terms) sums[i] += term.soft ? softDensity(term.residual(record, i)) : tapDensity(term.residual(record, i))
+    for (const term of terms) sums[i] += tapDensity(term(record, i))
   }
   return sums
 }
@@ -67,31 +63,21 @@ export function residualsOf(plan: CookPlan, cook: LiveCook, program: Program, re
     const middle = Math.sqrt(Math.max(5, signTime(ensemble, member, sign) - from) * Math.max(5, next - from))
     return logRatio(look.timeS, from + middle, from) / (2 * TAP_NOISE)
   })
-  return { terms: [...termsOf(plan, cook, program).map(term => term.residual), ...looks].map(of) }
+  return { terms: [...termsOf(plan, cook, program), ...looks].map(of) }
 }
 
 type Residual = (record: EnsembleRecord, member: number) => number
 
-/** A mark that can be held against a forecast number. */
-interface Term {
-  readonly residual: Residual
-  /** True for a belief rather than a reading: no stray, and silence where the member never gets there. */
-  readonly soft: boolean
-}
-
-function termsOf(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
+function termsOf(plan: CookPlan, cook: LiveCook, program: Program): Residual[] {
   return [
-    ...cook.signs.filter(tap => SIGNS.includes(tap.what)).map(tap => hard((record, member) => {
+    ...cook.signs.filter(tap => SIGNS.includes(tap.what)).map((tap): Residual => (record, member) => {
       const from = tap.what === 'boil' ? Math.min(...Object.values(cook.lit), tap.timeS) : clockStart(cook, tap.timeS)
       return logRatio(tap.timeS, signTime(record, member, SIGNS.indexOf(tap.what)), from) / TAP_NOISE
-    })),
+    }),
     ...stageTerms(cook, program),
     ...readingTerms(plan, cook, program),
-    ...usualTerms(plan, cook, program),
   ]
 }
-
-const hard = (residual: Residual): Term => ({ residual, soft: false })
 
 const signTime = (record: EnsembleRecord, member: number, sign: number): number =>
   record.signs[member * SIGNS.length + sign]
@@ -103,10 +89,6 @@ function logRatio(markedS: number, forecastS: number, fromS: number): number {
 
 function tapDensity(z: number): number {
   return Number.isFinite(z) ? Math.log(STRAY + (1 - STRAY) * Math.exp(-0.5 * z * z)) : Math.log(STRAY)
-}
-
-function softDensity(z: number): number {
-  return Number.isFinite(z) ? -0.5 * z * z : 0
 }
 
 /** A sign's clock begins with the stage in which it was tapped. */
@@ -129,15 +111,15 @@ function looksOf(cook: LiveCook, record: EnsembleRecord, member: number): number
 }
 
 /** Going on to the next stage says, weakly, that the sign of the last one had come. */
-function stageTerms(cook: LiveCook, program: Program): Term[] {
-  const terms: Term[] = []
+function stageTerms(cook: LiveCook, program: Program): Residual[] {
+  const terms: Residual[] = []
   for (let k = 1; k < program.stages.length; k++) {
     const began = cook.stageStarts[k]
     const { sign } = program.stages[k - 1]
     const from = cook.stageStarts[k - 1]
     if (began === null || sign === null || from === null) continue
     if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign) || cook.looks.some(look => SIGNS.indexOf(look.what) === sign)) continue
-    terms.push(hard((record, member) => logRatio(began, signTime(record, member, sign), from) / STAGE_NOISE))
+    terms.push((record, member) => logRatio(began, signTime(record, member, sign), from) / STAGE_NOISE)
   }
   return terms
 }
@@ -152,40 +134,20 @@ function waitingOf(cook: LiveCook, program: Program, record: EnsembleRecord, mem
   return Math.log(MISSED + (1 - MISSED) * (1 - normalCdf(z)))
 }
 
-function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
+function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Residual[] {
   const main = mainVessel(plan.dish)
   const pan = plan.vessels[main]
   const tare = pan.vessel.massG
   const readings = program.queries.length - (program.nowS > 0 ? 2 : 0)
-  return program.queries.flatMap((query, k): Term[] => {
+  return program.queries.flatMap((query, k): Residual[] => {
     const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
     if (query.of === 'temp-c') {
       const read = k < readings ? cook.temperatures.find(one => one.timeS === query.timeS) : undefined
-      return read ? [hard((record, member) => (read.what.tempC - forecast(record, member)) / THERMOMETER_K)] : []
+      return read ? [(record, member) => (read.what.tempC - forecast(record, member)) / THERMOMETER_K] : []
     }
     const read = k < readings ? cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main) : undefined
     if (!read) return []
     const noise = Math.hypot(SCALE_G, SCALE_SHARE * read.what.grossG, pan.massGuessed ? GUESSED_TARE * tare : 0)
-    return [hard((record, member) => (read.what.grossG - tare - forecast(record, member)) / noise)]
+    return [(record, member) => (read.what.grossG - tare - forecast(record, member)) / noise]
   })
-}
-
-/**
- * Physics alone forecasts the wet stages no better than the usual minutes of the dish; the usual minutes therefore count
- * as one more reading of how long those that are not over take together, about as strong as the physics.
- */
-function usualTerms(plan: CookPlan, cook: LiveCook, program: Program): Term[] {
-  const line = mainLine(plan.dish)
-  const open = line.flatMap((stage, k) => (program.stages[k].wet && program.stages[k].sign !== null && (cook.stageStarts[k + 1] ?? null) === null ? [{ stage, k }] : []))
-  if (open.length === 0) return []
-  const expected = open.reduce((sum, { stage }) => sum + usualSeconds(plan, stage), 0)
-  const lasts = (record: EnsembleRecord, member: number, k: number): number => {
-    const end = k + 1 < record.stages ? record.starts[member * record.stages + k + 1] : record.ends[member]
-    return Math.min(end, program.mostS) - Math.min(record.starts[member * record.stages + k], program.mostS)
-  }
-  return [{
-    soft: true,
-    residual: (record, member) =>
-      Math.log(Math.max(5, open.reduce((sum, { k }) => sum + lasts(record, member, k), 0)) / expected) / USUAL_NOISE,
-  }]
 }

@@ -2,6 +2,7 @@ import type { Family } from '../family/family'
 import type { Lab } from '../colour/lab'
 import type { ColourStep } from '../dish/signIds'
 import type { Cover } from './cover'
+import type { stepVessel } from './stepVessel'
 import type { VesselConditions } from './vesselConditions'
 
 /** Masses going into a vessel at once, g, at the room's temperature. */
@@ -105,6 +106,8 @@ export interface Program {
   /** The same for what stands beside: nothing in it swells. */
   readonly beside: Family
   readonly colours: ProgramColours
+  /** The laws of one step: `stepVessel`, or other ones where a model is put to the test. */
+  readonly step: typeof stepVessel
   /** True where the base goes in already soft: a cooked purée. */
   readonly cooked: boolean
   /** Sugar over all of a syrup at its strength, g/g. */

@@ -3,7 +3,6 @@ import { boilingTempC } from './boilingTempC'
 import { TEMP, WATER } from './layout'
 import { COLD, flamePower, LIT, sideAt, type Run } from './run'
 import { SIGN, signLevel } from './signs'
-import { stepVessel } from './stepVessel'
 
 /** Share of the flame that keeps a pot as it is once it is there. */
 const HOLDING_SHARE = 0.2
@@ -38,7 +37,7 @@ export function lightSide(run: Run, side: number): void {
 export function stepSide(run: Run, side: number, stepS: number): boolean {
   const at = sideAt(run.program, side)
   const { vessel, sign } = run.program.sides[side]
-  stepVessel(run.state, at, vessel, run.program.beside, run.member, run.controls[side + 1], stepS)
+  run.program.step(run.state, at, vessel, run.program.beside, run.member, run.controls[side + 1], stepS)
   if (run.sideReady[side] === 1 || sign === null) return false
   if (signLevel(sign, run.state, at, run) < 0) return false
   run.sideReady[side] = 1

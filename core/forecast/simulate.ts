@@ -7,7 +7,6 @@ import { COLD, flamePower, LIT, resetRun, startRun, type Run } from './run'
 import { lightSide, stepSide, timeToReadyS } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
 import { enterStage, noteSign, stageIsOver } from './stages'
-import { stepVessel } from './stepVessel'
 import { tracePoint, type Trace } from './trace'
 
 const STEP_S = 4
@@ -87,7 +86,7 @@ function advance(run: Run, record: EnsembleRecord, index: number, stepS: number)
   const { program } = run
   applyControls(run)
   const stage = program.stages[run.stage]
-  stepVessel(run.state, run.at, program.vessels[stage.vessel], program.family, run.member, run.controls[0], stepS)
+  program.step(run.state, run.at, program.vessels[stage.vessel], program.family, run.member, run.controls[0], stepS)
   run.timeS += stepS
   noteSigns(run, record, index, stepS)
   for (let side = 0; side < program.sides.length; side++) {

@@ -9,7 +9,6 @@ import type { EnsembleRecord } from './record'
 import { COLD, EMPTIED, flamePower, LIT, sideAt, type Run } from './run'
 import { makeReady, stepSide } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
-import { stepVessel } from './stepVessel'
 
 const STEP_S = 4
 /** How long a sign that was tapped in a stage cut short is still looked for, s. */
@@ -78,7 +77,7 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   const at = stage.vessel * VESSEL_SIZE
   run.at = at
   if (stage.tips !== null) pourInto(state, stage.tips * VESSEL_SIZE, at)
-  for (let k = 0; k < stage.adds.length; k++) addToVessel(state, at, stage.adds[k], program.vessels[0].airC, run.member)
+  for (let k = 0; k < stage.adds.length; k++) addToVessel(state, at, stage.adds[k], program.vessels[0].contentC ?? program.vessels[0].airC, run.member)
   if (program.cooked && state[at + SOLIDS] > 0) state[at + SOFT] = 1
   if (stage.from !== null) pour(run, record, index, stage.from)
   run.stageMl = contentMl(state, at, program.family)
@@ -124,7 +123,7 @@ function runShadow(run: Run, record: EnsembleRecord, index: number): void {
   const state = run.state.slice(run.at, run.at + VESSEL_SIZE)
   const { family, vessels, mostS } = run.program
   for (let timeS = run.timeS; timeS < Math.min(mostS, run.timeS + SHADOW_S); timeS += STEP_S) {
-    stepVessel(state, 0, vessels[stage.vessel], family, run.member, run.controls[0], STEP_S)
+    run.program.step(state, 0, vessels[stage.vessel], family, run.member, run.controls[0], STEP_S)
     let open = 0
     for (let k = 0; k < stage.watches.length; k++) {
       const key = index * SIGNS.length + stage.watches[k]

@@ -10,6 +10,8 @@ export interface VesselConditions {
   readonly depth: number
   readonly panHeat: number
   readonly airC: number
+  /** Temperature of what goes in, °C; the room's where it is left out. */
+  readonly contentC?: number | undefined
   readonly airPressure: number
   /** Pressure of the vapour in the room's air, Pa. */
   readonly roomVapour: number

@@ -10,6 +10,8 @@ import { MODEL_VERSION } from '../forecast/modelVersion'
 import { soakWater } from '../proportions/waterOf'
 import { requireRange } from '../requireRange'
 import type { Material } from '../vessel/vessel'
+import { blendedBelief } from '../usual/blendedBelief'
+import { blendWeight } from '../usual/blendWeight'
 import { learnedMinutes } from '../usual/learnedMinutes'
 import { guessFlames } from './guessFlames'
 import type { Composition, CookPlan, FlameMark, PlanFire, PlanVessel } from './plan'
@@ -64,7 +66,7 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
   requireRange('planCook.baseG', baseG, 5, 20000)
   const planFires = Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, planFire(fire)]))
   const flames = { ...guessFlames(dish, fires), ...choices.flames }
-  return {
+  const plan: CookPlan = {
     id, dish,
     amounts: dish.ingredients.map((one) => {
       const row = choices.ingredients.find(known => known.id === one.ingredient)
@@ -89,6 +91,7 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     plannedAt,
     forecast: null,
   }
+  return { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence)) }
 }
 
 function planFire(fire: ChosenFire): PlanFire {

@@ -1,0 +1,40 @@
+import { LID, OPEN, type Cover } from '../forecast/cover'
+import type { Program, ProgramStage } from '../forecast/program'
+import { SIGN } from '../forecast/signs'
+import { vesselConditions } from '../forecast/vesselConditions'
+import { stepVessel } from '../forecast/stepVessel'
+import { SEMOLINA } from '../family/semolina'
+import { FIRE_KINDS } from '../fire/fireKinds'
+import { airPressurePa } from '../water/airPressurePa'
+import type { BoilCheck } from './boilCheck'
+
+const GIVE_UP_S = 5400
+
+/**
+ * A boil check as a program: water to the boil, then boiling on; every member is asked for what was read.
+ *
+ * @param check what was done
+ * @returns a program of one vessel
+ */
+export function boilProgram(check: BoilCheck): Program {
+  const { fire, pan, half, boiledOn, boilS } = check
+  const flame = { fire: 'mainFire' as const, watts: fire.watts, ladder: 0, lagS: FIRE_KINDS[fire.kind].lagS }
+  const bare = {
+    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: false, from: null, wet: false, leastS: 0,
+    underPressure: false, watches: [], tapped: [], tint: 0,
+  }
+  const water = { water: check.waterG, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }
+  const heat: ProgramStage = { ...bare, startS: 0, adds: [water], sign: SIGN.boil, watches: [SIGN.boil], tapped: [SIGN.boil] }
+  const on: ProgramStage = { ...bare, startS: boilS, cover: OPEN, sign: null, seconds: boiledOn?.seconds ?? 0 }
+  const conditions = vesselConditions(pan.vessel, check.airC, airPressurePa(check.altitudeM))
+  return {
+    family: SEMOLINA, beside: SEMOLINA, colours: SEMOLINA, cooked: false, syrupShare: 0.7, step: stepVessel,
+    vessels: [{ ...conditions, contentC: check.fromC }],
+    stages: [heat, on], sides: [], controls: [],
+    queries: [
+      ...(half ? [{ timeS: half.timeS, of: 'temp-c' as const }] : []),
+      ...(boiledOn ? [{ timeS: boilS + boiledOn.seconds, of: 'content-g' as const }] : []),
+    ],
+    nowS: 0, mostS: Math.max(GIVE_UP_S, boilS + (boiledOn?.seconds ?? 0) + 60),
+  }
+}

@@ -1,0 +1,93 @@
+import type { MemberValues } from '../core/belief/memberValues'
+import type { Family } from '../core/family/family'
+import { evaporate } from '../core/forecast/evaporate'
+import { exchangeHeat } from '../core/forecast/exchangeHeat'
+import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, NUTS, PAN_TEMP, POWER, SOLIDS, TEMP, WATER } from '../core/forecast/layout'
+import { ripen } from '../core/forecast/ripen'
+import { softenTissue } from '../core/forecast/softenTissue'
+import type { VesselControls } from '../core/forecast/stepVessel'
+import { takeUpLiquid } from '../core/forecast/takeUpLiquid'
+import type { VesselConditions } from '../core/forecast/vesselConditions'
+import { waterRoomG } from '../core/forecast/waterRoomG'
+import { arrhenius } from '../core/roast/arrhenius'
+
+/**
+ * Pans that obey other laws than the forecast believes, for putting it to the test: each differs in structure, not in a
+ * number. Their figures are invented for that purpose.
+ */
+type Step = (state: Float64Array, at: number, vessel: VesselConditions, family: Family, member: MemberValues, controls: VesselControls, stepS: number) => void
+
+/** The rest of a step once heat and vapour are done. */
+function ripened(state: Float64Array, at: number, family: Family, member: MemberValues, stepS: number, law: typeof ripen): void {
+  if (state[at + SOLIDS]! > 0) {
+    if (family.fresh) softenTissue(state, at, member, stepS)
+    takeUpLiquid(state, at, family, member, waterRoomG(state, at, family, member), stepS)
+  }
+  law(state, at, member, stepS)
+}
+
+/**
+ * Browning that has to get going: autocatalytic and more sensitive to heat, without a charring of its own; aroma comes
+ * with it. Nothing browns before the mass is nearly dry.
+ */
+const lateBrowning: Step = (state, at, vessel, family, member, controls, stepS) => {
+  state[at + POWER] = controls.powerW
+  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
+  evaporate(state, at, vessel, member, controls.cover, stepS)
+  ripened(state, at, family, member, stepS, browningThatGetsGoing)
+}
+
+function browningThatGetsGoing(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
+  const film = state[at + TEMP]! + member.film * (state[at + PAN_TEMP]! - state[at + TEMP]!)
+  if (film < 85) return
+  if (state[at + NUTS]! > 0) state[at + NUT_BROWNING]! += arrhenius(film, 80000) * stepS
+  if (!(state[at + SOLIDS]! > 0)) return
+  const dry = Math.exp(-state[at + WATER]! / state[at + SOLIDS]! / 0.12)
+  const done = member.browningRate * state[at + BROWNING]!
+  state[at + BROWNING]! += arrhenius(film, member.browningEnergy + 40000) * dry * (0.35 + 6 * done) * stepS
+  state[at + AROMA]! += arrhenius(film, 110000) * dry * stepS
+}
+
+/** A pan that gives its heat away: it radiates by the fourth power, and the flame grips less the hotter the pan is. */
+const otherLosses: Step = (state, at, vessel, family, member, controls, stepS) => {
+  const pan = state[at + PAN_TEMP]!
+  const radiated = 0.7 * 5.67e-8 * ((pan + 273.15) ** 4 - (vessel.airC + 273.15) ** 4) * (vessel.wallArea + 0.5 * vessel.baseArea)
+  const grip = Math.max(0.4, 1 - 0.0011 * (pan - vessel.airC))
+  state[at + POWER] = Math.max(0, controls.powerW * grip - radiated)
+  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
+  evaporate(state, at, vessel, member, controls.cover, stepS)
+  ripened(state, at, family, member, stepS, ripen)
+}
+
+/** A base that holds its water deep: it leaves by diffusion, ever more slowly, and takes heat along for longer. */
+const otherMoisture: Step = (state, at, vessel, family, member, controls, stepS) => {
+  state[at + POWER] = controls.powerW
+  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
+  const before = state[at + WATER]!
+  const held = state[at + HELD]!
+  const roasting = state[at + SOLIDS]! > 0 && before - held < 0.05 * before
+  evaporate(state, at, vessel, member, controls.cover, stepS)
+  if (roasting && before > 0) {
+    // Each gram that leaves a roast takes three grams' heat: bound water, and vapour that has to be pushed out.
+    state[at + TEMP]! -= 2.2 * 2257 * (before - state[at + WATER]!) / (1.55 * state[at + SOLIDS]! + 2.1 * 100 + 4.18 * before)
+  }
+  ripened(state, at, family, member, stepS, ripen)
+}
+
+/** A pan that is hot in its middle: a fifth of the mass sees most of the heat, browns early and is stirred in. */
+const unevenPan: Step = (state, at, vessel, family, member, controls, stepS) => {
+  state[at + POWER] = controls.powerW
+  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
+  evaporate(state, at, vessel, member, controls.cover, stepS)
+  ripened(state, at, family, member, stepS, (own, place, values, seconds) => {
+    const browning = own[place + BROWNING]!
+    const charring = own[place + CHARRING]!
+    ripen(own, place, { ...values, film: Math.min(0.6, values.film + 0.35) }, seconds)
+    own[place + BROWNING] = browning + 1.25 * (own[place + BROWNING]! - browning)
+    own[place + CHARRING] = charring + 0.5 * (own[place + CHARRING]! - charring)
+  })
+}
+
+/** The other laws by name. */
+export const OTHER_LAWS = { 'late browning': lateBrowning, 'other losses': otherLosses, 'other moisture': otherMoisture, 'uneven pan': unevenPan } as const satisfies Readonly<Record<string, Step>>
+export type OtherLaw = keyof typeof OTHER_LAWS
