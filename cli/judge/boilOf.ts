@@ -1,10 +1,10 @@
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
+import type { MemberValues } from '../../core/belief/memberValues'
 import type { BoilCheck } from '../../core/boil/boilCheck'
 import { boilProgram } from '../../core/boil/boilProgram'
-import type { MemberValues } from '../../core/belief/memberValues'
 import { mainLine } from '../../core/dish/mainLine'
 import type { Program } from '../../core/forecast/program'
-import { ensembleRecord } from '../../core/forecast/record'
+import { ensembleRecord, type EnsembleRecord } from '../../core/forecast/record'
 import { SIGN } from '../../core/forecast/signs'
 import { simulate } from '../../core/forecast/simulate'
 import type { CookPlan } from '../../core/live/plan'
@@ -14,35 +14,43 @@ import { normal, pivotWatts } from './household'
 const WATER_G = 700
 const FROM_C = 26
 const BOIL_ON_S = 240
+/** Longer than this nobody waits for water to boil: the next mark up is taken, s. */
+const PATIENCE_S = 1200
 
 /**
- * A boil check of the pan and the mark a dish is roasted on, done in a world just before the cook, read with a hand on the
- * clock and a kitchen scale.
+ * A boil check of the pan on the mark a dish is roasted on, or the lowest mark above it that boils the water in good
+ * time; done in a world just before the cook, read with a hand on the clock and a kitchen scale.
  *
  * @param hidden the day's truth
  * @param plan pan, fire and mark
  * @param step laws of the world
  * @param uniform source of chance
- * @returns what was read; null where this mark never brings the water to the boil
+ * @returns what was read
  */
-export function boilOf(hidden: MemberValues, plan: CookPlan, step: Program['step'], uniform: Uniform): BoilCheck | null {
-  const watts = pivotWatts(plan)
+export function boilOf(hidden: MemberValues, plan: CookPlan, step: Program['step'], uniform: Uniform): BoilCheck {
+  const pivot = pivotWatts(plan)
   const vessel = plan.vessels[mainLine(plan.dish)[0]!.vessel]!
   const fire = FIRST_KITCHEN.fires[0]!
-  const truth = { ...hidden, mainLadder: 0 }
-  const check: BoilCheck = {
-    id: 'boil', fire: { id: fire.id, kind: 'gas', mark: 'any', watts }, pan: { id: vessel.id, vessel: vessel.vessel, massGuessed: false },
-    lid: true, waterG: WATER_G, fromC: FROM_C, boilS: 5400, half: null, boiledOn: null, atBoilC: null, airC: plan.airC, altitudeM: plan.altitudeM, when: plan.plannedAt,
+  const marks = fire.marks.filter(mark => mark.watts >= pivot - 1)
+  for (const mark of marks) {
+    const truth = { ...hidden, mainLadder: 0, mainFire: hidden.mainFire * Math.exp(hidden.mainLadder * Math.log(mark.watts / pivot)) }
+    const check: BoilCheck = {
+      id: 'boil', fire: { id: fire.id, kind: 'gas', mark: mark.id, watts: mark.watts }, pan: { id: vessel.id, vessel: vessel.vessel, massGuessed: false },
+      lid: true, waterG: WATER_G, fromC: FROM_C, boilS: 5400, half: null, boiledOn: null, atBoilC: null, airC: plan.airC, altitudeM: plan.altitudeM, when: plan.plannedAt,
+    }
+    const boilS = run(check, truth, step).signs[SIGN.boil]!
+    if (boilS > PATIENCE_S && mark !== marks.at(-1)) continue
+    if (!Number.isFinite(boilS)) break
+    const read = Math.max(20, boilS * Math.exp(0.03 * normal(uniform)) + 4 * normal(uniform))
+    const left = run({ ...check, boilS, boiledOn: { seconds: BOIL_ON_S, lostG: 0 } }, truth, step).readings[0]!
+    return { ...check, boilS: read, boiledOn: { seconds: BOIL_ON_S, lostG: Math.max(0, WATER_G - left + 3 * normal(uniform)) } }
   }
-  const run = (asked: BoilCheck) => {
-    const program = { ...boilProgram(asked), step }
-    const record = ensembleRecord(1, program.stages.length, program.queries.length, 0)
-    simulate(program, truth, record, 0)
-    return record
-  }
-  const boilS = run(check).signs[SIGN.boil]!
-  if (!Number.isFinite(boilS)) return null
-  const read = Math.max(20, boilS * Math.exp(0.03 * normal(uniform)) + 4 * normal(uniform))
-  const left = run({ ...check, boilS, boiledOn: { seconds: BOIL_ON_S, lostG: 0 } }).readings[0]!
-  return { ...check, boilS: read, boiledOn: { seconds: BOIL_ON_S, lostG: Math.max(0, WATER_G - left + 3 * normal(uniform)) } }
+  throw new Error('No mark of this fire brings the water to the boil.')
+}
+
+function run(check: BoilCheck, truth: MemberValues, step: Program['step']): EnsembleRecord {
+  const program = { ...boilProgram(check), step }
+  const record = ensembleRecord(1, program.stages.length, program.queries.length, 0)
+  simulate(program, truth, record, 0)
+  return record
 }

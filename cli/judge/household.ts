@@ -27,7 +27,7 @@ const COOKED_AT = 1_790_000_000_000
 const PANS: readonly ChosenPan[] = [
   { id: 'a', name: 'A', material: 'steel', innerDiameterMm: 260, depthMm: 75, massG: 1300, massOrigin: 'weighed', coated: false },
   { id: 'b', name: 'B', material: 'aluminium', innerDiameterMm: 240, depthMm: 80, massG: 900, massOrigin: 'weighed', coated: false },
-  { id: 'c', name: 'C', material: 'iron', innerDiameterMm: 280, depthMm: 70, massG: 2400, massOrigin: 'weighed', coated: false },
+  { id: 'c', name: 'C', material: 'cast-iron', innerDiameterMm: 280, depthMm: 70, massG: 2400, massOrigin: 'weighed', coated: false },
   { id: 'd', name: 'D', material: 'steel', innerDiameterMm: 220, depthMm: 90, massG: 1100, massOrigin: 'weighed', coated: false },
 ]
 
@@ -74,7 +74,7 @@ export function truthOfDay(household: Household, plan: CookPlan, watts: number, 
 export interface Occasion { readonly dish: Dish, readonly baseG: number, readonly pan: ChosenPan, readonly flames: Readonly<Record<string, string>> }
 
 /**
- * Draws what is cooked: amount, pan, and marks up to one away from those a dish asks for.
+ * Draws what is cooked: amount, pan, and marks up to one away from those a dish asks for (below it nothing would brown).
  *
  * @param dish with its stages
  * @param uniform source of chance
@@ -83,7 +83,7 @@ export interface Occasion { readonly dish: Dish, readonly baseG: number, readonl
 export function drawOccasion(dish: Dish, uniform: Uniform): Occasion {
   const fire = FIRST_KITCHEN.fires[0]!
   const guessed = guessFlames(dish, Object.fromEntries(dish.vessels.map(vessel => [vessel.id, fire])))
-  const shift = { roast: step(uniform), wet: step(uniform) }
+  const shift = { roast: uniform() < 0.6 ? 0 : 1, wet: step(uniform) }
   const flames = Object.fromEntries(mainLine(dish).flatMap((stage) => {
     const at = fire.marks.findIndex(mark => mark.id === guessed[stage.id])
     if (at < 0) return []

@@ -7,6 +7,7 @@ import { mainLine } from '../../core/dish/mainLine'
 import { mainVessel } from '../../core/dish/mainVessel'
 import { compileProgram } from '../../core/forecast/compileProgram'
 import { conditionEnsemble } from '../../core/forecast/conditionEnsemble'
+import { effectiveMembers } from '../../core/forecast/normalisedWeights'
 import type { Window } from '../../core/forecast/forecast'
 import type { Program } from '../../core/forecast/program'
 import { ensembleRecord, type EnsembleRecord } from '../../core/forecast/record'
@@ -31,7 +32,7 @@ export const STATES = ['none', 'boil', 'boilAroma', 'boilTwoTaps'] as const
 export type State = (typeof STATES)[number]
 
 /** One window against what happened. */
-export interface Held { readonly state: State | 'first' | 'afterOne', readonly of: 'roast' | 'dish' | 'weight', readonly family: string, readonly held: boolean, readonly width: number, readonly off: number }
+export interface Held { readonly state: State | 'first' | 'afterOne', readonly of: 'roast' | 'dish' | 'weight', readonly family: string, readonly held: boolean, readonly width: number, readonly off: number, readonly effective: number }
 
 /** Errors of three ways to say how long a stretch takes, absolute in log time. */
 export interface Rivalry { readonly of: 'roast' | 'wet', readonly ours: number, readonly oursFirst: number, readonly same: number, readonly scaled: number }
@@ -55,20 +56,20 @@ export function judgeCook(occasion: Occasion, step: Program['step'], members: nu
   const bare = planOf(occasion, [], seed)
   const truth = truthOfDay(household, bare, pivotWatts(bare), uniform)
   const happened = runTruth(bare, truth, step)
+  if (!Number.isFinite(endOf(bare, happened))) return null
   const checked = boilOf(truth, bare, step, uniform)
   const taps = tapsOf(bare, happened, uniform)
-  if (!Number.isFinite(endOf(bare, happened)) || checked === null) return null
   const known = planOf(occasion, readBoilCheck(checked, seed).evidence, seed)
   const seen = storyOf(bare, happened)
   const views: readonly (readonly [State, CookPlan, readonly Tap[]])[] = [['none', bare, []], ['boil', known, []], ['boilAroma', known, taps.slice(0, 1)], ['boilTwoTaps', known, taps.slice(0, 2)]]
   const looks = views
     .filter(([state]) => !(state === 'boilAroma' && taps.length < 1) && !(state === 'boilTwoTaps' && taps.length < 2))
     .map(([state, plan, tapped]) => ({ state, ...look(plan, seen, tapped, members) }))
-  const held = looks.flatMap(({ state, windows, nowS, runningS }) => targetsOf(bare, happened)
+  const held = looks.flatMap(({ state, windows, nowS, runningS, effective }) => targetsOf(bare, happened)
     .filter(target => target.timeS > nowS)
     .map((target): Held => {
       const window = windows[target.stage]!
-      return { state, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: (window.late - window.early) / Math.max(1, window.middle - runningS), off: Math.log(Math.max(1, target.timeS - runningS) / Math.max(1, window.middle - runningS)) }
+      return { state, effective, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: (window.late - window.early) / Math.max(1, window.middle - (target.of === 'dish' ? 0 : runningS)), off: Math.log(Math.max(1, target.timeS - runningS) / Math.max(1, window.middle - runningS)) }
     }))
   return {
     held: [...held, ...(!weighs ? [] : weighOnce(occasion, bare, truth, happened, looks[0]!.finishedG, members, seed, step, household, uniform))],
@@ -143,7 +144,7 @@ function look(plan: CookPlan, story: readonly Observation[], taps: readonly Tap[
   const capped = (times: Float64Array): Float64Array => times.map(timeS => Math.min(timeS, program.mostS))
   const windows = [...program.stages.map((_, k) => windowOf(capped(columnOf(record.starts, record.stages, k)), weights)), windowOf(capped(record.ends), weights)]
   const masses = columnOf(record.masses, record.stages, Math.min(doneIndex(plan.dish), record.stages - 1)).map(mass => (Number.isFinite(mass) ? mass : 0))
-  return { windows, finishedG: windowOf(masses, weights), nowS, runningS: cook.stage < 0 ? 0 : cook.stageStarts[cook.stage] ?? 0 }
+  return { windows, finishedG: windowOf(masses, weights), nowS, effective: effectiveMembers(weights) / record.members, runningS: cook.stage < 0 ? 0 : cook.stageStarts[cook.stage] ?? 0 }
 }
 
 /** The finished weight before anything is known of the household's taste, and after one batch of its own was weighed. */
@@ -162,7 +163,7 @@ function weighOnce(
   const story = [...storyOf(plan, last), mark(200, startOf(last, done), 'weighed', { vessel: mainVessel(plan.dish), grossG }), mark(201, endS, 'cook.finished', {})]
   const again = look(planOf(occasion, settleCook(plan, story).evidence, seed), [], [], members).finishedG
   const held = (state: 'first' | 'afterOne', window: Window): Held =>
-    ({ state, of: 'weight', family: plan.dish.family, held: weight >= window.early && weight <= window.late, width: (window.late - window.early) / window.middle, off: Math.log(weight / window.middle) })
+    ({ state, effective: 1, of: 'weight', family: plan.dish.family, held: weight >= window.early && weight <= window.late, width: (window.late - window.early) / window.middle, off: Math.log(weight / window.middle) })
   return [held('first', first), held('afterOne', again)]
 }
 

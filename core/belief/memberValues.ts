@@ -23,6 +23,7 @@ export interface MemberValues {
   softening: number
   wetEye: number
   strength: number
+  roastPace: number
   wetPace: number
   pourTime: number
 }
@@ -30,7 +31,7 @@ export interface MemberValues {
 /** Names of the uncertain numbers in the order in which an ensemble keeps them. */
 export const MEMBER_NAMES = [
   'mainFire', 'mainLadder', 'otherFire', 'heatLoss', 'contact', 'film', 'browningRate', 'browningEnergy', 'aromaDose', 'nutDose',
-  'eye', 'baseMoisture', 'kept', 'uptake', 'surface', 'panMass', 'softening', 'wetEye', 'strength', 'wetPace', 'pourTime',
+  'eye', 'baseMoisture', 'kept', 'uptake', 'surface', 'panMass', 'softening', 'wetEye', 'strength', 'roastPace', 'wetPace', 'pourTime',
 ] as const satisfies readonly (keyof MemberValues)[]
 
 const LIMITS: Partial<Record<keyof MemberValues, readonly [number, number]>> = {
@@ -77,7 +78,7 @@ export function beliefColumns(belief: Belief): BeliefColumns {
 function blankMember(): MemberValues {
   return {
     mainFire: 0, mainLadder: 0, otherFire: 0, heatLoss: 0, contact: 0, film: 0, browningRate: 0, browningEnergy: 0, aromaDose: 0, nutDose: 0, eye: 0,
-    baseMoisture: 0, kept: 0, uptake: 0, surface: 0, panMass: 0, softening: 0, wetEye: 0, strength: 0, wetPace: 0, pourTime: 0,
+    baseMoisture: 0, kept: 0, uptake: 0, surface: 0, panMass: 0, softening: 0, wetEye: 0, strength: 0, roastPace: 0, wetPace: 0, pourTime: 0,
   }
 }
 

@@ -8,7 +8,8 @@ import { FIRE_KINDS } from '../fire/fireKinds'
 import { airPressurePa } from '../water/airPressurePa'
 import type { BoilCheck } from './boilCheck'
 
-const GIVE_UP_S = 5400
+/** A member that takes this many times longer than was read is out of the question. */
+const HOPELESS = 3
 
 /**
  * A boil check as a program: water to the boil, then boiling on; every member is asked for what was read.
@@ -20,7 +21,7 @@ export function boilProgram(check: BoilCheck): Program {
   const { fire, pan, half, boiledOn, boilS } = check
   const flame = { fire: 'mainFire' as const, watts: fire.watts, ladder: 0, lagS: FIRE_KINDS[fire.kind].lagS }
   const bare = {
-    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: false, from: null, wet: false, leastS: 0,
+    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: false, from: null, wet: false, roasts: false, stepS: 6, leastS: 0,
     underPressure: false, watches: [], tapped: [], tint: 0,
   }
   const water = { water: check.waterG, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }
@@ -35,6 +36,6 @@ export function boilProgram(check: BoilCheck): Program {
       ...(half ? [{ timeS: half.timeS, of: 'temp-c' as const }] : []),
       ...(boiledOn ? [{ timeS: boilS + boiledOn.seconds, of: 'content-g' as const }] : []),
     ],
-    nowS: 0, mostS: Math.max(GIVE_UP_S, boilS + (boiledOn?.seconds ?? 0) + 60),
+    nowS: 0, mostS: HOPELESS * boilS + (boiledOn?.seconds ?? 0) + 60,
   }
 }

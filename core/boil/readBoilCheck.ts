@@ -25,7 +25,7 @@ const SCALE_G = 3
 const SCALE_SHARE = 0.02
 /** A pan whose weight is a guess takes up this much less or more heat, in the logarithm (estimate). */
 const GUESSED_PAN = 0.25
-const MEMBERS = 400
+const MEMBERS = 240
 
 /** What a boil check says. */
 export interface BoilReading {

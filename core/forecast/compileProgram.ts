@@ -9,6 +9,7 @@ import { familyOf } from '../family/families'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/replay'
 import { syrupShareOf } from '../syrup/syrupShareOf'
+import { usualSeconds } from '../usual/usualSeconds'
 import { airPressurePa } from '../water/airPressurePa'
 import { additionsOf } from './additionsOf'
 import { LID, OPEN, SEALED, type Cover } from './cover'
@@ -20,7 +21,10 @@ import { SIGNS } from './signs'
 import { vesselConditions, type VesselConditions } from './vesselConditions'
 import { watchesOf } from './watchesOf'
 
-const MOST_S = 4 * 3600
+/** A run gives up after so many times the usual minutes of the dish, between one hour and five, s. */
+const PATIENCE = 5
+const LEAST_PATIENCE_S = 3600
+const MOST_PATIENCE_S = 5 * 3600
 /** What is done where liquid is cooked down: the pace of wet stages applies. */
 const WET: readonly Stage['does'][] = ['cook-down', 'sweeten', 'enrich', 'pour']
 /** Stirring anything in by hand takes at least this long, s (estimate, 1.5 to 2 minutes). */
@@ -63,8 +67,13 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
     controls: controlsOf(plan, cook),
     queries: queriesOf(cook, plan.dish, nowS),
     nowS,
-    mostS: Math.max(MOST_S, nowS + 3600),
+    mostS: Math.max(patienceS(plan), nowS + LEAST_PATIENCE_S),
   }
+}
+
+function patienceS(plan: CookPlan): number {
+  const usual = mainLine(plan.dish).reduce((sum, stage) => sum + usualSeconds(plan, stage), 0)
+  return Math.min(MOST_PATIENCE_S, Math.max(LEAST_PATIENCE_S, PATIENCE * usual))
 }
 
 function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): ProgramStage[] {
@@ -85,11 +94,19 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
     pours: stage.does === 'pour' && 'minutes' in stage.until,
     from: stage.from === undefined ? null : sides.findIndex(side => side.vessel === stage.from),
     wet: WET.includes(stage.does),
+    roasts: stage.does === 'roast' || stage.does === 'fry',
+    stepS: stepOf(stage),
     leastS: mixes(stage, line[i - 1]) ? MIXING_S : 0,
     underPressure: stage.does === 'press',
     ...watchesOf(plan.dish, stage, cook, starts[i] ?? Number.POSITIVE_INFINITY, starts[i + 1] ?? Number.POSITIVE_INFINITY),
     tint: tints[i],
   }))
+}
+
+/** Steps within 1 % of a twentieth of a second each (`steps.test.ts`). */
+function stepOf(stage: Stage): number {
+  if (stage.does === 'fry' || stage.does === 'roast' || stage.does === 'boil-syrup') return 6
+  return stage.flame === 'off' && stage.does !== 'pour' ? 15 : 10
 }
 
 /** Where something was just poured or put into a wet mass, its sign waits for the stirring. */

@@ -51,8 +51,11 @@ export interface ProgramStage {
   readonly tips: number | null
   /** Index of the side vessel whose content comes over at the start, or null. */
   readonly from: number | null
-  /** True where liquid is cooked down: the member's pace of wet stages applies. */
+  /** True where liquid is cooked down: the member's pace of wet stages applies; of roasts where something is roasted. */
   readonly wet: boolean
+  readonly roasts: boolean
+  /** Longest step in it, s: short where it browns, longer where only water moves or nothing is on the fire. */
+  readonly stepS: number
   /** What has gone in takes at least this long to be stirred in, s, before its sign can show. */
   readonly leastS: number
   /** True where its seconds count from when the sealed pan has come to pressure. */

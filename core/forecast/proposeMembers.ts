@@ -7,8 +7,8 @@ import type { Residuals } from './logLikelihoods'
 
 /** Share of the new members drawn from the belief itself, so that no part of it is ever lost. */
 const FRESH_SHARE = 0.15
-/** The new members are spread a little wider than the linear answer. */
-const WIDER = 1.15
+/** The new members are spread wider than the linear answer where something was marked, as if it had been read this much worse; elsewhere they are the belief. */
+const WIDER = 1.3
 
 /** New members with the logarithm of the density they have under the belief over that of their drawing. */
 export interface Proposal {
@@ -38,17 +38,17 @@ export function proposeMembers(
 ): Proposal {
   const size = MEMBER_NAMES.length
   const { mean, precision } = linearAnswer(normals, weights, residuals)
-  const lower = cholesky(precision, size)
+  const lower = cholesky(widened(precision, size), size)
   const drawn = fillNormal(new Float64Array(members * size), seededRandom(seed))
   const fresh = Math.round(members * FRESH_SHARE)
   const logCorrection = new Float64Array(members)
   let logDeterminant = 0
-  for (let k = 0; k < size; k++) logDeterminant += Math.log(lower[k * size + k] / WIDER)
+  for (let k = 0; k < size; k++) logDeterminant += Math.log(lower[k * size + k])
   for (let i = 0; i < members; i++) {
     const own = drawn.subarray(i * size, (i + 1) * size)
     if (i >= fresh) {
       const moved = solveUpper(lower, own, size)
-      for (let k = 0; k < size; k++) own[k] = mean[k] + WIDER * moved[k]
+      for (let k = 0; k < size; k++) own[k] = mean[k] + moved[k]
     }
     logCorrection[i] = correction(own, mean, lower, logDeterminant)
   }
@@ -74,6 +74,14 @@ function linearAnswer(normals: Float64Array, weights: Float64Array, residuals: R
   return { mean: solveCholesky(cholesky(precision, size), pull), precision }
 }
 
+/** The precision with what the marks add to it taken back a little; what nobody spoke of stays as it is. */
+function widened(precision: Float64Array, size: number): Float64Array {
+  return precision.map((value, i) => {
+    const own = i % (size + 1) === 0 ? 1 : 0
+    return own + (value - own) / WIDER
+  })
+}
+
 /** Logarithm of the belief's density over the drawing's, up to a constant shared by all members. */
 function correction(own: Float64Array, mean: Float64Array, lower: Float64Array, logDeterminant: number): number {
   const size = own.length
@@ -84,7 +92,7 @@ function correction(own: Float64Array, mean: Float64Array, lower: Float64Array, 
   for (let k = 0; k < size; k++) {
     let along = 0
     for (let p = k; p < size; p++) along += lower[p * size + k] * (own[p] - mean[p])
-    logPeak -= (along / WIDER) ** 2 / 2
+    logPeak -= along * along / 2
   }
   const most = Math.max(logBelief, logPeak)
   const density = FRESH_SHARE * Math.exp(logBelief - most) + (1 - FRESH_SHARE) * Math.exp(logPeak - most)

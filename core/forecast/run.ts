@@ -2,7 +2,7 @@ import type { MemberValues } from '../belief/memberValues'
 import { COLOUR_STEPS } from '../dish/signIds'
 import { OPEN } from './cover'
 import { PAN_TEMP, TEMP, VESSEL_SIZE } from './layout'
-import type { FlameSetting, Program } from './program'
+import type { FlameSetting, Program, ProgramStage } from './program'
 import { fillStepDoses, SIGNS, type SignView } from './signs'
 import type { VesselControls } from './stepVessel'
 
@@ -16,6 +16,8 @@ export interface Run extends SignView {
   readonly program: Program
   member: MemberValues
   readonly state: Float64Array
+  /** The state before the last step: a step that jumped over the end of its stage is taken again, shorter. */
+  readonly before: Float64Array
   readonly controls: VesselControls[]
   readonly levels: Float64Array
   timeS: number
@@ -47,6 +49,7 @@ export function startRun(program: Program, member: MemberValues): Run {
   const run: Run = {
     program, member,
     state: new Float64Array(vessels * VESSEL_SIZE),
+    before: new Float64Array(vessels * VESSEL_SIZE),
     controls: Array.from({ length: 1 + program.sides.length }, () => ({ powerW: 0, lagS: 0, cover: OPEN })),
     levels: new Float64Array(SIGNS.length),
     timeS: 0, stage: -1, at: 0, stageStartS: 0, countsFromS: 0, readyS: Number.POSITIVE_INFINITY, stageMl: 0, stepDoses: new Float64Array(COLOUR_STEPS.length),
@@ -113,4 +116,16 @@ export function sideAt(program: Program, side: number): number {
 export function flamePower(flame: FlameSetting, member: MemberValues): number {
   if (flame.fire === 'otherFire') return flame.watts * member.otherFire
   return flame.watts * member.mainFire * Math.exp(member.mainLadder * flame.ladder)
+}
+
+/**
+ * How much of a flame's power counts in a stage: roasts and wet stages each have their own pace.
+ *
+ * @param stage which
+ * @param member uncertain numbers
+ * @returns a factor
+ */
+export function paceOf(stage: Pick<ProgramStage, 'wet' | 'roasts'>, member: MemberValues): number {
+  if (stage.wet) return member.wetPace
+  return stage.roasts ? member.roastPace : 1
 }

@@ -6,7 +6,7 @@ import { SIGN, signLevel } from './signs'
 
 /** Share of the flame that keeps a pot as it is once it is there. */
 const HOLDING_SHARE = 0.2
-const STEP_S = 4
+const STEP_S = 6
 const GIVE_UP_S = 5400
 
 /**

@@ -1,15 +1,14 @@
 import type { MemberValues } from '../belief/memberValues'
 import { contentG } from './contentG'
+import { heatCapacity } from './heatCapacity'
 import { TEMP } from './layout'
 import type { Program } from './program'
 import type { EnsembleRecord } from './record'
-import { COLD, flamePower, LIT, resetRun, startRun, type Run } from './run'
+import { COLD, flamePower, LIT, paceOf, resetRun, startRun, type Run } from './run'
 import { lightSide, stepSide, timeToReadyS } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
 import { enterStage, noteSign, stageIsOver } from './stages'
 import { tracePoint, type Trace } from './trace'
-
-const STEP_S = 4
 
 /**
  * Runs one member from the start of the cook to the end of its last stage: what has happened at its own times, the rest
@@ -61,12 +60,22 @@ export function simulateRun(run: Run, member: MemberValues, record: EnsembleReco
   if (trace && trace.points.at(-1)?.timeS !== run.timeS) trace.points.push(tracePoint(run))
 }
 
+/** So much the flame may warm the content in one step, K: little in the pan takes shorter steps. Shortest step, s. */
+const EASE_K = 4
+const LEAST_S = 1
+
 /** The longest step that does not jump over anything with a known time. */
 function nextStep(run: Run): number {
   const { program, timeS } = run
-  let until = timeS + STEP_S
+  const stage = program.stages[run.stage]
+  const ease = EASE_K * heatCapacity(run.state, run.at) / Math.max(1, run.controls[0].powerW)
+  let until = timeS + Math.max(LEAST_S, Math.min(stage.stepS, ease))
   const next = run.stage + 1 < program.stages.length ? program.stages[run.stage + 1].startS : null
   if (next !== null && next > timeS && next < until) until = next
+  if (stage.sign === null && next === null) {
+    const end = Math.max(program.nowS, run.countsFromS + (stage.pours ? run.member.pourTime : stage.seconds))
+    if (end > timeS && end < until) until = end
+  }
   if (run.nextControl < program.controls.length) {
     const moment = program.controls[run.nextControl].timeS
     if (moment > timeS && moment < until) until = moment
@@ -82,9 +91,37 @@ function nextStep(run: Run): number {
   return until - timeS
 }
 
+/** Shorter than this a step is not taken again, s. */
+const NEAR_S = 0.25
+
 function advance(run: Run, record: EnsembleRecord, index: number, stepS: number): void {
   const { program } = run
   applyControls(run)
+  run.before.set(run.state)
+  const fromS = run.timeS
+  stepAll(run, record, index, stepS)
+  const over = run.timeS - run.readyS
+  if (over > NEAR_S && run.readyS > fromS + NEAR_S && run.timeS >= program.nowS + over && endsBySign(run)) {
+    // Once more from before, up to the sign: what happens next begins at its own moment.
+    run.state.set(run.before)
+    run.timeS = fromS
+    stepAll(run, record, index, stepS - over)
+  }
+  while (run.nextQuery < program.queries.length && program.queries[run.nextQuery].timeS <= run.timeS) {
+    const query = program.queries[run.nextQuery]
+    record.readings[index * record.queries + run.nextQuery] = query.of === 'content-g' ? contentG(run.state, run.at) : run.state[run.at + TEMP]
+    run.nextQuery++
+  }
+}
+
+/** True where nobody said when the next stage began: it begins with the sign. */
+function endsBySign(run: Run): boolean {
+  const { stages } = run.program
+  return stages[run.stage].sign !== null && (run.stage + 1 >= stages.length || stages[run.stage + 1].startS === null)
+}
+
+function stepAll(run: Run, record: EnsembleRecord, index: number, stepS: number): void {
+  const { program } = run
   const stage = program.stages[run.stage]
   program.step(run.state, run.at, program.vessels[stage.vessel], program.family, run.member, run.controls[0], stepS)
   run.timeS += stepS
@@ -93,11 +130,6 @@ function advance(run: Run, record: EnsembleRecord, index: number, stepS: number)
     if (run.sides[side] !== LIT) continue
     const { sign } = program.sides[side]
     if (stepSide(run, side, stepS) && sign !== null) noteSign(run, record, index, sign, run.timeS, true)
-  }
-  while (run.nextQuery < program.queries.length && program.queries[run.nextQuery].timeS <= run.timeS) {
-    const query = program.queries[run.nextQuery]
-    record.readings[index * record.queries + run.nextQuery] = query.of === 'content-g' ? contentG(run.state, run.at) : run.state[run.at + TEMP]
-    run.nextQuery++
   }
 }
 
@@ -111,7 +143,7 @@ function applyControls(run: Run): void {
     const control = program.controls[run.nextControl]
     const controls = run.controls[control.vessel]
     if (control.flame) {
-      const pace = control.vessel === 0 && program.stages[run.stage].wet ? run.member.wetPace : 1
+      const pace = control.vessel === 0 ? paceOf(program.stages[run.stage], run.member) : 1
       controls.powerW = flamePower(control.flame, run.member) * pace
       controls.lagS = control.flame.lagS
     }

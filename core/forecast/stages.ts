@@ -6,7 +6,7 @@ import { VALVE_PA } from './cover'
 import { NUTS, SOFT, SOLIDS, TEMP, VESSEL_SIZE } from './layout'
 import { pourInto } from './pourInto'
 import type { EnsembleRecord } from './record'
-import { COLD, EMPTIED, flamePower, LIT, sideAt, type Run } from './run'
+import { COLD, EMPTIED, flamePower, LIT, paceOf, sideAt, type Run } from './run'
 import { makeReady, stepSide } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
 
@@ -44,12 +44,12 @@ export function stageIsOver(run: Run): boolean {
   }
   if (run.timeS < nowS) return false
   const stage = stages[run.stage]
-  if (stage.sign !== null) return run.timeS >= run.readyS
+  if (stage.sign !== null) return run.timeS >= run.readyS - 1e-6
   if (stage.underPressure && run.countsFromS === Number.POSITIVE_INFINITY) {
     const pressure = run.program.vessels[stage.vessel].airPressure + VALVE_PA
     if (run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5) run.countsFromS = run.timeS
   }
-  return run.timeS >= run.countsFromS + (stage.pours ? run.member.pourTime : stage.seconds)
+  return run.timeS >= run.countsFromS + (stage.pours ? run.member.pourTime : stage.seconds) - 1e-6
 }
 
 /**
@@ -82,7 +82,7 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   if (stage.from !== null) pour(run, record, index, stage.from)
   run.stageMl = contentMl(state, at, program.family)
   const control = run.controls[0]
-  control.powerW = flamePower(stage.flame, run.member) * (stage.wet ? run.member.wetPace : 1)
+  control.powerW = flamePower(stage.flame, run.member) * paceOf(stage, run.member)
   control.lagS = stage.flame.lagS
   control.cover = stage.cover
   for (let k = 0; k < stage.watches.length; k++) run.levels[stage.watches[k]] = -1e9
