@@ -1,5 +1,5 @@
 import type { MemberValues } from '../core/belief/memberValues'
-import type { Family } from '../core/family/family'
+import type { BaseNumbers } from '../core/forecast/baseNumbers'
 import { evaporate } from '../core/forecast/evaporate'
 import { exchangeHeat } from '../core/forecast/exchangeHeat'
 import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, NUTS, PAN_TEMP, POWER, SOLIDS, TEMP, WATER } from '../core/forecast/layout'
@@ -15,10 +15,10 @@ import { arrhenius } from '../core/roast/arrhenius'
  * Pans that obey other laws than the forecast believes, for putting it to the test: each differs in structure, not in a
  * number. Their figures are invented for that purpose.
  */
-type Step = (state: Float64Array, at: number, vessel: VesselConditions, family: Family, member: MemberValues, controls: VesselControls, stepS: number) => void
+type Step = (state: Float64Array, at: number, vessel: VesselConditions, family: BaseNumbers, member: MemberValues, controls: VesselControls, stepS: number) => void
 
 /** The rest of a step once heat and vapour are done. */
-function ripened(state: Float64Array, at: number, family: Family, member: MemberValues, stepS: number, law: typeof ripen): void {
+function ripened(state: Float64Array, at: number, family: BaseNumbers, member: MemberValues, stepS: number, law: typeof ripen): void {
   if (state[at + SOLIDS]! > 0) {
     if (family.fresh) softenTissue(state, at, member, stepS)
     takeUpLiquid(state, at, family, member, waterRoomG(state, at, family, member), stepS)

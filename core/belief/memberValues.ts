@@ -74,8 +74,12 @@ export function beliefColumns(belief: Belief): BeliefColumns {
   }
 }
 
-/** Laid down in full at once: an object that grows by computed names is read many times slower. */
-function blankMember(): MemberValues {
+/**
+ * A member laid down in full at once: an object that grows by computed names is read many times slower.
+ *
+ * @returns every value zero
+ */
+export function blankMember(): MemberValues {
   return {
     mainFire: 0, mainLadder: 0, otherFire: 0, heatLoss: 0, contact: 0, film: 0, browningRate: 0, browningEnergy: 0, aromaDose: 0, nutDose: 0, eye: 0,
     baseMoisture: 0, kept: 0, uptake: 0, surface: 0, panMass: 0, softening: 0, wetEye: 0, strength: 0, roastPace: 0, wetPace: 0, pourTime: 0,

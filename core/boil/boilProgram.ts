@@ -1,3 +1,4 @@
+import { baseNumbers } from '../forecast/baseNumbers'
 import { LID, OPEN, type Cover } from '../forecast/cover'
 import type { Program, ProgramStage } from '../forecast/program'
 import { SIGN } from '../forecast/signs'
@@ -27,10 +28,10 @@ export function boilProgram(check: BoilCheck): Program {
   const water = { water: check.waterG, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }
   const heat: ProgramStage = { ...bare, startS: 0, adds: [water], sign: SIGN.boil, watches: [SIGN.boil], tapped: [SIGN.boil] }
   const on: ProgramStage = { ...bare, startS: boilS, cover: OPEN, sign: null, seconds: boiledOn?.seconds ?? 0 }
-  const conditions = vesselConditions(pan.vessel, check.airC, airPressurePa(check.altitudeM))
+  const conditions = vesselConditions(pan.vessel, check.airC, airPressurePa(check.altitudeM), check.fromC)
   return {
-    family: SEMOLINA, beside: SEMOLINA, colours: SEMOLINA, cooked: false, syrupShare: 0.7, step: stepVessel,
-    vessels: [{ ...conditions, contentC: check.fromC }],
+    family: baseNumbers(SEMOLINA), beside: baseNumbers(SEMOLINA, false, 0), colours: SEMOLINA, cooked: false, syrupShare: 0.7, step: stepVessel,
+    vessels: [conditions],
     stages: [heat, on], sides: [], controls: [],
     queries: [
       ...(half ? [{ timeS: half.timeS, of: 'temp-c' as const }] : []),

@@ -12,6 +12,7 @@ import { syrupShareOf } from '../syrup/syrupShareOf'
 import { usualSeconds } from '../usual/usualSeconds'
 import { airPressurePa } from '../water/airPressurePa'
 import { additionsOf } from './additionsOf'
+import { baseNumbers } from './baseNumbers'
 import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
 import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage } from './program'
@@ -47,8 +48,8 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
   const family = familyOf(plan.dish.family)
   const vessels = [...new Set(line.map(stage => stage.vessel))]
   return {
-    family: cooked ? { ...family, fresh: true } : family,
-    beside: { ...family, fresh: false, mostWaterPerSolids: 0 },
+    family: baseNumbers(family, family.fresh || cooked),
+    beside: baseNumbers(family, false, 0),
     colours: coloursOf(plan),
     step: stepVessel,
     cooked,
@@ -160,8 +161,8 @@ function coloursOf(plan: CookPlan): ProgramColours {
   const family = familyOf(plan.dish.family)
   const look = plan.amounts.find(one => one.id === plan.dish.base)?.look
   // A family whose path was set down by itself keeps it; the others begin at the colour of their own base.
-  if (!look || family.ownPath) return family
-  return { ...browningPath(look), rawLightness: look.lightness }
+  const { path, stepLightness } = !look || family.ownPath ? family : browningPath(look)
+  return { path, stepLightness, rawLightness: !look || family.ownPath ? family.rawLightness : look.lightness }
 }
 
 function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {

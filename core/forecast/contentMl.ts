@@ -1,4 +1,4 @@
-import type { Family } from '../family/family'
+import type { BaseNumbers } from './baseNumbers'
 import { FAT, HELD, INVERT, NUTS, SOFT, SOLIDS, SUGAR, WATER } from './layout'
 
 /** Densities of the parts of a content, g/ml: handbook values (recalled, unchecked). */
@@ -15,7 +15,7 @@ const SHUT = 1.5
  * @param family voids raw and soft
  * @returns ml, without foam
  */
-export function contentMl(state: Float64Array, at: number, family: Family): number {
+export function contentMl(state: Float64Array, at: number, family: BaseNumbers): number {
   const held = state[at + HELD]
   const solids = state[at + SOLIDS]
   const grain = solids / DENSITY.solids + held / DENSITY.water

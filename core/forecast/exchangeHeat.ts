@@ -1,5 +1,5 @@
 import type { MemberValues } from '../belief/memberValues'
-import type { Family } from '../family/family'
+import type { BaseNumbers } from './baseNumbers'
 import { contentG } from './contentG'
 import { contentMl } from './contentMl'
 import type { Cover } from './cover'
@@ -27,7 +27,7 @@ export function exchangeHeat(
   state: Float64Array,
   at: number,
   vessel: VesselConditions,
-  family: Family,
+  family: BaseNumbers,
   member: MemberValues,
   cover: Cover,
   stepS: number,

@@ -1,6 +1,6 @@
-import type { Family } from '../family/family'
 import type { Lab } from '../colour/lab'
 import type { ColourStep } from '../dish/signIds'
+import type { BaseNumbers } from './baseNumbers'
 import type { Cover } from './cover'
 import type { stepVessel } from './stepVessel'
 import type { VesselConditions } from './vesselConditions'
@@ -105,9 +105,9 @@ export interface ProgramColours {
 
 /** Everything one member needs to be run: the plan with what has happened so far laid over it. */
 export interface Program {
-  readonly family: Family
+  readonly family: BaseNumbers
   /** The same for what stands beside: nothing in it swells. */
-  readonly beside: Family
+  readonly beside: BaseNumbers
   readonly colours: ProgramColours
   /** The laws of one step: `stepVessel`, or other ones where a model is put to the test. */
   readonly step: typeof stepVessel

@@ -1,6 +1,7 @@
 import type { MemberValues } from '../belief/memberValues'
 import { COLOUR_STEPS } from '../dish/signIds'
 import { OPEN } from './cover'
+import { laidOut } from './laidOut'
 import { PAN_TEMP, TEMP, VESSEL_SIZE } from './layout'
 import type { FlameSetting, Program, ProgramStage } from './program'
 import { fillStepDoses, SIGNS, type SignView } from './signs'
@@ -40,11 +41,12 @@ export interface Run extends SignView {
 /**
  * A run for a program; `resetRun` puts a member at its start.
  *
- * @param program what is to be run
+ * @param given what is to be run
  * @param member uncertain numbers
  * @returns a run to be stepped by `simulate`
  */
-export function startRun(program: Program, member: MemberValues): Run {
+export function startRun(given: Program, member: MemberValues): Run {
+  const program = laidOut(given)
   const vessels = program.vessels.length + program.sides.length
   const run: Run = {
     program, member,

@@ -1,6 +1,7 @@
 import type { MemberValues } from '../belief/memberValues'
 import { contentG } from './contentG'
 import { heatCapacity } from './heatCapacity'
+import { memberLaidOut } from './laidOut'
 import { TEMP } from './layout'
 import type { Program } from './program'
 import type { EnsembleRecord } from './record'
@@ -27,7 +28,8 @@ export function simulate(
   index: number,
   trace?: Trace,
 ): void {
-  simulateRun(startRun(program, member), member, record, index, trace)
+  const own = memberLaidOut(member)
+  simulateRun(startRun(program, own), own, record, index, trace)
 }
 
 /**

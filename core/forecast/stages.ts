@@ -77,7 +77,7 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   const at = stage.vessel * VESSEL_SIZE
   run.at = at
   if (stage.tips !== null) pourInto(state, stage.tips * VESSEL_SIZE, at)
-  for (let k = 0; k < stage.adds.length; k++) addToVessel(state, at, stage.adds[k], program.vessels[0].contentC ?? program.vessels[0].airC, run.member)
+  for (let k = 0; k < stage.adds.length; k++) addToVessel(state, at, stage.adds[k], program.vessels[0].contentC, run.member)
   if (program.cooked && state[at + SOLIDS] > 0) state[at + SOFT] = 1
   if (stage.from !== null) pour(run, record, index, stage.from)
   run.stageMl = contentMl(state, at, program.family)

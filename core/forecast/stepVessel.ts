@@ -1,5 +1,5 @@
 import type { MemberValues } from '../belief/memberValues'
-import type { Family } from '../family/family'
+import type { BaseNumbers } from './baseNumbers'
 import type { Cover } from './cover'
 import { evaporate } from './evaporate'
 import { exchangeHeat } from './exchangeHeat'
@@ -34,7 +34,7 @@ export function stepVessel(
   state: Float64Array,
   at: number,
   vessel: VesselConditions,
-  family: Family,
+  family: BaseNumbers,
   member: MemberValues,
   controls: VesselControls,
   stepS: number,

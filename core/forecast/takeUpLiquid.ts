@@ -1,7 +1,7 @@
 import type { MemberValues } from '../belief/memberValues'
-import type { Family } from '../family/family'
 import { decayed } from '../table/decayed'
 import { tabulate } from '../table/tabulate'
+import type { BaseNumbers } from './baseNumbers'
 import { HELD, INVERT, SOLIDS, SUGAR, TEMP, WATER } from './layout'
 
 /** Diffusion of water into cooked starch near 95 °C, m²/s, and the shortest time mixing by hand allows, s. */
@@ -28,7 +28,7 @@ const opens = tabulate(x => 1 / (1 + Math.exp(-x)), -24, 24, 0.02)
 export function takeUpLiquid(
   state: Float64Array,
   at: number,
-  family: Family,
+  family: BaseNumbers,
   member: MemberValues,
   capacityG: number,
   stepS: number,

@@ -10,8 +10,8 @@ export interface VesselConditions {
   readonly depth: number
   readonly panHeat: number
   readonly airC: number
-  /** Temperature of what goes in, °C; the room's where it is left out. */
-  readonly contentC?: number | undefined
+  /** Temperature of what goes in, °C. */
+  readonly contentC: number
   readonly airPressure: number
   /** Pressure of the vapour in the room's air, Pa. */
   readonly roomVapour: number
@@ -26,9 +26,10 @@ const ROOM_HUMIDITY = 0.55
  * @param vessel size in mm, mass in g
  * @param airC temperature of the room in °C
  * @param airPressure pressure of the air in Pa
+ * @param contentC temperature of what goes in, °C; the room's where it is left out
  * @returns conditions in SI units
  */
-export function vesselConditions(vessel: Vessel, airC: number, airPressure: number): VesselConditions {
+export function vesselConditions(vessel: Vessel, airC: number, airPressure: number, contentC = airC): VesselConditions {
   const rim = Math.PI * vessel.innerDiameterMm / 1000
   return {
     baseArea: baseAreaM2(vessel.innerDiameterMm),
@@ -37,6 +38,7 @@ export function vesselConditions(vessel: Vessel, airC: number, airPressure: numb
     depth: vessel.depthMm / 1000,
     panHeat: vessel.massG * MATERIAL_HEAT[vessel.material],
     airC,
+    contentC,
     airPressure,
     roomVapour: ROOM_HUMIDITY * saturationPressurePa(airC),
   }

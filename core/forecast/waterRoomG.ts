@@ -1,5 +1,5 @@
 import type { MemberValues } from '../belief/memberValues'
-import type { Family } from '../family/family'
+import type { BaseNumbers } from './baseNumbers'
 import { SOFT, SOLIDS, WETTED } from './layout'
 
 /**
@@ -12,7 +12,7 @@ import { SOFT, SOLIDS, WETTED } from './layout'
  * @param member share that stays
  * @returns g
  */
-export function waterRoomG(state: Float64Array, at: number, family: Family, member: MemberValues): number {
+export function waterRoomG(state: Float64Array, at: number, family: BaseNumbers, member: MemberValues): number {
   const wetted = state[at + WETTED]
   const room = family.fresh ? wetted * (1 - state[at + SOFT] * (1 - member.kept)) : wetted * member.kept
   const most = family.mostWaterPerSolids * state[at + SOLIDS]
