@@ -1,7 +1,12 @@
 import { readFile } from 'node:fs/promises'
+import { availableParallelism } from 'node:os'
+import { fileURLToPath } from 'node:url'
+import { isMainThread, parentPort, workerData } from 'node:worker_threads'
 import { ForecastRequestSchema } from '../contracts/cook'
 import { CoreError } from '../core/error'
 import { forecastCook } from '../core/forecast/forecastCook'
+import { FULL, judge, QUICK } from './judge/judge'
+import { judgeSlice, type Slice } from './judge/slice'
 import { amounts, scale, stages, swap } from './measuring'
 import { REFUSALS } from '../words/refusals'
 
@@ -19,6 +24,10 @@ const VERBS: Readonly<Record<string, Verb>> = {
       const request = ForecastRequestSchema.parse(await readJson(file))
       return forecastCook(request.plan, request.observations, request.nowS, request.members)
     },
+  },
+  judge: {
+    says: 'judge [--quick] [--json]   holds the forecast against imaginary cooks (docs/model.md)',
+    run: async args => judge(args.includes('--quick') ? QUICK : FULL, Math.min(2, availableParallelism()), fileURLToPath(import.meta.url)),
   },
   amounts: { says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it', run: async ([file]) => amounts(await readJson(file)) },
   scale: { says: 'scale FILE      scales a dish to what is wanted, or to marks the household owns', run: async ([file]) => scale(await readJson(file)) },
@@ -65,4 +74,5 @@ function sayRefusal(error: unknown): string {
   return `${error instanceof Error ? error.message : String(error)} Nothing was changed.`
 }
 
-process.exitCode = await main(process.argv.slice(2))
+if (!isMainThread && (workerData as { judge?: boolean } | null)?.judge) parentPort?.on('message', (slice: Slice) => parentPort?.postMessage(judgeSlice(slice)))
+else process.exitCode = await main(process.argv.slice(2))

@@ -64,6 +64,7 @@ export const SIGN_WORDS: Readonly<Record<string, { readonly waited: string, read
   'hand-warm': { waited: 'hand-warm', marked: 'It is hand-warm', short: 'warm' },
   'melted': { waited: 'melted', marked: 'It has melted', short: 'melted' },
   'fat-shows': { waited: 'fat shows', marked: 'The fat shows', short: 'fat' },
+  'flecks': { waited: 'dark flecks show', marked: 'Dark flecks', short: 'flecks' },
 }
 
 /** Colour steps to choose from. */

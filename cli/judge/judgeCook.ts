@@ -38,7 +38,7 @@ export interface Held { readonly state: State | 'first' | 'afterOne', readonly o
 export interface Rivalry { readonly of: 'roast' | 'wet', readonly ours: number, readonly oursFirst: number, readonly same: number, readonly scaled: number }
 
 /** What one imaginary cook says of the forecast. */
-export interface Verdict { readonly held: readonly Held[], readonly rivalry: readonly Rivalry[], readonly roastEndS: number | null }
+export interface Verdict { readonly held: readonly Held[], readonly rivalry: readonly Rivalry[], readonly seed: number, readonly roastEndS: number | null }
 
 /**
  * Lets one household cook once in a world and holds the forecast against it at four states of knowledge.
@@ -72,6 +72,7 @@ export function judgeCook(occasion: Occasion, step: Program['step'], members: nu
       return { state, effective, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: (window.late - window.early) / Math.max(1, window.middle - (target.of === 'dish' ? 0 : runningS)), off: Math.log(Math.max(1, target.timeS - runningS) / Math.max(1, window.middle - runningS)) }
     }))
   return {
+    seed,
     held: [...held, ...(!weighs ? [] : weighOnce(occasion, bare, truth, happened, looks[0]!.finishedG, members, seed, step, household, uniform))],
     rivalry: rivalryOf(bare, happened, looks[0]!.windows, looks[1]!.windows),
     roastEndS: targetsOf(bare, happened).find(target => target.of === 'roast')?.timeS ?? null,
@@ -104,7 +105,16 @@ function storyOf(plan: CookPlan, record: EnsembleRecord): Observation[] {
   return mainLine(plan.dish).map((stage, k) => mark(k, startOf(record, k), k === 0 ? 'cook.started' : 'stage.began', k === 0 ? {} : { stage: stage.id }))
 }
 
-function mark(number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation {
+/**
+ * An observation at a second of an imaginary cook.
+ *
+ * @param number of it
+ * @param timeS when
+ * @param kind what
+ * @param payload of it
+ * @returns the observation
+ */
+export function mark(number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation {
   return { id: `judge-${number}`, device: 'judge', number, deviceTime: Math.round(timeS * 1000), sentAt: 0, receivedAt: 0, kind, payload }
 }
 

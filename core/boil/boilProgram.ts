@@ -32,7 +32,7 @@ export function boilProgram(check: BoilCheck): Program {
   return {
     family: baseNumbers(SEMOLINA), beside: baseNumbers(SEMOLINA, false, 0), colours: SEMOLINA, cooked: false, syrupShare: 0.7, step: stepVessel,
     vessels: [conditions],
-    stages: [heat, on], sides: [], controls: [],
+    stages: [heat, on], sides: [], controls: [], turns: [],
     queries: [
       ...(half ? [{ timeS: half.timeS, of: 'temp-c' as const }] : []),
       ...(boiledOn ? [{ timeS: boilS + boiledOn.seconds, of: 'content-g' as const }] : []),

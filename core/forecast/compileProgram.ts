@@ -66,6 +66,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
       ...endOf(stage),
     })),
     controls: controlsOf(plan, cook),
+    turns: [],
     queries: queriesOf(cook, plan.dish, nowS),
     nowS,
     mostS: Math.max(patienceS(plan), nowS + LEAST_PATIENCE_S),

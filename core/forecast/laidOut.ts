@@ -9,9 +9,9 @@ import type { FlameSetting, Program, ProgramStage } from './program'
  * @returns the same program
  */
 export function laidOut(program: Program): Program {
-  const { family, beside, colours, step, cooked, syrupShare, vessels, stages, sides, controls, queries, nowS, mostS } = program
+  const { family, beside, colours, step, cooked, syrupShare, vessels, stages, sides, controls, turns, queries, nowS, mostS } = program
   return {
-    family, step, cooked, syrupShare, vessels, controls, queries, nowS, mostS,
+    family, step, cooked, syrupShare, vessels, controls, turns, queries, nowS, mostS,
     beside,
     colours: { path: colours.path, rawLightness: colours.rawLightness, stepLightness: colours.stepLightness },
     stages: stages.map(stageLaidOut),

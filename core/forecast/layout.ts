@@ -29,5 +29,7 @@ export const HEAT = 16
 export const VAPOUR_HEAT = 17
 /** Heat arriving in the pan, W: follows the flame with the fire's lag. */
 export const POWER = 18
+/** Darkening dose of the grains that lie longest on the pan. */
+export const FLECKS = 19
 /** Numbers kept for one vessel. */
-export const VESSEL_SIZE = 19
+export const VESSEL_SIZE = 20

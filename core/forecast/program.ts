@@ -90,6 +90,13 @@ export interface ProgramControl {
   readonly cover?: Cover
 }
 
+/** A flame that is taken when a sign shows in the main line. */
+export interface ProgramTurn {
+  /** Index into SIGNS. */
+  readonly sign: number
+  readonly flame: FlameSetting
+}
+
 /** A reading whose forecast value every member has to give. */
 export interface ProgramQuery {
   readonly timeS: number
@@ -120,6 +127,7 @@ export interface Program {
   readonly stages: readonly ProgramStage[]
   readonly sides: readonly ProgramSide[]
   readonly controls: readonly ProgramControl[]
+  readonly turns: readonly ProgramTurn[]
   readonly queries: readonly ProgramQuery[]
   /** How far the cook is, s; nothing that has not been seen can have ended before it. */
   readonly nowS: number

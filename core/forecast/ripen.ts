@@ -1,7 +1,8 @@
 import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../roast/arrhenius'
 import { tabulate } from '../table/tabulate'
-import { AROMA, BROWNING, CHARRING, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER } from './layout'
+import { CHARRING_RATE } from './roastLightness'
+import { AROMA, BROWNING, CHARRING, FLECKS, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER } from './layout'
 
 /** Activation energies in J/mol (estimates within published ranges for food browning, 60–130 kJ/mol). */
 const AROMA_ENERGY = 78000
@@ -13,6 +14,11 @@ const nutRate = tabulate(tempC => arrhenius(tempC, NUT_ENERGY), 60, HOTTEST_C, 0
 const charringRate = tabulate(tempC => arrhenius(tempC, CHARRING_ENERGY), 60, HOTTEST_C, 0.25)
 /** Below this temperature a minute adds less than a second to any dose. */
 const IDLE_C = 85
+/**
+ * The unluckiest grains lie on the pan longer than the film's share: so much nearer to its temperature (estimate). They brown
+ * by the aroma's table, whose energy lies within the browning's range.
+ */
+const LINGERS = 0.4
 /** Water over dry solids at which half of the mass is too wet to brown, g/g (estimate). */
 const WET = 0.3
 
@@ -35,5 +41,8 @@ export function ripen(state: Float64Array, at: number, member: MemberValues, ste
   const dryS = stepS / (1 + wetness * wetness)
   state[at + BROWNING] += arrhenius(film, member.browningEnergy) * dryS
   state[at + AROMA] += aromaRate(film) * dryS
-  if (film > 120) state[at + CHARRING] += charringRate(film - 25) * dryS
+  if (film <= 120) return
+  state[at + CHARRING] += charringRate(film - 25) * dryS
+  const hot = film + LINGERS * (state[at + PAN_TEMP] - film)
+  state[at + FLECKS] += (member.browningRate * aromaRate(hot) + CHARRING_RATE * charringRate(hot - 25)) * dryS
 }

@@ -2,7 +2,7 @@ import type { MemberValues } from '../belief/memberValues'
 import { BROWNING, CHARRING } from './layout'
 
 /** Darkening by charring per equivalent second at 175 °C, 1/s (estimate: golden to burnt in a few minutes there). */
-const CHARRING_RATE = 0.0035
+export const CHARRING_RATE = 0.0035
 
 /**
  * Lightness of the roasted base in its fat: first-order fall towards the darkest by the browning dose and, above about

@@ -2,7 +2,7 @@ import type { MemberValues } from '../belief/memberValues'
 import { COLOUR_STEPS, TIMED_SIGNS, type SignId } from '../dish/signIds'
 import { vapourPressureAt } from '../water/vapourPressureAt'
 import { contentMl } from './contentMl'
-import { AROMA, BROWNING, HELD, INVERT, NUTS, NUT_BROWNING, SOLIDS, SUGAR, TEMP, WATER, WETTED } from './layout'
+import { AROMA, BROWNING, FLECKS, HELD, INVERT, NUTS, NUT_BROWNING, SOLIDS, SUGAR, TEMP, WATER, WETTED } from './layout'
 import type { Program } from './program'
 import { darkeningDose } from './roastLightness'
 import { waterActivity } from './waterActivity'
@@ -49,7 +49,7 @@ export interface SignView {
 
 const FIRST_STEP = SIGN[COLOUR_STEPS[0]]
 const LAST_STEP = SIGN[COLOUR_STEPS[COLOUR_STEPS.length - 1]]
-const { aroma: SMELL, crumbly: CRUMBS, loosened: LOOSE, thickened: THICK, halved: HALVED, dry: DRY, boil: BOIL, strength: STRENGTH, opened: OPENED } = SIGN
+const { aroma: SMELL, crumbly: CRUMBS, loosened: LOOSE, thickened: THICK, halved: HALVED, dry: DRY, boil: BOIL, strength: STRENGTH, opened: OPENED, flecks: SPECKS } = SIGN
 const NUTS_GOLDEN = SIGN['nuts-golden']
 const ONE_MASS = SIGN['one-mass']
 const WARM = SIGN['hand-warm']
@@ -71,6 +71,7 @@ export function signLevel(sign: number, state: Float64Array, at: number, view: S
   if (sign >= FIRST_STEP && sign <= LAST_STEP) {
     return state[at + BROWNING] > 0 ? darkeningDose(state, at, view.member) - view.stepDoses[sign - FIRST_STEP] : NOT_YET
   }
+  if (sign === SPECKS) return state[at + FLECKS] - view.stepDoses[LAST_STEP - FIRST_STEP]
   if (sign === SMELL) return state[at + AROMA] - view.member.aromaDose
   return solidLevel(sign, state, at, view)
 }

@@ -26,7 +26,12 @@ const SHADOW_S = 900
  */
 export function noteSign(run: Run, record: EnsembleRecord, index: number, sign: number, timeS: number, beside: boolean): void {
   record.signs[index * SIGNS.length + sign] = timeS
-  if (!beside && run.program.stages[run.stage]?.sign === sign) run.readyS = timeS
+  if (beside) return
+  if (run.program.stages[run.stage]?.sign === sign) run.readyS = timeS
+  const { turns } = run.program
+  for (let k = 0; k < turns.length; k++) {
+    if (turns[k].sign === sign) run.controls[0].powerW = flamePower(turns[k].flame, run.member) * paceOf(run.program.stages[run.stage], run.member)
+  }
 }
 
 /**
