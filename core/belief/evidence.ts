@@ -39,6 +39,7 @@ export function householdNames(plan: BelievingPlan): Record<string, string> {
     uptake: `uptake.${plan.dish.family}`,
     softening: `softening.${plan.dish.family}`,
     kept: `kept.${plan.dish.id}`,
+    roastPace: `roast-pace.${plan.dish.id}`,
     wetPace: `wet-pace.${plan.dish.id}`,
     pourTime: 'pour-time',
     heatLoss: 'heat-loss',

@@ -1,6 +1,6 @@
 /** How much the lasting numbers stray from one day to the next, in the belief's own scale (estimates; fires as measured, 12 %). */
 const DAY_SPREAD: Readonly<Record<string, number>> = {
-  mainFire: 0.12, otherFire: 0.12, browningRate: 0.08, aromaDose: 0.1, uptake: 0.1, softening: 0.15, kept: 0.012, wetPace: 0.12, pourTime: 0.2, heatLoss: 0.08, surface: 0.1,
+  mainFire: 0.12, otherFire: 0.12, browningRate: 0.08, aromaDose: 0.1, uptake: 0.1, softening: 0.15, kept: 0.012, wetPace: 0.12, roastPace: 0.08, pourTime: 0.2, heatLoss: 0.08, surface: 0.1,
 }
 /**
  * How far they drift in a season, ninety days: another bag of flour, another crop, a burner that clogs (estimates).
