@@ -44,7 +44,7 @@ function browningThatGetsGoing(state: Float64Array, at: number, member: MemberVa
   if (!(state[at + SOLIDS]! > 0)) return
   const dry = Math.exp(-state[at + WATER]! / state[at + SOLIDS]! / 0.12)
   const done = member.browningRate * state[at + BROWNING]!
-  state[at + BROWNING]! += arrhenius(film, member.browningEnergy + 40000) * dry * (0.115 + 4 * done) * stepS
+  state[at + BROWNING]! += arrhenius(film, member.browningEnergy + 40000) * dry * (0.14 + 4 * done) * stepS
   state[at + AROMA]! += arrhenius(film, 110000) * dry * stepS
 }
 
@@ -52,7 +52,7 @@ function browningThatGetsGoing(state: Float64Array, at: number, member: MemberVa
 const otherLosses: Step = (state, at, vessel, family, member, controls, stepS) => {
   const pan = state[at + PAN_TEMP]!
   const radiated = 0.7 * 5.67e-8 * ((pan + 273.15) ** 4 - (vessel.airC + 273.15) ** 4) * (vessel.wallArea + 0.5 * vessel.baseArea)
-  const grip = Math.max(0.4, 1 - 0.00035 * (pan - vessel.airC))
+  const grip = Math.max(0.4, 1 - 0.00022 * (pan - vessel.airC))
   state[at + POWER] = Math.max(0, controls.powerW * grip - radiated)
   exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
   evaporate(state, at, vessel, member, controls.cover, stepS)
@@ -69,7 +69,7 @@ const otherMoisture: Step = (state, at, vessel, family, member, controls, stepS)
   evaporate(state, at, vessel, member, controls.cover, stepS)
   if (roasting && before > 0) {
     // Each gram that leaves a roast takes two grams' heat: bound water, and vapour that has to be pushed out.
-    state[at + TEMP]! -= 0.85 * 2257 * (before - state[at + WATER]!) / (1.55 * state[at + SOLIDS]! + 2.1 * 100 + 4.18 * before)
+    state[at + TEMP]! -= 0.8 * 2257 * (before - state[at + WATER]!) / (1.55 * state[at + SOLIDS]! + 2.1 * 100 + 4.18 * before)
   }
   ripened(state, at, family, member, stepS, ripen)
 }
@@ -83,7 +83,7 @@ const unevenPan: Step = (state, at, vessel, family, member, controls, stepS) => 
     const browning = own[place + BROWNING]!
     const charring = own[place + CHARRING]!
     ripen(own, place, { ...values, film: Math.min(0.9, values.film + 0.8) }, seconds)
-    own[place + BROWNING] = browning + 3 * (own[place + BROWNING]! - browning)
+    own[place + BROWNING] = browning + 2.5 * (own[place + BROWNING]! - browning)
     own[place + CHARRING] = charring + 0.5 * (own[place + CHARRING]! - charring)
   })
 }

@@ -25,7 +25,7 @@ import { mark } from './judgeCook'
 const TAP = 0.18
 const RISK = 0.02
 /** Patience over the usual minutes of the roast. */
-const PATIENCE = 1.3
+const PATIENCE = 1.8
 
 /** How one roast ended under a schedule. */
 export interface Ended { readonly reached: boolean, readonly burnt: boolean }
@@ -67,8 +67,7 @@ function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], 
   const seen: Observation[] = storyUpTo(own, truth, k)
   const fromS = seen.at(-1)!.deviceTime / 1000
   let nowS = fromS
-  for (const [i, cue] of (['aroma', 'pale'] as const).entries()) {
-    if (SIGN[cue] >= SIGN[step]) break
+  for (const [i, cue] of (['aroma', step] as const).entries()) {
     const shows = happens(own, truth, seen).signs[SIGN[cue]]!
     if (!Number.isFinite(shows)) break
     nowS = Math.max(nowS + 5, fromS + (shows - fromS) * Math.exp(TAP * noise[i]!))

@@ -1,8 +1,8 @@
 import type { ColourStep, SignId } from '../dish/signIds'
 import type { Window } from '../forecast/forecast'
 
-/** What is waited for before a mark is taken: the start of the roast, or a sign of it. */
-export type TurnCue = 'start' | Extract<SignId, 'aroma' | 'pale'>
+/** What is waited for before a mark is taken: the start of the roast, or its aroma. */
+export type TurnCue = 'start' | Extract<SignId, 'aroma'>
 
 /** One flame of a schedule: from a cue on, this mark. */
 export interface FlameTurn { readonly cue: TurnCue, readonly mark: string }

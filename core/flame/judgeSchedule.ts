@@ -6,8 +6,8 @@ import { windowOf } from '../forecast/windowOf'
 import { normalCdf } from '../random/normalCdf'
 import type { FlameSchedule, FlameTurn, FlameWish } from './flamePlan'
 
-/** How well a cook ends a roast who marked two signs of it, in log time since its start, and how long the hand takes, s (estimates). */
-const END_NOISE = 0.12
+/** How well a cook ends a roast by eye and forecast, in log time since its start, and how long the hand takes, s (estimates). */
+const END_NOISE = 0.18
 const HAND_S = 8
 
 /** Steps of a roast in order, the aroma before all colours. */

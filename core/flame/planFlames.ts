@@ -14,13 +14,15 @@ import { roastIndex, roastProgram } from './roastProgram'
 const COARSE = 24
 const FINE = 96
 const KEPT = 8
+/** How far off in log time a cook sees the sign at which the flame is turned. */
+const SEEN_NOISE = 0.18
 /** Least share of members that have to reach the wanted colour in time. */
 const IN_TIME = 0.8
 
 /**
- * Searches the schedules of flame changes for a roast: a first mark, a lower or equal one from the aroma on, and another
- * from the first colour on; each is run by an ensemble of the belief and judged by how often it ends within one step of
- * the wanted roast, burns, and comes in time. The search is complete over two marks and refines the best by a third.
+ * Searches the schedules of flame changes for a roast: a first mark and a lower or equal one from the aroma on, turned when
+ * a cook's nose says so. Each is run by an ensemble of the belief and judged by how often it ends within one step of the
+ * wanted roast, burns, and comes in time. The search is complete; a small ensemble sorts, a larger one decides.
  *
  * @param plan the plan, with its belief and fires
  * @param wish roast, patience (60 to 7200 s) and risk
@@ -33,7 +35,7 @@ export function planFlames(plan: CookPlan, wish: FlameWish, tell: (best: FlamePl
   requireRange('planFlames.risk', wish.risk, 0.001, 0.5)
   const k = roastIndex(plan)
   const columns = beliefColumns(plan.belief)
-  const programOf = roastProgram(plan, replay(plan, []), 0, wish.patienceS)
+  const programOf = roastProgram(plan, replay(plan, []), 0, wish.patienceS, lateness(plan.seed))
   const draw = (members: number) => ({ normals: fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed)), weights: new Float64Array(members).fill(1 / members) })
   const [coarse, fine] = [draw(COARSE), draw(FINE)]
   const run = (turns: readonly FlameTurn[], with_: typeof coarse): FlameSchedule =>
@@ -45,13 +47,17 @@ export function planFlames(plan: CookPlan, wish: FlameWish, tell: (best: FlamePl
     if (i % 4 === 3) tell(chosen(sorted, wish), 0.5 * (i + 1) / firstTurns.length)
   })
   const best = [...sorted].sort((p, q) => worth(q, wish) - worth(p, wish)).slice(0, KEPT).map(one => one.turns)
-  const finalists = [...best, ...best.slice(0, 3).flatMap(turns => thirdMarks(turns, marksOf(plan, k), wish))]
   const judged: FlameSchedule[] = []
-  finalists.forEach((turns, i) => {
+  best.forEach((turns, i) => {
     judged.push(run(turns, fine))
-    if (i % 2 === 1) tell(chosen(judged, wish), 0.5 + 0.5 * (i + 1) / finalists.length)
+    if (i % 2 === 1) tell(chosen(judged, wish), 0.5 + 0.5 * (i + 1) / best.length)
   })
-  return { ...chosen(judged, wish), tried: firstTurns.length + finalists.length }
+  return { ...chosen(judged, wish), tried: firstTurns.length + best.length }
+}
+
+/** A sign is seen early as often as late; a flame is turned at the sign at the earliest. */
+function lateness(seed: number): Float64Array {
+  return fillNormal(new Float64Array(FINE), seededRandom(seed + 31)).map(z => Math.max(0, Math.exp(SEEN_NOISE * z) - 1))
 }
 
 function marksOf(plan: CookPlan, k: number): string[] {
@@ -63,13 +69,6 @@ function twoMarks(marks: readonly string[], wish: FlameWish): FlameTurn[][] {
   if (wish.step === 'aroma') return marks.map(mark => [{ cue: 'start', mark }])
   return marks.flatMap((first, i) => marks.slice(0, i + 1).map((then): FlameTurn[] =>
     (then === first ? [{ cue: 'start', mark: first }] : [{ cue: 'start', mark: first }, { cue: 'aroma', mark: then }])))
-}
-
-/** The same with a lower mark from the first colour on, where a darker roast is wanted. */
-function thirdMarks(turns: readonly FlameTurn[], marks: readonly string[], wish: FlameWish): FlameTurn[][] {
-  if (wish.step === 'aroma' || wish.step === 'pale') return []
-  const last = marks.indexOf(turns[turns.length - 1].mark)
-  return marks.slice(Math.max(0, last - 2), last).map((mark): FlameTurn[] => [...turns, { cue: 'pale', mark }])
 }
 
 /** What is worth more: within the wish first, by how often it reaches; outside it, the nearest. */

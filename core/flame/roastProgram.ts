@@ -31,9 +31,10 @@ export function roastIndex(plan: Pick<CookPlan, 'dish'>): number {
  * @param cook what was marked so far
  * @param nowS how far the cook is, s
  * @param patienceS longest time from the start of the roast that matters, s
+ * @param late how late a turn is taken by member, as a share of the time since the roast began
  * @returns a function from turns to the program
  */
-export function roastProgram(plan: CookPlan, cook: LiveCook, nowS: number, patienceS: number): (turns: readonly FlameTurn[]) => Program {
+export function roastProgram(plan: CookPlan, cook: LiveCook, nowS: number, patienceS: number, late: Float64Array): (turns: readonly FlameTurn[]) => Program {
   const whole = compileProgram(plan, cook, nowS)
   const k = roastIndex(plan)
   const roast = whole.stages[k]
@@ -45,7 +46,7 @@ export function roastProgram(plan: CookPlan, cook: LiveCook, nowS: number, patie
     const stages = [...before, { ...roast, flame: start, sign: SIGN.burnt, watches: [...ROAST_SIGNS, SIGN.flecks], tapped: [], from: null }]
     return {
       ...whole, stages, sides: [],
-      turns: flames.flatMap((one): ProgramTurn[] => (one.cue === 'start' ? [] : [{ sign: SIGN[one.cue], flame: one.flame }])),
+      turns: flames.flatMap((one): ProgramTurn[] => (one.cue === 'start' ? [] : [{ sign: SIGN[one.cue], flame: one.flame, late }])),
       queries: [],
       mostS: (cook.stageStarts[k] ?? 1200) + GIVE_UP * patienceS,
     }

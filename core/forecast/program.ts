@@ -95,6 +95,8 @@ export interface ProgramTurn {
   /** Index into SIGNS. */
   readonly sign: number
   readonly flame: FlameSetting
+  /** How late it is taken by member, as a share of the time since the stage began. */
+  readonly late: Float64Array
 }
 
 /** A reading whose forecast value every member has to give. */

@@ -34,6 +34,8 @@ export interface Run extends SignView {
   /** Where each side vessel is, and which have shown their sign. */
   readonly sides: Uint8Array
   readonly sideReady: Uint8Array
+  /** When each turn of the flame is due, or Infinity. */
+  readonly turnsAtS: Float64Array
   nextControl: number
   nextQuery: number
 }
@@ -57,6 +59,7 @@ export function startRun(given: Program, member: MemberValues): Run {
     timeS: 0, stage: -1, at: 0, stageStartS: 0, countsFromS: 0, readyS: Number.POSITIVE_INFINITY, stageMl: 0, stepDoses: new Float64Array(COLOUR_STEPS.length),
     sides: new Uint8Array(program.sides.length),
     sideReady: new Uint8Array(program.sides.length),
+    turnsAtS: new Float64Array(program.turns.length),
     nextControl: 0, nextQuery: 0,
   }
   resetRun(run, member)
@@ -91,6 +94,7 @@ export function resetRun(run: Run, member: MemberValues): void {
   run.countsFromS = 0
   run.readyS = Number.POSITIVE_INFINITY
   run.stageMl = 0
+  run.turnsAtS.fill(Number.POSITIVE_INFINITY)
   run.sides.fill(COLD)
   run.sideReady.fill(0)
   run.nextControl = 0

@@ -137,6 +137,11 @@ function stepAll(run: Run, record: EnsembleRecord, index: number, stepS: number)
 
 function applyControls(run: Run): void {
   const { program } = run
+  for (let k = 0; k < program.turns.length; k++) {
+    if (run.turnsAtS[k] > run.timeS) continue
+    run.turnsAtS[k] = Number.POSITIVE_INFINITY
+    run.controls[0].powerW = flamePower(program.turns[k].flame, run.member) * paceOf(program.stages[run.stage], run.member)
+  }
   for (let side = 0; side < program.sides.length; side++) {
     const { startS } = program.sides[side]
     if (run.sides[side] === COLD && startS !== null && startS <= run.timeS) lightSide(run, side)

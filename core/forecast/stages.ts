@@ -30,7 +30,7 @@ export function noteSign(run: Run, record: EnsembleRecord, index: number, sign: 
   if (run.program.stages[run.stage]?.sign === sign) run.readyS = timeS
   const { turns } = run.program
   for (let k = 0; k < turns.length; k++) {
-    if (turns[k].sign === sign) run.controls[0].powerW = flamePower(turns[k].flame, run.member) * paceOf(run.program.stages[run.stage], run.member)
+    if (turns[k].sign === sign) run.turnsAtS[k] = timeS + turns[k].late[index % turns[k].late.length] * (timeS - run.stageStartS)
   }
 }
 
