@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
-import { examplePlan, starter } from '../../test/support/plans'
+import { examplePlan, starter, starterPlan } from '../../test/support/plans'
 import { CoreError } from '../error'
 import { mainLine } from '../dish/mainLine'
 
@@ -13,7 +13,7 @@ describe('the plan of a cook', () => {
   it('has every amount in proportion to the base, to a hundredth of a gram', () => {
     fc.assert(fc.property(fc.double({ min: 5, max: 20_000, noNaN: true }), fc.constantFrom(...STARTER_DISHES), (baseG, card) => {
       const dish = starter(card.id)
-      const plan = examplePlan({ dish, baseG })
+      const plan = starterPlan(card.id, { baseG })
       for (const one of dish.ingredients) expect(Math.abs(plan.amounts.find(known => known.id === one.id)!.massG - one.perBase * baseG)).toBeLessThanOrEqual(0.00501)
     }), { numRuns: 60 })
   })

@@ -41,7 +41,7 @@ function simulation(): Figure[] {
   }) / batch
   const normals = fillNormal(new Float64Array(1000 * MEMBER_NAMES.length), seededRandom(1))
   const thousand = timed(5, () => {
-    sink += runEnsemble(program, columns, normals).boils[0]!
+    sink += runEnsemble(program, columns, normals).needs[0]!
   })
   if (!Number.isFinite(sink)) throw new RangeError('bench')
   return [
