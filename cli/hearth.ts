@@ -2,9 +2,8 @@ import { readFile } from 'node:fs/promises'
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { isMainThread, parentPort, workerData } from 'node:worker_threads'
-import { ForecastRequestSchema } from '../contracts/cook'
 import { CoreError } from '../core/error'
-import { forecastCook } from '../core/forecast/forecastCook'
+import { boilcheck, flameplan, forecast, learn, syrup } from './forecasting'
 import { FULL, judge, QUICK } from './judge/judge'
 import { judgeSlice, type Slice } from './judge/slice'
 import { amounts, scale, stages, swap } from './measuring'
@@ -18,13 +17,11 @@ interface Verb {
 
 /** Verbs by name; later ones are added here. */
 const VERBS: Readonly<Record<string, Verb>> = {
-  forecast: {
-    says: 'forecast FILE   forecasts a cook from its plan and what was marked (docs/formats.md)',
-    async run([file]) {
-      const request = ForecastRequestSchema.parse(await readJson(file))
-      return forecastCook(request.plan, request.observations, request.nowS, request.members)
-    },
-  },
+  forecast: { says: 'forecast FILE   forecasts a cook from its plan and what was marked (docs/formats.md)', run: async ([file]) => forecast(await readJson(file)) },
+  boilcheck: { says: 'boilcheck FILE  power and losses of a mark from a pan of water brought to the boil', run: async ([file]) => boilcheck(await readJson(file)) },
+  learn: { says: 'learn FILE      what a finished cook teaches', run: async ([file]) => learn(await readJson(file)) },
+  syrup: { says: 'syrup FILE      strength of a syrup by temperature, weight or time; what it sets to', run: async ([file]) => syrup(await readJson(file)) },
+  flameplan: { says: 'flameplan FILE  the flames of a roast, for a colour, a patience and a risk', run: async ([file]) => flameplan(await readJson(file)) },
   judge: {
     says: 'judge [--quick] [--json]   holds the forecast against imaginary cooks (docs/model.md)',
     run: async args => judge(args.includes('--quick') ? QUICK : FULL, Math.min(2, availableParallelism()), fileURLToPath(import.meta.url)),

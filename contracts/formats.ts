@@ -1,6 +1,7 @@
 import { AmountsRequestSchema, ScaleRequestSchema, StagesRequestSchema, SwapRequestSchema } from './amounts'
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
 import { DishCardSchema } from './dish'
+import { BoilCheckSchema, FlameQuestionSchema, LearnQuestionSchema, SyrupQuestionSchema } from './heart'
 import { KitchenSchema } from './kitchen'
 import { AppendRequestSchema } from './observation'
 
@@ -15,4 +16,8 @@ export const FORMATS = {
   'scale': ScaleRequestSchema,
   'swap': SwapRequestSchema,
   'stages': StagesRequestSchema,
+  'boilcheck': BoilCheckSchema,
+  'learn': LearnQuestionSchema,
+  'syrup': SyrupQuestionSchema,
+  'flameplan': FlameQuestionSchema,
 } as const

@@ -6,6 +6,7 @@ import { readForecast } from '../forecast/readForecast'
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
+import { blendEvidence } from '../usual/blendEvidence'
 import { minutesEvidence } from '../usual/learnedMinutes'
 import { summarise } from './summarise'
 import type { BatchSummary } from './summary'
@@ -27,5 +28,5 @@ export function settleCook(plan: CookPlan, observations: readonly Observation[])
   const endS = cook.finishedS ?? cook.offFireS ?? Math.max(0, ...cook.moments.map(moment => moment.timeS))
   const program = compileProgram(plan, cook, endS)
   const ensemble = conditionEnsemble(plan, cook, program, MEMBERS)
-  return { summary: summarise(plan, cook, readForecast(plan, cook, program, ensemble)), evidence: [...evidenceOf(plan, ensemble), ...minutesEvidence(plan, cook)] }
+  return { summary: summarise(plan, cook, readForecast(plan, cook, program, ensemble)), evidence: [...evidenceOf(plan, ensemble), ...minutesEvidence(plan, cook), ...blendEvidence(plan, cook)] }
 }

@@ -67,7 +67,15 @@ function usualProgram(plan: CookPlan, scale: number): Program {
   return compileProgram(usualPlan, replay(usualPlan, []), 0)
 }
 
-function spanS(program: Program, open: readonly number[], member: Parameters<typeof simulate>[1]): number {
+/**
+ * How long some stages take together in one member.
+ *
+ * @param program the cook
+ * @param open indices of its stages
+ * @param member uncertain numbers
+ * @returns s; at least one
+ */
+export function spanS(program: Program, open: readonly number[], member: Parameters<typeof simulate>[1]): number {
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   simulate(program, member, record, 0)
   return open.reduce((sum, k) => {

@@ -1,12 +1,14 @@
 import { execFileSync } from 'node:child_process'
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { ForecastRequestSchema } from '../../contracts/cook'
+import { BoilCheckSchema } from '../../contracts/heart'
 import { FORMATS } from '../../contracts/formats'
 import { ForecastSchema } from '../../contracts/forecast'
 import { PROBLEM_CODES } from '../../contracts/problem'
+import { readBoilCheck } from '../../core/boil/readBoilCheck'
 import { forecastCook } from '../../core/forecast/forecastCook'
 
 const read = (path: string): string => readFileSync(path, 'utf8')
@@ -55,6 +57,38 @@ describe('the command line', () => {
     const { swaps } = JSON.parse(hearth('swap', 'docs/examples/swap.json')) as { swaps: { swap: string, dish: { ingredients: { ingredient: string }[] } }[] }
     expect(swaps.length).toBeGreaterThan(5)
     for (const one of swaps) expect(one.dish.ingredients.some(known => known.ingredient === 'milk')).toBe(false)
+  })
+
+  it('reads a boil check as the core does', () => {
+    const printed = JSON.parse(hearth('boilcheck', 'docs/examples/boilcheck.json')) as { powerW: { middle: number }, evidence: { name: string }[] }
+    const computed = readBoilCheck(BoilCheckSchema.parse(JSON.parse(read('docs/examples/boilcheck.json'))))
+    expect(printed.powerW.middle).toBeCloseTo(computed.powerW.middle, 6)
+    expect(printed.evidence.some(one => one.name.startsWith('fire.'))).toBe(true)
+  })
+
+  it('says what a finished cook teaches', () => {
+    const { evidence, belief } = JSON.parse(hearth('learn', 'docs/examples/learn.json')) as { evidence: { name: string, variance: number }[], belief: { name: string, restsOn: string[] }[] }
+    expect(evidence.some(one => one.name.startsWith('fire.')) || evidence.some(one => one.name.startsWith('kept.'))).toBe(true)
+    expect(evidence.every(one => one.variance > 0)).toBe(true)
+    expect(belief.some(one => one.restsOn.includes('example-cook'))).toBe(true)
+  })
+
+  it('tells a syrup by its temperature, and refuses one beyond its range with a sentence', () => {
+    const found = JSON.parse(hearth('syrup', 'docs/examples/syrup.json')) as { share: number, boilsAtC: number, setsTo: string }
+    expect(found.boilsAtC).toBeCloseTo(108, 6)
+    expect(found.share).toBeGreaterThan(0.7)
+    expect(found.setsTo).toBe('thread')
+    const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-syrup-'))
+    writeFileSync(join(folder, 'hot.json'), JSON.stringify({ invertShare: 0, altitudeM: 0, strength: { by: 'temperature', tempC: 170 } }))
+    expect(() => hearth('syrup', join(folder, 'hot.json'))).toThrow(/syrupAtTemp\.tempC/)
+    rmSync(folder, { recursive: true })
+  })
+
+  it('plans the flames of a roast', () => {
+    const { advised, met } = JSON.parse(hearth('flameplan', 'docs/examples/flameplan.json')) as { advised: { turns: { cue: string }[], burns: number }, met: boolean }
+    expect(advised.turns[0]!.cue).toBe('start')
+    expect(met).toBe(true)
+    expect(advised.burns).toBeLessThanOrEqual(0.02)
   })
 
   it('gives the stages of changed choices', () => {

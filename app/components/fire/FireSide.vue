@@ -64,7 +64,6 @@ const window = (id: 'pour' | 'end'): string | null => {
 const rests = computed(() => {
   const found = props.fire.forecast.value?.restsOn
   if (!found) return ''
-  if (props.fire.forecast.value?.basis === 'usual-minutes') return 'Forecast on usual minutes, wide on purpose.'
   const parts = [
     found.batches > 0 ? `${found.batches} past ${found.batches === 1 ? 'batch' : 'batches'}` : 'first guesses of your fires',
     found.taps > 0 ? `${found.taps} ${found.taps === 1 ? 'mark' : 'marks'}` : '',

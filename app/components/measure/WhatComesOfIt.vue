@@ -68,10 +68,8 @@ const options = computed(() => ({
 const flameWord = computed(() => (flameStage.value?.does === 'roast' ? 'roast' : 'cook'))
 const flameOptions = computed(() => (fire.value?.marks ?? []).map(one => ({ value: one.id, label: `${flameWord.value} on ${one.label}` })))
 const minutes = (seconds: number): number => Math.round(seconds / 60)
-const physics = computed(() => forecast.value?.basis !== 'usual-minutes')
 const rests = computed(() => {
   if (!forecast.value) return ''
-  if (!physics.value) return 'On usual minutes, with wide windows: the forecast does not cover this way of cooking by its physics yet.'
   return forecast.value.restsOn.batches > 0 ? `Rests on ${forecast.value.restsOn.batches} past batches.` : 'Rests on first guesses; it narrows as you mark what you see.'
 })
 const ways = computed(() => {

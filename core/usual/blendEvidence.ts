@@ -1,0 +1,36 @@
+import type { Evidence } from '../belief/evidence'
+import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
+import { mainLine } from '../dish/mainLine'
+import { compileProgram } from '../forecast/compileProgram'
+import type { CookPlan } from '../live/plan'
+import { replay, type LiveCook } from '../live/replay'
+import { PHYSICS_OFF, USUAL_OFF } from './blendWeight'
+import { pacedStages, spanS } from './blendedPace'
+import { usualSeconds } from './usualSeconds'
+
+/** Stretches shorter than this say nothing of either, s. */
+const LEAST_S = 120
+
+/**
+ * How far the physics alone, and the usual minutes alone, were off the wet stages of a finished cook, in log time: by
+ * which the household's weight between them moves.
+ *
+ * @param plan the plan
+ * @param cook the finished cook
+ * @returns one reading for each of the two; none where too little of the wet stages was marked
+ */
+export function blendEvidence(plan: CookPlan, cook: LiveCook): Evidence[] {
+  const program = compileProgram(plan, replay(plan, []), 0)
+  const line = mainLine(plan.dish)
+  const told = pacedStages(program, 'wetPace').flatMap((k) => {
+    const [from, to] = [cook.stageStarts[k], cook.stageStarts[k + 1]]
+    return from !== null && from !== undefined && to !== null && to !== undefined && to > from ? [{ k, tookS: to - from }] : []
+  })
+  const tookS = told.reduce((sum, one) => sum + one.tookS, 0)
+  if (!(tookS > LEAST_S)) return []
+  const middle = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
+  const physicsS = spanS(program, told.map(one => one.k), { ...middle, wetPace: 1 })
+  const usualS = told.reduce((sum, one) => sum + usualSeconds(plan, line[one.k]), 0)
+  const off = (name: string, forecastS: number): Evidence => ({ name, of: 'blend', value: Math.log(tookS / forecastS), variance: 0, batch: plan.id, when: plan.plannedAt })
+  return [off(PHYSICS_OFF, physicsS), off(USUAL_OFF, usualS)]
+}
