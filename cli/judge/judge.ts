@@ -6,8 +6,8 @@ import { judgeSlice, type Slice, type SliceResult } from './slice'
 
 /** How much is judged. */
 export interface Size { readonly cooks: number, readonly wrong: number, readonly flames: number, readonly members: number }
-export const FULL: Size = { cooks: 2000, wrong: 240, flames: 160, members: 90 }
-export const QUICK: Size = { cooks: 90, wrong: 24, flames: 30, members: 80 }
+export const FULL: Size = { cooks: 2010, wrong: 240, flames: 160, members: 90 }
+export const QUICK: Size = { cooks: 90, wrong: 40, flames: 30, members: 80 }
 
 const SLICE = 20
 const WORLDS = Object.keys(OTHER_LAWS) as OtherLaw[]
@@ -107,12 +107,11 @@ function median(values: readonly number[]): number {
   return sorted[Math.floor(sorted.length / 2)] ?? Number.NaN
 }
 
-/** How far a world moves the median end of the roast on the same inputs, as a share: 0.2 is a fifth later or earlier. */
+/** How far a world moves the end of the roast on the same inputs, in the median and as a share: 0.2 is a fifth later or earlier. */
 function movedBy(verdicts: readonly Verdict[], own: readonly Verdict[]): number {
   const before = new Map(own.map(one => [one.seed, one.roastEndS]))
-  const pairs = verdicts.flatMap((one): [number, number][] => {
+  return median(verdicts.flatMap((one): number[] => {
     const other = before.get(one.seed)
-    return one.roastEndS !== null && other !== null && other !== undefined ? [[one.roastEndS, other]] : []
-  })
-  return median(pairs.map(([there]) => there)) / median(pairs.map(([, here]) => here)) - 1
+    return one.roastEndS !== null && other !== null && other !== undefined ? [one.roastEndS / other] : []
+  })) - 1
 }
