@@ -2,6 +2,7 @@ import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import type { MemberValues } from '../../core/belief/memberValues'
 import type { BoilCheck } from '../../core/boil/boilCheck'
 import { boilProgram } from '../../core/boil/boilProgram'
+import { SET_AGAIN } from '../../core/boil/readBoilCheck'
 import { mainLine } from '../../core/dish/mainLine'
 import type { Program } from '../../core/forecast/program'
 import { ensembleRecord, type EnsembleRecord } from '../../core/forecast/record'
@@ -31,9 +32,10 @@ export function boilOf(hidden: MemberValues, plan: CookPlan, step: Program['step
   const pivot = pivotWatts(plan)
   const vessel = plan.vessels[mainLine(plan.dish)[0]!.vessel]!
   const fire = FIRST_KITCHEN.fires[0]!
+  const again = Math.exp(SET_AGAIN * normal(uniform))
   const marks = fire.marks.filter(mark => mark.watts >= pivot - 1)
   for (const mark of marks) {
-    const truth = { ...hidden, mainLadder: 0, mainFire: hidden.mainFire * Math.exp(hidden.mainLadder * Math.log(mark.watts / pivot)) }
+    const truth = { ...hidden, mainLadder: 0, mainFire: hidden.mainFire * again * Math.exp(hidden.mainLadder * Math.log(mark.watts / pivot)) }
     const check: BoilCheck = {
       id: 'boil', fire: { id: fire.id, kind: 'gas', mark: mark.id, watts: mark.watts }, pan: { id: vessel.id, vessel: vessel.vessel, massGuessed: false },
       lid: true, waterG: WATER_G, fromC: FROM_C, boilS: 5400, half: null, boiledOn: null, atBoilC: null, airC: plan.airC, altitudeM: plan.altitudeM, when: plan.plannedAt,

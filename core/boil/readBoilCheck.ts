@@ -26,6 +26,8 @@ const SCALE_SHARE = 0.02
 /** A pan whose weight is a guess takes up this much less or more heat, in the logarithm (estimate). */
 const GUESSED_PAN = 0.25
 const MEMBERS = 240
+/** A mark that is set again by hand, and a pan put back on it, is off by so much in the logarithm (estimate). */
+export const SET_AGAIN = 0.04
 
 /** What a boil check says. */
 export interface BoilReading {
@@ -71,7 +73,8 @@ export function readBoilCheck(check: BoilCheck, seed = 1): BoilReading {
 function evidenceFrom(check: BoilCheck, ensemble: ConditionedEnsemble): Evidence[] {
   const made = (name: string, of: string, ladder?: number): Evidence[] => {
     const reading = readingOf(ensemble, of)
-    return reading ? [{ name, of, ...reading, batch: check.id, when: check.when, ...(ladder === undefined ? {} : { ladder }) }] : []
+    const again = of === 'mainFire' ? SET_AGAIN ** 2 : 0
+    return reading ? [{ name, of, value: reading.value, variance: reading.variance + again, batch: check.id, when: check.when, ...(ladder === undefined ? {} : { ladder }) }] : []
   }
   return [
     ...made(`fire.${check.fire.id}`, 'mainFire', Math.log(check.fire.watts / LEVEL_W)),

@@ -8,6 +8,8 @@ import { PHYSICS_OFF, USUAL_OFF } from './blendWeight'
 import { pacedStages, spanS } from './blendedPace'
 import { usualSeconds } from './usualSeconds'
 
+/** How sharply a stretch is timed by the marks at its ends, in log time (estimate). */
+const TIMED = 0.05
 /** Stretches shorter than this say nothing of either, s. */
 const LEAST_S = 120
 
@@ -31,6 +33,6 @@ export function blendEvidence(plan: CookPlan, cook: LiveCook): Evidence[] {
   const middle = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
   const physicsS = spanS(program, told.map(one => one.k), { ...middle, wetPace: 1 })
   const usualS = told.reduce((sum, one) => sum + usualSeconds(plan, line[one.k]), 0)
-  const off = (name: string, forecastS: number): Evidence => ({ name, of: 'blend', value: Math.log(tookS / forecastS), variance: 0, batch: plan.id, when: plan.plannedAt })
+  const off = (name: string, forecastS: number): Evidence => ({ name, of: 'blend', value: Math.log(tookS / forecastS), variance: TIMED ** 2, batch: plan.id, when: plan.plannedAt })
   return [off(PHYSICS_OFF, physicsS), off(USUAL_OFF, usualS)]
 }
