@@ -1,3 +1,4 @@
+import { pivotWatts } from '../../core/forecast/pivotWatts'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import type { MemberValues } from '../../core/belief/memberValues'
 import type { BoilCheck } from '../../core/boil/boilCheck'
@@ -10,7 +11,7 @@ import { SIGN } from '../../core/forecast/signs'
 import { simulate } from '../../core/forecast/simulate'
 import type { CookPlan } from '../../core/live/plan'
 import type { Uniform } from '../../core/random/seededRandom'
-import { normal, pivotWatts } from './household'
+import { normal } from './household'
 
 const WATER_G = 700
 const FROM_C = 26

@@ -6,7 +6,6 @@ import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '..
 import { daySpread } from '../../core/belief/steadiness'
 import type { Dish } from '../../core/dish/dish'
 import { mainLine } from '../../core/dish/mainLine'
-import { pivotWatts } from '../../core/forecast/pivotWatts'
 import { planCook, type ChosenPan } from '../../core/live/planCook'
 import { guessFlames } from '../../core/live/guessFlames'
 import type { CookPlan } from '../../core/live/plan'
@@ -118,6 +117,3 @@ export function planOf(occasion: Occasion, evidence: readonly Evidence[], seed: 
     flames: occasion.flames, people: 8, firstBelief: firstBelief(), evidence, seed, airC: 26, altitudeM: 300,
   }, COOKED_AT)
 }
-
-/** Power of the mark at which a plan's main fire is believed, W. */
-export { pivotWatts }

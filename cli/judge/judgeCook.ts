@@ -1,3 +1,4 @@
+import { pivotWatts } from '../../core/forecast/pivotWatts'
 import { readBoilCheck } from '../../core/boil/readBoilCheck'
 import { settleCook } from '../../core/batch/settleCook'
 import type { MemberValues } from '../../core/belief/memberValues'
@@ -20,7 +21,7 @@ import { replay } from '../../core/live/replay'
 import { usualSeconds } from '../../core/usual/usualSeconds'
 import type { Uniform } from '../../core/random/seededRandom'
 import { boilOf } from './boilOf'
-import { drawHousehold, normal, pivotWatts, planOf, truthOfDay, type Occasion } from './household'
+import { drawHousehold, normal, planOf, truthOfDay, type Occasion } from './household'
 
 /** Noise of a tap in log time: what imaginary cooks do. */
 const TAP = 0.18

@@ -1,3 +1,4 @@
+import { pivotWatts } from '../../core/forecast/pivotWatts'
 import type { MemberValues } from '../../core/belief/memberValues'
 import { readBoilCheck } from '../../core/boil/readBoilCheck'
 import type { Dish } from '../../core/dish/dish'
@@ -19,7 +20,7 @@ import { replay } from '../../core/live/replay'
 import type { Uniform } from '../../core/random/seededRandom'
 import { usualSeconds } from '../../core/usual/usualSeconds'
 import { boilOf } from './boilOf'
-import { drawHousehold, drawOccasion, normal, pivotWatts, planOf, truthOfDay } from './household'
+import { drawHousehold, drawOccasion, normal, planOf, truthOfDay } from './household'
 import { mark } from './judgeCook'
 
 const TAP = 0.18

@@ -1,3 +1,4 @@
+import { pivotWatts } from '../../core/forecast/pivotWatts'
 import type { Dish } from '../../core/dish/dish'
 import { mainLine } from '../../core/dish/mainLine'
 import type { Program } from '../../core/forecast/program'
@@ -6,7 +7,7 @@ import { ensembleRecord } from '../../core/forecast/record'
 import { simulate } from '../../core/forecast/simulate'
 import { replay } from '../../core/live/replay'
 import { seededRandom } from '../../core/random/seededRandom'
-import { drawHousehold, drawOccasion, pivotWatts, planOf, truthOfDay } from './household'
+import { drawHousehold, drawOccasion, planOf, truthOfDay } from './household'
 
 const KITCHENS = 41
 
