@@ -62,7 +62,7 @@ export interface Report {
   readonly width: Readonly<Record<string, number>>
   readonly weight: { readonly first: number, readonly afterOne: number, readonly heldFirst: number, readonly heldAfterOne: number }
   readonly rivals: Readonly<Record<'roast' | 'wet', Readonly<Record<'ours' | 'oursFirst' | 'same' | 'scaled', number>>>>
-  readonly flamePlan: { readonly reached: number, readonly fixedMark: number, readonly burnt: number, readonly burntFixed: number, readonly roasts: number }
+  readonly flamePlan: { readonly reached: number, readonly fixedMark: number, readonly burnt: number, readonly burntFixed: number, readonly roasts: number, readonly met: number, readonly reachedWhereMet: number }
   readonly syrup: ReturnType<typeof judgeSyrup>
 }
 
@@ -92,7 +92,7 @@ function report(results: readonly SliceResult[]): Report {
     width: perState(times, medianWidth),
     weight: { first: medianWidth(weights('first')), afterOne: medianWidth(weights('afterOne')), heldFirst: shareHeld(weights('first')), heldAfterOne: shareHeld(weights('afterOne')) },
     rivals: { roast: rivalry('roast'), wet: rivalry('wet') },
-    flamePlan: { reached: part(one => one.planned.reached), fixedMark: part(one => one.fixed.reached), burnt: part(one => one.planned.burnt), burntFixed: part(one => one.fixed.burnt), roasts: flames.length },
+    flamePlan: { reached: part(one => one.planned.reached), fixedMark: part(one => one.fixed.reached), burnt: part(one => one.planned.burnt), burntFixed: part(one => one.fixed.burnt), roasts: flames.length, met: part(one => one.met), reachedWhereMet: part(one => one.met && one.planned.reached) / Math.max(1e-9, part(one => one.met)) },
     syrup: judgeSyrup(),
   }
 }

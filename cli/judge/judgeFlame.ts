@@ -4,16 +4,16 @@ import { readBoilCheck } from '../../core/boil/readBoilCheck'
 import type { Dish } from '../../core/dish/dish'
 import { mainLine } from '../../core/dish/mainLine'
 import { COLOUR_STEPS, type ColourStep } from '../../core/dish/signIds'
-import type { FlameTurn } from '../../core/flame/flamePlan'
+import type { FlameTurn, FlameWish } from '../../core/flame/flamePlan'
 import { planFlames } from '../../core/flame/planFlames'
+import { roastAhead, roastDue } from '../../core/flame/roastAhead'
 import { roastIndex } from '../../core/flame/roastProgram'
+import type { RoastStep } from '../../core/flame/takeOff'
 import { compileProgram } from '../../core/forecast/compileProgram'
-import { conditionEnsemble } from '../../core/forecast/conditionEnsemble'
 import { ensembleRecord, type EnsembleRecord } from '../../core/forecast/record'
-import { ROAST_SIGNS, SIGN, SIGNS } from '../../core/forecast/signs'
+import { ROAST_SIGNS, SIGN } from '../../core/forecast/signs'
 import { simulate } from '../../core/forecast/simulate'
 import { stepVessel } from '../../core/forecast/stepVessel'
-import { columnOf, windowOf } from '../../core/forecast/windowOf'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
@@ -41,7 +41,7 @@ export interface Ended { readonly reached: boolean, readonly burnt: boolean }
  * @param uniform source of chance
  * @returns how both ended; null where the dish is not roasted to a colour
  */
-export function judgeFlame(dish: Dish, members: number, seed: number, uniform: Uniform): { readonly planned: Ended, readonly fixed: Ended } | null {
+export function judgeFlame(dish: Dish, members: number, seed: number, uniform: Uniform): { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended } | null {
   const step = wantedStep(dish)
   if (step === null) return null
   const occasion = { ...drawOccasion(dish, uniform), flames: {} }
@@ -50,9 +50,10 @@ export function judgeFlame(dish: Dish, members: number, seed: number, uniform: U
   const plan = planOf(occasion, readBoilCheck(boilOf(truth, bare, stepVessel, uniform), seed).evidence, seed)
   const stage = mainLine(dish)[roastIndex(plan)]!
   const patienceS = Math.min(7200, Math.max(240, PATIENCE * usualSeconds({ ...plan, flames: bare.flames }, stage)))
-  const { advised } = planFlames(plan, { step, patienceS, risk: RISK })
+  const wish: FlameWish = { step, patienceS, risk: RISK }
+  const { advised, met } = planFlames(plan, wish)
   const noise = [normal(uniform), normal(uniform)] as const
-  return { planned: cook(plan, truth, advised.turns, step, noise, members), fixed: cook(plan, truth, advised.turns.slice(0, 1), step, noise, members) }
+  return { met, planned: cook(plan, truth, advised.turns, wish, noise, members), fixed: cook(plan, truth, advised.turns.slice(0, 1), wish, noise, members) }
 }
 
 function wantedStep(dish: Dish): ColourStep | null {
@@ -60,30 +61,43 @@ function wantedStep(dish: Dish): ColourStep | null {
   return COLOUR_STEPS.find(step => stage && 'sign' in stage.until && stage.until.sign === step) ?? null
 }
 
-/** Cooks by the schedule, taps aroma and first colour noisily, and ends when the forecast says that the colour is there. */
-function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], step: ColourStep, noise: readonly [number, number], members: number): Ended {
+/**
+ * Cooks by the schedule: taps the aroma and the colour before the wanted one noisily, turns the flame at the tap that is
+ * its cue or, where that is late, when the forecast says that it is due, and ends when the forecast says that the roast is
+ * likeliest right.
+ */
+function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], wish: FlameWish, noise: readonly [number, number], members: number): Ended {
   const k = roastIndex(plan)
   const stage = mainLine(plan.dish)[k]!
   const own: CookPlan = { ...plan, flames: { ...plan.flames, [stage.id]: turns[0]!.mark } }
   const seen: Observation[] = storyUpTo(own, truth, k)
   const fromS = seen.at(-1)!.deviceTime / 1000
+  const turned = (timeS: number, flame: string): void => void seen.push(mark(20 + seen.length, timeS, 'flame.changed', { vessel: stage.vessel, mark: flame }))
   let nowS = fromS
-  for (const [i, cue] of (['aroma', step] as const).entries()) {
-    const shows = happens(own, truth, seen).signs[SIGN[cue]]!
-    if (!Number.isFinite(shows)) break
-    nowS = Math.max(nowS + 5, fromS + (shows - fromS) * Math.exp(TAP * noise[i]!))
-    seen.push(mark(20 + 2 * i, nowS, 'sign.seen', { sign: cue }))
+  for (const [i, cue] of cuesOf(wish).entries()) {
+    const tapAt = (): number => Math.max(nowS + 5, fromS + (happens(own, truth, seen).signs[SIGN[cue]]! - fromS) * Math.exp(TAP * noise[i]!))
     const turn = turns.find(one => one.cue === cue)
-    if (turn) seen.push(mark(21 + 2 * i, nowS, 'flame.changed', { vessel: stage.vessel, mark: turn.mark }))
+    const dueS = turn && turn.mark !== 'off' ? roastDue(own, seen, nowS, wish, members).due[cue] : Number.POSITIVE_INFINITY
+    if (turn && dueS < tapAt()) turned(nowS = Math.max(nowS + 1, dueS), turn.mark)
+    const tapS = tapAt()
+    if (!Number.isFinite(tapS)) break
+    nowS = tapS
+    seen.push(mark(20 + seen.length, nowS, 'sign.seen', { sign: cue }))
+    // Turned off only where the forecast, after the tap, expects more of that.
+    const ahead = turn?.mark === 'off' ? roastAhead(own, seen, nowS, wish, members) : null
+    if (turn && (!ahead || ahead.endIfOff.reaches > ahead.end.reaches)) turned(nowS, turn.mark)
   }
-  const live = replay(own, seen)
-  const program = compileProgram(own, live, nowS)
-  const { record, weights } = conditionEnsemble(own, live, program, members)
-  const endS = Math.max(nowS, Math.min(program.mostS, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]).map(timeS => Math.min(timeS, program.mostS)), weights).middle))
+  const endS = roastDue(own, seen, nowS, wish, members).end.timeS
   const { signs } = happens(own, truth, seen)
   const burnt = Math.min(signs[SIGN.burnt]!, signs[SIGN.flecks]!) <= endS
   const shown = ROAST_SIGNS.filter(sign => signs[sign]! <= endS).length - 1
-  return { reached: !burnt && Math.abs(shown - ROAST_SIGNS.indexOf(SIGN[step])) <= 1, burnt }
+  return { reached: !burnt && Math.abs(shown - ROAST_SIGNS.indexOf(SIGN[wish.step])) <= 1, burnt }
+}
+
+/** What is tapped: the aroma, and the colour before the wanted one (the palest one itself, where that is wanted). */
+function cuesOf({ step }: FlameWish): readonly RoastStep[] {
+  const at = COLOUR_STEPS.findIndex(one => one === step)
+  return ['aroma', COLOUR_STEPS[Math.max(0, at - 1)]!]
 }
 
 /** The stages before the roast, each begun when the last one's sign showed. */

@@ -23,7 +23,7 @@ export interface Slice {
 }
 
 /** What a slice found. */
-export interface SliceResult { readonly slice: Slice, readonly verdicts: readonly Verdict[], readonly flames: readonly { readonly planned: Ended, readonly fixed: Ended }[] }
+export interface SliceResult { readonly slice: Slice, readonly verdicts: readonly Verdict[], readonly flames: readonly { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended }[] }
 
 /** Every so many cooks the finished weight is judged as well. */
 const WEIGHS_EVERY = 6

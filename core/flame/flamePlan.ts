@@ -1,10 +1,10 @@
-import type { ColourStep, SignId } from '../dish/signIds'
+import type { ColourStep } from '../dish/signIds'
 import type { Window } from '../forecast/forecast'
 
-/** What is waited for before a mark is taken: the start of the roast, or its aroma. */
-export type TurnCue = 'start' | Extract<SignId, 'aroma'>
+/** What is waited for before a mark is taken: the start of the roast, its aroma, or a colour. */
+export type TurnCue = 'start' | 'aroma' | ColourStep
 
-/** One flame of a schedule: from a cue on, this mark. */
+/** One flame of a schedule: from a cue on, this mark, or `off`. */
 export interface FlameTurn { readonly cue: TurnCue, readonly mark: string }
 
 /** A schedule of flames for a roast and what it comes to. Shares are of one. */
@@ -18,6 +18,8 @@ export interface FlameSchedule {
   readonly burns: number
   /** How often the wanted colour comes within the patience. */
   readonly inTime: number
+  /** How often it comes to the wanted colour itself, not to a step short of it. */
+  readonly comes: number
 }
 
 /** What is asked for. */

@@ -6,7 +6,8 @@ import { replay } from '../live/replay'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
 import { requireRange } from '../requireRange'
-import type { FlamePlan, FlameSchedule, FlameTurn, FlameWish } from './flamePlan'
+import { COLOUR_STEPS } from '../dish/signIds'
+import type { FlamePlan, FlameSchedule, FlameTurn, FlameWish, TurnCue } from './flamePlan'
 import { judgeSchedule } from './judgeSchedule'
 import { roastIndex, roastProgram } from './roastProgram'
 
@@ -16,12 +17,14 @@ const FINE = 96
 const KEPT = 8
 /** How far off in log time a cook sees the sign at which the flame is turned. */
 const SEEN_NOISE = 0.18
+/** A roast that stops a step short is worth this much less than one that comes to its colour (choice). */
+const SHORT = 0.05
 /** Least share of members that have to reach the wanted colour in time. */
 const IN_TIME = 0.8
 
 /**
- * Searches the schedules of flame changes for a roast: a first mark and a lower or equal one from the aroma on, turned when
- * a cook's nose says so. Each is run by an ensemble of the belief and judged by how often it ends within one step of the
+ * Searches the schedules of flame changes for a roast: a first mark and a lower or equal one from the aroma or from the
+ * colour before the wanted one on, turned when a cook's nose or eye says so. Each is run by an ensemble of the belief and judged by how often it ends within one step of the
  * wanted roast, burns, and comes in time. The search is complete; a small ensemble sorts, a larger one decides.
  *
  * @param plan the plan, with its belief and fires
@@ -46,7 +49,8 @@ export function planFlames(plan: CookPlan, wish: FlameWish, tell: (best: FlamePl
     sorted.push(run(turns, coarse))
     if (i % 4 === 3) tell(chosen(sorted, wish), 0.5 * (i + 1) / firstTurns.length)
   })
-  const best = [...sorted].sort((p, q) => worth(q, wish) - worth(p, wish)).slice(0, KEPT).map(one => one.turns)
+  const ranked = [...sorted].sort((p, q) => worth(q, wish) - worth(p, wish)).slice(0, KEPT).map(one => one.turns)
+  const best = [...ranked, ...ranked.slice(0, KEPT / 2).flatMap(turns => coasting(turns, wish))]
   const judged: FlameSchedule[] = []
   best.forEach((turns, i) => {
     judged.push(run(turns, fine))
@@ -64,18 +68,29 @@ function marksOf(plan: CookPlan, k: number): string[] {
   return plan.fires[mainLine(plan.dish)[k].vessel].marks.map(mark => mark.id)
 }
 
-/** Every first mark with every mark no higher from the aroma on; a roast that ends at its aroma has no second one. */
+/**
+ * Every first mark, with every lower one from the aroma or from the colour before the wanted one on; a roast that ends at
+ * its aroma has no second one.
+ */
 function twoMarks(marks: readonly string[], wish: FlameWish): FlameTurn[][] {
-  if (wish.step === 'aroma') return marks.map(mark => [{ cue: 'start', mark }])
-  return marks.flatMap((first, i) => marks.slice(0, i + 1).map((then): FlameTurn[] =>
-    (then === first ? [{ cue: 'start', mark: first }] : [{ cue: 'start', mark: first }, { cue: 'aroma', mark: then }])))
+  const cues: readonly TurnCue[] = wish.step === 'aroma' ? [] : ['aroma', ...COLOUR_STEPS.slice(0, COLOUR_STEPS.indexOf(wish.step)).slice(-1)]
+  return marks.flatMap((first, i) => [
+    [{ cue: 'start' as const, mark: first }],
+    ...marks.slice(0, i).flatMap(then => cues.map((cue): FlameTurn[] => [{ cue: 'start', mark: first }, { cue, mark: then }])),
+  ])
+}
+
+/** The same, with the flame off at the colour before the wanted one: the heat of pan and fat has to do the rest. */
+function coasting(turns: readonly FlameTurn[], wish: FlameWish): FlameTurn[][] {
+  const before = COLOUR_STEPS[COLOUR_STEPS.findIndex(step => step === wish.step) - 1]
+  return before === undefined ? [] : [[...turns.filter(turn => turn.cue !== before), { cue: before, mark: 'off' }]]
 }
 
 /** What is worth more: within the wish first, by how often it reaches; outside it, the nearest. */
 function worth(one: FlameSchedule, wish: FlameWish): number {
   const late = Math.max(0, IN_TIME - one.inTime)
   const burnt = Math.max(0, one.burns - wish.risk)
-  return one.reaches - 4 * late - 8 * burnt - 0.02 * one.lastsS.middle / wish.patienceS
+  return one.reaches - SHORT * (1 - one.comes) - 4 * late - 8 * burnt - 0.02 * one.lastsS.middle / wish.patienceS
 }
 
 function chosen(judged: readonly FlameSchedule[], wish: FlameWish): FlamePlan {

@@ -1,0 +1,55 @@
+import { mainLine } from '../dish/mainLine'
+import { conditionEnsemble } from '../forecast/conditionEnsemble'
+import { SIGN, SIGNS } from '../forecast/signs'
+import { columnOf, windowOf } from '../forecast/windowOf'
+import type { Observation } from '../live/observation'
+import type { CookPlan } from '../live/plan'
+import { replay, type LiveCook } from '../live/replay'
+import type { FlameWish } from './flamePlan'
+import { roastIndex, roastProgram } from './roastProgram'
+import { ROAST_STEPS, takeOff, type RoastStep, type TakeOff } from './takeOff'
+
+/** Turns are taken by the cook, not by the program. */
+const NEVER_LATE = new Float64Array(1)
+
+/** What is ahead of a running roast. */
+export interface RoastAhead {
+  /** When each step shows in the middle run, s since the start of the cook; Infinity where it does not come. */
+  readonly due: Readonly<Record<RoastStep, number>>
+  /** When to take it off as the flame stands. */
+  readonly end: TakeOff
+  /** When to take it off, were the flame turned off now. */
+  readonly endIfOff: TakeOff
+}
+
+/**
+ * Looks ahead of a running roast: when its steps are due, when it is best taken off, and what turning the flame off now
+ * would make of it.
+ *
+ * @param plan the plan
+ * @param observations everything marked
+ * @param nowS how far the cook is, s since its start
+ * @param wish the roast that is wanted
+ * @param members size of the ensemble
+ * @returns what is ahead
+ * @throws CoreError `cannot-work` where nothing is roasted
+ */
+export function roastAhead(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): RoastAhead {
+  const cook = replay(plan, observations)
+  const { vessel } = mainLine(plan.dish)[roastIndex(plan)]
+  const off = { timeS: nowS, id: 'off', what: { vessel, mark: 'off' } }
+  return { ...look(plan, cook, nowS, wish, members), endIfOff: look(plan, { ...cook, controls: [...cook.controls, off] }, nowS, wish, members).end }
+}
+
+/** The same as the flame stands, without asking what turning it off would do. */
+export function roastDue(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Pick<RoastAhead, 'due' | 'end'> {
+  return look(plan, replay(plan, observations), nowS, wish, members)
+}
+
+function look(plan: CookPlan, cook: LiveCook, nowS: number, wish: FlameWish, members: number): Pick<RoastAhead, 'due' | 'end'> {
+  const program = roastProgram(plan, cook, nowS, wish.patienceS, NEVER_LATE)([])
+  const { record, weights } = conditionEnsemble(plan, cook, program, members)
+  const k = roastIndex(plan)
+  const due = Object.fromEntries(ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle])) as Record<RoastStep, number>
+  return { due, end: takeOff(record, weights, k, wish.step, cook.stageStarts[k] ?? 0, nowS) }
+}
