@@ -7,7 +7,7 @@ import { stageDish } from '../core/dish/stageDish'
 import { forecastCook } from '../core/forecast/forecastCook'
 import { settleCook } from '../core/batch/settleCook'
 import { examplePlan, marked } from '../test/support/plans'
-import { answer } from '../workers/answer'
+import { answers } from '../workers/answer'
 import { BatchPictureSchema, BatchQuerySchema, BatchSummarySchema } from './batch'
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
 import { DishCardSchema } from './dish'
@@ -17,7 +17,7 @@ import { IngredientSchema } from './ingredient'
 import { FireSchema, KitchenSchema, MeasureSchema, PanSchema } from './kitchen'
 import { AppendRequestSchema, MOST_PAYLOAD } from './observation'
 import { SheetSchema } from './sheet'
-import { WorkerAnswerSchema, WorkerQuestionSchema } from './worker'
+import { WorkerAnswerSchema, WorkerQuestionSchema, type WorkerQuestion } from './worker'
 
 const takes = (schema: { safeParse(value: unknown): { success: boolean } }, value: unknown): boolean => schema.safeParse(value).success
 
@@ -122,6 +122,7 @@ describe('a plan and its forecast', () => {
   })
 
   it('are asked for and answered in the worker\'s own messages, refusals too', () => {
+    const answer = (asked: WorkerQuestion) => [...answers(asked, new Map())].at(-1)
     const question = { type: 'forecast' as const, ticket: 7, stream: 's', request: { plan, observations: [], nowS: 0, members: 20 } }
     expect(takes(WorkerQuestionSchema, JSON.parse(JSON.stringify(question)))).toBe(true)
     const told = answer(question)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { BoilCheck } from '../core/boil/boilCheck'
 import type { FlameWish } from '../core/flame/flamePlan'
+import type { CookPlan } from '../core/live/plan'
 import { COLOUR_STEPS } from '../core/dish/signIds'
 import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import { MATERIALS } from '../core/vessel/vessel'
@@ -57,7 +58,7 @@ export const FlameWishSchema = z.strictObject({
 
 /** A roast whose flames are to be planned. */
 export const FlameQuestionSchema = z.strictObject({ plan: CookPlanSchema, wish: FlameWishSchema })
-export type FlameQuestion = z.infer<typeof FlameQuestionSchema>
+export interface FlameQuestion { readonly plan: CookPlan, readonly wish: FlameWish }
 
 /** A finished cook of which is asked what it teaches. */
 export const LearnQuestionSchema = z.strictObject({ plan: CookPlanSchema, observations: z.array(AnyObservationSchema).max(2000) })

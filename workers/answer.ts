@@ -1,20 +1,64 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { CoreError } from '../core/error'
-import { forecastCook } from '../core/forecast/forecastCook'
+import { searchFlames } from '../core/flame/planFlames'
+import { roastAhead } from '../core/flame/roastAhead'
+import { reweighed, stand, standingForecast, type Standing } from '../core/forecast/standing'
+
+/** Runs that are kept for the next mark, by stream. */
+export type StandingRuns = Map<string, Standing>
 
 /**
- * Answers one question; every failure becomes a `refused` answer.
+ * Answers one question in steps: a tap first from stored runs, a flame plan by the best so far. Every failure becomes a
+ * `refused` answer.
  *
  * @param question from the page
- * @returns the answer with the question's ticket
+ * @param kept runs by stream, changed in place
+ * @returns yields answers with the question's ticket; the last one is final
  */
-export function answer(question: WorkerQuestion): WorkerAnswer {
-  const { ticket, request } = question
+export function* answers(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer, void> {
+  const { ticket } = question
   try {
-    return { type: 'forecast', ticket, forecast: forecastCook(request.plan, request.observations, request.nowS, request.members) }
+    yield* work(question, kept)
   }
   catch (error) {
-    const refusal = error instanceof CoreError ? error : new CoreError('cannot-work', 'forecastCook')
-    return { type: 'refused', ticket, code: refusal.code, path: refusal.path }
+    const refusal = error instanceof CoreError ? error : new CoreError('cannot-work', question.type)
+    yield { type: 'refused', ticket, code: refusal.code, path: refusal.path }
   }
+}
+
+function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer, void> {
+  const { ticket, stream } = question
+  switch (question.type) {
+    case 'forecast': {
+      const { plan, observations, nowS, members } = question.request
+      const before = kept.get(stream)
+      const quick = before && samePlan(before, plan) && observations.length > before.cook.moments.length ? reweighed(before, observations, nowS) : null
+      if (quick) yield { type: 'forecast', ticket, forecast: quick, rough: true }
+      const standing = stand(plan, observations, nowS, members)
+      kept.set(stream, standing)
+      yield { type: 'forecast', ticket, forecast: standingForecast(standing), rough: false }
+      return
+    }
+    case 'flame-plan': {
+      const search = searchFlames(question.request.plan, question.request.wish)
+      for (let next = search.next(); ; next = search.next()) {
+        if (next.done) {
+          yield { type: 'flame-plan', ticket, flamePlan: next.value, done: 1 }
+          return
+        }
+        yield { type: 'flame-plan', ticket, flamePlan: next.value.best, done: Math.min(0.99, next.value.done) }
+      }
+    }
+    case 'roast-ahead': {
+      const { plan, observations, nowS, members } = question.request
+      yield { type: 'roast-ahead', ticket, ahead: roastAhead(plan, observations, nowS, question.wish, members) }
+      return
+    }
+    default:
+  }
+}
+
+/** Plans of one cook differ in nothing but what was told of them. */
+function samePlan(standing: Standing, plan: Standing['plan']): boolean {
+  return standing.plan.id === plan.id && JSON.stringify(standing.plan) === JSON.stringify(plan)
 }

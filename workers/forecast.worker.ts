@@ -1,5 +1,5 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
-import { answer } from './answer'
+import { answers, type StandingRuns } from './answer'
 
 interface WorkerScope {
   onmessage: ((event: { data: WorkerQuestion }) => void) | null
@@ -8,22 +8,47 @@ interface WorkerScope {
 
 const scope = globalThis as unknown as WorkerScope
 const waiting = new Map<string, WorkerQuestion>()
+const kept: StandingRuns = new Map()
+/** Cooks whose runs are kept; older ones are let go. */
+const MOST_KEPT = 4
 let busy = false
 
 /** The newest question of each stream waits; older ones of the same stream are dropped unanswered. */
 scope.onmessage = ({ data }) => {
+  waiting.delete(data.stream)
   waiting.set(data.stream, data)
   if (!busy) void work()
 }
 
 async function work(): Promise<void> {
   busy = true
-  for (let next = waiting.entries().next(); !next.done; next = waiting.entries().next()) {
-    const [stream, question] = next.value
-    waiting.delete(stream)
-    scope.postMessage(answer(question))
-    // Lets messages that came meanwhile replace what is waiting.
-    await new Promise<void>(resolve => queueMicrotask(resolve))
+  for (let next = waiting.values().next(); !next.done; next = waiting.values().next()) {
+    await answer(next.value)
+    for (const stream of kept.keys()) if (kept.size > MOST_KEPT) kept.delete(stream)
   }
   busy = false
+}
+
+/** Gives all answers to one question, unless a newer one of its stream comes meanwhile. A tap does not wait for a search. */
+async function answer(question: WorkerQuestion): Promise<void> {
+  waiting.delete(question.stream)
+  for (const one of answers(question, kept)) {
+    scope.postMessage(one)
+    await breath()
+    if (waiting.has(question.stream)) return
+    if (question.type !== 'flame-plan') continue
+    for (const other of [...waiting.values()]) if (other.type !== 'flame-plan') await answer(other)
+  }
+}
+
+/** Lets messages in that came meanwhile. */
+function breath(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      resolve()
+    }
+    port2.postMessage(0)
+  })
 }

@@ -1,27 +1,39 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
-import { examplePlan } from '../test/support/plans'
+import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../contracts/worker'
+import type { Observation } from '../core/live/observation'
+import { forecastCook } from '../core/forecast/forecastCook'
+import { examplePlan, marked, starterPlan } from '../test/support/plans'
 
 interface Scope { onmessage: ((event: { data: WorkerQuestion }) => void) | null, postMessage: (message: WorkerAnswer) => void }
 
 const scope = globalThis as unknown as Scope
 let told: WorkerAnswer[]
+/** The page that listens gets a look at every answer. */
+let hears: (message: WorkerAnswer) => void
 
 beforeEach(async () => {
   vi.resetModules()
   told = []
-  scope.postMessage = message => void told.push(message)
+  hears = () => undefined
+  scope.postMessage = (message) => {
+    told.push(WorkerAnswerSchema.parse(JSON.parse(JSON.stringify(message))))
+    hears(message)
+  }
   await import('./forecast.worker')
 })
-const question = (ticket: number, stream: string): WorkerQuestion =>
-  ({ type: 'forecast', ticket, stream, request: { plan: examplePlan(), observations: [], nowS: 0, members: 20 } })
-const ask = (ticket: number, stream: string): void => scope.onmessage?.({ data: question(ticket, stream) })
+const say = (data: WorkerQuestion): void => scope.onmessage?.({ data })
+const ask = (ticket: number, stream: string, observations: Observation[] = [], nowS = 0): void =>
+  say({ type: 'forecast', ticket, stream, request: { plan: examplePlan(), observations, nowS, members: 60 } })
+const plan = (ticket: number, stream: string): void =>
+  say({ type: 'flame-plan', ticket, stream, request: { plan: starterPlan('brick-kiln-wheat'), wish: { step: 'golden', patienceS: 1200, risk: 0.05 } } })
+const final = (): number[] => told.filter(one => one.type === 'refused' || (one.type === 'forecast' && !one.rough) || (one.type === 'flame-plan' && one.done === 1)).map(one => one.ticket)
 
 describe('the forecast worker', () => {
-  it('answers with the ticket of the question', async () => {
+  it('answers with the ticket of the question, with the numbers of the core', async () => {
     ask(1, 'a')
     await vi.waitFor(() => expect(told).toHaveLength(1))
-    expect(told[0]).toMatchObject({ type: 'forecast', ticket: 1 })
+    expect(told[0]).toMatchObject({ type: 'forecast', ticket: 1, rough: false })
+    expect(told[0]).toHaveProperty('forecast', JSON.parse(JSON.stringify(forecastCook(examplePlan(), [], 0, 60))))
   })
 
   it('drops what waits when a newer question of the same stream comes, and keeps streams apart', async () => {
@@ -29,11 +41,43 @@ describe('the forecast worker', () => {
     ask(2, 'a')
     ask(3, 'b')
     ask(4, 'a')
-    await vi.waitFor(() => expect(told.map(one => one.ticket).sort()).toEqual([1, 3, 4]))
+    await vi.waitFor(() => expect(final().sort()).toEqual([1, 3, 4]))
+  })
+
+  it('answers a tap at once from stored runs, and then from new ones', async () => {
+    const before = [marked(0, 0, 'cook.started'), marked(1, 60, 'stage.began', { stage: 'roast' })]
+    ask(1, 'a', before, 200)
+    await vi.waitFor(() => expect(told).toHaveLength(1))
+    ask(2, 'a', [...before, marked(2, 260, 'sign.seen', { sign: 'aroma' })], 260)
+    await vi.waitFor(() => expect(told).toHaveLength(3))
+    const [, rough, fine] = told
+    expect(rough).toMatchObject({ ticket: 2, rough: true, forecast: { restsOn: { taps: 1 } } })
+    expect(fine).toMatchObject({ ticket: 2, rough: false })
+    const pours = [rough, fine].map(one => (one?.type === 'forecast' ? one.forecast.stages[2]!.middle : 0))
+    expect(Math.abs(Math.log(pours[0]! / pours[1]!))).toBeLessThan(0.3)
+  })
+
+  it('tells the best flame plan so far, lets a tap pass it, and gives it up when asked to', async () => {
+    hears = (message) => {
+      if (message.type === 'flame-plan' && told.filter(one => one.type === 'flame-plan').length === 1) ask(2, 'cook')
+      if (message.type === 'flame-plan' && told.filter(one => one.type === 'flame-plan').length === 3) say({ type: 'give-up', ticket: 3, stream: 'flames' })
+    }
+    plan(1, 'flames')
+    const searched = (): number => told.filter(one => one.type === 'flame-plan').length
+    await vi.waitFor(() => expect([final(), searched()]).toEqual([[2], 3]), 4000)
+    await new Promise(resolve => setTimeout(resolve, 300))
+    expect([final(), searched()]).toEqual([[2], 3])
+  })
+
+  it('ends a flame plan with the whole of it, and looks ahead of a roast', async () => {
+    plan(1, 'flames')
+    await vi.waitFor(() => expect(final()).toEqual([1]), 8000)
+    say({ type: 'roast-ahead', ticket: 2, stream: 'cook', request: { plan: examplePlan(), observations: [marked(0, 0, 'cook.started')], nowS: 10, members: 40 }, wish: { step: 'golden', patienceS: 1200, risk: 0.05 } })
+    await vi.waitFor(() => expect(told.at(-1)).toMatchObject({ type: 'roast-ahead', ticket: 2 }), 4000)
   })
 
   it('goes on after a question it had to refuse', async () => {
-    scope.onmessage?.({ data: { ...question(1, 'a'), request: { plan: { ...examplePlan(), vessels: {} }, observations: [], nowS: 0, members: 20 } } })
+    say({ type: 'forecast', ticket: 1, stream: 'a', request: { plan: { ...examplePlan(), vessels: {} }, observations: [], nowS: 0, members: 20 } })
     ask(2, 'b')
     await vi.waitFor(() => expect(told).toHaveLength(2))
     expect(told[0]).toMatchObject({ type: 'refused', ticket: 1, code: 'unknown-name' })

@@ -10,7 +10,7 @@ const EVERY_REAL_MS = 350
 const MEMBERS = 300
 
 /**
- * Keeps the forecast of a running cook up to date: at once after every mark, and as time passes.
+ * Keeps the forecast of a running cook up to date: at once after every mark, first from stored runs, and as time passes.
  *
  * @param plan the plan, or null while it is not here
  * @param observations everything marked
@@ -27,12 +27,16 @@ export function useLiveForecast(
   const forecast = shallowRef<Forecast | null>(null)
   let askedS = -1
   let askedMs = 0
+  let question = 0
   const refresh = async (): Promise<void> => {
     const current = plan.value
     if (!current) return
     askedS = nowS.value
     askedMs = performance.now()
-    const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS).catch(() => null)
+    const mine = ++question
+    const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS, (rough) => {
+      if (mine === question) forecast.value = rough
+    }).catch(() => null)
     if (found) forecast.value = found
   }
   watch([plan, observations], () => void refresh(), { immediate: true })

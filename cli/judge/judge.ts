@@ -6,7 +6,7 @@ import { judgeSlice, type Slice, type SliceResult } from './slice'
 
 /** How much is judged. */
 export interface Size { readonly cooks: number, readonly wrong: number, readonly flames: number, readonly members: number }
-export const FULL: Size = { cooks: 2010, wrong: 240, flames: 160, members: 90 }
+export const FULL: Size = { cooks: 2010, wrong: 200, flames: 300, members: 90 }
 export const QUICK: Size = { cooks: 90, wrong: 40, flames: 30, members: 80 }
 
 const SLICE = 20

@@ -77,7 +77,7 @@ function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], 
   for (const [i, cue] of cuesOf(wish).entries()) {
     const tapAt = (): number => Math.max(nowS + 5, fromS + (happens(own, truth, seen).signs[SIGN[cue]]! - fromS) * Math.exp(TAP * noise[i]!))
     const turn = turns.find(one => one.cue === cue)
-    const dueS = turn && turn.mark !== 'off' ? roastDue(own, seen, nowS, wish, members).due[cue] : Number.POSITIVE_INFINITY
+    const dueS = turn && turn.mark !== 'off' ? roastDue(own, seen, nowS, wish, members).due[cue] ?? Number.POSITIVE_INFINITY : Number.POSITIVE_INFINITY
     if (turn && dueS < tapAt()) turned(nowS = Math.max(nowS + 1, dueS), turn.mark)
     const tapS = tapAt()
     if (!Number.isFinite(tapS)) break

@@ -22,18 +22,34 @@ const SHORT = 0.05
 /** Least share of members that have to reach the wanted colour in time. */
 const IN_TIME = 0.8
 
+/** How far a search has come: the best so far, and the share that is done, 0 to 1. */
+export interface FlameSearch { readonly best: FlamePlan, readonly done: number }
+
 /**
  * Searches the schedules of flame changes for a roast: a first mark and a lower or equal one from the aroma or from the
- * colour before the wanted one on, turned when a cook's nose or eye says so. Each is run by an ensemble of the belief and judged by how often it ends within one step of the
- * wanted roast, burns, and comes in time. The search is complete; a small ensemble sorts, a larger one decides.
+ * colour before the wanted one on, turned when a cook's nose or eye says so, or the flame off at that colour. Each is run
+ * by an ensemble of the belief and judged by how often it ends within one step of the wanted roast, burns, and comes in
+ * time. The search is complete; a small ensemble sorts, a larger one decides.
  *
  * @param plan the plan, with its belief and fires
  * @param wish roast, patience (60 to 7200 s) and risk
- * @param tell called with the best so far and how much of the search is done, 0 to 1; what it returns is passed over
  * @returns the plan
  * @throws CoreError `cannot-work` where nothing is roasted, `out-of-range`
  */
-export function planFlames(plan: CookPlan, wish: FlameWish, tell: (best: FlamePlan, done: number) => void = () => undefined): FlamePlan {
+export function planFlames(plan: CookPlan, wish: FlameWish): FlamePlan {
+  const search = searchFlames(plan, wish)
+  for (let next = search.next(); ; next = search.next()) if (next.done) return next.value
+}
+
+/**
+ * The same search in small steps, so that it can be shown while it goes on, and given up.
+ *
+ * @param plan the plan, with its belief and fires
+ * @param wish roast, patience (60 to 7200 s) and risk
+ * @returns yields the best so far every few schedules; its last value is the plan
+ * @throws CoreError `cannot-work` where nothing is roasted, `out-of-range`
+ */
+export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameSearch, FlamePlan> {
   requireRange('planFlames.patienceS', wish.patienceS, 60, 7200)
   requireRange('planFlames.risk', wish.risk, 0.001, 0.5)
   const k = roastIndex(plan)
@@ -43,20 +59,20 @@ export function planFlames(plan: CookPlan, wish: FlameWish, tell: (best: FlamePl
   const [coarse, fine] = [draw(COARSE), draw(FINE)]
   const run = (turns: readonly FlameTurn[], with_: typeof coarse): FlameSchedule =>
     judgeSchedule(turns, wish, runEnsemble(programOf(turns), columns, with_.normals), with_.weights, k)
-  const firstTurns = twoMarks(marksOf(plan, k), wish)
+  const first = twoMarks(marksOf(plan, k), wish)
   const sorted: FlameSchedule[] = []
-  firstTurns.forEach((turns, i) => {
+  for (const turns of first) {
     sorted.push(run(turns, coarse))
-    if (i % 4 === 3) tell(chosen(sorted, wish), 0.5 * (i + 1) / firstTurns.length)
-  })
+    if (sorted.length % 4 === 0) yield { best: chosen(sorted, wish), done: 0.5 * sorted.length / first.length }
+  }
   const ranked = [...sorted].sort((p, q) => worth(q, wish) - worth(p, wish)).slice(0, KEPT).map(one => one.turns)
   const best = [...ranked, ...ranked.slice(0, KEPT / 2).flatMap(turns => coasting(turns, wish))]
   const judged: FlameSchedule[] = []
-  best.forEach((turns, i) => {
+  for (const turns of best) {
     judged.push(run(turns, fine))
-    if (i % 2 === 1) tell(chosen(judged, wish), 0.5 + 0.5 * (i + 1) / best.length)
-  })
-  return { ...chosen(judged, wish), tried: firstTurns.length + best.length }
+    if (judged.length % 2 === 0) yield { best: chosen(judged, wish), done: 0.5 + 0.5 * judged.length / best.length }
+  }
+  return { ...chosen(judged, wish), tried: first.length + best.length }
 }
 
 /** A sign is seen early as often as late; a flame is turned at the sign at the earliest. */

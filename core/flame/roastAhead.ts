@@ -14,8 +14,8 @@ const NEVER_LATE = new Float64Array(1)
 
 /** What is ahead of a running roast. */
 export interface RoastAhead {
-  /** When each step shows in the middle run, s since the start of the cook; Infinity where it does not come. */
-  readonly due: Readonly<Record<RoastStep, number>>
+  /** When each step shows in the middle run, s since the start of the cook; left out where it does not come. */
+  readonly due: Readonly<Partial<Record<RoastStep, number>>>
   /** When to take it off as the flame stands. */
   readonly end: TakeOff
   /** When to take it off, were the flame turned off now. */
@@ -41,7 +41,17 @@ export function roastAhead(plan: CookPlan, observations: readonly Observation[],
   return { ...look(plan, cook, nowS, wish, members), endIfOff: look(plan, { ...cook, controls: [...cook.controls, off] }, nowS, wish, members).end }
 }
 
-/** The same as the flame stands, without asking what turning it off would do. */
+/**
+ * The same as the flame stands, without asking what turning it off would do.
+ *
+ * @param plan the plan
+ * @param observations everything marked
+ * @param nowS how far the cook is, s since its start
+ * @param wish the roast that is wanted
+ * @param members size of the ensemble
+ * @returns what is ahead
+ * @throws CoreError `cannot-work` where nothing is roasted
+ */
 export function roastDue(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Pick<RoastAhead, 'due' | 'end'> {
   return look(plan, replay(plan, observations), nowS, wish, members)
 }
@@ -50,6 +60,6 @@ function look(plan: CookPlan, cook: LiveCook, nowS: number, wish: FlameWish, mem
   const program = roastProgram(plan, cook, nowS, wish.patienceS, NEVER_LATE)([])
   const { record, weights } = conditionEnsemble(plan, cook, program, members)
   const k = roastIndex(plan)
-  const due = Object.fromEntries(ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle])) as Record<RoastStep, number>
+  const due = Object.fromEntries(ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle]).filter(([, timeS]) => Number.isFinite(timeS))) as Partial<Record<RoastStep, number>>
   return { due, end: takeOff(record, weights, k, wish.step, cook.stageStarts[k] ?? 0, nowS) }
 }

@@ -19,6 +19,8 @@ export interface ConditionedEnsemble {
   readonly record: EnsembleRecord
   readonly weights: Float64Array
   readonly effective: number
+  /** What is added to a member's log likelihood because it was not drawn from the belief; null where it was. */
+  readonly logCorrection: Float64Array | null
   /** Moments of the only member, where there is but one. */
   readonly trace: readonly TracePoint[] | null
 }
@@ -72,12 +74,14 @@ export function conditionProgram(program: Program, belief: Belief, seed: number,
   const trace: Trace | undefined = members === 1 ? { everyS: OUTLINE_EVERY_S, points: [] } : undefined
   let record = runEnsemble(program, columns, normals, trace)
   let weights = normalisedWeights(marks.logLikelihoods(record))
+  let logCorrection: Float64Array | null = null
   for (let round = 1; round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
     const proposal = proposeMembers(normals, weights, marks.residuals(record), members, seed + 7919 * round)
     normals = proposal.normals
+    logCorrection = proposal.logCorrection
     record = runEnsemble(program, columns, normals)
     const logs = marks.logLikelihoods(record)
     weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
   }
-  return { columns, normals, record, weights, effective: effectiveMembers(weights), trace: trace?.points ?? null }
+  return { columns, normals, record, weights, effective: effectiveMembers(weights), logCorrection, trace: trace?.points ?? null }
 }

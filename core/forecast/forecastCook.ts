@@ -1,10 +1,7 @@
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
-import { replay } from '../live/replay'
-import { compileProgram } from './compileProgram'
-import { conditionEnsemble } from './conditionEnsemble'
 import type { Forecast } from './forecast'
-import { readForecast } from './readForecast'
+import { stand, standingForecast } from './standing'
 
 /**
  * Forecasts a cook from its plan and what has been marked so far.
@@ -17,7 +14,5 @@ import { readForecast } from './readForecast'
  * @throws CoreError where plan and observations name something that is not there
  */
 export function forecastCook(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Forecast {
-  const cook = replay(plan, observations)
-  const program = compileProgram(plan, cook, nowS)
-  return readForecast(plan, cook, program, conditionEnsemble(plan, cook, program, members))
+  return standingForecast(stand(plan, observations, nowS, members))
 }
