@@ -5,6 +5,7 @@ import type { Observation } from '../core/live/observation'
 import type { CookPlan } from '../core/live/plan'
 import { MATERIALS } from '../core/vessel/vessel'
 import { DishSchema } from './dish'
+import { FlameTurnSchema } from './flames'
 import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
 import { CompositionSchema, LabSchema } from './ingredient'
@@ -53,6 +54,7 @@ export const CookPlanSchema = z.strictObject({
   vessels: z.record(Id, PlanVesselSchema),
   fires: z.record(Id, PlanFireSchema),
   flames: z.record(Id, Id),
+  turns: z.array(FlameTurnSchema).max(8).optional(),
   cup: z.strictObject({ id: Id, name: Name, volumeMl: z.number().min(1).max(5000) }),
   people: z.number().min(0.5).max(500),
   belief: BeliefSchema,

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import type { DishCard } from '../core/dish/dish'
+import type { FlameTurn } from '../core/flame/flamePlan'
 import { DishCardSchema } from './dish'
+import { FlameTurnSchema } from './flames'
 import { Id } from './ids'
 
 /** What the household has chosen on the Measure screen; kept on the device. */
@@ -11,6 +13,8 @@ export const SheetSchema = z.strictObject({
   cup: z.string(), pan: z.string(), pot: z.string(), fire: z.string(), otherFire: z.string(),
   /** Flame marks by stage; what is not here is guessed. */
   marks: z.record(Id, z.string()),
+  /** Turns of the flame in the last roast, where a flame plan was taken. */
+  turns: z.array(FlameTurnSchema).max(8).optional(),
 })
 export interface Sheet {
   readonly dish: DishCard
@@ -21,4 +25,5 @@ export interface Sheet {
   readonly fire: string
   readonly otherFire: string
   readonly marks: Readonly<Record<string, string>>
+  readonly turns?: readonly FlameTurn[] | undefined
 }

@@ -1,13 +1,12 @@
 import { z } from 'zod'
 import { COLOUR_STEPS } from '../core/dish/signIds'
 import type { FlamePlan } from '../core/flame/flamePlan'
-import { TURN_CUES } from '../core/flame/flamePlan'
 import type { RoastAhead } from '../core/flame/roastAhead'
 import type { Forecast } from '../core/forecast/forecast'
+import { FlameTurnSchema } from './flames'
 import { ForecastRequestSchema, type ForecastRequest } from './cook'
 import { ForecastSchema } from './forecast'
 import { FlameQuestionSchema, FlameWishSchema, type FlameQuestion } from './heart'
-import { Id } from './ids'
 
 const Asked = { ticket: z.number().int(), stream: z.string() }
 const Answered = { ticket: z.number().int() }
@@ -32,7 +31,7 @@ export type WorkerQuestion = Asking & (
 const Share = z.number().min(-1e-9).max(1 + 1e-9)
 const WindowSchema = z.strictObject({ early: z.number(), middle: z.number(), late: z.number() })
 const ScheduleSchema = z.strictObject({
-  turns: z.array(z.strictObject({ cue: z.enum(TURN_CUES), mark: Id })).min(1).max(8),
+  turns: z.array(FlameTurnSchema).min(1).max(8),
   lastsS: WindowSchema, reaches: Share, burns: Share, inTime: Share, comes: Share,
 })
 /** A flame plan: schedules, shares of one, times in s since the start of the roast. */

@@ -2,6 +2,7 @@ import type { Stage } from '../core/dish/dish'
 import { mainLine } from '../core/dish/mainLine'
 import type { CautionCode, Cue, CueCode } from '../core/live/cue'
 import type { CookPlan } from '../core/live/plan'
+import { planMarkText } from './flames'
 import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBeginText, stageCueText, stageName } from './stages'
 
 /** The one thing to do now, by code: short enough for one glance. */
@@ -105,10 +106,11 @@ export const KIND_WORDS: Readonly<Record<string, string>> = {
  * @param plan whose stages it may name
  * @returns a few words
  */
-export function actionText(code: string, plan: Pick<CookPlan, 'dish'>): string {
+export function actionText(code: string, plan: Pick<CookPlan, 'dish' | 'fires'>): string {
   const known = ACTION_WORDS[code]
   if (known) return known
   const [kind, id = ''] = code.split('.')
+  if (kind === 'turn') return `Flame is ${id === 'off' ? 'off' : `on ${planMarkText(plan, id)}`}`
   if (kind === 'sign') return SIGN_WORDS[id]?.marked ?? id
   const stage = plan.dish.stages.find(one => one.id === id)
   if (kind === 'light') return `${upper(BESIDE_WORDS[id] ?? id)} ${id === 'nuts-last' ? 'are' : 'is'} on`
@@ -123,8 +125,9 @@ export function actionText(code: string, plan: Pick<CookPlan, 'dish'>): string {
  * @param stage the running stage, or null before the start
  * @returns short enough for one glance
  */
-export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish'>, stage: Stage | null): string {
+export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage: Stage | null): string {
   if (cue.code === 'work' && stage) return stageCueText(stage)
+  if (cue.code === 'turn-down' && cue.mark) return `Turn the flame down to ${planMarkText(plan, cue.mark)}`
   if (cue.code === 'light-other') {
     const beside = plan.dish.stages.find(one => one.meets && one.vessel === cue.vessel)
     return beside ? `Put the ${BESIDE_WORDS[beside.id] ?? 'other vessel'} on` : CUES[cue.code]

@@ -7,7 +7,7 @@ import { actionText, STEP_WORDS } from '../../words/cook'
 
 const props = defineProps<{
   /** The plan whose stages the actions name. */
-  plan: Pick<CookPlan, 'dish'>
+  plan: Pick<CookPlan, 'dish' | 'fires'>
   /** The big actions, the one that is waited for first. */
   actions: readonly Action[]
   /** Colours of the roast's steps on this screen, `#rrggbb`. */

@@ -13,6 +13,7 @@ import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
 import { useHearthTime } from './hearthClock'
 import { useLiveForecast } from './liveForecast'
+import { useRoastLook } from './roastLook'
 
 /** One window that is still open. */
 export interface OpenWindow {
@@ -44,7 +45,7 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
   const both = computed(() => (plan.value && cook.value ? { plan: plan.value, cook: cook.value } : null))
   const due = computed(() => (both.value ? dueSide(both.value.plan, both.value.cook, forecast.value, nowS.value) : null))
   return {
-    cook, running, nowS, forecast, line, keystone, done,
+    cook, running, nowS, forecast, ahead: useRoastLook(plan, observations, cook, nowS), line, keystone, done,
     main: computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan')),
     other: computed(() => plan.value?.dish.stages.find(stage => stage.meets)?.vessel ?? null),
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),

@@ -166,6 +166,7 @@ function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingred
     pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : pot])),
     fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMainFire.has(vessel.id) ? fire : otherFire])),
     flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
+    turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),
     people: Math.min(500, Math.max(0.5, Math.round(sheet.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
     seed: SEED, airC: ROOM_C, altitudeM: 0,
   }, 0)
@@ -216,7 +217,7 @@ function firstSheet({ kitchen, dishes }: SheetSources, dishId: string | undefine
   const has = (list: readonly { readonly id: string }[], id: string | undefined): string => (list.find(one => one.id === id) ?? list[0])?.id ?? ''
   const pots = shelves.pans.filter(one => one.kind === 'pot')
   return {
-    dish: kept?.dish ?? dish, baseG: kept?.baseG ?? dish.usual.baseG, marks: kept?.marks ?? {},
+    dish: kept?.dish ?? dish, baseG: kept?.baseG ?? dish.usual.baseG, marks: kept?.marks ?? {}, turns: kept?.turns ?? [],
     cup: has(shelves.measures.filter(one => one.kind === 'cup'), last?.cup),
     pan: has(shelves.pans.filter(one => one.kind === 'pan'), last?.pan),
     pot: has(pots.length > 0 ? pots : shelves.pans, last?.pot),

@@ -1,5 +1,6 @@
 import { beliefColumns, MEMBER_NAMES } from '../belief/memberValues'
 import { mainLine } from '../dish/mainLine'
+import { lateness } from '../forecast/lateness'
 import { runEnsemble } from '../forecast/runEnsemble'
 import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
@@ -9,14 +10,13 @@ import { requireRange } from '../requireRange'
 import { COLOUR_STEPS } from '../dish/signIds'
 import type { FlamePlan, FlameSchedule, FlameTurn, FlameWish, TurnCue } from './flamePlan'
 import { judgeSchedule } from './judgeSchedule'
-import { roastIndex, roastProgram } from './roastProgram'
+import { roastIndex } from '../forecast/roastIndex'
+import { roastProgram } from './roastProgram'
 
 /** Members by which schedules are first sorted, and by which the best are told apart. */
 const COARSE = 24
 const FINE = 96
 const KEPT = 8
-/** How far off in log time a cook sees the sign at which the flame is turned. */
-const SEEN_NOISE = 0.18
 /** A roast that stops a step short is worth this much less than one that comes to its colour (choice). */
 const SHORT = 0.05
 /** Least share of members that have to reach the wanted colour in time. */
@@ -73,11 +73,6 @@ export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameS
     if (judged.length % 2 === 0) yield { best: chosen(judged, wish), done: 0.5 + 0.5 * judged.length / best.length }
   }
   return { ...chosen(judged, wish), tried: first.length + best.length }
-}
-
-/** A sign is seen early as often as late; a flame is turned at the sign at the earliest. */
-function lateness(seed: number): Float64Array {
-  return fillNormal(new Float64Array(FINE), seededRandom(seed + 31)).map(z => Math.max(0, Math.exp(SEEN_NOISE * z) - 1))
 }
 
 function marksOf(plan: CookPlan, k: number): string[] {

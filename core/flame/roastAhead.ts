@@ -6,7 +6,8 @@ import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
 import { replay, type LiveCook } from '../live/replay'
 import type { FlameWish } from './flamePlan'
-import { roastIndex, roastProgram } from './roastProgram'
+import { roastIndex } from '../forecast/roastIndex'
+import { roastProgram } from './roastProgram'
 import { ROAST_STEPS, takeOff, type RoastStep, type TakeOff } from './takeOff'
 
 /** Turns are taken by the cook, not by the program. */

@@ -1,7 +1,7 @@
 import { mainLine } from '../dish/mainLine'
-import { CoreError } from '../error'
 import { markFlame } from '../forecast/flameOf'
 import type { Program, ProgramTurn } from '../forecast/program'
+import { roastIndex } from '../forecast/roastIndex'
 import { ROAST_SIGNS, SIGN } from '../forecast/signs'
 import { compileProgram } from '../forecast/compileProgram'
 import type { CookPlan } from '../live/plan'
@@ -10,19 +10,6 @@ import type { FlameTurn } from './flamePlan'
 
 /** Roasts that take this many times the patience are not followed further. */
 const GIVE_UP = 2.5
-
-/**
- * The stage that is planned for: the last one that roasts to a colour or an aroma.
- *
- * @param plan with its dish
- * @returns index into its main line
- * @throws CoreError `cannot-work` where nothing is roasted
- */
-export function roastIndex(plan: Pick<CookPlan, 'dish'>): number {
-  const index = mainLine(plan.dish).findLastIndex(stage => stage.does === 'roast' && 'sign' in stage.until && ROAST_SIGNS.includes(SIGN[stage.until.sign as keyof typeof SIGN]))
-  if (index < 0) throw new CoreError('cannot-work', 'flamePlan.dish', { trouble: 'nothing-is-roasted' })
-  return index
-}
 
 /**
  * A cook up to its roast, which runs on until it burns: what a schedule of flames does to it.
@@ -46,7 +33,7 @@ export function roastProgram(plan: CookPlan, cook: LiveCook, nowS: number, patie
     const stages = [...before, { ...roast, flame: start, sign: SIGN.burnt, watches: [...ROAST_SIGNS, SIGN.flecks], tapped: [], from: null }]
     return {
       ...whole, stages, sides: [],
-      turns: flames.flatMap((one): ProgramTurn[] => (one.cue === 'start' ? [] : [{ sign: SIGN[one.cue], flame: one.flame, late }])),
+      turns: flames.flatMap((one): ProgramTurn[] => (one.cue === 'start' ? [] : [{ stage: k, sign: SIGN[one.cue], flame: one.flame, late }])),
       queries: [],
       mostS: (cook.stageStarts[k] ?? 1200) + GIVE_UP * patienceS,
     }

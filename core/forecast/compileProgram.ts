@@ -15,10 +15,12 @@ import { additionsOf } from './additionsOf'
 import { baseNumbers } from './baseNumbers'
 import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
-import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage } from './program'
+import { lateness } from './lateness'
+import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from './program'
 import { stageTints } from './stageTints'
 import { stepVessel } from './stepVessel'
-import { SIGNS } from './signs'
+import { lastRoast } from './roastIndex'
+import { SIGN, SIGNS } from './signs'
 import { vesselConditions, type VesselConditions } from './vesselConditions'
 import { watchesOf } from './watchesOf'
 
@@ -66,7 +68,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
       ...endOf(stage),
     })),
     controls: controlsOf(plan, cook),
-    turns: [],
+    turns: turnsOf(plan, cook),
     queries: queriesOf(cook, plan.dish, nowS),
     nowS,
     mostS: Math.max(patienceS(plan), nowS + LEAST_PATIENCE_S),
@@ -181,6 +183,20 @@ function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {
   })
   if (cook.offFireS !== null) changes.push({ timeS: cook.offFireS, vessel: 0, flame: markFlame(plan, mainVessel(plan.dish), 'off') })
   return changes.sort((p, q) => p.timeS - q.timeS)
+}
+
+/**
+ * Turns that are planned for the last roast and whose cue has not been marked: what was marked speaks for itself. Whether
+ * the flame goes off is decided when its cue has come.
+ */
+function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
+  const stage = lastRoast(plan.dish)
+  if (!plan.turns || stage < 0) return []
+  const { vessel } = mainLine(plan.dish)[stage]
+  const marked = (cue: string): boolean => cook.signs.some(tap => tap.what === cue) || cook.looks.some(look => look.what === cue)
+  const late = lateness(plan.seed)
+  return plan.turns.flatMap(({ cue, mark }): ProgramTurn[] =>
+    (cue === 'start' || mark === 'off' || marked(cue) ? [] : [{ stage, sign: SIGN[cue], flame: markFlame(plan, vessel, mark), late }]))
 }
 
 /** Readings by their time; the two last ask what weight and temperature are now. */

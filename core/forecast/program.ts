@@ -92,6 +92,8 @@ export interface ProgramControl {
 
 /** A flame that is taken when a sign shows in the main line. */
 export interface ProgramTurn {
+  /** Index of the main-line stage in which it is taken. */
+  readonly stage: number
   /** Index into SIGNS. */
   readonly sign: number
   readonly flame: FlameSetting

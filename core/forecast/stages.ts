@@ -30,7 +30,7 @@ export function noteSign(run: Run, record: EnsembleRecord, index: number, sign: 
   if (run.program.stages[run.stage]?.sign === sign) run.readyS = timeS
   const { turns } = run.program
   for (let k = 0; k < turns.length; k++) {
-    if (turns[k].sign === sign) run.turnsAtS[k] = timeS + turns[k].late[index % turns[k].late.length] * (timeS - run.stageStartS)
+    if (turns[k].sign === sign && turns[k].stage === run.stage) run.turnsAtS[k] = timeS + turns[k].late[index % turns[k].late.length] * (timeS - run.stageStartS)
   }
 }
 
@@ -91,6 +91,11 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   control.lagS = stage.flame.lagS
   control.cover = stage.cover
   for (let k = 0; k < stage.watches.length; k++) run.levels[stage.watches[k]] = -1e9
+  for (let k = 0; k < program.turns.length; k++) {
+    // A sign that was there before the stage began is there as it begins; a turn that did not come in its stage is off.
+    const shown = program.turns[k].stage === run.stage && record.signs[index * SIGNS.length + program.turns[k].sign] < Number.POSITIVE_INFINITY
+    run.turnsAtS[k] = shown ? run.timeS : Number.POSITIVE_INFINITY
+  }
   if (stage.sign !== null) run.readyS = record.signs[index * SIGNS.length + stage.sign]
 }
 

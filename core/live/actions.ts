@@ -1,6 +1,7 @@
 import { mainLine } from '../dish/mainLine'
 import { COLOUR_STEPS } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
+import { dueTurn } from './dueTurn'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './replay'
 
@@ -33,6 +34,8 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, due: string | null): A
   if (!stage) return [{ role: 'done', code: 'start', marks: { kind: 'cook.started', payload: {} }, opens: null }]
   const actions: Action[] = []
   if (due) actions.push({ role: 'other', code: `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, marks: { kind: 'vessel.lit', payload: { vessel: due } }, opens: null })
+  const turn = dueTurn(plan, cook)
+  if (turn) actions.push({ role: 'other', code: `turn.${turn.mark}`, marks: { kind: 'flame.changed', payload: { vessel: stage.vessel, mark: turn.mark } }, opens: null })
   const tapped = (sign: string): boolean => cook.signs.some(tap => tap.what === sign)
   if (stage.does === 'roast' && stage.id !== 'paste' && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
   if ('sign' in stage.until) {

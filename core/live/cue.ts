@@ -3,6 +3,7 @@ import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Forecast, Window } from '../forecast/forecast'
 import type { SignId } from '../dish/signIds'
+import { dueTurn } from './dueTurn'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './replay'
 
@@ -22,6 +23,8 @@ export interface Cue {
   readonly caution: CautionCode | null
   /** Side vessel that is due, or null. */
   readonly vessel: string | null
+  /** Mark the flame should be turned down to, where a flame plan names one. */
+  readonly mark?: string | undefined
 }
 
 /** The other vessel is called this long before it is due, s. */
@@ -86,7 +89,7 @@ function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
 const plain = (stage: Stage): boolean => stage.id !== 'take-up'
 const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next')
 
-type StageCue = Pick<Cue, 'code' | 'caution'>
+type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 
 function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
   const line = mainLine(plan.dish)
@@ -99,6 +102,8 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
     case 'pour': return { code: 'pouring', caution: 'pour' }
     case 'roast': {
       const pours = line[cook.stage + 1]?.does === 'pour'
+      const turn = ready ? null : dueTurn(plan, cook)
+      if (turn) return { code: 'turn-down', caution: 'hot-fat', mark: turn.mark }
       if (ready) return pours ? { code: 'pour-now', caution: 'pour' } : { code: 'next', caution: 'hot-fat' }
       if (near && pours) return { code: 'pour-soon', caution: 'pour' }
       if (near) return { code: 'watch', caution: 'hot-fat' }

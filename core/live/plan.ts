@@ -1,6 +1,7 @@
 import type { Belief } from '../belief/belief'
 import type { Lab } from '../colour/lab'
 import type { FireKind } from '../fire/fireKinds'
+import type { FlameTurn } from '../flame/flamePlan'
 import type { Dish } from '../dish/dish'
 import type { Forecast } from '../forecast/forecast'
 import type { Vessel } from '../vessel/vessel'
@@ -70,6 +71,8 @@ export interface CookPlan {
   readonly fires: Readonly<Record<string, PlanFire>>
   /** Flame mark by stage id. */
   readonly flames: Readonly<Record<string, string>>
+  /** Turns of the flame in the last roast, from a flame plan; its first mark is in `flames`. */
+  readonly turns?: readonly FlameTurn[] | undefined
   /** The household's cup these amounts were read in. */
   readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
   readonly people: number

@@ -6,6 +6,7 @@ import type { Dish } from '../dish/dish'
 import type { Yields } from '../composition/ingredient'
 import { CoreError } from '../error'
 import { FIRE_KINDS, type FireKind } from '../fire/fireKinds'
+import type { FlameTurn } from '../flame/flamePlan'
 import { MODEL_VERSION } from '../forecast/modelVersion'
 import { soakWater } from '../proportions/waterOf'
 import { requireRange } from '../requireRange'
@@ -42,6 +43,8 @@ export interface CookChoices {
   readonly fires: Readonly<Record<string, ChosenFire>>
   /** Flame marks by stage id; what is not given is guessed. */
   readonly flames: Readonly<Record<string, string>>
+  /** Turns of the flame in the last roast, from a flame plan. */
+  readonly turns?: readonly FlameTurn[] | undefined
   readonly people: number
   readonly firstBelief: Belief
   readonly evidence: readonly Evidence[]
@@ -91,7 +94,9 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     plannedAt,
     forecast: null,
   }
-  return { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence)) }
+  // Usual minutes are those of a flame left as it is: the turns come after they were blended in.
+  const blended = { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence)) }
+  return choices.turns && choices.turns.length > 0 ? { ...blended, turns: choices.turns } : blended
 }
 
 function planFire(fire: ChosenFire): PlanFire {

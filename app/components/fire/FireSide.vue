@@ -16,6 +16,11 @@ const props = defineProps<{
   before: string | null
 }>()
 
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+}>()
+
 const nowS = computed(() => props.fire.nowS.value)
 const cook = computed(() => props.fire.cook.value)
 const side = computed(() => {
@@ -80,6 +85,20 @@ const alone = computed(() => {
   const seconds = props.fire.forecast.value?.leftAloneS
   return props.fire.stage.value?.does === 'roast' && seconds !== null && seconds !== undefined ? `From first colour to brown in about ${clockText(Math.round(seconds / 10) * 10)} on this flame if you turn away.` : ''
 })
+/** When the roast is likeliest right, as the flame stands. */
+const takeOff = computed(() => {
+  const end = props.fire.ahead.value?.end
+  return end && end.timeS > nowS.value + 15 ? `Likeliest right at ${clockText(end.timeS)}, ${Math.round(100 * end.reaches)} in 100.` : ''
+})
+/** Where turning the flame off now makes more of it, once a colour was seen. */
+const BETTER = 0.03
+const offNow = computed(() => {
+  const found = props.fire.ahead.value
+  const coloured = (cook.value?.looks.length ?? 0) > 0
+  const burning = (props.fire.flames.value[props.fire.main.value]?.mark ?? 'off') !== 'off'
+  if (!found || !coloured || !burning || found.endIfOff.reaches < found.end.reaches + BETTER) return null
+  return { off: Math.round(100 * found.endIfOff.reaches), on: Math.round(100 * found.end.reaches) }
+})
 /** What to watch for in this stage, and what will look wrong and is not. */
 const looks = computed(() => {
   const stage = props.fire.stage.value
@@ -132,8 +151,23 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
         {{ window('pour') }}
       </p>
       <p class="soft">
-        {{ before && before !== window('pour') ? `Was ${before} before your last mark. ` : '' }}{{ alone }} {{ rests }}
+        {{ before && before !== window('pour') ? `Was ${before} before your last mark. ` : '' }}{{ takeOff }} {{ alone }} {{ rests }}
       </p>
+    </section>
+    <section
+      v-if="offNow"
+      class="slab"
+    >
+      <h2>Flame off now</h2>
+      <p class="next">
+        Pan and fat bring it there: right {{ offNow.off }} in 100, left on {{ offNow.on }}. Keep stirring.
+      </p>
+      <button
+        class="stone-button"
+        @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: 'off' })"
+      >
+        Flame is off
+      </button>
     </section>
     <section
       v-if="looks"

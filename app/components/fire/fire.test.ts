@@ -3,22 +3,9 @@ import { computed, defineComponent, h, nextTick, ref, shallowRef } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
-import { answer } from '../../../workers/answer'
-import type { WorkerQuestion } from '../../../contracts/worker'
 import { examplePlan, marked } from '../../../test/support/plans'
+import { WorkerHere } from '../../../test/support/workerHere'
 import type { Fire } from '../../composables/fire'
-
-/** A worker in this thread: answers as the real one does, one turn later. */
-class WorkerHere {
-  onmessage: ((event: { data: unknown }) => void) | null = null
-  onerror: (() => void) | null = null
-  postMessage(question: WorkerQuestion): void {
-    const told = JSON.parse(JSON.stringify(answer({ ...question, request: { ...question.request, members: 40 } }))) as unknown
-    queueMicrotask(() => this.onmessage?.({ data: told }))
-  }
-
-  terminate(): void {}
-}
 
 const plan = examplePlan()
 const STORY = [

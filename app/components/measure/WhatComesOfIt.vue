@@ -8,6 +8,7 @@ import { labToHex } from '../../../core/colour/labToHex'
 import { boundaryIndex } from '../../../core/dish/boundaryIndex'
 import { doneIndex } from '../../../core/dish/doneIndex'
 import { mainLine } from '../../../core/dish/mainLine'
+import type { FlameTurn } from '../../../core/flame/flamePlan'
 import { familyOf } from '../../../core/family/families'
 import { BUBBLING } from '../../../core/vessel/panFit'
 import { turnText } from '../../../words/dish'
@@ -16,6 +17,7 @@ import { BESIDE_WORDS } from '../../../words/stages'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import PanDrawing from '../PanDrawing.vue'
+import FlamePlanner from './FlamePlanner.vue'
 import ServingFacts from './ServingFacts.vue'
 
 const props = defineProps<{
@@ -67,6 +69,11 @@ const options = computed(() => ({
 }))
 const flameWord = computed(() => (flameStage.value?.does === 'roast' ? 'roast' : 'cook'))
 const flameOptions = computed(() => (fire.value?.marks ?? []).map(one => ({ value: one.id, label: `${flameWord.value} on ${one.label}` })))
+/** Takes a flame plan: its first mark stands at the roast, its turns come at the fire. */
+function takeFlames(stage: string, turns: readonly FlameTurn[]): void {
+  const [first, ...rest] = turns
+  if (first) set({ marks: { ...sheet.value?.marks, [stage]: first.mark }, turns: rest })
+}
 const minutes = (seconds: number): number => Math.round(seconds / 60)
 const rests = computed(() => {
   if (!forecast.value) return ''
@@ -132,14 +139,14 @@ const ways = computed(() => {
         label="Fire"
         :chosen="sheet.fire"
         :options="options.fires"
-        @choose="value => set({ fire: value, marks: {} })"
+        @choose="value => set({ fire: value, marks: {}, turns: [] })"
       />
       <ChoiceSelect
         v-if="flameStage"
         label="Flame"
         :chosen="plan?.flames[flameStage.id]"
         :options="flameOptions"
-        @choose="value => set({ marks: { ...sheet?.marks, ...(flameStage ? { [flameStage.id]: value } : {}) } })"
+        @choose="value => set({ marks: { ...sheet?.marks, ...(flameStage ? { [flameStage.id]: value } : {}) }, turns: [] })"
       />
     </div>
     <div
@@ -174,8 +181,13 @@ const ways = computed(() => {
       v-if="forecast?.turnDownS != null"
       class="danger small"
     >
-      This flame runs away: from first colour to brown in {{ Math.round((forecast.leftAloneS ?? 0) / 10) * 10 }} s. Take a lower mark, or turn it down at the first smell.
+      This flame runs away: from first colour to brown in {{ Math.round((forecast.leftAloneS ?? 0) / 10) * 10 }} s. Take a plan from below, a lower mark, or turn it down at the first smell.
     </p>
+    <FlamePlanner
+      v-if="plan"
+      :plan="plan"
+      @take="takeFlames"
+    />
     <ServingFacts
       part="rest"
       :comes="comes"

@@ -6,24 +6,13 @@ import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { STARTER_DISHES } from '../../../book/dishes'
 import type { Kitchen } from '../../../contracts/kitchen'
-import type { WorkerQuestion } from '../../../contracts/worker'
 import { measuredAmounts } from '../../../core/proportions/measuredAmounts'
-import { answer } from '../../../workers/answer'
+import { WorkerHere } from '../../../test/support/workerHere'
 import type { MeasureSheet } from '../../composables/measureSheet'
 import AmountShelf from './AmountShelf.vue'
 
 const dish = STARTER_DISHES[0]!
 const cup = { ...FIRST_KITCHEN.measures[0]!, name: 'Verandah glass', volumeMl: 180, origin: 'weighed' as const }
-
-class WorkerHere {
-  onmessage: ((event: { data: unknown }) => void) | null = null
-  postMessage(question: WorkerQuestion): void {
-    const told = JSON.parse(JSON.stringify(answer({ ...question, request: { ...question.request, members: 30 } }))) as unknown
-    queueMicrotask(() => this.onmessage?.({ data: told }))
-  }
-
-  terminate(): void {}
-}
 
 beforeEach(() => {
   vi.resetModules()

@@ -179,6 +179,7 @@ const kept = computed(() => {
           :fire="fire"
           :plan="plan"
           :before="before"
+          @mark="mark"
         />
       </aside>
       <footer class="hands">

@@ -1,0 +1,59 @@
+import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
+import { mainLine } from '../../core/dish/mainLine'
+import { usualMinutes } from '../../core/dish/usualMinutes'
+import type { FlameWish } from '../../core/flame/flamePlan'
+import type { RoastAhead } from '../../core/flame/roastAhead'
+import { lastRoast } from '../../core/forecast/roastIndex'
+import type { Observation } from '../../core/live/observation'
+import type { CookPlan } from '../../core/live/plan'
+import type { LiveCook } from '../../core/live/replay'
+import { askRoastAhead } from './forecaster'
+
+const EVERY_S = 20
+const EVERY_REAL_MS = 1000
+const MEMBERS = 120
+/** So many times its usual minutes a roast is looked ahead. */
+const AHEAD = 3
+
+/**
+ * Looks ahead of a running roast: when it is likeliest right, and what turning the flame off would make of it.
+ *
+ * @param plan the plan, or null while it is not here
+ * @param observations everything marked
+ * @param cook the replayed cook
+ * @param nowS how far the cook is, s
+ * @returns what is ahead; null outside the last roast
+ */
+export function useRoastLook(
+  plan: Readonly<Ref<CookPlan | null>>,
+  observations: Readonly<Ref<readonly Observation[]>>,
+  cook: Readonly<Ref<LiveCook | null>>,
+  nowS: Readonly<Ref<number>>,
+): Readonly<Ref<RoastAhead | null>> {
+  const ahead = shallowRef<RoastAhead | null>(null)
+  let askedS = 0
+  let askedMs = 0
+  let question = 0
+  const look = async (): Promise<void> => {
+    const current = plan.value
+    const live = cook.value
+    const mine = ++question
+    const at = current ? lastRoast(current.dish) : -1
+    const stage = current ? mainLine(current.dish)[at] : undefined
+    if (!current || !live || !stage || live.stage !== at || live.finishedS !== null || !('sign' in stage.until)) {
+      ahead.value = null
+      return
+    }
+    askedS = nowS.value
+    askedMs = performance.now()
+    const wish: FlameWish = { step: stage.until.sign as FlameWish['step'], patienceS: Math.min(7200, 60 * AHEAD * Math.max(5, usualMinutes(current.dish, stage))), risk: 0.02 }
+    const found = await askRoastAhead(`${current.id}-roast`, current, observations.value, nowS.value, wish, MEMBERS).catch(() => null)
+    if (mine === question && found) ahead.value = found
+  }
+  watch([plan, observations], () => void look(), { immediate: true })
+  const stop = watch(nowS, (now) => {
+    if (ahead.value && now - askedS >= EVERY_S && performance.now() - askedMs >= EVERY_REAL_MS) void look()
+  })
+  onScopeDispose(stop)
+  return ahead
+}

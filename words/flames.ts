@@ -1,0 +1,57 @@
+import type { FlameSchedule, TurnCue } from '../core/flame/flamePlan'
+import type { CookPlan, FlameMark } from '../core/live/plan'
+
+/** When a flame of a schedule is taken. */
+export const TURN_WORDS: Readonly<Record<TurnCue, string>> = {
+  'start': 'start on', 'aroma': 'at the smell', 'pale': 'at first colour', 'golden': 'at golden', 'deep-golden': 'at deep golden', 'brown': 'at brown', 'burnt': 'at burnt',
+}
+
+/** A roast as it is wished for. */
+export const ROAST_WORDS: Readonly<Record<string, string>> = {
+  'aroma': 'to its smell', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown', 'burnt': 'burnt',
+}
+
+/**
+ * A share as cooks say it.
+ *
+ * @param share of one
+ * @returns such as `1 in 40`, `hardly ever`
+ */
+export function oneIn(share: number): string {
+  if (share < 0.0025) return 'hardly ever'
+  const many = 1 / share
+  return `1 in ${many >= 20 ? Math.round(many / 10) * 10 : Math.max(1, Math.round(many))}`
+}
+
+/**
+ * A schedule in one line.
+ *
+ * @param schedule its turns
+ * @param marks of the fire
+ * @returns such as `start on middle, at the smell low, at golden off`
+ */
+export function scheduleText({ turns }: Pick<FlameSchedule, 'turns'>, marks: readonly FlameMark[]): string {
+  return turns.map(turn => `${TURN_WORDS[turn.cue]} ${markText(turn.mark, marks)}`).join(', ')
+}
+
+/**
+ * A mark by its household name.
+ *
+ * @param id of the mark, or `off`
+ * @param marks of the fire
+ * @returns its name
+ */
+export function markText(id: string, marks: readonly FlameMark[]): string {
+  return marks.find(mark => mark.id === id)?.label ?? id
+}
+
+/**
+ * A mark of any fire of a plan by its household name.
+ *
+ * @param plan whose fires are looked through
+ * @param id of the mark, or `off`
+ * @returns its name
+ */
+export function planMarkText(plan: Pick<CookPlan, 'fires'>, id: string): string {
+  return markText(id, Object.values(plan.fires).flatMap(fire => fire.marks))
+}
