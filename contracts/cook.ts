@@ -62,6 +62,7 @@ export const CookPlanSchema = z.strictObject({
   modelVersion: z.string().max(40),
   airC: z.number().min(-20).max(55),
   altitudeM: z.number().min(-400).max(6000),
+  thermometerK: z.number().min(-15).max(15).optional(),
   plannedAt: Millis,
   forecast: ForecastSchema.nullable(),
 }) satisfies z.ZodType<CookPlan>

@@ -76,6 +76,10 @@ export type Tray = z.infer<typeof TraySchema>
 /** How this house reads its numbers: one switch for all screens. */
 export const SettingsSchema = z.strictObject({
   id: z.literal('house'), units: z.enum(['metric', 'imperial']), currency: z.string().trim().max(4),
+  /** Height of the house above the sea, m; missing is not known. */
+  altitudeM: z.number().min(-400).max(6000).optional(),
+  /** What the kitchen thermometer reads too much, K; missing is not known. */
+  thermometerK: z.number().min(-15).max(15).optional(),
 })
 export type Settings = z.infer<typeof SettingsSchema>
 

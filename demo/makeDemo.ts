@@ -37,7 +37,7 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
     })),
   ].sort((p, q) => p.startedAt - q.startedAt)
   for (const { startedAt, cook } of days) {
-    const cooked = await cook(await hearth.batches.evidence(), startedAt)
+    const cooked = await cook((await hearth.lessons.learned()).evidence, startedAt)
     nowMs = startedAt
     await hearth.cooks.create(cooked.plan)
     for (const observation of cooked.observations) {

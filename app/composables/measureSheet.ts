@@ -1,6 +1,6 @@
 import { useDebounceFn, useEventListener, useManualRefHistory } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import type { Kitchen } from '../../contracts/kitchen'
+import type { Kitchen, Settings } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
 import { SheetSchema, type Sheet } from '../../contracts/sheet'
 import { firstBelief } from '../../core/belief/firstBelief'
@@ -76,7 +76,7 @@ export function useMeasureSheet(sources: SheetSources) {
     const points = forecast.value?.points ?? []
     return points.length > 0 ? Math.max(...points.map(one => one.volumeMl)) : volumes.value?.greatestMl ?? null
   })
-  const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value) : null))
+  const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value, sources.kitchen.value?.settings[0]) : null))
   const { forecast, forecastIsOld } = useCoarseThenFine(plan)
   const keep = useDebounceFn(() => {
     if (sheet.value) localStorage.setItem(KEPT, JSON.stringify(sheet.value))
@@ -157,7 +157,7 @@ function useChosen(sources: SheetSources, sheet: Readonly<Ref<Sheet | null>>) {
 }
 type Chosen = ReturnType<typeof useChosen>
 
-function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number) {
+function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number, settings: Settings | undefined) {
   const { cup: { value: cup }, pan: { value: pan }, pot: { value: pot }, fire: { value: fire }, otherFire: { value: otherFire } } = chosen
   if (!cup || !pan || !pot || !fire || !otherFire) return null
   const onMainFire = new Set(['pan', 'pressure-pan'])
@@ -168,7 +168,7 @@ function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingred
     flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
     turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),
     people: Math.min(500, Math.max(0.5, Math.round(sheet.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
-    seed: SEED, airC: ROOM_C, altitudeM: 0,
+    seed: SEED, airC: ROOM_C, altitudeM: settings?.altitudeM ?? 0, thermometerK: settings?.thermometerK,
   }, 0)
 }
 

@@ -89,7 +89,7 @@ async function add(kind: string): Promise<void> {
             :units="unitsInUse"
             :currency="house.currency"
             @units="units => house.setUnits(units)"
-            @currency="currency => keep('settings', { id: 'house', units: unitsInUse, currency })"
+            @currency="currency => keep('settings', { ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, currency })"
           />
           <ThingBoard
             v-for="board in boards"

@@ -3,15 +3,13 @@ import { computed, shallowRef } from 'vue'
 import { z } from 'zod'
 import { DishCardSchema } from '../../contracts/dish'
 import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kitchen'
+import { LearnedSchema, ToldLessonSchema, type EvidenceSource, type Lesson, type ToldLesson } from '../../contracts/lesson'
 import type { Evidence } from '../../core/belief/evidence'
 import type { DishCard } from '../../core/dish/dish'
 import { Anything, ask } from '../composables/api'
 import { readIn } from '../composables/format'
 
 const DishesSchema = z.object({ dishes: z.array(DishCardSchema), aside: z.array(z.string()) })
-const EvidenceSchema = z.object({
-  evidence: z.array(z.object({ name: z.string(), of: z.string(), value: z.number(), variance: z.number(), batch: z.string() })),
-})
 
 /** What belongs to the house: its kitchen, its dishes and what its batches have taught. */
 export const useHouse = defineStore('house', () => {
@@ -19,19 +17,21 @@ export const useHouse = defineStore('house', () => {
   const dishes = shallowRef<readonly DishCard[]>([])
   const aside = shallowRef<readonly string[]>([])
   const evidence = shallowRef<readonly Evidence[]>([])
+  const sources = shallowRef<readonly EvidenceSource[]>([])
   const trouble = shallowRef<string | null>(null)
 
   /** Reads everything from the hearth. */
   async function load(): Promise<void> {
     try {
       const [shelves, book, learned] = await Promise.all([
-        ask('GET', '/kitchen', KitchenSchema), ask('GET', '/dishes', DishesSchema), ask('GET', '/evidence', EvidenceSchema),
+        ask('GET', '/kitchen', KitchenSchema), ask('GET', '/dishes', DishesSchema), ask('GET', '/evidence', LearnedSchema),
       ])
       kitchen.value = shelves
       dishes.value = book.dishes
       aside.value = book.aside
       readIn(shelves.settings[0]?.units ?? 'metric')
       evidence.value = learned.evidence
+      sources.value = learned.sources
       trouble.value = null
     }
     catch (error) {
@@ -60,6 +60,25 @@ export const useHouse = defineStore('house', () => {
     await ask('DELETE', `/kitchen/${shelf}/${id}`, Anything)
   }
 
+  async function learnAnew(): Promise<void> {
+    const learned = await ask('GET', '/evidence', LearnedSchema)
+    evidence.value = learned.evidence
+    sources.value = learned.sources
+  }
+
+  /** Teaches the house something; what it says comes back, and everything learned is read anew. */
+  async function teach(lesson: Lesson): Promise<ToldLesson> {
+    const told = await ask('PUT', `/lessons/${lesson.id}`, ToldLessonSchema, lesson)
+    await learnAnew()
+    return told
+  }
+
+  /** Takes a lesson back; teaching it again brings it back. */
+  async function unteach(id: string): Promise<void> {
+    await ask('DELETE', `/lessons/${id}`, Anything)
+    await learnAnew()
+  }
+
   /** Keeps a new version of a dish. */
   async function keepDish(dish: DishCard): Promise<void> {
     await ask('PUT', `/dishes/${dish.id}`, Anything, dish)
@@ -75,12 +94,12 @@ export const useHouse = defineStore('house', () => {
   /** Reads numbers in other units: on all screens at once, and for good. */
   async function setUnits(units: 'metric' | 'imperial'): Promise<void> {
     readIn(units)
-    await put('settings', { id: 'house', units, currency: kitchen.value?.settings[0]?.currency ?? '' })
+    await put('settings', { currency: '', ...kitchen.value?.settings[0], id: 'house', units })
   }
 
   const cups = computed(() => kitchen.value?.measures.filter(one => one.kind === 'cup') ?? [])
   const pans = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pan') ?? [])
   const pots = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pot') ?? [])
   const currency = computed(() => kitchen.value?.settings[0]?.currency ?? '')
-  return { kitchen, dishes, aside, evidence, putAside, setUnits, currency, trouble, load, put, remove, keepDish, cups, pans, pots }
+  return { kitchen, dishes, aside, evidence, sources, teach, unteach, putAside, setUnits, currency, trouble, load, put, remove, keepDish, cups, pans, pots }
 })

@@ -143,7 +143,7 @@ function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Residua
     const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
     if (query.of === 'temp-c') {
       const read = k < readings ? cook.temperatures.find(one => one.timeS === query.timeS) : undefined
-      return read ? [(record, member) => (read.what.tempC - forecast(record, member)) / THERMOMETER_K] : []
+      return read ? [(record, member) => (read.what.tempC - (plan.thermometerK ?? 0) - forecast(record, member)) / THERMOMETER_K] : []
     }
     const read = k < readings ? cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main) : undefined
     if (!read) return []

@@ -81,6 +81,8 @@ export interface CookPlan {
   readonly modelVersion: string
   readonly airC: number
   readonly altitudeM: number
+  /** What the kitchen thermometer reads too much, K; missing counts as nothing. */
+  readonly thermometerK?: number | undefined
   /** ms since 1970. */
   readonly plannedAt: number
   /** What was forecast before the fire was lit. */

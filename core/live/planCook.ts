@@ -52,6 +52,7 @@ export interface CookChoices {
   /** °C and m above the sea. */
   readonly airC: number
   readonly altitudeM: number
+  readonly thermometerK?: number | undefined
 }
 
 /**
@@ -96,7 +97,11 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
   }
   // Usual minutes are those of a flame left as it is: the turns come after they were blended in.
   const blended = { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence)) }
-  return choices.turns && choices.turns.length > 0 ? { ...blended, turns: choices.turns } : blended
+  return {
+    ...blended,
+    ...(choices.turns && choices.turns.length > 0 ? { turns: choices.turns } : {}),
+    ...(choices.thermometerK === undefined ? {} : { thermometerK: choices.thermometerK }),
+  }
 }
 
 function planFire(fire: ChosenFire): PlanFire {

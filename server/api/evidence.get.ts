@@ -1,4 +1,4 @@
 import { route } from '../http/route'
 
-/** What the newest batches say of the lasting numbers. */
-export default route(async hearth => ({ evidence: await hearth.batches.evidence() }))
+/** Readings that count of the lasting numbers, of batches and lessons, and where they come from. */
+export default route(hearth => hearth.lessons.learned())

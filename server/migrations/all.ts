@@ -1,5 +1,6 @@
 import { foundation } from './2026-11-25-foundation'
 import { book } from './2026-11-26-book'
+import { lessons } from './2026-11-27-lessons'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book]
+export const MIGRATIONS = [foundation, book, lessons]

@@ -12,6 +12,7 @@ export interface Models {
   readonly Cook: Table
   readonly Observation: Table
   readonly Batch: Table
+  readonly Lesson: Table
 }
 
 const text = (allowNull = false) => ({ type: DataTypes.TEXT, allowNull })
@@ -47,5 +48,8 @@ export function defineModels(sequelize: Sequelize): Models {
       id: { ...text(), primaryKey: true }, dishId: text(), dish: text(), startedAt: whole(), summary: text(), evidence: text(),
       note: text(), removedAt: whole(true),
     }, { ...plain, tableName: 'batches' }),
+    Lesson: sequelize.define('Lesson', {
+      id: { ...text(), primaryKey: true }, kind: text(), at: whole(), lesson: text(), told: text(), removedAt: whole(true),
+    }, { ...plain, tableName: 'lessons' }),
   }
 }

@@ -1,6 +1,7 @@
 import { Op } from 'sequelize'
 import { z } from 'zod'
 import { BatchPictureSchema, BatchSummarySchema, type Batch, type BatchLine, type BatchListLine, type BatchPage } from '../../contracts/batch'
+import type { EvidenceSource } from '../../contracts/lesson'
 import type { Evidence } from '../../core/belief/evidence'
 import { settleCook } from '../../core/batch/settleCook'
 import { replay } from '../../core/live/replay'
@@ -18,7 +19,8 @@ export interface Batches {
   note(id: string, note: string): Promise<void>
   remove(id: string): Promise<void>
   restore(id: string): Promise<void>
-  evidence(): Promise<Evidence[]>
+  /** What the newest batches say, and which they are. */
+  evidence(): Promise<{ readonly evidence: Evidence[], readonly sources: Omit<EvidenceSource, 'forgotten'>[] }>
 }
 
 /** How many of the newest batches the household's belief rests on. */
@@ -72,9 +74,12 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks):
     restore: id => change(id, { removedAt: null }),
     async evidence() {
       const rows = await Batch.findAll({
-        where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['evidence'], raw: true,
+        where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['id', 'dish', 'startedAt', 'evidence'], raw: true,
       }) as unknown as Row[]
-      return rows.flatMap(one => JSON.parse(String(one.evidence)) as Evidence[])
+      return {
+        evidence: rows.flatMap(one => JSON.parse(String(one.evidence)) as Evidence[]),
+        sources: rows.map(one => ({ id: String(one.id), kind: 'batch', name: String(one.dish), at: Number(one.startedAt) })),
+      }
     },
   }
 }

@@ -4,6 +4,7 @@ import { cooksOf, type Cooks } from './cooks'
 import { openDatabase, type Database } from './database'
 import { dishesOf, type Dishes } from './dishes'
 import { kitchensOf, type Kitchens } from './kitchens'
+import { lessonsOf, type Lessons } from './lessons'
 import { streamsOf, type Streams } from './streams'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
 
@@ -16,6 +17,7 @@ export interface Hearth {
   readonly dishes: Dishes
   readonly cooks: Cooks
   readonly batches: Batches
+  readonly lessons: Lessons
   /** Appends to a stream and settles the cook under its id when that changes what the ledger shows. */
   append(stream: string, request: AppendRequest): Promise<StoredObservation[]>
   /** Waits for settling that is still under way. */
@@ -50,6 +52,7 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
     clock, database, streams, cooks, batches,
     kitchens: kitchensOf(database, clock),
     dishes: dishesOf(database, clock),
+    lessons: lessonsOf(database, clock, batches),
     async append(stream, request) {
       const stored = await streams.append(stream, request)
       if (request.observations.some(one => SETTLING.has(one.kind))) settle(stream)

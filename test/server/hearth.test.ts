@@ -135,7 +135,7 @@ describe('cooks and batches', () => {
     expect(batch.line.summary.plannedStones.length).toBeGreaterThan(3)
     expect(batch.observations).toHaveLength(STORY.length)
     expect(await hearth.cooks.live()).toEqual([])
-    expect((await hearth.batches.evidence()).some(one => one.name === 'fire.front')).toBe(true)
+    expect((await hearth.batches.evidence()).evidence.some(one => one.name === 'fire.front')).toBe(true)
   })
 
   it('follow an outcome and a correction that come after the end', async () => {
@@ -167,7 +167,7 @@ describe('cooks and batches', () => {
     await hearth.batches.note('a', 'again on Sunday')
     await hearth.batches.remove('a')
     expect((await hearth.batches.page({ limit: 10 })).batches).toEqual([])
-    expect(await hearth.batches.evidence()).toEqual([])
+    expect(await hearth.batches.evidence()).toEqual({ evidence: [], sources: [] })
     await hearth.batches.restore('a')
     expect((await hearth.batches.page({ limit: 10 })).batches[0]!.note).toBe('again on Sunday')
   })
