@@ -4,12 +4,15 @@ import { stageDish } from '../core/dish/stageDish'
 import { FAULTS } from '../contracts/batch'
 import { CookPlanSchema } from '../contracts/cook'
 import { KitchenSchema } from '../contracts/kitchen'
+import { LessonSchema } from '../contracts/lesson'
 import { ObservationSchema } from '../contracts/observation'
 import { settleCook } from '../core/batch/settleCook'
+import { readBoilCheck } from '../core/boil/readBoilCheck'
 import { replay } from '../core/live/replay'
 import { cookBatch } from './cookBatch'
-import { DEMO_BATCHES, DEMO_KITCHEN } from './house'
-import { cookUsualBatch, USUAL_BATCHES } from './usualBatch'
+import { DEMO_BATCHES, DEMO_KITCHEN, HIDDEN } from './house'
+import { boilOnce } from './boilOnce'
+import { cookOtherBatch, OTHER_BATCHES } from './otherBatch'
 
 const START = 1_790_000_000_000
 const cooked = (i: number) => cookBatch(stageDish(STARTER_DISHES[0]!), DEMO_BATCHES[i]!, [], START, 401 + i)
@@ -37,10 +40,10 @@ describe('the demo house', () => {
     expect(cook.stageStarts.every(start => start !== null)).toBe(true)
   })
 
-  it('cooks other families too, by usual minutes, and lets the house learn its own', () => {
-    for (const [i, batch] of USUAL_BATCHES.entries()) {
+  it('cooks other families too, and lets the house learn its own minutes', () => {
+    for (const [i, batch] of OTHER_BATCHES.entries()) {
       const dish = stageDish(STARTER_DISHES.find(one => one.id === batch.dish)!)
-      const { plan, observations } = cookUsualBatch(dish, batch, [], START, 701 + i)
+      const { plan, observations } = cookOtherBatch(dish, batch, [], START, 701 + i)
       expect(CookPlanSchema.safeParse(plan).error?.issues ?? []).toEqual([])
       const cook = replay(plan, observations)
       expect(cook.finishedS, batch.dish).not.toBeNull()
@@ -49,6 +52,15 @@ describe('the demo house', () => {
       expect(summary.faults).toEqual(batch.faults)
       expect(evidence.some(one => one.name.startsWith(`minutes.${batch.dish}.`))).toBe(true)
     }
+  })
+
+  it('did a boil check that finds the hidden power of its fire', () => {
+    const lesson = boilOnce(START)
+    expect(LessonSchema.safeParse(lesson).error?.issues ?? []).toEqual([])
+    const { factor } = readBoilCheck(lesson.kind === 'boil-check' ? lesson.check : (undefined as never))
+    expect(factor.early).toBeLessThan(HIDDEN.mainFire)
+    expect(factor.late).toBeGreaterThan(HIDDEN.mainFire)
+    expect(factor.late / factor.early).toBeLessThan(1.35)
   })
 
   it('tells the same story for the same seed', () => {

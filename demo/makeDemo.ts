@@ -4,10 +4,13 @@ import { stageDish } from '../core/dish/stageDish'
 import { openHearth } from '../server/services/hearth'
 import { stock } from '../server/services/stock'
 import { cookBatch } from './cookBatch'
-import { cookUsualBatch, USUAL_BATCHES } from './usualBatch'
+import { boilOnce } from './boilOnce'
+import { cookOtherBatch, OTHER_BATCHES } from './otherBatch'
 import { DEMO_BATCHES, DEMO_KITCHEN, demoStore } from './house'
 
 const DAY_MS = 86_400_000
+/** The house did its boil check so long ago. */
+const BOILED_DAYS_AGO = 29
 
 /**
  * Makes the demo house in a folder: its kitchen, its dish, and past batches cooked by the real model against hidden
@@ -32,11 +35,18 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
   const at = (batch: { readonly daysAgo: number, readonly hour: number }, i: number): number => midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
   const days = [
     ...DEMO_BATCHES.map((batch, i) => ({ startedAt: at(batch, i), cook: (evidence: readonly Evidence[], startedAt: number) => cookBatch(dish, batch, evidence, startedAt, 401 + i) })),
-    ...USUAL_BATCHES.map((batch, i) => ({
-      startedAt: at(batch, i), cook: async (evidence: readonly Evidence[], startedAt: number) => cookUsualBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
+    ...OTHER_BATCHES.map((batch, i) => ({
+      startedAt: at(batch, i), cook: async (evidence: readonly Evidence[], startedAt: number) => cookOtherBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
     })),
   ].sort((p, q) => p.startedAt - q.startedAt)
+  let boiled = false
+  const boilAt = midnight - BOILED_DAYS_AGO * DAY_MS + 10 * 3_600_000
   for (const { startedAt, cook } of days) {
+    if (startedAt > boilAt && !boiled) {
+      boiled = true
+      nowMs = boilAt
+      await hearth.lessons.put(boilOnce(boilAt))
+    }
     const cooked = await cook((await hearth.lessons.learned()).evidence, startedAt)
     nowMs = startedAt
     await hearth.cooks.create(cooked.plan)

@@ -96,3 +96,6 @@ export function measureText(text: string, count: number, name: string): string {
   const many = /(s|x|ch|sh)$/.test(lower) ? `${lower}es` : `${lower}s`
   return `${text} ${count > 1 ? many : lower}`
 }
+
+/** Kinds of fire. */
+export const FIRE_KIND_WORDS = { gas: 'gas', induction: 'induction, in watts or levels', coil: 'coil or plate: slow to follow', wood: 'wood or charcoal, by eye' } as const

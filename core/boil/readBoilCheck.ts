@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { Belief, BeliefEntry } from '../belief/belief'
 import { LEVEL_W, type Evidence } from '../belief/evidence'
 import { readingOf } from '../belief/evidenceOf'
@@ -17,17 +18,17 @@ import { boilProgram } from './boilProgram'
 import { altitudeOfBoilM } from './altitudeOfBoilM'
 
 /** How sharply the boil is seen, in log time, and to within how many seconds a hand stops the clock (estimates). */
-const SEEN = 0.03
-const HAND_S = 4
+const SEEN = constant('boilSeen')
+const HAND_S = constant('clockHand')
 /** Kitchen thermometer in moving water, K; kitchen scale, g and share. Standard deviations (estimates). */
-const THERMOMETER_K = 1.5
+const THERMOMETER_K = constant('thermometerWater')
 const SCALE_G = 3
-const SCALE_SHARE = 0.02
+const SCALE_SHARE = constant('boilOffShare')
 /** A pan whose weight is a guess takes up this much less or more heat, in the logarithm (estimate). */
-const GUESSED_PAN = 0.25
+const GUESSED_PAN = constant('guessedPan')
 const MEMBERS = 240
 /** A mark that is set again by hand, and a pan put back on it, is off by so much in the logarithm (estimate). */
-export const SET_AGAIN = 0.04
+export const SET_AGAIN = constant('setAgain')
 
 /** What a boil check says. */
 export interface BoilReading {

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { EnsembleRecord } from '../forecast/record'
 import { windowOf } from '../forecast/windowOf'
 import { normalCdf } from '../random/normalCdf'
@@ -6,7 +7,7 @@ import { withinOf } from './takeOff'
 
 /** How well a cook ends a roast by eye and forecast, in log time since its start, and how long the hand takes, s (estimates). */
 const END_NOISE = 0.18
-const HAND_S = 8
+const HAND_S = constant('handOff')
 
 /**
  * What a schedule comes to over an ensemble that was run under it until everything burnt.

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { contentG } from './contentG'
 import { heatCapacity } from './heatCapacity'
@@ -5,8 +6,8 @@ import { FAT, HELD, INVERT, NUTS, SOLIDS, SUGAR, TEMP, WATER, WETTED } from './l
 import type { Addition } from './program'
 
 /** Share of its water that swollen grain gives up to a saturated sugar solution (estimate): the mass runs again. */
-const DRAWN_OUT = 0.35
-const SATURATED = 0.675
+const DRAWN_OUT = constant('drawnOut')
+const SATURATED = constant('saturated')
 
 /**
  * Puts masses into a vessel and mixes their heat with what is there.

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { Lab } from '../colour/lab'
 import { labOnPath } from '../colour/labOnPath'
 import { HELD, SOLIDS, VAPOUR, WATER } from './layout'
@@ -7,7 +8,7 @@ import type { TracePoint } from './trace'
 /** Melted butterfat with nuts in it, before the base goes in; a syrup without a base (estimates). */
 const FAT_COLOUR: Lab = { lightness: 87, a: 1, b: 30 }
 /** Share of its water by whose loss a mass has grown as dense as it gets (estimate). */
-const DENSE_LOSS = 0.15
+const DENSE_LOSS = constant('denseLoss')
 const DARKEST = 18
 
 /**

@@ -1,10 +1,11 @@
+import { constant } from '../constants/constants'
 import type { BaseNumbers } from './baseNumbers'
 import { FAT, HELD, INVERT, NUTS, SOFT, SOLIDS, SUGAR, WATER } from './layout'
 
 /** Densities of the parts of a content, g/ml: handbook values (recalled, unchecked). */
-export const DENSITY = { water: 0.98, solids: 1.45, fat: 0.89, sugar: 1.59, nuts: 1.05 } as const
+export const DENSITY = { water: constant('densityWater'), solids: constant('densitySolids'), fat: constant('densityFat'), sugar: constant('densitySugar'), nuts: constant('densityNuts') }
 /** Water over dry solids at which grain has swollen its voids shut, g/g (estimate). */
-const SHUT = 1.5
+const SHUT = constant('swollenShut')
 
 /**
  * Volume of what is in a vessel: the parts side by side, fat and free water filling the voids between grains or pieces

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 /** What stands on a vessel: nothing, a lid, or the sealed lid of a pressure pan. */
 export const OPEN = 0
 export const LID = 1
@@ -7,4 +8,4 @@ export type Cover = typeof OPEN | typeof LID | typeof SEALED
 /**
  * Pressure above the air's at which a domestic pressure pan's valve lets steam go, Pa: 80–100 kPa (recalled, unchecked).
  */
-export const VALVE_PA = 85000
+export const VALVE_PA = constant('valvePressure')

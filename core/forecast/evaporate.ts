@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { saturationTempC } from '../water/saturationTempC'
 import { decayed } from '../table/decayed'
@@ -10,13 +11,13 @@ import type { VesselConditions } from './vesselConditions'
 import { waterActivity } from './waterActivity'
 
 /** Latent heat of water at 100 °C, J/g: handbook value. */
-export const LATENT_HEAT = 2257
+export const LATENT_HEAT = constant('latentHeat')
 /** How fast heat above the boil turns into vapour: s, in free liquid and inside grain (estimates). */
-const FREE_TIME = 6
-const GRAIN_TIME = 40
+const FREE_TIME = constant('boilsOffFree')
+const GRAIN_TIME = constant('boilsOffGrain')
 /** g/(s·m²·Pa): h/(ρ·cp) by the Lewis analogy at h = 8 W/(m²·K), times M/(R·T) at 350 K. */
-const SURFACE_COEFFICIENT = 4.5e-5
-const LID_SHARE = 0.1
+const SURFACE_COEFFICIENT = constant('surfaceCoefficient')
+const LID_SHARE = constant('lidDries')
 /** Below this the surface dries too little to matter in a cook, °C. */
 const IDLE_C = 30
 const boilsAt = tabulate(saturationTempC, 20_000, 4_800_000, 1500)

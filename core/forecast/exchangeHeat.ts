@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import type { BaseNumbers } from './baseNumbers'
 import { contentG } from './contentG'
@@ -8,8 +9,8 @@ import { FAT, HEAT, HELD, PAN_TEMP, POWER, TEMP, WATER } from './layout'
 import type { VesselConditions } from './vesselConditions'
 
 /** Share of the wall's film coefficient at the open surface, and what a lid leaves of it. */
-const SURFACE_SHARE = 0.7
-const LID_SHARE = 0.6
+const SURFACE_SHARE = constant('topLoss')
+const LID_SHARE = constant('lidLoss')
 
 /**
  * Moves heat for one step: fire to pan, pan to content, both to the room. Pan and content are coupled implicitly, so

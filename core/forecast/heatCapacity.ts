@@ -1,7 +1,8 @@
+import { constant } from '../constants/constants'
 import { FAT, INVERT, NUTS, SOLIDS, SUGAR, WATER } from './layout'
 
 /** Specific heats near 50 °C in J/(g·K): handbook values (recalled, unchecked); nuts by their usual composition. */
-export const SPECIFIC_HEAT = { water: 4.18, solids: 1.55, fat: 2.1, sugar: 1.3, nuts: 1.95 } as const
+export const SPECIFIC_HEAT = { water: constant('specificHeatWater'), solids: constant('specificHeatSolids'), fat: constant('specificHeatFat'), sugar: constant('specificHeatSugar'), nuts: constant('specificHeatNuts') }
 
 /**
  * Heat capacity of a vessel's content.

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { normalCdf } from '../random/normalCdf'
 import { mainVessel } from '../dish/mainVessel'
 import type { CookPlan } from '../live/plan'
@@ -7,18 +8,18 @@ import type { EnsembleRecord } from './record'
 import { SIGNS } from './signs'
 
 /** Noise of a tap in log time (measured tap error 0.18), and of a stage begun when its sign was there. */
-const TAP_NOISE = 0.18
-const STAGE_NOISE = 0.35
+const TAP_NOISE = constant('tapNoise')
+const STAGE_NOISE = constant('stageNoise')
 /** A tap out of nowhere still has this density against the model: keeps one wrong tap from ruling. */
-const STRAY = 0.01
+const STRAY = constant('stray')
 /** How often a sign passes without being tapped. */
-const MISSED = 0.4
+const MISSED = constant('missed')
 /** Kitchen scale: 3 g and 0.5 %; thermometer: 2.5 K. Standard deviations. */
-const SCALE_G = 3
-const SCALE_SHARE = 0.005
-const THERMOMETER_K = 2.5
+const SCALE_G = constant('scaleG')
+const SCALE_SHARE = constant('scaleShare')
+const THERMOMETER_K = constant('thermometerFood')
 /** Standard deviation of a guessed pan weight, as a share. */
-const GUESSED_TARE = 0.35
+const GUESSED_TARE = constant('guessedTare')
 
 /** Something marked, as every member sees it: residuals in standard deviations, for drawing better members. */
 export interface Residuals {

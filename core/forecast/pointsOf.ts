@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { appearance } from './appearance'
 import type { ForecastPoint } from './forecast'
@@ -6,8 +7,8 @@ import type { Program } from './program'
 import type { TracePoint } from './trace'
 
 /** What wet mass holds less of its fat than dry one, and how much sugar helps to hold (estimates). */
-const WET_SHARE = 0.5
-const SUGAR_HOLDS = 0.15
+const WET_SHARE = constant('wetFat')
+const SUGAR_HOLDS = constant('sugarFat')
 
 /**
  * A traced run as it is drawn and read.

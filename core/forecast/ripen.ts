@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../roast/arrhenius'
 import { tabulate } from '../table/tabulate'
@@ -5,9 +6,9 @@ import { CHARRING_RATE } from './roastLightness'
 import { AROMA, BROWNING, CHARRING, FLECKS, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER } from './layout'
 
 /** Activation energies in J/mol (estimates within published ranges for food browning, 60–130 kJ/mol). */
-const AROMA_ENERGY = 78000
-const NUT_ENERGY = 80000
-const CHARRING_ENERGY = 210000
+const AROMA_ENERGY = constant('aromaEnergy')
+const NUT_ENERGY = constant('nutEnergy')
+const CHARRING_ENERGY = constant('charringEnergy')
 const HOTTEST_C = 400
 const aromaRate = tabulate(tempC => arrhenius(tempC, AROMA_ENERGY), 60, HOTTEST_C, 0.5)
 const nutRate = tabulate(tempC => arrhenius(tempC, NUT_ENERGY), 60, HOTTEST_C, 0.5)
@@ -18,9 +19,9 @@ const IDLE_C = 85
  * The unluckiest grains lie on the pan longer than the film's share: so much nearer to its temperature (estimate). They brown
  * by the aroma's table, whose energy lies within the browning's range.
  */
-const LINGERS = 0.4
+const LINGERS = constant('lingers')
 /** Water over dry solids at which half of the mass is too wet to brown, g/g (estimate). */
-const WET = 0.3
+const WET = constant('wetBrowning')
 
 /**
  * Adds one step's browning, aroma and charring; the touching share of the mass is nearer to the pan's temperature, and

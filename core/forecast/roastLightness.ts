@@ -1,8 +1,9 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { BROWNING, CHARRING } from './layout'
 
 /** Darkening by charring per equivalent second at 175 °C, 1/s (estimate: golden to burnt in a few minutes there). */
-export const CHARRING_RATE = 0.0035
+export const CHARRING_RATE = constant('charringRate')
 
 /**
  * Lightness of the roasted base in its fat: first-order fall towards the darkest by the browning dose and, above about

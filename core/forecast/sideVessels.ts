@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { addToVessel } from './addToVessel'
 import { boilingTempC } from './boilingTempC'
 import { TEMP, WATER } from './layout'
@@ -5,7 +6,7 @@ import { COLD, flamePower, LIT, sideAt, type Run } from './run'
 import { SIGN, signLevel } from './signs'
 
 /** Share of the flame that keeps a pot as it is once it is there. */
-const HOLDING_SHARE = 0.2
+const HOLDING_SHARE = constant('holdingFlame')
 const STEP_S = 6
 const GIVE_UP_S = 5400
 

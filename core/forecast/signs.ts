@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { COLOUR_STEPS, TIMED_SIGNS, type SignId } from '../dish/signIds'
 import { vapourPressureAt } from '../water/vapourPressureAt'
@@ -24,17 +25,17 @@ const FREE_AT: Partial<Record<SignId, number>> = {
 /** The same of fresh tissue, over what it keeps in the end: its juice is still in it when no puddle is left (estimates). */
 const FRESH_FREE_AT: typeof FREE_AT = { ...FREE_AT, 'dry': 0.35, 'milk-taken-up': 0.25, 'tightened': 0.1, 'fat-shows': 0.06 }
 /** One mass: the water has fallen below what the dish keeps by this share of it (estimate). */
-const BELOW_KEPT = 0.02
+const BELOW_KEPT = constant('belowKept')
 /** Water over dry solids at which a paste falls to crumbs, and at which a flour in fat flows (estimates). */
-const CRUMBLY = 0.32
-const FLOWING = 0.045
+const CRUMBLY = constant('crumbly')
+const FLOWING = constant('flowing')
 /** Share of its room that a slurry has taken up when it has thickened, and of its raw volume that is half (estimate, definition). */
-const THICKENED = 0.8
+const THICKENED = constant('thickened')
 const HALF = 0.5
 /** °C: a mass that can be rolled (estimate). */
-const HAND_WARM_C = 42
+const HAND_WARM_C = constant('handWarm')
 /** Share of the air's pressure at which bubbles break and a cook calls it the boil: two kelvin below it (estimate). */
-const NEAR_BOIL = 0.93
+const NEAR_BOIL = constant('nearBoil')
 const NOT_YET = -1e9
 
 /** What a run knows beside the state when it looks for signs. */

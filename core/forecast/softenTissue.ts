@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../roast/arrhenius'
 import { decayed } from '../table/decayed'
@@ -5,8 +6,8 @@ import { tabulate } from '../table/tabulate'
 import { SOFT, TEMP } from './layout'
 
 /** Softening of vegetable tissue: 1/s at 100 °C and activation energy in J/mol (estimates within published ranges, 60–160 kJ/mol). */
-const RATE_AT_100 = 0.0045
-const ENERGY = 90000
+const RATE_AT_100 = constant('softeningRate')
+const ENERGY = constant('softeningEnergy')
 const rateAt = tabulate(tempC => RATE_AT_100 * arrhenius(tempC, ENERGY) / arrhenius(100, ENERGY), 40, 200, 0.5)
 const IDLE_C = 55
 

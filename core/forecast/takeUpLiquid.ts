@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { decayed } from '../table/decayed'
 import { tabulate } from '../table/tabulate'
@@ -5,12 +6,12 @@ import type { BaseNumbers } from './baseNumbers'
 import { HELD, INVERT, SOLIDS, SUGAR, TEMP, WATER } from './layout'
 
 /** Diffusion of water into cooked starch near 95 °C, m²/s, and the shortest time mixing by hand allows, s. */
-const DIFFUSIVITY = 3e-10
-const MIXING_FLOOR = 100
+const DIFFUSIVITY = constant('starchDiffusivity')
+const MIXING_FLOOR = constant('mixingFloor')
 /** Gelatinisation: middle in plain water, rise with a saturated sugar solution, width; °C and K. */
-const GEL_TEMP = 65
-const GEL_RISE = 35
-const GEL_WIDTH = 3
+const GEL_TEMP = constant('gelTemp')
+const GEL_RISE = constant('gelRise')
+const GEL_WIDTH = constant('gelWidth')
 const opens = tabulate(x => 1 / (1 + Math.exp(-x)), -24, 24, 0.02)
 
 /**

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { baseAreaM2 } from '../vessel/baseAreaM2'
 import { saturationPressurePa } from '../water/saturationPressurePa'
 import { MATERIAL_HEAT, type Vessel } from '../vessel/vessel'
@@ -18,7 +19,7 @@ export interface VesselConditions {
 }
 
 /** Share of saturation in the room's air (estimate). */
-const ROOM_HUMIDITY = 0.55
+const ROOM_HUMIDITY = constant('roomHumidity')
 
 /**
  * A vessel as the step sees it.

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 /** How likely sugar returns to grain as a syrup cools. */
 export interface Graining {
   /** Sugar over water, against that of a saturated solution at that temperature: above 1 it can grain. */
@@ -8,8 +9,8 @@ export interface Graining {
 }
 
 /** Supersaturation above which crystals come by themselves, and share of invert sugar that holds them back (estimates). */
-const LIKELY = 1.25
-const INVERT_HOLDS = 0.12
+const LIKELY = constant('grainsBy')
+const INVERT_HOLDS = constant('invertHolds')
 
 /**
  * Solubility of sucrose in water (polynomial after Vavrinecz 1978, recalled, unchecked): about 66.7 % at 20 °C and 83 %

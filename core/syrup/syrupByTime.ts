@@ -1,9 +1,10 @@
+import { constant } from '../constants/constants'
 import { requireRange } from '../requireRange'
 import { LATENT_HEAT } from '../forecast/evaporate'
 import { STRONGEST } from './syrup'
 
 /** Share of the power that goes into vapour once a syrup boils in an open pan: the rest warms the room (estimate, ± 12 %). */
-const INTO_VAPOUR = 0.8
+const INTO_VAPOUR = constant('intoVapour')
 const SPREAD = 0.12
 
 /**

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
 import { usualMinutes } from '../dish/usualMinutes'
 import { mainLine } from '../dish/mainLine'
@@ -10,9 +11,9 @@ import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
 
 /** Where the usual minutes stand against the physics of wet stages at first, in log time: half and half. */
-export const FIRST_WEIGHT = 0.5
+export const FIRST_WEIGHT = constant('firstBlend')
 /** Roasts the physics forecast better than custom does, if their structure is right: there the usual minutes count less (estimate). */
-export const ROAST_SHARE = 0.7
+export const ROAST_SHARE = constant('roastBlend')
 /** The pace is never moved further than this by usual minutes. */
 const SLOWEST = 0.45
 const FASTEST = 2.2

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
@@ -7,10 +8,10 @@ import type { LiveCook } from '../live/replay'
 import { usualSeconds } from './usualSeconds'
 
 /** Scatter of usual minutes in log time: of a whole cook, and of each of its stages (estimates). */
-const COOK_SPREAD = 0.22
-const STAGE_SPREAD = 0.3
+const COOK_SPREAD = constant('cookScatter')
+const STAGE_SPREAD = constant('stageScatter')
 /** How much the common kitchen's minutes of a stage may be off for one household, in log time (estimate). */
-const KITCHEN_SPREAD = 0.35
+const KITCHEN_SPREAD = constant('kitchenScatter')
 /** A stage shorter or longer than this factor of the usual was interrupted, or never marked. */
 const CREDIBLE = 4
 

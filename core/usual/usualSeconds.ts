@@ -1,11 +1,12 @@
+import { constant } from '../constants/constants'
 import type { Dish, Stage } from '../dish/dish'
 import { usualMinutes } from '../dish/usualMinutes'
 import { WANTED_W } from '../live/guessFlames'
 import type { CookPlan } from '../live/plan'
 
 /** Minutes grow with the square root of the mass, and shrink with the flame to this power (estimates). */
-const MASS_POWER = 0.5
-const FLAME_POWER = 0.6
+const MASS_POWER = constant('massPower')
+const FLAME_POWER = constant('flamePower')
 /** Stages whose minutes follow neither mass nor flame. */
 const FIXED = new Set(['rest', 'wait', 'pour', 'press', 'set', 'shape', 'prepare'])
 

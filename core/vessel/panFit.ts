@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { capacityMl } from './capacityMl'
 import { depthMm } from './depthMm'
 
@@ -13,9 +14,9 @@ export interface PanFit {
 }
 
 /** Bubbling lifts a mass by a sixth (estimate). */
-export const BUBBLING = 1.16
+export const BUBBLING = constant('bubbling')
 /** Above three quarters there is no room to stir (estimate). */
-export const ROOM_TO_STIR = 0.75
+export const ROOM_TO_STIR = constant('roomToStir')
 const ROOMY = 0.5
 
 /**

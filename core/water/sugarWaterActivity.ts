@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { tabulate } from '../table/tabulate'
 
 const MOLAR_MASS_WATER = 18.015
@@ -11,10 +12,10 @@ const lowered = tabulate(y => Math.exp(-y), 0, 8, 0.002)
  * of it that is left. Fitted to osmotic coefficients at 25 °C after Robinson and Stokes and to handbook boiling points
  * (recalled, unchecked); the floor only keeps the form falling beyond the strengths that were fitted.
  */
-const SUCROSE_K = 7.45
-const RISE_PER_K = 0.0235
-const FALL = 1.41
-const FLOOR = 0.5
+const SUCROSE_K = constant('sucroseK')
+const RISE_PER_K = constant('sucroseRise')
+const FALL = constant('sucroseFall')
+const FLOOR = constant('sucroseFloor')
 
 /**
  * Water activity of a solution of sucrose and invert sugar: ln aw = ln(1 − x) − (√K₁·x₁ + √K₂·x₂)², mole fractions x₁ of

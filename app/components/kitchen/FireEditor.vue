@@ -2,7 +2,10 @@
 import { ref, watch } from 'vue'
 import { typedNumber } from '../../composables/typed'
 import type { Fire } from '../../../contracts/kitchen'
-import { ORIGIN_WORDS } from '../../../words/measure'
+import { FIRE_KIND_IDS } from '../../../core/fire/fireKinds'
+import { usualMarks } from '../../../core/fire/usualMarks'
+import { FIRE_KIND_WORDS, ORIGIN_WORDS } from '../../../words/measure'
+import LabelledChoice from '../LabelledChoice.vue'
 import EditorShell from './EditorShell.vue'
 
 const props = defineProps<{
@@ -36,6 +39,10 @@ function power(at: number, text: string): void {
   if (rising) send({ marks, origin: 'entered' })
   else trouble.value = 'Each mark gives more than the one before, 20 to 6 000 W. Nothing was changed.'
 }
+/** The fire gets the marks that its kind usually has. */
+function takeUsual(): void {
+  send({ marks: usualMarks(props.item.kind ?? 'gas'), origin: 'guess' })
+}
 function addMark(): void {
   const top = props.item.marks.at(-1)!
   const id = `m${Math.max(0, ...props.item.marks.map(mark => Number(mark.id.slice(1)) || 0)) + 1}`
@@ -53,8 +60,28 @@ function dropMark(): void {
     @rename="name => send({ name })"
     @refuse="says => trouble = says"
   >
+    <LabelledChoice
+      asks="Kind of fire"
+      :chosen="item.kind ?? 'gas'"
+      :options="FIRE_KIND_IDS.map(kind => ({ value: kind, label: FIRE_KIND_WORDS[kind] }))"
+      @choose="value => send({ kind: FIRE_KIND_IDS.find(kind => kind === value) ?? 'gas' })"
+    />
     <p class="soft">
-      Power that reaches the pan: {{ ORIGIN_WORDS[item.origin] }}. Each batch narrows it.
+      Power that reaches the pan: {{ ORIGIN_WORDS[item.origin] }}. A boil check or a batch narrows it.
+    </p>
+    <p class="row">
+      <NuxtLink
+        class="stone-button first"
+        :to="`/kitchen/boil?fire=${item.id}`"
+      >
+        Boil check
+      </NuxtLink>
+      <button
+        class="stone-button"
+        @click="takeUsual"
+      >
+        Usual marks of this kind
+      </button>
     </p>
     <fieldset class="marks">
       <legend>Marks, as you call them</legend>
@@ -87,5 +114,6 @@ function dropMark(): void {
 </template>
 
 <style scoped>
+.row { display: flex; gap: 10px; flex-wrap: wrap; }
 .marks span { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; margin-bottom: 6px; }
 </style>

@@ -73,6 +73,20 @@ async function add(kind: string): Promise<void> {
         <p class="soft">
           Drawn to scale. Every number says where it comes from; a guess is good enough to begin with. Everything is kept as you change it.
         </p>
+        <p class="ways">
+          <NuxtLink
+            class="stone-button"
+            to="/kitchen/boil"
+          >
+            Boil check
+          </NuxtLink>
+          <NuxtLink
+            class="stone-button"
+            to="/kitchen/learned"
+          >
+            What the forecast rests on
+          </NuxtLink>
+        </p>
         <p
           v-if="gone"
           role="status"
@@ -183,7 +197,7 @@ async function add(kind: string): Promise<void> {
 .edit :deep(fieldset) { border: 0; border-top: 2px solid var(--line); padding: 8px 0 0; margin: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .edit :deep(fieldset.marks) { grid-template-columns: 1fr; gap: 0; }
 .edit :deep(legend) { padding: 0 8px 0 0; font-weight: 600; font-size: 0.9375rem; }
-.row { display: flex; gap: 10px; }
+.row, .ways { display: flex; gap: 10px; flex-wrap: wrap; }
 @media (max-width: 1000px) {
   .kitchen { grid-template-columns: minmax(0, 1fr); }
   .edit { border-left: 0; border-top: 3px solid var(--line); padding: 18px 0 0; order: -1; }

@@ -1,0 +1,69 @@
+import { combineReadings } from '../../core/belief/combineReadings'
+import { LEVEL_W, type Evidence } from '../../core/belief/evidence'
+import { fireBelief } from '../../core/belief/fireBelief'
+import { firstBelief } from '../../core/belief/firstBelief'
+import type { BeliefEntry } from '../../core/belief/belief'
+import { daySpread } from '../../core/belief/steadiness'
+import { FIRE_KINDS } from '../../core/fire/fireKinds'
+import type { Window } from '../../core/forecast/forecast'
+import type { Fire } from '../../contracts/kitchen'
+
+/** 10th and 90th percentile of a normal spread stand this many standard deviations from its middle. */
+const TENTH = 1.2816
+
+/** One lasting number before and after the household's own readings. */
+export interface LearnedNumber {
+  /** Household name, such as `browning.semolina`. */
+  readonly name: string
+  readonly before: Window
+  readonly now: Window
+  readonly readings: readonly Evidence[]
+  readonly unit: string
+}
+
+/**
+ * What is believed of a fire's marks, before and now.
+ *
+ * @param fire of the kitchen
+ * @param evidence readings that count
+ * @param nowMs ms since 1970
+ * @returns W for each mark, lowest first
+ */
+export function learnedMarks(fire: Fire, evidence: readonly Evidence[], nowMs: number): (LearnedNumber & { readonly label: string })[] {
+  const readings = evidence.filter(one => one.name === `fire.${fire.id}`)
+  const spread = FIRE_KINDS[fire.kind ?? 'gas'].spread
+  const lasting = Math.sqrt(Math.max(0.01, spread ** 2 - daySpread('mainFire') ** 2))
+  const slope = firstBelief().entries.find(one => one.name === 'mainLadder')!.spread
+  return fire.marks.map((mark) => {
+    const place = Math.log(mark.watts / LEVEL_W)
+    const at = fireBelief(lasting, slope, readings, place, nowMs)
+    const bare = fireBelief(lasting, slope, [], place, nowMs)
+    const window = (belief: typeof at): Window => factorWindow(mark.watts * Math.exp(belief.level), Math.sqrt(belief.levelVariance))
+    return { name: `fire.${fire.id}`, label: mark.label, before: window(bare), now: window(at), readings, unit: 'W' }
+  })
+}
+
+/**
+ * Every other lasting number that has readings, before and now.
+ *
+ * @param evidence readings that count
+ * @param nowMs ms since 1970
+ * @returns one for each household name, those with most readings first
+ */
+export function learnedNumbers(evidence: readonly Evidence[], nowMs: number): LearnedNumber[] {
+  const first = firstBelief()
+  const names = [...new Set(evidence.map(one => one.name))].filter(name => !name.startsWith('fire.') && !name.startsWith('blend.'))
+  return names.flatMap((name): LearnedNumber[] => {
+    const readings = evidence.filter(one => one.name === name)
+    const entry = first.entries.find(one => one.name === readings[0]?.of)
+    if (!entry) return []
+    return [{ name, before: windowOfEntry(entry), now: windowOfEntry(combineReadings(entry, readings, nowMs)), readings, unit: entry.unit }]
+  }).sort((p, q) => q.readings.length - p.readings.length)
+}
+
+function windowOfEntry({ median, spread, kind }: BeliefEntry): Window {
+  return kind === 'factor' ? factorWindow(median, spread) : { early: median - TENTH * spread, middle: median, late: median + TENTH * spread }
+}
+
+const factorWindow = (median: number, spread: number): Window =>
+  ({ early: median * Math.exp(-TENTH * spread), middle: median, late: median * Math.exp(TENTH * spread) })

@@ -1,0 +1,104 @@
+/** One number that is held fixed in every run: its value, how far it may be off, its unit, and where it comes from. */
+export interface ConstantRow {
+  readonly id: string
+  readonly value: number
+  /** One standard deviation, or the name of the uncertain number of a belief that carries it. */
+  readonly spread: string
+  readonly unit: string
+  /** A source, or *estimate*. */
+  readonly basis: string
+}
+
+const ROWS = {
+  specificHeatWater: [4.18, '0.5 %', 'J/(g·K)', 'handbook value near 50 °C (recalled, unchecked)'],
+  specificHeatSolids: [1.55, '10 %', 'J/(g·K)', 'handbook values of dry starches (recalled, unchecked)'],
+  specificHeatFat: [2.1, '5 %', 'J/(g·K)', 'handbook value of butterfat and oils (recalled, unchecked)'],
+  specificHeatSugar: [1.3, '5 %', 'J/(g·K)', 'handbook value of sucrose (recalled, unchecked)'],
+  specificHeatNuts: [1.95, '10 %', 'J/(g·K)', 'by their usual composition'],
+  densityWater: [0.98, '1 %', 'g/ml', 'handbook value near 65 °C (recalled, unchecked)'],
+  densitySolids: [1.45, '4 %', 'g/ml', 'handbook values of dry starches (recalled, unchecked)'],
+  densityFat: [0.89, '2 %', 'g/ml', 'handbook value of warm butterfat (recalled, unchecked)'],
+  densitySugar: [1.59, '1 %', 'g/ml', 'handbook value of sucrose (recalled, unchecked)'],
+  densityNuts: [1.05, '6 %', 'g/ml', 'handbook values (recalled, unchecked)'],
+  latentHeat: [2257, '0.1 %', 'J/g', 'handbook value at 100 °C (recalled, unchecked)'],
+  boilsOffFree: [6, '50 %', 's', 'estimate: heat above the boil into vapour, in free liquid'],
+  boilsOffGrain: [40, '50 %', 's', 'estimate: the same inside grain'],
+  surfaceCoefficient: [4.5e-5, 'in `surface`', 'g/(s·m²·Pa)', 'Lewis analogy at h = 8 W/(m²·K), times M/(R·T) at 350 K'],
+  lidDries: [0.1, '50 %', 'share', 'estimate: what a lid leaves of surface drying'],
+  topLoss: [0.7, 'in `heatLoss`', 'share', 'estimate: film of the open surface over that of the wall'],
+  lidLoss: [0.6, '20 %', 'share', 'estimate: what a lid leaves of the top loss'],
+  aromaEnergy: [78000, '15 %', 'J/mol', 'estimate within published ranges of food browning, 60–130 kJ/mol (recalled, unchecked)'],
+  nutEnergy: [80000, '15 %', 'J/mol', 'estimate within published ranges of food browning, 60–130 kJ/mol (recalled, unchecked)'],
+  charringEnergy: [210000, '20 %', 'J/mol', 'estimate: golden to burnt within minutes above 175 °C, hardly below'],
+  lingers: [0.4, '30 %', 'share', 'estimate'],
+  wetBrowning: [0.3, '30 %', 'g/g', 'estimate: water over dry solids at which half is too wet to brown'],
+  charringRate: [0.0035, '40 %', '1/s at 175 °C', 'estimate: golden to burnt in a few minutes there'],
+  starchDiffusivity: [3e-10, 'in `uptake`', 'm²/s', 'diffusion of water into cooked starch near 95 °C, near 3·10⁻¹⁰ (recalled, unchecked)'],
+  mixingFloor: [100, 'in `uptake`', 's', 'estimate: mixing by hand takes 1.5 to 2 minutes'],
+  gelTemp: [65, '3 K', '°C', 'gelatinisation of wheat starch, 60–68 °C (recalled, unchecked)'],
+  gelRise: [35, '20 %', 'K', 'rise in a saturated sugar solution, about 35 K (recalled, unchecked)'],
+  gelWidth: [3, '30 %', 'K', 'estimate'],
+  softeningRate: [0.0045, 'in `softening`', '1/s at 100 °C', 'estimate: vegetables soften in some minutes at the boil'],
+  softeningEnergy: [90000, '20 %', 'J/mol', 'published ranges of vegetable softening, 80–120 kJ/mol (recalled, unchecked)'],
+  swollenShut: [1.5, '20 %', 'g/g', 'estimate: water over dry solids at which grain has swollen its voids shut'],
+  holdingFlame: [0.2, '30 %', 'share', 'estimate: of the flame that keeps a pot as it is'],
+  drawnOut: [0.35, '40 %', 'share', 'estimate: water that swollen grain gives up to a saturated sugar solution'],
+  saturated: [0.675, '0.5 %', 'g/g', 'solubility of sucrose near 25 °C, 67.5 % by weight (recalled, unchecked)'],
+  wetFat: [0.5, '30 %', 'share', 'estimate: fat that wet mass holds over what dry one does'],
+  sugarFat: [0.15, '40 %', 'g/g', 'estimate: fat that sugar helps to hold'],
+  denseLoss: [0.15, '30 %', 'share', 'estimate: water lost when a mass is as dense as it gets'],
+  roomHumidity: [0.55, '20 %', 'share', 'estimate'],
+  valvePressure: [85000, '15 %', 'Pa', 'estimate: household pressure pans release near 80–100 kPa above the air'],
+  belowKept: [0.02, 'in `wetEye`', 'share', 'estimate'],
+  crumbly: [0.32, 'in `wetEye`', 'g/g', 'estimate: water over dry solids at which a paste falls to crumbs'],
+  flowing: [0.045, 'in `wetEye`', 'g/g', 'estimate: the same at which a flour in fat flows'],
+  thickened: [0.8, '10 %', 'share', 'estimate: of its room that a slurry has taken up'],
+  handWarm: [42, '3 K', '°C', 'estimate: a mass that can be rolled'],
+  nearBoil: [0.93, '2 %', 'share', 'estimate: bubbles break two kelvin below the boil'],
+  sucroseK: [7.45, '1 %', '1', 'fitted to osmotic coefficients at 25 °C after Robinson and Stokes and to handbook boiling points (recalled, unchecked)'],
+  sucroseRise: [0.0235, '5 %', '1/K', 'fitted with it'],
+  sucroseFall: [1.41, '2 %', '1', 'fitted with it'],
+  sucroseFloor: [0.5, '30 %', 'share', 'estimate: keeps the form falling beyond what was fitted'],
+  tapNoise: [0.18, '20 %', 'log time', 'measured tap error'],
+  stageNoise: [0.35, '30 %', 'log time', 'estimate: a stage begun when its sign was there'],
+  stray: [0.01, 'a factor 2', 'share', 'estimate: taps that have nothing to do with the pan'],
+  missed: [0.4, '30 %', 'share', 'estimate: signs that pass without being tapped'],
+  scaleG: [3, '30 %', 'g', 'estimate: kitchen scale'],
+  scaleShare: [0.005, '50 %', 'share', 'estimate: kitchen scale'],
+  thermometerFood: [2.5, '30 %', 'K', 'estimate: a probe in a stirred mass'],
+  guessedTare: [0.35, '30 %', 'share', 'estimate: pan weights guessed from size and material'],
+  boilSeen: [0.03, '50 %', 'log time', 'estimate: how sharply the boil is seen'],
+  clockHand: [4, '50 %', 's', 'estimate: a hand at the clock'],
+  thermometerWater: [1.5, '30 %', 'K', 'estimate: a probe in moving water'],
+  boilOffShare: [0.02, '50 %', 'share', 'estimate: of what boiled off'],
+  guessedPan: [0.25, '30 %', 'log', 'estimate: heat taken up by a pan of guessed weight'],
+  setAgain: [0.04, '50 %', 'log', 'estimate: a mark set again by hand'],
+  handOff: [8, '50 %', 's', 'estimate: a hand that ends a roast'],
+  massPower: [0.5, '0.15', 'power', 'estimate: minutes over mass'],
+  flamePower: [0.6, '0.15', 'power', 'estimate: minutes over flame'],
+  cookScatter: [0.22, '30 %', 'log time', 'estimate: usual minutes of one cook'],
+  stageScatter: [0.3, '30 %', 'log time', 'estimate: of each of its stages'],
+  kitchenScatter: [0.35, '30 %', 'log time', 'estimate: the common kitchen\'s minutes for one household'],
+  firstBlend: [0.5, '0.2', 'share', 'half and half in log time was better than either in wet stages (measured)'],
+  roastBlend: [0.7, '0.2', 'share', 'estimate'],
+  intoVapour: [0.8, '12 %', 'share', 'estimate: of the power, once a syrup boils in an open pan'],
+  grainsBy: [1.25, '10 %', 'ratio', 'estimate: supersaturation at which crystals come by themselves'],
+  invertHolds: [0.12, '40 %', 'share', 'estimate: invert sugar that holds graining back'],
+  bubbling: [1.16, '8 %', 'ratio', 'estimate: bubbling lifts a mass by a sixth'],
+  roomToStir: [0.75, '10 %', 'share', 'estimate'],
+} as const satisfies Readonly<Record<string, readonly [value: number, spread: string, unit: string, basis: string]>>
+
+export type ConstantId = keyof typeof ROWS
+
+/** Every fixed number of laws, signs and readings, as it is shown. Uncertain ones stand in the first belief, those of a base in its family. */
+export const CONSTANTS: readonly ConstantRow[] = Object.entries(ROWS).map(([id, [value, spread, unit, basis]]) => ({ id, value, spread, unit, basis }))
+
+/**
+ * A fixed number of the model.
+ *
+ * @param id its name
+ * @returns its value, in the unit of its row
+ */
+export function constant(id: ConstantId): number {
+  return ROWS[id][0]
+}

@@ -1,0 +1,86 @@
+import { INGREDIENTS } from '../book/ingredients'
+import { firstBelief } from '../core/belief/firstBelief'
+import type { Evidence } from '../core/belief/evidence'
+import type { Dish } from '../core/dish/dish'
+import { doneIndex } from '../core/dish/doneIndex'
+import { mainLine } from '../core/dish/mainLine'
+import { mainVessel } from '../core/dish/mainVessel'
+import { forecastCook } from '../core/forecast/forecastCook'
+import { planCook } from '../core/live/planCook'
+import { seededRandom } from '../core/random/seededRandom'
+import { drawTruth, normal, runTruth } from '../devices/imaginaryPan'
+import { Story, type CookedBatch } from './cookBatch'
+import { DEMO_KITCHEN, HIDDEN } from './house'
+
+/** One past batch of a dish of another family. */
+export interface OtherBatch {
+  readonly dish: string
+  readonly daysAgo: number
+  readonly hour: number
+  readonly baseG: number
+  /** When it was taken off, over when it was done. */
+  readonly endLate: number
+  readonly faults: readonly string[]
+  readonly line: string
+}
+
+/** Batches of other families: invented days of the same house. */
+export const OTHER_BATCHES: readonly OtherBatch[] = [
+  { dish: 'marble-gram-balls', daysAgo: 79, hour: 15, baseG: 300, endLate: 1.02, faults: [], line: 'Forty of them, two tins full.' },
+  { dish: 'winter-market-carrot', daysAgo: 48, hour: 16, baseG: 850, endLate: 1.05, faults: [], line: 'Two glasses of patience.' },
+  { dish: 'brick-kiln-wheat', daysAgo: 31, hour: 7, baseG: 180, endLate: 1, faults: ['greasy'], line: 'A spoon of ghee too many.' },
+  { dish: 'tide-line-coconut', daysAgo: 18, hour: 20, baseG: 280, endLate: 1.04, faults: [], line: 'Cut into diamonds while the rain came down.' },
+  { dish: 'winter-market-carrot', daysAgo: 8, hour: 17, baseG: 1000, endLate: 0.85, faults: ['runny'], line: 'Guests at the door, off the fire too soon.' },
+]
+
+/** Error of a tap in log time since the stage began, and of the scale, g. */
+const TAP_NOISE = 0.08
+/** Longest that anybody stands at one stage, s. */
+const MOST_STAGE_S = 5400
+const SCALE_NOISE = 5
+
+/**
+ * Cooks one past batch of any family against an imaginary pan with hidden truths: the house goes on when it sees the sign.
+ *
+ * @param dish with its stages
+ * @param batch how the day went
+ * @param evidence what earlier batches have taught
+ * @param startedAt ms since 1970
+ * @param seed of the day's chance
+ * @returns plan and observations
+ */
+export function cookOtherBatch(dish: Dish, batch: OtherBatch, evidence: readonly Evidence[], startedAt: number, seed: number): CookedBatch {
+  const uniform = seededRandom(seed)
+  const find = <T extends { readonly id: string }>(list: readonly T[], id: string): T => list.find(one => one.id === id)!
+  const every = <T>(main: T, other: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? main : other]))
+  const bare = planCook(`demo-${seed}`, {
+    dish, baseG: batch.baseG, ingredients: INGREDIENTS, cup: find(DEMO_KITCHEN.measures, 'glass'),
+    pans: every(find(DEMO_KITCHEN.pans, 'wide'), find(DEMO_KITCHEN.pans, 'milk-pot')), fires: every(find(DEMO_KITCHEN.fires, 'front'), find(DEMO_KITCHEN.fires, 'back')),
+    flames: {}, people: 8, firstBelief: firstBelief(), evidence, seed, airC: 26, altitudeM: 240,
+  }, startedAt - 15 * 60_000)
+  const plan = { ...bare, forecast: forecastCook(bare, [], 0, 300) }
+  const day = (spread: number): number => Math.exp(spread * normal(uniform))
+  const truth = { ...drawTruth(plan, uniform), mainFire: HIDDEN.mainFire * day(0.08), otherFire: HIDDEN.otherFire * day(0.08), panMass: 1, heatLoss: 13 * day(0.08) }
+  const story = new Story(plan.id, startedAt, uniform)
+  const line = mainLine(dish)
+  const done = doneIndex(dish)
+  let nowS = 0
+  story.tell(0, 'cook.started', {})
+  line.forEach((stage, k) => {
+    const record = runTruth(plan, truth, story.told, nowS)
+    const ends = k + 1 < line.length ? record.starts[k + 1]! : record.ends[0]!
+    const tookS = Math.min(MOST_STAGE_S, Math.max(5, ends - nowS)) * (k + 1 === done ? batch.endLate : 1)
+    if ('sign' in stage.until) story.tell(nowS + Math.max(2, Math.min(tookS * day(TAP_NOISE), tookS - 2)), 'sign.seen', { sign: stage.until.sign })
+    nowS += tookS
+    const next = line[k + 1]
+    if (next) story.tell(nowS, 'stage.began', { stage: next.id })
+    if (k + 1 === done) {
+      const vessel = mainVessel(dish)
+      const masses = runTruth(plan, truth, story.told, nowS + 60).masses
+      story.tell(nowS + 1.5, 'weighed', { vessel, grossG: Math.round(masses[Math.min(done, line.length - 1)]! + plan.vessels[vessel]!.vessel.massG + SCALE_NOISE * normal(uniform)) })
+    }
+  })
+  story.tell(nowS + 20, 'cook.finished', {})
+  story.tell(nowS + 90, 'outcome', { faults: batch.faults, line: batch.line })
+  return { plan, observations: story.told }
+}
