@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import type { Fire } from '../../composables/fire'
+import { offPays } from '../../../core/flame/roastAhead'
 import type { CookPlan } from '../../../core/live/plan'
 import { CAUTIONS, END_WORDS, vesselText } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
@@ -91,12 +92,11 @@ const takeOff = computed(() => {
   return end && end.timeS > nowS.value + 15 ? `Likeliest right at ${clockText(end.timeS)}, ${Math.round(100 * end.reaches)} in 100.` : ''
 })
 /** Where turning the flame off now makes more of it, once a colour was seen. */
-const BETTER = 0.03
 const offNow = computed(() => {
   const found = props.fire.ahead.value
   const coloured = (cook.value?.looks.length ?? 0) > 0
   const burning = (props.fire.flames.value[props.fire.main.value]?.mark ?? 'off') !== 'off'
-  if (!found || !coloured || !burning || found.endIfOff.reaches < found.end.reaches + BETTER) return null
+  if (!found || !coloured || !burning || !offPays(found)) return null
   return { off: Math.round(100 * found.endIfOff.reaches), on: Math.round(100 * found.end.reaches) }
 })
 /** What to watch for in this stage, and what will look wrong and is not. */
