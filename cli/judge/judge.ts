@@ -5,9 +5,9 @@ import { judgeSyrup } from './judgeSyrup'
 import { judgeSlice, type Slice, type SliceResult } from './slice'
 
 /** How much is judged. */
-export interface Size { readonly cooks: number, readonly wrong: number, readonly flames: number, readonly members: number }
-export const FULL: Size = { cooks: 2010, wrong: 200, flames: 300, members: 90 }
-export const QUICK: Size = { cooks: 90, wrong: 40, flames: 30, members: 80 }
+export interface Size { readonly cooks: number, readonly wrong: number, readonly flames: number, readonly members: number, readonly flameMembers: number }
+export const FULL: Size = { cooks: 2010, wrong: 160, flames: 450, members: 90, flameMembers: 200 }
+export const QUICK: Size = { cooks: 90, wrong: 40, flames: 30, members: 80, flameMembers: 80 }
 
 const SLICE = 20
 const WORLDS = Object.keys(OTHER_LAWS) as OtherLaw[]
@@ -22,7 +22,7 @@ const WORLDS = Object.keys(OTHER_LAWS) as OtherLaw[]
  */
 export async function judge(size: Size, workers: number, script: string): Promise<Report> {
   const cut = (world: Slice['world'], what: Slice['what'], count: number): Slice[] =>
-    Array.from({ length: Math.ceil(count / SLICE) }, (_, i) => ({ world, what, from: i * SLICE, to: Math.min(count, (i + 1) * SLICE), members: size.members }))
+    Array.from({ length: Math.ceil(count / SLICE) }, (_, i) => ({ world, what, from: i * SLICE, to: Math.min(count, (i + 1) * SLICE), members: what === 'flames' ? size.flameMembers : size.members }))
   const slices = [...cut('own', 'cooks', size.cooks), ...WORLDS.flatMap(world => cut(world, 'cooks', size.wrong)), ...cut('own', 'flames', size.flames)]
   const results = workers > 1 ? await share(slices, workers, script) : slices.map(judgeSlice)
   return report(results)

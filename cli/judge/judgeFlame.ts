@@ -8,7 +8,7 @@ import type { FlameTurn, FlameWish } from '../../core/flame/flamePlan'
 import { planFlames } from '../../core/flame/planFlames'
 import { roastAhead, roastDue } from '../../core/flame/roastAhead'
 import { roastIndex } from '../../core/forecast/roastIndex'
-import type { RoastStep } from '../../core/flame/takeOff'
+import { ROAST_STEPS, type RoastStep } from '../../core/flame/takeOff'
 import { compileProgram } from '../../core/forecast/compileProgram'
 import { ensembleRecord, type EnsembleRecord } from '../../core/forecast/record'
 import { ROAST_SIGNS, SIGN } from '../../core/forecast/signs'
@@ -62,7 +62,7 @@ function wantedStep(dish: Dish): ColourStep | null {
 }
 
 /**
- * Cooks by the schedule: taps the aroma and the colour before the wanted one noisily, turns the flame at the tap that is
+ * Cooks by the schedule: taps the two steps before the wanted one noisily, turns the flame at the tap that is
  * its cue or, where that is late, when the forecast says that it is due, and ends when the forecast says that the roast is
  * likeliest right.
  */
@@ -74,11 +74,14 @@ function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], 
   const fromS = seen.at(-1)!.deviceTime / 1000
   const turned = (timeS: number, flame: string): void => void seen.push(mark(20 + seen.length, timeS, 'flame.changed', { vessel: stage.vessel, mark: flame }))
   let nowS = fromS
-  for (const [i, cue] of cuesOf(wish).entries()) {
-    const tapAt = (): number => Math.max(nowS + 5, fromS + (happens(own, truth, seen).signs[SIGN[cue]]! - fromS) * Math.exp(TAP * noise[i]!))
+  const taps = tapsOf(wish)
+  for (const cue of ROAST_STEPS.filter(one => taps.includes(one) || turns.some(turn => turn.cue === one))) {
+    const i = taps.indexOf(cue)
+    const tapAt = (): number => Math.max(nowS + 5, fromS + (happens(own, truth, seen).signs[SIGN[cue]]! - fromS) * Math.exp(TAP * (noise[i] ?? 0)))
     const turn = turns.find(one => one.cue === cue)
     const dueS = turn && turn.mark !== 'off' ? roastDue(own, seen, nowS, wish, members).due[cue] ?? Number.POSITIVE_INFINITY : Number.POSITIVE_INFINITY
-    if (turn && dueS < tapAt()) turned(nowS = Math.max(nowS + 1, dueS), turn.mark)
+    if (turn && (i < 0 || dueS < tapAt())) turned(nowS = Math.max(nowS + 1, dueS), turn.mark)
+    if (i < 0) continue
     const tapS = tapAt()
     if (!Number.isFinite(tapS)) break
     nowS = tapS
@@ -94,10 +97,10 @@ function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], 
   return { reached: !burnt && Math.abs(shown - ROAST_SIGNS.indexOf(SIGN[wish.step])) <= 1, burnt }
 }
 
-/** What is tapped: the aroma, and the colour before the wanted one (the palest one itself, where that is wanted). */
-function cuesOf({ step }: FlameWish): readonly RoastStep[] {
-  const at = COLOUR_STEPS.findIndex(one => one === step)
-  return ['aroma', COLOUR_STEPS[Math.max(0, at - 1)]!]
+/** What is tapped: the two steps before the wanted one; the aroma and the palest colour itself, where that is wanted. */
+function tapsOf({ step }: FlameWish): readonly RoastStep[] {
+  const at = Math.max(2, ROAST_STEPS.indexOf(step))
+  return ROAST_STEPS.slice(at - 2, at)
 }
 
 /** The stages before the roast, each begun when the last one's sign showed. */

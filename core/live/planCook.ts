@@ -96,7 +96,8 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     forecast: null,
   }
   // Usual minutes are those of a flame left as it is: the turns come after they were blended in.
-  const blended = { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence)) }
+  const kitchen = dish === choices.dish ? beliefFor(choices.firstBelief, [], { dish, fires: planFires, flames }) : plan.belief
+  const blended = { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence), kitchen) }
   return {
     ...blended,
     ...(choices.turns && choices.turns.length > 0 ? { turns: choices.turns } : {}),
