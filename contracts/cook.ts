@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Belief } from '../core/belief/belief'
+import { firstBelief } from '../core/belief/firstBelief'
 import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { Observation } from '../core/live/observation'
 import type { CookPlan } from '../core/live/plan'
@@ -11,18 +12,28 @@ import { Id, Millis, Name } from './ids'
 import { CompositionSchema, LabSchema } from './ingredient'
 import { AnyObservationSchema, StoredObservationSchema, type StoredObservation } from './observation'
 
+/** A factor further from what is believed of any kitchen than this, a twentieth or twenty times, is a mistake. */
+const MOST_FACTOR = 20
+const FIRST = new Map(firstBelief().entries.map(entry => [entry.name, entry]))
+/** Names of newer versions are kept and passed over. */
+function nearFirst({ name, kind, median }: { readonly name: string, readonly kind: string, readonly median: number }): boolean {
+  const first = FIRST.get(name)
+  return !first || (kind === first.kind && (kind !== 'factor' || (median > first.median / MOST_FACTOR && median < first.median * MOST_FACTOR)))
+}
+
 /** What is believed of the uncertain numbers. */
 export const BeliefSchema = z.strictObject({
   entries: z.array(z.strictObject({
     name: z.string().min(1).max(40),
-    median: z.number(),
-    spread: z.number().min(0),
+    median: z.number().min(-1e7).max(1e7),
+    spread: z.number().min(0).max(1e6),
     kind: z.enum(['factor', 'distance']),
     unit: z.string().max(80),
-    follows: z.array(z.strictObject({ name: z.string().min(1).max(40), much: z.number() })).max(10).optional(),
+    follows: z.array(z.strictObject({ name: z.string().min(1).max(40), much: z.number().min(-2).max(2) })).max(10).optional(),
     basis: z.string().max(200),
     restsOn: z.array(Id).max(2000),
-  })).max(100),
+  }).refine(({ kind, median, spread }) => kind !== 'factor' || (median > 0 && spread <= 2), { message: 'factor-above-zero' })
+    .refine(nearFirst, { message: 'beyond-belief' })).max(100),
 }) satisfies z.ZodType<Belief>
 
 const PlanVesselSchema = z.strictObject({

@@ -199,12 +199,12 @@ function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
     (cue === 'start' || mark === 'off' || marked(cue) ? [] : [{ stage, sign: SIGN[cue], flame: markFlame(plan, vessel, mark), late }]))
 }
 
-/** Readings by their time; the two last ask what weight and temperature are now. */
+/** Readings by their time, none after now unless the cook is over; the two last ask what weight and temperature are now. */
 function queriesOf(cook: LiveCook, dish: Dish, nowS: number): ProgramQuery[] {
   const main = mainVessel(dish)
   const readings: ProgramQuery[] = [
     ...cook.weighings.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
     ...cook.temperatures.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),
   ]
-  return readings.sort((p, q) => p.timeS - q.timeS).concat(nowS > 0 ? [{ timeS: nowS, of: 'content-g' as const }, { timeS: nowS, of: 'temp-c' as const }] : [])
+  return readings.filter(one => nowS <= 0 || cook.finishedS !== null || one.timeS <= nowS).sort((p, q) => p.timeS - q.timeS).concat(nowS > 0 ? [{ timeS: nowS, of: 'content-g' as const }, { timeS: nowS, of: 'temp-c' as const }] : [])
 }

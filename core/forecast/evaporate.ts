@@ -18,8 +18,9 @@ const GRAIN_TIME = constant('boilsOffGrain')
 /** g/(s·m²·Pa): h/(ρ·cp) by the Lewis analogy at h = 8 W/(m²·K), times M/(R·T) at 350 K. */
 const SURFACE_COEFFICIENT = constant('surfaceCoefficient')
 const LID_SHARE = constant('lidDries')
-/** Below this the surface dries too little to matter in a cook, °C. */
+/** Below the first the surface dries too little to matter in a cook, above the second in full, °C. */
 const IDLE_C = 30
+const WARM_C = 45
 const boilsAt = tabulate(saturationTempC, 20_000, 4_800_000, 1500)
 
 /**
@@ -49,26 +50,26 @@ export function evaporate(
   const pressure = activity * vapourPressureAt(temp)
   const air = cover === SEALED ? vessel.airPressure + VALVE_PA : vessel.airPressure
   const free = water - state[at + HELD]
+  let gone = 0
+  const content = heatCapacity(state, at)
   if (pressure > air) {
-    const content = heatCapacity(state, at)
     const freeShare = free > 0 ? free / water : 0
     const rate = freeShare / FREE_TIME + (1 - freeShare) / GRAIN_TIME
-    const boiling = boilsAt(air / activity)
-    const gone = content * (temp - boiling) / LATENT_HEAT * decayed(rate * stepS)
-    removeVapour(state, at, Math.min(gone, water * 0.5), content)
+    gone = content * (temp - boilsAt(air / activity)) / LATENT_HEAT * decayed(rate * stepS)
   }
-  else if (free > 0 && cover !== SEALED) {
+  if (free > 0 && cover !== SEALED) {
     const drive = pressure - vessel.roomVapour
-    if (!(drive > 0)) return
-    const content = heatCapacity(state, at)
-    const area = vessel.baseArea * Math.min(1, free / water * 3) * member.surface * (cover === LID ? LID_SHARE : 1)
-    const gone = Math.min(SURFACE_COEFFICIENT * area * drive * stepS, content * Math.max(0, temp - vessel.airC) * 0.1 / LATENT_HEAT)
-    removeVapour(state, at, Math.min(gone, water * 0.5), content)
+    if (drive > 0) {
+      const area = vessel.baseArea * Math.min(1, free / water * 3) * member.surface * (cover === LID ? LID_SHARE : 1)
+      const warm = temp < WARM_C ? (temp - IDLE_C) / (WARM_C - IDLE_C) : 1
+      // A boiling surface dries no less than a hot one: the greater of the two.
+      gone = Math.max(gone, Math.min(SURFACE_COEFFICIENT * area * drive * warm * stepS, content * Math.max(0, temp - vessel.airC) * 0.1 / LATENT_HEAT))
+    }
   }
+  if (gone > 0) removeVapour(state, at, Math.min(gone, water * 0.5), content)
 }
 
 function removeVapour(state: Float64Array, at: number, gone: number, content: number): void {
-  if (!(gone > 0)) return
   const water = state[at + WATER]
   const temp = state[at + TEMP]
   const free = Math.max(0, water - state[at + HELD])

@@ -54,7 +54,7 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     leftAloneS: alone ? alone.lastsS : null,
     points: pointsOf(program, middle, trace),
     restsOn: restsOn(plan, cook),
-    ...(record.queries > 0 && program.nowS > 0 ? { panNow: panNow(ensemble, weights) } : {}),
+    ...(record.queries > 0 && program.nowS > 0 && cook.finishedS === null ? { panNow: panNow(ensemble, weights) } : {}),
   }
 }
 

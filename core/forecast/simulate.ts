@@ -66,12 +66,17 @@ export function simulateRun(run: Run, member: MemberValues, record: EnsembleReco
 const EASE_K = 4
 const LEAST_S = 1
 
+/** No step is shorter, s: heat over a step of nothing is not a number. */
+const SHORTEST_S = 1e-3
+
 /** The longest step that does not jump over anything with a known time. */
 function nextStep(run: Run): number {
   const { program, timeS } = run
   const stage = program.stages[run.stage]
   const ease = EASE_K * heatCapacity(run.state, run.at) / Math.max(1, run.controls[0].powerW)
   let until = timeS + Math.max(LEAST_S, Math.min(stage.stepS, ease))
+  const mixed = run.stageStartS + stage.leastS * run.member.uptake
+  if (mixed > timeS && mixed < until) until = mixed
   const next = run.stage + 1 < program.stages.length ? program.stages[run.stage + 1].startS : null
   if (next !== null && next > timeS && next < until) until = next
   if (stage.sign === null && next === null) {
@@ -90,7 +95,7 @@ function nextStep(run: Run): number {
     const moment = program.sides[side].startS
     if (moment !== null && moment > timeS && moment < until) until = moment
   }
-  return until - timeS
+  return Math.max(SHORTEST_S, until - timeS)
 }
 
 /** Shorter than this a step is not taken again, s. */
