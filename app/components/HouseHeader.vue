@@ -35,8 +35,14 @@ const { waiting, reachable } = outboxState
         v-if="live"
         :to="`/fire/${live}`"
       >Fire</NuxtLink>
-      <NuxtLink to="/ledger">Ledger</NuxtLink>
-      <NuxtLink to="/kitchen">Kitchen</NuxtLink>
+      <NuxtLink
+        to="/ledger"
+        :class="{ within: $route.path.startsWith('/ledger/') }"
+      >Ledger</NuxtLink>
+      <NuxtLink
+        to="/kitchen"
+        :class="{ within: $route.path.startsWith('/kitchen/') }"
+      >Kitchen</NuxtLink>
     </nav>
     <p
       class="kept small"
@@ -57,7 +63,7 @@ const { waiting, reachable } = outboxState
 nav { display: flex; gap: 0.2rem; }
 nav a { padding: 0.55rem 0.8rem 0.45rem; text-decoration: none; color: var(--ink-soft); font-size: 1.125rem; border-bottom: 4px solid transparent; }
 nav a:hover { color: var(--ink); }
-nav a.router-link-exact-active, nav a.router-link-active:not([href="/"]) { color: var(--ink); font-weight: 650; border-color: var(--ink); }
+nav a.within, nav a.router-link-exact-active, nav a.router-link-active:not([href="/"]) { color: var(--ink); font-weight: 650; border-color: var(--ink); }
 .kept { margin-left: auto; color: var(--ink-soft); }
 @media (max-width: 700px) {
   .house { padding: 10px 16px 4px; gap: 0 0.6rem; }

@@ -24,7 +24,7 @@ afterEach(() => {
   vi.useRealTimers()
   asked.mockClear()
 })
-const page = (props: { trouble?: string | null } = {}) => mount(HousePage, { props, slots: { default: '<p id="in">here</p>' }, global })
+const page = (props: { trouble?: string | null } = {}) => mount(HousePage, { props, slots: { default: '<p id="in">here</p>' }, global: { ...global, mocks: { $route: { path: '/kitchen/boil' } } } })
 
 describe('a page of the house', () => {
   it('holds its content in the one main part, which the first link leads to', () => {

@@ -57,7 +57,11 @@ export function learnedNumbers(evidence: readonly Evidence[], nowMs: number): Le
     const readings = evidence.filter(one => one.name === name)
     const entry = first.entries.find(one => one.name === readings[0]?.of)
     if (!entry) return []
-    return [{ name, before: windowOfEntry(entry), now: windowOfEntry(combineReadings(entry, readings, nowMs)), readings, unit: entry.unit }]
+    const now = combineReadings(entry, readings, nowMs)
+    if (entry.kind !== 'factor') return [{ name, before: windowOfEntry(entry), now: windowOfEntry(now), readings, unit: entry.unit }]
+    // Beside any kitchen's middle: its own unit says little to anyone at a stove.
+    const beside = (one: BeliefEntry): Window => windowOfEntry({ ...one, median: one.median / entry.median })
+    return [{ name, before: beside(entry), now: beside(now), readings, unit: 'times any kitchen\'s' }]
   }).sort((p, q) => q.readings.length - p.readings.length)
 }
 

@@ -1,4 +1,5 @@
 import { mainLine } from '../dish/mainLine'
+import { familyOf } from '../family/families'
 import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from '../live/plan'
 
@@ -37,7 +38,7 @@ export function householdNames(plan: BelievingPlan): Record<string, string> {
     browningRate: `browning.${plan.dish.family}`,
     aromaDose: `aroma.${plan.dish.family}`,
     uptake: `uptake.${plan.dish.family}`,
-    softening: `softening.${plan.dish.family}`,
+    ...(familyOf(plan.dish.family).fresh ? { softening: `softening.${plan.dish.family}` } : {}),
     kept: `kept.${plan.dish.id}`,
     roastPace: `roast-pace.${plan.dish.id}`,
     wetPace: `wet-pace.${plan.dish.id}`,

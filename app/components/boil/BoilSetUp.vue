@@ -83,11 +83,14 @@ function start(): void {
         :unit="weightUnit()"
         @done="weigh"
       />
-      <label v-if="cup">or in {{ cup.name.toLowerCase() }}s<ElInput
+      <label
+        v-if="cup"
+        class="counted"
+      >or by the {{ cup.name.toLowerCase() }}<ElInput
         :model-value="String(cupsOf)"
         inputmode="decimal"
         @change="count"
-      /></label>
+      ><template #append>full</template></ElInput></label>
       <NumberField
         v-model="from"
         label="It begins at"
@@ -116,5 +119,5 @@ function start(): void {
 <style scoped>
 .setup { display: grid; gap: 14px; }
 .pair { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; }
-label { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
+.pair :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
 </style>

@@ -22,7 +22,7 @@ const emit = defineEmits<{
       :class="{ gone: source.forgotten }"
     >
       <span class="soft">{{ dayText(source.at) }}</span>
-      <span>{{ SOURCE_WORDS[source.kind] }}: {{ source.name }}</span>
+      <span>{{ source.kind === 'batch' ? '' : `${SOURCE_WORDS[source.kind]}: ` }}{{ source.name }}</span>
       <button
         class="stone-button quiet"
         :aria-label="`${source.forgotten ? 'Learn again from' : 'Forget'} ${source.name}, ${dayText(source.at)}`"
@@ -36,6 +36,6 @@ const emit = defineEmits<{
 
 <style scoped>
 .sources { list-style: none; margin: 0; padding: 0; display: grid; }
-li { display: grid; grid-template-columns: 96px minmax(0, 1fr) auto; gap: 12px; align-items: center; border-top: 1px solid var(--line); }
+li { display: grid; grid-template-columns: 64px minmax(0, 1fr) auto; gap: 10px; align-items: center; border-top: 1px solid var(--line); }
 .gone span { text-decoration: line-through; }
 </style>

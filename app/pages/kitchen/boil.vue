@@ -28,6 +28,8 @@ const told = shallowRef<ToldLesson | null>(null)
 const trouble = ref('')
 const temperature = ref('')
 const gross = ref('')
+/** A thermometer is read to a tenth here. */
+const fineDegrees = (tempC: number): string => (degreesUnit() === '°F' ? degreesText(tempC) : `${tempC.toFixed(1)} °C`)
 const flames = computed(() => {
   const all = fire.value?.marks ?? []
   return { on: step.value === 'heating' || step.value === 'boiling' ? all.findIndex(one => one.id === mark.value?.id) + 1 : 0, most: all.length }
@@ -157,7 +159,7 @@ async function keep(values: { readonly altitudeM?: number, readonly thermometerK
             v-else-if="step === 'boiling'"
             class="soft"
           >
-            Boiled after {{ clockText(((state.boiledMs ?? 0) - (state.startedMs ?? 0)) / 1000) }}. Four minutes more and a weighing tell what this pan loses to the room. {{ state.atBoilC !== null ? `Thermometer at the boil: ${degreesText(state.atBoilC)}.` : '' }}
+            Boiled after {{ clockText(((state.boiledMs ?? 0) - (state.startedMs ?? 0)) / 1000) }}. Four minutes more and a weighing tell what this pan loses to the room. {{ state.atBoilC !== null ? `Thermometer at the boil: ${fineDegrees(state.atBoilC)}.` : '' }}
           </p>
           <div
             v-if="step === 'heating' || step === 'boiling'"

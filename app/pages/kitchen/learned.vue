@@ -23,6 +23,9 @@ import { NUMBER_WORDS } from '../../../words/learned'
 const house = useHouse()
 void house.load()
 const says = ref('')
+/** So many numbers are shown at first, those with most readings. */
+const FIRST = 6
+const all = ref(false)
 const nowMs = hearthNow()
 const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
 const pans = computed(() => house.kitchen?.pans.filter(one => one.kind === 'pan') ?? [])
@@ -75,13 +78,10 @@ const remember = (dish: string, plan: CookPlan, observations: readonly Observati
       <section class="what">
         <h1>What the forecast rests on</h1>
         <p class="soft">
-          Grey is what is believed of any kitchen, green of this one. Eight in ten should lie inside. The knob is the middle.
-        </p>
-        <p
-          class="says"
-          role="status"
-        >
-          {{ says }}
+          Grey is what is believed of any kitchen, green of this one. Eight in ten should lie inside; the knob is the middle. <strong
+            class="says"
+            role="status"
+          >{{ says }}</strong>
         </p>
         <section
           v-for="one in fires"
@@ -131,7 +131,7 @@ const remember = (dish: string, plan: CookPlan, observations: readonly Observati
         >
           <h2>Flours, dishes and the room</h2>
           <div
-            v-for="one in numbers"
+            v-for="one in numbers.slice(0, all ? numbers.length : FIRST)"
             :key="one.name"
             class="number"
           >
@@ -160,6 +160,14 @@ const remember = (dish: string, plan: CookPlan, observations: readonly Observati
             />
           </div>
         </section>
+        <button
+          v-if="numbers.length > FIRST"
+          class="stone-button quiet more"
+          :aria-expanded="all"
+          @click="all = !all"
+        >
+          {{ all ? 'Fewer' : `${numbers.length - FIRST} more, with fewer readings` }}
+        </button>
         <section class="slab">
           <h2>A batch from memory</h2>
           <p class="soft">
@@ -211,9 +219,10 @@ const remember = (dish: string, plan: CookPlan, observations: readonly Observati
 .slab { display: grid; gap: 8px; }
 .slab header { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; }
 .two { display: grid; gap: 2px; }
+.more { justify-self: start; }
 .number { display: grid; gap: 2px; }
 .number .stone-button { min-height: 36px; }
-.says { min-height: 1.4em; font-weight: 600; }
+.says { color: var(--accent); }
 summary { cursor: pointer; min-height: 56px; display: flex; align-items: center; }
 summary h2 { display: inline; }
 .from { border-left: 3px solid var(--line); padding-left: 24px; display: grid; gap: 10px; align-content: start; }
