@@ -132,3 +132,16 @@ export const EXPECT_WORDS: Readonly<Record<string, string>> = {
   'soft-middle': 'Soft in the middle under a set top is right for some.',
   'firms-as-it-cools': 'Soft now; it firms as it cools.',
 }
+
+/** How stiff a mass is, from one that runs to one that stands. */
+const STIFFNESS = [[0.12, 'runs like water'], [0.3, 'pours'], [0.5, 'falls in lumps from the spoon'], [0.75, 'heaps'], [2, 'stands by itself']] as const
+
+/**
+ * How stiff a mass is, in words.
+ *
+ * @param stiffness 0 runs like water, 1 stands by itself
+ * @returns such as `heaps`
+ */
+export function stiffnessText(stiffness: number): string {
+  return (STIFFNESS.find(([most]) => stiffness < most) ?? STIFFNESS[STIFFNESS.length - 1]!)[1]
+}

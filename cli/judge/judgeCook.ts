@@ -33,7 +33,7 @@ export const STATES = ['none', 'boil', 'boilAroma', 'boilTwoTaps'] as const
 export type State = (typeof STATES)[number]
 
 /** One window against what happened. */
-export interface Held { readonly state: State | 'first' | 'afterOne', readonly of: 'roast' | 'dish' | 'weight', readonly family: string, readonly held: boolean, readonly width: number, readonly off: number, readonly effective: number }
+export interface Held { readonly state: State | 'first' | 'afterOne', readonly of: 'roast' | 'dish' | 'weight', readonly family: string, readonly held: boolean, readonly width: number, readonly widthFromStage: number, readonly off: number, readonly effective: number }
 
 /** Errors of three ways to say how long a stretch takes, absolute in log time. */
 export interface Rivalry { readonly of: 'roast' | 'wet', readonly ours: number, readonly oursFirst: number, readonly same: number, readonly scaled: number }
@@ -70,7 +70,7 @@ export function judgeCook(occasion: Occasion, step: Program['step'], members: nu
     .filter(target => target.timeS > nowS)
     .map((target): Held => {
       const window = windows[target.stage]!
-      return { state, effective, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: (window.late - window.early) / Math.max(1, window.middle - (target.of === 'dish' ? 0 : runningS)), off: Math.log(Math.max(1, target.timeS - runningS) / Math.max(1, window.middle - runningS)) }
+      return { state, effective, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: (window.late - window.early) / Math.max(1, window.middle - (target.of === 'dish' ? 0 : runningS)), widthFromStage: (window.late - window.early) / Math.max(1, window.middle - runningS), off: Math.log(Math.max(1, target.timeS - runningS) / Math.max(1, window.middle - runningS)) }
     }))
   return {
     seed,
@@ -174,7 +174,7 @@ function weighOnce(
   const story = [...storyOf(plan, last), mark(200, startOf(last, done), 'weighed', { vessel: mainVessel(plan.dish), grossG }), mark(201, endS, 'cook.finished', {})]
   const again = look(planOf(occasion, settleCook(plan, story).evidence, seed), [], [], members).finishedG
   const held = (state: 'first' | 'afterOne', window: Window): Held =>
-    ({ state, effective: 1, of: 'weight', family: plan.dish.family, held: weight >= window.early && weight <= window.late, width: (window.late - window.early) / window.middle, off: Math.log(weight / window.middle) })
+    ({ state, effective: 1, of: 'weight', family: plan.dish.family, held: weight >= window.early && weight <= window.late, width: (window.late - window.early) / window.middle, widthFromStage: (window.late - window.early) / window.middle, off: Math.log(weight / window.middle) })
   return [held('first', first), held('afterOne', again)]
 }
 

@@ -6,6 +6,7 @@ import { offPays } from '../../../core/flame/roastAhead'
 import type { CookPlan } from '../../../core/live/plan'
 import { CAUTIONS, END_WORDS, vesselText } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
+import PanNow from './PanNow.vue'
 import { EXPECT_WORDS, WATCH_WORDS } from '../../../words/stages'
 
 const props = defineProps<{
@@ -186,6 +187,11 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
         <strong>Looks wrong, is not:</strong> {{ looks.expect }}
       </p>
     </section>
+    <PanNow
+      v-if="cook && cook.stage >= 0"
+      :fire="fire"
+      :plan="plan"
+    />
     <section
       v-if="nextIn && cook && cook.stage >= 0"
       class="slab"
