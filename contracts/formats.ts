@@ -3,6 +3,7 @@ import { CookPlanSchema, ForecastRequestSchema } from './cook'
 import { DishCardSchema } from './dish'
 import { BoilCheckSchema, FlameQuestionSchema, LearnQuestionSchema, SyrupQuestionSchema } from './heart'
 import { KitchenSchema } from './kitchen'
+import { LessonSchema } from './lesson'
 import { AppendRequestSchema } from './observation'
 
 /** Formats that have a JSON Schema in docs/schemas and an example in docs/examples, by file name. */
@@ -20,4 +21,5 @@ export const FORMATS = {
   'learn': LearnQuestionSchema,
   'syrup': SyrupQuestionSchema,
   'flameplan': FlameQuestionSchema,
+  'lesson': LessonSchema,
 } as const

@@ -32,6 +32,12 @@ const observations = [
 
 const dishOf = (id: string) => STARTER_DISHES.find(dish => dish.id === id)
 
+const boilcheck = {
+  id: 'example-check', fire: { id: plan.fires.pan!.id, kind: 'gas', mark: 'm4', watts: 640 },
+  pan: { id: plan.vessels.pan!.id, vessel: plan.vessels.pan!.vessel, massGuessed: false }, lid: true, waterG: 800, fromC: 26, boilS: 590,
+  half: { timeS: 300, tempC: 66 }, boiledOn: { seconds: 300, lostG: 52 }, atBoilC: 98.5, airC: 26, altitudeM: 200, when: START_MS,
+}
+
 const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
   'forecast': { plan, observations, nowS: 530, members: 300 },
   'cook-plan': plan,
@@ -42,15 +48,12 @@ const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
   'scale': { dish: dishOf('ember-sweet-potato'), wanted: '930 g sweet potato, peeled', measures: FIRST_KITCHEN.measures, pan: FIRST_KITCHEN.pans[0] },
   'swap': { dish: dishOf('milk-morning-semolina'), ingredient: 'milk' },
   'stages': { dish: dishOf('sweet-water-semolina'), choices: { sugar: 'after-swelling', nuts: 'last' } },
-  'boilcheck': {
-    id: 'example-check', fire: { id: plan.fires.pan!.id, kind: 'gas', mark: 'm4', watts: 640 },
-    pan: { id: plan.vessels.pan!.id, vessel: plan.vessels.pan!.vessel, massGuessed: false }, lid: true, waterG: 800, fromC: 26, boilS: 590,
-    half: { timeS: 300, tempC: 66 }, boiledOn: { seconds: 300, lostG: 52 }, atBoilC: 98.5, airC: 26, altitudeM: 200, when: START_MS,
-  },
+  'boilcheck': boilcheck,
   'learn': {
     plan, observations: [...observations, marked(5, 660, 'stage.began', { stage: 'pour' }), marked(6, 720, 'stage.began', { stage: 'take-up' }), marked(7, 900, 'stage.began', { stage: 'enrich' }), marked(8, 1230, 'stage.began', { stage: 'rest' }), marked(9, 1260, 'weighed', { vessel: 'pan', grossG: 3010 }), marked(10, 1540, 'cook.finished', {})],
   },
   'syrup': { invertShare: 0.09, altitudeM: 200, strength: { by: 'temperature', tempC: 108 } },
+  'lesson': { kind: 'boil-check', id: boilcheck.id, at: START_MS, pan: plan.vessels.pan!.name, fire: plan.fires.pan!.name, mark: 'half', check: boilcheck },
   'flameplan': { plan, wish: { step: 'golden', patienceS: 900, risk: 0.02 } },
 }
 

@@ -117,8 +117,9 @@ function stageTerms(cook: LiveCook, program: Program): Residual[] {
   for (let k = 1; k < program.stages.length; k++) {
     const began = cook.stageStarts[k]
     const { sign } = program.stages[k - 1]
-    const from = cook.stageStarts[k - 1]
-    if (began === null || sign === null || from === null) continue
+    if (began === null || sign === null) continue
+    // Where nobody marked when the stage before began, its clock is that of the last one that was.
+    const from = cook.stageStarts[k - 1] ?? clockStart(cook, began)
     if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign) || cook.looks.some(look => SIGNS.indexOf(look.what) === sign)) continue
     terms.push((record, member) => logRatio(began, signTime(record, member, sign), from) / STAGE_NOISE)
   }

@@ -25,6 +25,8 @@ test.describe('every view', () => {
       await look('/kitchen', '.thing')
       await page.locator('.thing').first().click()
       await look('', '.editor')
+      await look('/kitchen/boil', '.setup')
+      await look('/kitchen/learned', '.span')
       await look('/ledger', '.wall svg')
       await page.locator('.wall a').first().click()
       await look('', '.story')

@@ -77,6 +77,7 @@ describe('the fire in the roast', () => {
     expect(wrapper.text()).toContain('1 mark')
     expect(wrapper.text()).toMatch(/From first colour to brown in about \d/)
     expect(wrapper.find('.caution').exists()).toBe(true)
+    expect(wrapper.get('.now').text()).toMatch(/Pan on the scale.*g to .*g.*Inside.*°C to .*°C.*Depth in the pan\d+ mm/)
   })
 
   it('draws its labels only where there is room', async () => {
