@@ -6,7 +6,7 @@ import { mainLine } from '../../core/dish/mainLine'
 import { COLOUR_STEPS, type ColourStep } from '../../core/dish/signIds'
 import type { FlameTurn, FlameWish } from '../../core/flame/flamePlan'
 import { planFlames } from '../../core/flame/planFlames'
-import { roastAhead, roastDue } from '../../core/flame/roastAhead'
+import { offPays, roastAhead, roastDue } from '../../core/flame/roastAhead'
 import { roastIndex } from '../../core/forecast/roastIndex'
 import { ROAST_STEPS, type RoastStep } from '../../core/flame/takeOff'
 import { compileProgram } from '../../core/forecast/compileProgram'
@@ -88,7 +88,7 @@ function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], 
     seen.push(mark(20 + seen.length, nowS, 'sign.seen', { sign: cue }))
     // Turned off only where the forecast, after the tap, expects more of that.
     const ahead = turn?.mark === 'off' ? roastAhead(own, seen, nowS, wish, members) : null
-    if (turn && (!ahead || ahead.endIfOff.reaches > ahead.end.reaches)) turned(nowS, turn.mark)
+    if (turn && (!ahead || offPays(ahead))) turned(nowS, turn.mark)
   }
   const endS = roastDue(own, seen, nowS, wish, members).end.timeS
   const { signs } = happens(own, truth, seen)

@@ -13,9 +13,6 @@ import { ROAST_STEPS, takeOff, type RoastStep, type TakeOff } from './takeOff'
 /** Turns are taken by the cook, not by the program. */
 const NEVER_LATE = new Float64Array(1)
 
-/** Turning the flame off has to be better by this much: what it leaves too pale takes lighting again (choice). */
-const OFF_PAYS = 0.05
-
 /** What is ahead of a running roast. */
 export interface RoastAhead {
   /** When each step shows in the middle run, s since the start of the cook; left out where it does not come. */
@@ -52,7 +49,7 @@ export function roastAhead(plan: CookPlan, observations: readonly Observation[],
  * @returns true where it pays
  */
 export function offPays({ end, endIfOff }: Pick<RoastAhead, 'end' | 'endIfOff'>): boolean {
-  return endIfOff.reaches >= end.reaches + OFF_PAYS
+  return endIfOff.reaches > end.reaches
 }
 
 /**

@@ -90,7 +90,7 @@ const alone = computed(() => {
 /** When the roast is likeliest right, as the flame stands. */
 const takeOff = computed(() => {
   const end = props.fire.ahead.value?.end
-  return end && end.timeS > nowS.value + 15 ? `Likeliest right at ${clockText(end.timeS)}, ${Math.round(100 * end.reaches)} in 100.` : ''
+  return end && end.timeS > nowS.value + 15 ? `Likeliest right at ${clockText(end.timeS)}, ${Math.min(99, Math.round(100 * end.reaches))} in 100.` : ''
 })
 /** Where turning the flame off now makes more of it, once a colour was seen. */
 const offNow = computed(() => {
@@ -98,7 +98,9 @@ const offNow = computed(() => {
   const coloured = (cook.value?.looks.length ?? 0) > 0
   const burning = (props.fire.flames.value[props.fire.main.value]?.mark ?? 'off') !== 'off'
   if (!found || !coloured || !burning || !offPays(found)) return null
-  return { off: Math.round(100 * found.endIfOff.reaches), on: Math.round(100 * found.end.reaches) }
+  const [off, on] = [found.endIfOff.reaches, found.end.reaches].map(share => Math.min(99, Math.round(100 * share)))
+  // A difference that is not seen in these numbers is not worth turning for.
+  return off !== undefined && on !== undefined && off > on + 1 ? { off, on } : null
 })
 /** What to watch for in this stage, and what will look wrong and is not. */
 const looks = computed(() => {
