@@ -91,7 +91,7 @@ describe('the house', () => {
   beforeEach(() => {
     answers['/api/kitchen'] = FIRST_KITCHEN
     answers['/api/dishes'] = { dishes: STARTER_DISHES, aside: [] }
-    answers['/api/evidence'] = { evidence: [] }
+    answers['/api/evidence'] = { evidence: [], sources: [] }
   })
 
   it('is read as a whole and sorts cups, pans and pots', async () => {

@@ -31,7 +31,7 @@ const rows = computed(() => {
     { name: pan.value.massGuessed ? 'Pan on the scale, its own weight a guess' : 'Pan on the scale', says: weighs },
     { name: 'Inside', says: inside },
     { name: 'Depth in the pan', says: `${Math.round(depthMm(here.volumeMl, pan.value.vessel.innerDiameterMm))} mm` },
-    ...(here.stiffness === undefined ? [] : [{ name: 'It', says: stiffnessText(here.stiffness) }]),
+    ...(here.stiffness === undefined ? [] : [{ name: 'The mass', says: stiffnessText(here.stiffness) }]),
     ...fat, ...smell,
   ]
 })
