@@ -18,6 +18,7 @@ export const ForecastSchema = z.strictObject({
   stages: z.array(WindowSchema).max(32),
   sides: z.array(z.strictObject({
     vessel: Id, meets: z.number().int().min(0), needs: WindowSchema, lightS: z.number().nullable(), boils: WindowSchema.nullable(),
+    now: z.strictObject({ tempC: z.number(), contentG: z.number(), heldG: z.number() }).optional(),
   })).max(6),
   finishedG: WindowSchema,
   turnDownS: z.number().nullable(),
@@ -30,5 +31,11 @@ export const ForecastSchema = z.strictObject({
   restsOn: z.strictObject({
     taps: z.number().int(), readings: z.number().int(), batches: z.number().int(), guessedVessels: z.array(z.string()),
   }),
+  doubts: z.strictObject({
+    asks: z.strictObject({ stage: Id.nullable(), atS: z.number(), sign: z.enum(SIGN_IDS).nullable() }).nullable(),
+    surprise: z.strictObject({
+      mark: z.string().max(80), sign: z.enum(SIGN_IDS), faster: z.boolean(), times: z.number(), flame: Id.nullable(), thought: Id.nullable(),
+    }).nullable(),
+  }).optional(),
   panNow: z.strictObject({ contentG: WindowSchema, tempC: WindowSchema }).optional(),
 }) satisfies z.ZodType<Forecast>

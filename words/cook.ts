@@ -2,8 +2,9 @@ import type { Stage } from '../core/dish/dish'
 import { mainLine } from '../core/dish/mainLine'
 import type { CautionCode, Cue, CueCode } from '../core/live/cue'
 import type { CookPlan } from '../core/live/plan'
+import { clockText } from './clockText'
 import { planMarkText } from './flames'
-import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBeginText, stageCueText, stageName } from './stages'
+import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBegunText, stageBeginText, stageCueText, stageName } from './stages'
 
 /** The one thing to do now, by code: short enough for one glance. */
 export const CUES: Readonly<Record<CueCode, string>> = {
@@ -16,6 +17,9 @@ export const CUES: Readonly<Record<CueCode, string>> = {
   'pour-soon': 'Watch the colour',
   'pour-now': 'Flame off, then pour',
   'pouring': 'A ladle at a time, at the side',
+  'pour-on': 'It takes it up: next ladle',
+  'pour-less': 'Slower now: small ladles',
+  'pour-stop': 'Stop pouring, keep the rest hot',
   'cook-down': 'Middle flame, keep stirring',
   'enrich-soon': 'Last additions in',
   'enrich': 'Stir till it leaves the sides',
@@ -25,6 +29,7 @@ export const CUES: Readonly<Record<CueCode, string>> = {
   'watch': 'Watch the colour',
   'work': 'Keep stirring',
   'next': 'Ready: go on',
+  'asked': 'Did you go on?',
   'finished': 'Done',
 }
 
@@ -78,6 +83,11 @@ export const ACTION_WORDS: Readonly<Record<string, string>> = {
   'start': 'Light the fire',
   'looks': 'It looks like this',
   'finish': 'Finish',
+  'release': 'Release heard',
+  'uptake.quickly': 'Taken up fast: more',
+  'uptake.slowly': 'Taken up slowly',
+  'uptake.no-more': 'No longer taken up',
+  'asked-not': 'Not yet',
 }
 
 /** What is being done, by stage. */
@@ -96,7 +106,9 @@ export const FAULT_WORDS: Readonly<Record<string, string>> = {
 export const KIND_WORDS: Readonly<Record<string, string>> = {
   'cook.started': 'fire lit', 'stage.began': 'began', 'sign.seen': 'marked', 'looks.like': 'looked', 'flame.changed': 'flame',
   'lid.changed': 'lid', 'vessel.lit': 'put on', 'off.fire': 'off the fire', 'weighed': 'weighed', 'temperature': 'temperature',
-  'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
+  'depth.measured': 'depth', 'uptake.seen': 'taken up', 'release.heard': 'release heard', 'added': 'went in', 'repaired': 'put right',
+  'forgotten': 'forgotten', 'kept.back': 'kept back', 'rest.poured': 'rest poured', 'unstirred': 'left unstirred', 'slip': 'slip', 'not.yet': 'not yet',
+  'checked': 'looked into', 'step.done': 'done', 'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
 }
 
 /**
@@ -111,6 +123,8 @@ export function actionText(code: string, plan: Pick<CookPlan, 'dish' | 'fires'>)
   if (known) return known
   const [kind, id = ''] = code.split('.')
   if (kind === 'turn') return `Flame is ${id === 'off' ? 'off' : `on ${planMarkText(plan, id)}`}`
+  if (kind === 'asked') return 'Yes, about then'
+  if (kind === 'ready') return readyText(plan, id)
   if (kind === 'sign') return SIGN_WORDS[id]?.marked ?? id
   const stage = plan.dish.stages.find(one => one.id === id)
   if (kind === 'light') return `${upper(BESIDE_WORDS[id] ?? id)} ${id === 'nuts-last' ? 'are' : 'is'} on`
@@ -126,6 +140,10 @@ export function actionText(code: string, plan: Pick<CookPlan, 'dish' | 'fires'>)
  * @returns short enough for one glance
  */
 export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage: Stage | null): string {
+  if (cue.code === 'asked' && cue.asks) {
+    const asked = plan.dish.stages.find(one => one.id === cue.asks?.stage)
+    return `${asked ? stageBegunText(asked) : 'Finished'} at about ${clockText(cue.asks.atS)}?`
+  }
   if (cue.code === 'work' && stage) return stageCueText(stage)
   if (cue.code === 'turn-down' && cue.mark) return `Turn the flame down to ${planMarkText(plan, cue.mark)}`
   if (cue.code === 'light-other') {
@@ -138,6 +156,13 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
     return next ? `Ready. Now: ${stageName(next)}` : 'Ready: off the fire'
   }
   return CUES[cue.code]
+}
+
+/** What says that a vessel beside the pan is ready. */
+function readyText(plan: Pick<CookPlan, 'dish'>, id: string): string {
+  const stage = plan.dish.stages.find(one => one.id === id)
+  const sign = stage && 'sign' in stage.until ? stage.until.sign : ''
+  return sign === 'boil' ? `${upper(BESIDE_WORDS[id] ?? 'it')} boils` : SIGN_WORDS[sign]?.marked ?? 'It is ready'
 }
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -74,6 +74,23 @@ export function stageBeginText(stage: Pick<Stage, 'id' | 'does'> & Partial<Pick<
   return STAGES[stage.id]?.begin ?? `Begin: ${stageName(stage)}`
 }
 
+/** What was done when a stage began, for asking after it. */
+const BEGUN: Readonly<Record<string, string>> = {
+  'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'take-up': 'All poured', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
+  'rub-in': 'Sugar rubbed in', 'enrich': 'Additions in', 'enrich-2': 'More fat in', 'enrich-3': 'Last fat in', 'finish': 'Nearly done', 'fat-in': 'Fat in', 'rest': 'Off the fire',
+  'cool': 'Off the fire', 'thicken': 'Mix in', 'syrup': 'Syrup on', 'soften': 'In the pan', 'soften-2': 'Second lot in', 'press': 'Lid locked', 'wait': 'Flame off',
+}
+
+/**
+ * What was done when a stage began, short, for asking after it.
+ *
+ * @param stage one of the main line
+ * @returns such as `Poured`
+ */
+export function stageBegunText(stage: Pick<Stage, 'id' | 'does'>): string {
+  return BEGUN[stage.id] ?? `Began ${stageName(stage)}`
+}
+
 /** What to watch for in a stage, by code. */
 export const WATCH_WORDS: Readonly<Record<string, string>> = {
   'turn-nuts': 'Turn them all the time; take them out a shade early.',

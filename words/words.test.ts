@@ -67,13 +67,18 @@ describe('there are words', () => {
       const story = [marked(1, 0, 'cook.started'), ...mainLine(dish).slice(1).map((stage, i) => marked(i + 2, 100 * (i + 1), 'stage.began', { stage: stage.id }))]
       for (let count = 0; count <= story.length; count++) {
         const cook = replay(plan, story.slice(0, count))
-        for (const due of [null, ...sideStages(dish).map(stage => stage.vessel)]) {
-          for (const action of actionsOf(plan, cook, due)) {
-            const text = actionText(action.code, plan)
-            expect(text, `${dish.id} ${action.code}`).not.toBe(action.code)
-            expect(text.length, text).toBeLessThanOrEqual(22)
-          }
+        const codes = [
+          ...sideStages(dish).flatMap(stage => [`light.${stage.id}`, `ready.${stage.id}`]), ...actionsOf(plan, cook, null, count * 100).map(action => action.code),
+        ]
+        for (const code of codes) {
+          const text = actionText(code, plan)
+          expect(text, `${dish.id} ${code}`).not.toBe(code)
+          expect(text.length, text).toBeLessThanOrEqual(22)
         }
+        const next = mainLine(dish)[cook.stage + 1]?.id ?? null
+        const asked = cueText({ code: 'asked', next: null, caution: null, vessel: null, asks: { stage: next, atS: 4321, sign: null } }, plan, null)
+        expect(asked).toMatch(/^[^?]+ at about 1:12:01\?$/)
+        expect(asked.length, asked).toBeLessThanOrEqual(36)
         const cue = cueText(cueOf(plan, cook, null, count * 100), plan, mainLine(dish)[cook.stage] ?? null)
         expect(cue.length, cue).toBeLessThanOrEqual(32)
       }

@@ -1,5 +1,6 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { CoreError } from '../core/error'
+import { doubts } from '../core/doubt/doubts'
 import { searchFlames } from '../core/flame/planFlames'
 import { roastAhead } from '../core/flame/roastAhead'
 import { reweighed, stand, standingForecast, type Standing } from '../core/forecast/standing'
@@ -36,7 +37,7 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
       if (quick) yield { type: 'forecast', ticket, forecast: quick, rough: true }
       const standing = stand(plan, observations, nowS, members)
       kept.set(stream, standing)
-      yield { type: 'forecast', ticket, forecast: standingForecast(standing), rough: false }
+      yield { type: 'forecast', ticket, forecast: { ...standingForecast(standing), doubts: doubts(standing) }, rough: false }
       return
     }
     case 'flame-plan': {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { CookPlan } from '../../core/live/plan'
-import type { LiveCook } from '../../core/live/replay'
+import type { LiveCook } from '../../core/live/liveCook'
 import { vesselText } from '../../words/cook'
 import { momentText } from '../../words/moment'
 import { clockText, degreesText, gramsText } from '../composables/format'

@@ -80,7 +80,7 @@ describe('the big actions', () => {
   const stepColours = { 'pale': '#d0b080', 'golden': '#c09060', 'deep-golden': '#a07040', 'brown': '#805030', 'burnt': '#503020' }
   const bar = (count: number) => {
     const story = [marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' }), marked(3, 500, 'sign.seen', { sign: 'aroma' })]
-    return mount(ActionBar, { props: { plan, actions: actionsOf(plan, replay(plan, story.slice(0, count)), null), stepColours } })
+    return mount(ActionBar, { props: { plan, actions: actionsOf(plan, replay(plan, story.slice(0, count)), null, 100 * count), stepColours } })
   }
 
   it('mark what they say, the first one being waited for', async () => {

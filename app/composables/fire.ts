@@ -6,7 +6,7 @@ import { mainLine } from '../../core/dish/mainLine'
 import { mainVessel } from '../../core/dish/mainVessel'
 import type { Forecast, Window } from '../../core/forecast/forecast'
 import { actionsOf } from '../../core/live/actions'
-import { cueOf, dueSide } from '../../core/live/cue'
+import { cueOf } from '../../core/live/cue'
 import { flamesNow } from '../../core/live/flamesNow'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
@@ -43,14 +43,13 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
   const keystone = computed(() => (plan.value ? boundaryIndex(plan.value.dish, plan.value.dish.keystone) : 0))
   const done = computed(() => (plan.value ? doneIndex(plan.value.dish) : 0))
   const both = computed(() => (plan.value && cook.value ? { plan: plan.value, cook: cook.value } : null))
-  const due = computed(() => (both.value ? dueSide(both.value.plan, both.value.cook, forecast.value, nowS.value) : null))
   return {
     cook, running, nowS, forecast, ahead: useRoastLook(plan, observations, cook, nowS), line, keystone, done,
     main: computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan')),
     other: computed(() => plan.value?.dish.stages.find(stage => stage.meets)?.vessel ?? null),
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
     cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),
-    actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, due.value) : [])),
+    actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),
     flames: computed(() => (both.value ? flamesNow(both.value.plan, both.value.cook) : {})),
     windows: computed(() => openWindows(forecast.value, cook.value, keystone.value, done.value, nowS.value)),
     arch: computed(() => {

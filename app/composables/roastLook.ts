@@ -6,7 +6,7 @@ import type { RoastAhead } from '../../core/flame/roastAhead'
 import { lastRoast } from '../../core/forecast/roastIndex'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import type { LiveCook } from '../../core/live/replay'
+import type { LiveCook } from '../../core/live/liveCook'
 import { askRoastAhead } from './forecaster'
 
 const EVERY_S = 20

@@ -5,7 +5,7 @@ import { COLOUR_STEPS } from '../family/family'
 import { familyOf } from '../family/families'
 import type { Forecast } from '../forecast/forecast'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import { stonesOf } from './stones'
 import type { BatchSummary } from './summary'
 

@@ -22,8 +22,8 @@ export function boilProgram(check: BoilCheck): Program {
   const { fire, pan, half, boiledOn, boilS } = check
   const flame = { fire: 'mainFire' as const, watts: fire.watts, ladder: 0, lagS: FIRE_KINDS[fire.kind].lagS }
   const bare = {
-    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: false, from: null, wet: false, roasts: false, stepS: 6, leastS: 0,
-    underPressure: false, watches: [], tapped: [], tint: 0,
+    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: false, from: null, fromShare: 1, wet: false, roasts: false, stepS: 6, leastS: 0,
+    underPressure: false, pressureS: null, watches: [], tapped: [], tint: 0,
   }
   const water = { water: check.waterG, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }
   const heat: ProgramStage = { ...bare, startS: 0, adds: [water], sign: SIGN.boil, watches: [SIGN.boil], tapped: [SIGN.boil] }
@@ -32,7 +32,7 @@ export function boilProgram(check: BoilCheck): Program {
   return {
     family: baseNumbers(SEMOLINA), beside: baseNumbers(SEMOLINA, false, 0), colours: SEMOLINA, cooked: false, syrupShare: 0.7, step: stepVessel,
     vessels: [conditions],
-    stages: [heat, on], sides: [], controls: [], turns: [],
+    stages: [heat, on], sides: [], controls: [], changes: [], turns: [],
     queries: [
       ...(half ? [{ timeS: half.timeS, of: 'temp-c' as const }] : []),
       ...(boiledOn ? [{ timeS: boilS + boiledOn.seconds, of: 'content-g' as const }] : []),

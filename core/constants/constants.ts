@@ -66,6 +66,8 @@ const ROWS = {
   scaleG: [3, '30 %', 'g', 'estimate: kitchen scale'],
   scaleShare: [0.005, '50 %', 'share', 'estimate: kitchen scale'],
   thermometerFood: [2.5, '30 %', 'K', 'estimate: a probe in a stirred mass'],
+  rulerMm: [3, '50 %', 'mm', 'estimate: a ruler in a mass that is stirred level'],
+  rulerShare: [0.05, '50 %', 'share', 'estimate: how level it lies'],
   guessedTare: [0.35, '30 %', 'share', 'estimate: pan weights guessed from size and material'],
   boilSeen: [0.03, '50 %', 'log time', 'estimate: how sharply the boil is seen'],
   clockHand: [4, '50 %', 's', 'estimate: a hand at the clock'],

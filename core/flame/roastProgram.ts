@@ -5,7 +5,7 @@ import { roastIndex } from '../forecast/roastIndex'
 import { ROAST_SIGNS, SIGN } from '../forecast/signs'
 import { compileProgram } from '../forecast/compileProgram'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import type { FlameTurn } from './flamePlan'
 
 /** Roasts that take this many times the patience are not followed further. */

@@ -7,7 +7,7 @@ import { CoreError } from '../error'
 import { browningPath } from '../family/browningPath'
 import { familyOf } from '../family/families'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import { syrupShareOf } from '../syrup/syrupShareOf'
 import { usualSeconds } from '../usual/usualSeconds'
 import { airPressurePa } from '../water/airPressurePa'
@@ -16,6 +16,7 @@ import { baseNumbers } from './baseNumbers'
 import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
 import { lateness } from './lateness'
+import { addedOf, changesOf, fromShareOf } from './changesOf'
 import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from './program'
 import { stageTints } from './stageTints'
 import { stepVessel } from './stepVessel'
@@ -68,6 +69,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
       ...endOf(stage),
     })),
     controls: controlsOf(plan, cook),
+    changes: changesOf(plan, cook),
     turns: turnsOf(plan, cook),
     queries: queriesOf(cook, plan.dish, nowS),
     nowS,
@@ -89,7 +91,7 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
   return line.map((stage, i): ProgramStage => ({
     startS: i === 0 ? 0 : starts[i],
     vessel: vessels.indexOf(stage.vessel),
-    adds: additionsOf(plan, stage),
+    adds: addedOf(plan, cook, stage, starts[i] ?? Number.POSITIVE_INFINITY),
     tips: tips[i],
     nutsLeave: stage.takesOut.length > 0,
     flame: flameOf(plan, stage),
@@ -97,11 +99,13 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
     ...endOf(stage),
     pours: stage.does === 'pour' && 'minutes' in stage.until,
     from: stage.from === undefined ? null : sides.findIndex(side => side.vessel === stage.from),
+    fromShare: fromShareOf(cook, stage),
     wet: WET.includes(stage.does),
     roasts: stage.does === 'roast' || stage.does === 'fry',
     stepS: stepOf(stage),
     leastS: mixes(stage, line[i - 1]) ? MIXING_S : 0,
     underPressure: stage.does === 'press',
+    pressureS: stage.does === 'press' ? cook.releases.find(one => one.timeS >= (starts[i] ?? 0))?.timeS ?? null : null,
     ...watchesOf(plan.dish, stage, cook, starts[i] ?? Number.POSITIVE_INFINITY, starts[i + 1] ?? Number.POSITIVE_INFINITY),
     tint: tints[i],
   }))
@@ -205,6 +209,7 @@ function queriesOf(cook: LiveCook, dish: Dish, nowS: number): ProgramQuery[] {
   const readings: ProgramQuery[] = [
     ...cook.weighings.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
     ...cook.temperatures.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),
+    ...cook.depths.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'volume-ml' as const })),
   ]
   return readings.filter(one => nowS <= 0 || cook.finishedS !== null || one.timeS <= nowS).sort((p, q) => p.timeS - q.timeS).concat(nowS > 0 ? [{ timeS: nowS, of: 'content-g' as const }, { timeS: nowS, of: 'temp-c' as const }] : [])
 }

@@ -1,7 +1,7 @@
 import { beliefColumns, MEMBER_NAMES, type BeliefColumns } from '../belief/memberValues'
 import type { Belief } from '../belief/belief'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
 import { logLikelihoods, residualsOf, type Residuals } from './logLikelihoods'

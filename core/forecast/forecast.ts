@@ -1,3 +1,4 @@
+import type { Doubts } from '../doubt/doubt'
 import type { Lab } from '../colour/lab'
 import type { SignId } from '../dish/signIds'
 
@@ -38,6 +39,8 @@ export interface SideForecast {
   readonly lightS: number | null
   /** When it boils, s since the start; null until it is on. */
   readonly boils: Window | null
+  /** How it stands now in the middle run, once it is on: °C, g, and g it held when it was put on. */
+  readonly now?: { readonly tempC: number, readonly contentG: number, readonly heldG: number } | undefined
 }
 
 /** What a forecast rests on. */
@@ -68,6 +71,8 @@ export interface Forecast {
   readonly leftAloneS: number | null
   readonly points: readonly ForecastPoint[]
   readonly restsOn: RestsOn
+  /** What does not fit together; only where it was asked for. */
+  readonly doubts?: Doubts | undefined
   /** What the pan should weigh and be now, without its own weight; missing before the start. */
   readonly panNow?: { readonly contentG: Window, readonly tempC: Window } | undefined
 }

@@ -9,9 +9,9 @@ import type { FlameSetting, Program, ProgramStage } from './program'
  * @returns the same program
  */
 export function laidOut(program: Program): Program {
-  const { family, beside, colours, step, cooked, syrupShare, vessels, stages, sides, controls, turns, queries, nowS, mostS } = program
+  const { family, beside, colours, step, cooked, syrupShare, vessels, stages, sides, controls, changes, turns, queries, nowS, mostS } = program
   return {
-    family, step, cooked, syrupShare, vessels, controls, turns, queries, nowS, mostS,
+    family, step, cooked, syrupShare, vessels, controls, changes, turns, queries, nowS, mostS,
     beside,
     colours: { path: colours.path, rawLightness: colours.rawLightness, stepLightness: colours.stepLightness },
     stages: stages.map(stageLaidOut),
@@ -22,8 +22,8 @@ export function laidOut(program: Program): Program {
 function stageLaidOut(one: ProgramStage): ProgramStage {
   return {
     startS: one.startS, vessel: one.vessel, adds: one.adds, tips: one.tips, nutsLeave: one.nutsLeave, flame: flameLaidOut(one.flame), cover: one.cover,
-    sign: one.sign, seconds: one.seconds, pours: one.pours, from: one.from, wet: one.wet, roasts: one.roasts, stepS: one.stepS, leastS: one.leastS,
-    underPressure: one.underPressure, watches: one.watches, tapped: one.tapped, tint: one.tint,
+    sign: one.sign, seconds: one.seconds, pours: one.pours, from: one.from, fromShare: one.fromShare, wet: one.wet, roasts: one.roasts, stepS: one.stepS, leastS: one.leastS,
+    underPressure: one.underPressure, pressureS: one.pressureS, watches: one.watches, tapped: one.tapped, tint: one.tint,
   }
 }
 

@@ -1,9 +1,11 @@
 import { constant } from '../constants/constants'
-import { normalCdf } from '../random/normalCdf'
-import { mainVessel } from '../dish/mainVessel'
+import type { LiveCook } from '../live/liveCook'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import { normalCdf } from '../random/normalCdf'
+import { clockStart, logRatio, signTime, type Residual } from './markTimes'
+import { notYetOf, pouredEarly } from './notYet'
 import type { Program } from './program'
+import { readingTerms } from './readingTerms'
 import type { EnsembleRecord } from './record'
 import { SIGNS } from './signs'
 
@@ -14,12 +16,6 @@ const STAGE_NOISE = constant('stageNoise')
 const STRAY = constant('stray')
 /** How often a sign passes without being tapped. */
 const MISSED = constant('missed')
-/** Kitchen scale: 3 g and 0.5 %; thermometer: 2.5 K. Standard deviations. */
-const SCALE_G = constant('scaleG')
-const SCALE_SHARE = constant('scaleShare')
-const THERMOMETER_K = constant('thermometerFood')
-/** Standard deviation of a guessed pan weight, as a share. */
-const GUESSED_TARE = constant('guessedTare')
 
 /** Something marked, as every member sees it: residuals in standard deviations, for drawing better members. */
 export interface Residuals {
@@ -40,7 +36,7 @@ export function logLikelihoods(plan: CookPlan, cook: LiveCook, program: Program,
   const terms = termsOf(plan, cook, program)
   const sums = new Float64Array(record.members)
   for (let i = 0; i < record.members; i++) {
-    sums[i] = looksOf(cook, record, i) + waitingOf(cook, program, record, i)
+    sums[i] = looksOf(cook, record, i) + waitingOf(cook, program, record, i) + notYetOf(cook, program, record, i)
     for (const term of terms) sums[i] += tapDensity(term(record, i))
   }
   return sums
@@ -67,8 +63,6 @@ export function residualsOf(plan: CookPlan, cook: LiveCook, program: Program, re
   return { terms: [...termsOf(plan, cook, program), ...looks].map(of) }
 }
 
-type Residual = (record: EnsembleRecord, member: number) => number
-
 function termsOf(plan: CookPlan, cook: LiveCook, program: Program): Residual[] {
   return [
     ...cook.signs.filter(tap => SIGNS.includes(tap.what)).map((tap): Residual => (record, member) => {
@@ -80,23 +74,8 @@ function termsOf(plan: CookPlan, cook: LiveCook, program: Program): Residual[] {
   ]
 }
 
-const signTime = (record: EnsembleRecord, member: number, sign: number): number =>
-  record.signs[member * SIGNS.length + sign]
-
-/** Log ratio of a marked time to a forecast one, both counted from when the sign's clock began. */
-function logRatio(markedS: number, forecastS: number, fromS: number): number {
-  return Math.log(Math.max(5, markedS - fromS) / Math.max(5, forecastS - fromS))
-}
-
 function tapDensity(z: number): number {
   return Number.isFinite(z) ? Math.log(STRAY + (1 - STRAY) * Math.exp(-0.5 * z * z)) : Math.log(STRAY)
-}
-
-/** A sign's clock begins with the stage in which it was tapped. */
-function clockStart(cook: LiveCook, timeS: number): number {
-  let start = 0
-  for (const began of cook.stageStarts) if (began !== null && began < timeS) start = Math.max(start, began)
-  return start
 }
 
 function looksOf(cook: LiveCook, record: EnsembleRecord, member: number): number {
@@ -114,10 +93,11 @@ function looksOf(cook: LiveCook, record: EnsembleRecord, member: number): number
 /** Going on to the next stage says, weakly, that the sign of the last one had come. */
 function stageTerms(cook: LiveCook, program: Program): Residual[] {
   const terms: Residual[] = []
+  const early = pouredEarly(cook, program)
   for (let k = 1; k < program.stages.length; k++) {
     const began = cook.stageStarts[k]
     const { sign } = program.stages[k - 1]
-    if (began === null || sign === null) continue
+    if (began === null || sign === null || (sign === early?.sign && began === early.timeS)) continue
     // Where nobody marked when the stage before began, its clock is that of the last one that was.
     const from = cook.stageStarts[k - 1] ?? clockStart(cook, began)
     if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign) || cook.looks.some(look => SIGNS.indexOf(look.what) === sign)) continue
@@ -126,30 +106,12 @@ function stageTerms(cook: LiveCook, program: Program): Residual[] {
   return terms
 }
 
-/** A sign that has not been tapped yet has perhaps not come yet. */
-function waitingOf(cook: LiveCook, program: Program, record: EnsembleRecord, member: number): number {
+/** A sign that has not been tapped yet has perhaps not come yet: its part of a member's log likelihood. */
+export function waitingOf(cook: LiveCook, program: Program, record: EnsembleRecord, member: number): number {
   const from = cook.stageStarts[cook.stage]
   const sign = program.stages[cook.stage]?.sign
   if (from === null || from === undefined || sign === null || sign === undefined) return 0
   if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign)) return 0
   const z = logRatio(program.nowS, signTime(record, member, sign), from) / TAP_NOISE
   return Math.log(MISSED + (1 - MISSED) * (1 - normalCdf(z)))
-}
-
-function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Residual[] {
-  const main = mainVessel(plan.dish)
-  const pan = plan.vessels[main]
-  const tare = pan.vessel.massG
-  const readings = program.queries.length - (program.nowS > 0 ? 2 : 0)
-  return program.queries.flatMap((query, k): Residual[] => {
-    const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
-    if (query.of === 'temp-c') {
-      const read = k < readings ? cook.temperatures.find(one => one.timeS === query.timeS) : undefined
-      return read ? [(record, member) => (read.what.tempC - (plan.thermometerK ?? 0) - forecast(record, member)) / THERMOMETER_K] : []
-    }
-    const read = k < readings ? cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main) : undefined
-    if (!read) return []
-    const noise = Math.hypot(SCALE_G, SCALE_SHARE * read.what.grossG, pan.massGuessed ? GUESSED_TARE * tare : 0)
-    return [(record, member) => (read.what.grossG - tare - forecast(record, member)) / noise]
-  })
 }

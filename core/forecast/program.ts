@@ -49,8 +49,9 @@ export interface ProgramStage {
   readonly pours: boolean
   /** Index of another main-line vessel that is tipped over at the start, or null. */
   readonly tips: number | null
-  /** Index of the side vessel whose content comes over at the start, or null. */
+  /** Index of the side vessel whose content comes over at the start, or null, and how much of it. */
   readonly from: number | null
+  readonly fromShare: number
   /** True where liquid is cooked down: the member's pace of wet stages applies; of roasts where something is roasted. */
   readonly wet: boolean
   readonly roasts: boolean
@@ -60,6 +61,8 @@ export interface ProgramStage {
   readonly leastS: number
   /** True where its seconds count from when the sealed pan has come to pressure. */
   readonly underPressure: boolean
+  /** When the first release of the valve was heard in it, s since the start, or null. */
+  readonly pressureS: number | null
   /** Signs that can show in it, as indices into SIGNS. */
   readonly watches: readonly number[]
   /** Those of them that were tapped in it: they are looked for in a shadow where it was cut short. */
@@ -90,6 +93,15 @@ export interface ProgramControl {
   readonly cover?: Cover
 }
 
+/** A change of what is in the main line's vessel at a known moment: more of something, fat lifted off, the rest of a side vessel. */
+export interface ProgramChange {
+  readonly timeS: number
+  readonly adds: readonly Addition[]
+  readonly liftsFatG: number
+  /** Index of the side vessel whose rest comes over, or null. */
+  readonly from: number | null
+}
+
 /** A flame that is taken when a sign shows in the main line. */
 export interface ProgramTurn {
   /** Index of the main-line stage in which it is taken. */
@@ -104,7 +116,7 @@ export interface ProgramTurn {
 /** A reading whose forecast value every member has to give. */
 export interface ProgramQuery {
   readonly timeS: number
-  readonly of: 'content-g' | 'temp-c'
+  readonly of: 'content-g' | 'temp-c' | 'volume-ml'
 }
 
 /** Colours the base goes through: its browning path and where the steps stand on it. */
@@ -131,6 +143,7 @@ export interface Program {
   readonly stages: readonly ProgramStage[]
   readonly sides: readonly ProgramSide[]
   readonly controls: readonly ProgramControl[]
+  readonly changes: readonly ProgramChange[]
   readonly turns: readonly ProgramTurn[]
   readonly queries: readonly ProgramQuery[]
   /** How far the cook is, s; nothing that has not been seen can have ended before it. */

@@ -3,7 +3,7 @@ import { doneIndex } from '../dish/doneIndex'
 import type { SignId } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import { weightedQuantile } from '../random/weightedQuantile'
 import { OUTLINE_EVERY_S, OUTLINE_MEMBERS, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast, RestsOn, SideForecast, Window } from './forecast'
@@ -12,6 +12,9 @@ import { MODEL_VERSION } from './modelVersion'
 import { pointsOf } from './pointsOf'
 import type { Program } from './program'
 import { ensembleRecord } from './record'
+import { contentG } from './contentG'
+import { TEMP } from './layout'
+import { sideAt } from './run'
 import { SIGNS } from './signs'
 import { simulate } from './simulate'
 import type { TracePoint } from './trace'
@@ -48,7 +51,7 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     effective: ensemble.effective,
     signs,
     stages: stagesOf(program, ensemble),
-    sides: sidesOf(plan, cook, program, ensemble, signs),
+    sides: sidesOf(plan, cook, program, ensemble, signs, trace),
     finishedG: finishedOf(plan, ensemble, trace),
     turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
     leftAloneS: alone ? alone.lastsS : null,
@@ -109,6 +112,7 @@ function sidesOf(
   program: Program,
   ensemble: ConditionedEnsemble,
   signs: Partial<Record<SignId, Window>>,
+  trace: readonly TracePoint[],
 ): SideForecast[] {
   const { record, weights } = ensemble
   const capped = (timeS: number): number => Math.min(program.mostS, timeS)
@@ -129,8 +133,18 @@ function sidesOf(
       needs: windowOf(needs.map(capped), reaching),
       lightS: lit === undefined ? Math.max(0, weightedQuantile(light, reaching, [LIGHT_EARLY])[0]) : null,
       boils: lit === undefined ? null : shows,
+      ...(lit === undefined ? {} : sideNow(program, trace, k)),
     }
   })
+}
+
+/** How a vessel beside the pan stands now, by the middle run. */
+function sideNow(program: Program, trace: readonly TracePoint[], side: number): Pick<SideForecast, 'now'> {
+  const here = trace.filter(point => point.timeS <= program.nowS).at(-1)
+  if (!here) return {}
+  const at = sideAt(program, side)
+  const heldG = program.sides[side].adds.reduce((sum, add) => sum + add.water + add.solids + add.fat + add.sugar + add.invert + add.nuts, 0)
+  return { now: { tempC: here.all[at + TEMP], contentG: contentG(here.all, at), heldG } }
 }
 
 /** Weights that add to one again; the other ones where nothing is left of them. */

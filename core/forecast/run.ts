@@ -37,6 +37,7 @@ export interface Run extends SignView {
   /** When each turn of the flame is due, or Infinity. */
   readonly turnsAtS: Float64Array
   nextControl: number
+  nextChange: number
   nextQuery: number
 }
 
@@ -60,7 +61,7 @@ export function startRun(given: Program, member: MemberValues): Run {
     sides: new Uint8Array(program.sides.length),
     sideReady: new Uint8Array(program.sides.length),
     turnsAtS: new Float64Array(program.turns.length),
-    nextControl: 0, nextQuery: 0,
+    nextControl: 0, nextChange: 0, nextQuery: 0,
   }
   resetRun(run, member)
   return run
@@ -98,6 +99,7 @@ export function resetRun(run: Run, member: MemberValues): void {
   run.sides.fill(COLD)
   run.sideReady.fill(0)
   run.nextControl = 0
+  run.nextChange = 0
   run.nextQuery = 0
 }
 

@@ -1,9 +1,11 @@
 import type { MemberValues } from '../belief/memberValues'
+import { changePan } from './changePan'
 import { contentG } from './contentG'
+import { contentMl } from './contentMl'
 import { heatCapacity } from './heatCapacity'
 import { memberLaidOut } from './laidOut'
 import { TEMP } from './layout'
-import type { Program } from './program'
+import type { Program, ProgramQuery } from './program'
 import type { EnsembleRecord } from './record'
 import { COLD, flamePower, LIT, paceOf, resetRun, startRun, type Run } from './run'
 import { lightSide, stepSide, timeToReadyS } from './sideVessels'
@@ -87,6 +89,10 @@ function nextStep(run: Run): number {
     const moment = program.controls[run.nextControl].timeS
     if (moment > timeS && moment < until) until = moment
   }
+  if (run.nextChange < program.changes.length) {
+    const moment = program.changes[run.nextChange].timeS
+    if (moment > timeS && moment < until) until = moment
+  }
   if (run.nextQuery < program.queries.length) {
     const moment = program.queries[run.nextQuery].timeS
     if (moment > timeS && moment < until) until = moment
@@ -116,9 +122,14 @@ function advance(run: Run, record: EnsembleRecord, index: number, stepS: number)
   }
   while (run.nextQuery < program.queries.length && program.queries[run.nextQuery].timeS <= run.timeS) {
     const query = program.queries[run.nextQuery]
-    record.readings[index * record.queries + run.nextQuery] = query.of === 'content-g' ? contentG(run.state, run.at) : run.state[run.at + TEMP]
+    record.readings[index * record.queries + run.nextQuery] = reading(run, query.of)
     run.nextQuery++
   }
+}
+
+function reading(run: Run, of: ProgramQuery['of']): number {
+  if (of === 'volume-ml') return contentMl(run.state, run.at, run.program.family)
+  return of === 'content-g' ? contentG(run.state, run.at) : run.state[run.at + TEMP]
 }
 
 /** True where nobody said when the next stage began: it begins with the sign. */
@@ -150,6 +161,10 @@ function applyControls(run: Run): void {
   for (let side = 0; side < program.sides.length; side++) {
     const { startS } = program.sides[side]
     if (run.sides[side] === COLD && startS !== null && startS <= run.timeS) lightSide(run, side)
+  }
+  while (run.nextChange < program.changes.length && program.changes[run.nextChange].timeS <= run.timeS) {
+    changePan(run, program.changes[run.nextChange])
+    run.nextChange++
   }
   while (run.nextControl < program.controls.length && program.controls[run.nextControl].timeS <= run.timeS) {
     const control = program.controls[run.nextControl]

@@ -51,8 +51,9 @@ export function stageIsOver(run: Run): boolean {
   const stage = stages[run.stage]
   if (stage.sign !== null) return run.timeS >= run.readyS - 1e-6
   if (stage.underPressure && run.countsFromS === Number.POSITIVE_INFINITY) {
+    if (stage.pressureS !== null) run.countsFromS = stage.pressureS
     const pressure = run.program.vessels[stage.vessel].airPressure + VALVE_PA
-    if (run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5) run.countsFromS = run.timeS
+    if (stage.pressureS === null && run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5) run.countsFromS = run.timeS
   }
   return run.timeS >= run.countsFromS + (stage.pours ? run.member.pourTime : stage.seconds) - 1e-6
 }
@@ -84,7 +85,7 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   if (stage.tips !== null) pourInto(state, stage.tips * VESSEL_SIZE, at)
   for (let k = 0; k < stage.adds.length; k++) addToVessel(state, at, stage.adds[k], program.vessels[0].contentC, run.member)
   if (program.cooked && state[at + SOLIDS] > 0) state[at + SOFT] = 1
-  if (stage.from !== null) pour(run, record, index, stage.from)
+  if (stage.from !== null) pour(run, record, index, stage.from, stage.fromShare)
   run.stageMl = contentMl(state, at, program.family)
   const control = run.controls[0]
   control.powerW = flamePower(stage.flame, run.member) * paceOf(stage, run.member)
@@ -99,11 +100,11 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   if (stage.sign !== null) run.readyS = record.signs[index * SIGNS.length + stage.sign]
 }
 
-function pour(run: Run, record: EnsembleRecord, index: number, side: number): void {
+function pour(run: Run, record: EnsembleRecord, index: number, side: number, share: number): void {
   const { sign } = run.program.sides[side]
   if (run.sides[side] === LIT && run.sideReady[side] === 0 && sign !== null) noteLate(run, record, index, side, sign)
   if (run.sides[side] === COLD) makeReady(run, side)
-  pourInto(run.state, sideAt(run.program, side), run.at)
+  pourInto(run.state, sideAt(run.program, side), run.at, share)
   run.sides[side] = EMPTIED
 }
 

@@ -1,6 +1,7 @@
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
-import { replay, type LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
+import { replay } from '../live/replay'
 import { compileProgram } from './compileProgram'
 import { conditionEnsemble, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast } from './forecast'
@@ -71,5 +72,5 @@ export function reweighed(standing: Standing, observations: readonly Observation
 /** True where two cooks differ in signs and looks alone: runs under the one are runs under the other. */
 function runsAlike(a: LiveCook, b: LiveCook): boolean {
   const same = (of: (cook: LiveCook) => unknown): boolean => JSON.stringify(of(a)) === JSON.stringify(of(b))
-  return same(cook => [cook.stage, cook.stageStarts, cook.controls, cook.lit, cook.offFireS, cook.finishedS, cook.weighings, cook.temperatures])
+  return same(cook => [cook.stage, cook.stageStarts, cook.controls, cook.lit, cook.offFireS, cook.finishedS, cook.weighings, cook.temperatures, cook.depths, cook.changes, cook.forgotten, cook.keptBack, cook.restPoured, cook.releases])
 }

@@ -1,5 +1,5 @@
 import type { Dish, Stage } from '../dish/dish'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import { ROAST_SIGNS, SIGN, SIGNS } from './signs'
 
 /**

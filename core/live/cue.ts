@@ -3,9 +3,10 @@ import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Forecast, Window } from '../forecast/forecast'
 import type { SignId } from '../dish/signIds'
+import type { OpenQuestion } from '../doubt/doubt'
 import { dueTurn } from './dueTurn'
 import type { CookPlan } from './plan'
-import type { LiveCook } from './replay'
+import type { LiveCook } from './liveCook'
 
 /** Cautions by the step where a hand could be burned. */
 export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup' | 'pressure' | 'grinder' | 'allergen'
@@ -13,7 +14,7 @@ export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
   | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'cook-down'
-  | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'finished'
+  | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'asked' | 'finished'
 
 /** What the fire screen says at one glance. */
 export interface Cue {
@@ -25,6 +26,8 @@ export interface Cue {
   readonly vessel: string | null
   /** Mark the flame should be turned down to, where a flame plan names one. */
   readonly mark?: string | undefined
+  /** What has to be asked before anything else. */
+  readonly asks?: OpenQuestion | undefined
 }
 
 /** The other vessel is called this long before it is due, s. */
@@ -45,9 +48,25 @@ export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null,
   const stage = mainLine(plan.dish)[cook.stage]
   if (!stage) return { code: 'not-lit', next: null, caution: null, vessel: null }
   const next = nextSign(plan, cook, forecast)
+  const asks = askedNow(plan, cook, forecast)
+  if (asks) return { code: 'asked', next: null, caution: stageCue(plan, cook, forecast, nowS).caution, vessel: null, asks }
   const due = dueSide(plan, cook, forecast, nowS)
   if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? 'hot-fat' : null, vessel: due }
   return { ...stageCue(plan, cook, forecast, nowS), next, vessel: null }
+}
+
+/**
+ * The question that a forecast has for a cook, if it is still open: a newer mark may have answered it.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param forecast the forecast at hand
+ * @returns the question, or null
+ */
+export function askedNow(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): OpenQuestion | null {
+  const asks = forecast?.doubts?.asks ?? null
+  if (!asks || cook.stage < 0 || asks.stage !== (mainLine(plan.dish)[cook.stage + 1]?.id ?? null)) return null
+  return cook.moments.some(one => one.timeS > (forecast?.nowS ?? 0) && !one.withdrawn) ? null : asks
 }
 
 /**
@@ -79,6 +98,14 @@ function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cu
   return null
 }
 
+/** How the pour goes on by what was seen of it. */
+function pouringCue(cook: LiveCook): CueCode {
+  const began = cook.stageStarts[cook.stage] ?? 0
+  const last = cook.uptakes.filter(one => one.timeS >= began).at(-1)?.what
+  if (last === undefined) return 'pouring'
+  return last === 'quickly' ? 'pour-on' : last === 'slowly' ? 'pour-less' : 'pour-stop'
+}
+
 /** A stage that waits for minutes is over when they are. */
 function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
   const began = cook.stageStarts[cook.stage]
@@ -99,7 +126,7 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
   const near = window !== undefined && nowS >= window.early - SOON_S
   switch (stage.does) {
     case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
-    case 'pour': return { code: 'pouring', caution: 'pour' }
+    case 'pour': return { code: ready ? 'next' : pouringCue(cook), caution: 'pour' }
     case 'roast': {
       const pours = line[cook.stage + 1]?.does === 'pour'
       const turn = ready ? null : dueTurn(plan, cook)

@@ -3,7 +3,7 @@ import type { FlameTurn } from '../flame/flamePlan'
 import { lastRoast } from '../forecast/roastIndex'
 import { flamesNow } from './flamesNow'
 import type { CookPlan } from './plan'
-import type { LiveCook } from './replay'
+import type { LiveCook } from './liveCook'
 
 /**
  * The turn of a flame plan whose cue has been marked and which has not been taken. Turning the flame off is not among

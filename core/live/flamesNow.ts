@@ -1,6 +1,6 @@
 import { mainLine } from '../dish/mainLine'
 import type { CookPlan } from './plan'
-import type { LiveCook } from './replay'
+import type { LiveCook } from './liveCook'
 
 /** How flame and lid of a vessel stand. */
 export interface VesselNow { readonly mark: string, readonly lid: boolean }

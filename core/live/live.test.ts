@@ -115,7 +115,7 @@ describe('cue and actions', () => {
   const at = (count: number, nowS: number) => {
     const cook = replay(plan, story.slice(0, count))
     const forecast = forecastCook(plan, story.slice(0, count), nowS, 80)
-    return { cue: cueOf(plan, cook, forecast, nowS), actions: actionsOf(plan, cook, null), cook, forecast }
+    return { cue: cueOf(plan, cook, forecast, nowS), actions: actionsOf(plan, cook, forecast, nowS), cook, forecast }
   }
 
   it('say what to do at each stage, with the caution where a hand could be burned', () => {
@@ -132,14 +132,15 @@ describe('cue and actions', () => {
     const forecast = forecastCook(plan, story.slice(0, 2), 301, 80)
     const dueS = forecast.sides[0]!.lightS! + 1
     expect(cueOf(plan, cook, forecast, dueS).code).toBe('light-other')
-    expect(actionsOf(plan, cook, 'pot')[0]!.marks).toEqual({ kind: 'vessel.lit', payload: { vessel: 'pot' } })
+    expect(actionsOf(plan, cook, forecast, dueS)[0]!.marks).toEqual({ kind: 'vessel.lit', payload: { vessel: 'pot' } })
   })
 
   it('never show more than three actions and always a way on', () => {
     for (let count = 0; count <= story.length; count++) {
       const cook = replay(plan, story.slice(0, count))
-      for (const due of [null, 'pot']) {
-        const actions = actionsOf(plan, cook, due)
+      const nowS = 100 * count
+      for (const forecast of [null, forecastCook(plan, story.slice(0, count), nowS, 40)]) {
+        const actions = actionsOf(plan, cook, forecast, nowS)
         expect(actions.length).toBeGreaterThan(0)
         expect(actions.length).toBeLessThanOrEqual(3)
         expect(actions.some(action => action.role === 'done')).toBe(true)

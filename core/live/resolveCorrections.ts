@@ -18,7 +18,8 @@ const target = (timed: TimedObservation): string => String(timed.observation.pay
 
 /**
  * Applies corrections and takings back. A taking back may itself be taken back; a correction may correct a correction.
- * A correction may carry a new `kind`, a new `payload` and `shiftS`, seconds to be added to the time.
+ * A correction may carry a new `kind`, a new `payload` and `shiftS`, seconds to be added to the time. Any observation may
+ * carry `agoS`: it is marked now and happened so many seconds before, six hours at most.
  *
  * @param timed ordered observations
  * @returns the moments in time order, corrections and takings back left out, withdrawn ones marked
@@ -34,7 +35,7 @@ export function resolveCorrections(timed: readonly TimedObservation[]): Moment[]
     const { id, kind, payload } = one.observation
     if (isWithdrawal(one)) continue
     if (!isCorrection(one)) {
-      moments.set(id, { id, kind, payload, atMs: one.atMs, withdrawn: inactive.has(id), correctedBy: [] })
+      moments.set(id, { id, kind, payload, atMs: one.atMs - agoMs(payload), withdrawn: inactive.has(id), correctedBy: [] })
       continue
     }
     const rootId = root.get(target(one)) ?? target(one)
@@ -43,6 +44,13 @@ export function resolveCorrections(timed: readonly TimedObservation[]): Moment[]
     if (known && !inactive.has(id)) moments.set(rootId, corrected(known, one))
   }
   return [...moments.values()].sort((p, q) => p.atMs - q.atMs)
+}
+
+/** Longest that something is marked after it happened, s. */
+const MOST_AGO_S = 6 * 3600
+
+function agoMs({ agoS }: Moment['payload']): number {
+  return typeof agoS === 'number' && agoS > 0 && agoS <= MOST_AGO_S ? agoS * 1000 : 0
 }
 
 function corrected(moment: Moment, correction: TimedObservation): Moment {

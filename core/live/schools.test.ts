@@ -18,7 +18,7 @@ describe('a cook of any school', () => {
     for (let step = 0; step < line.length; step++) {
       const cook = replay(plan, done)
       expect(line[cook.stage]!.id).toBe(line[step]!.id)
-      const actions = actionsOf(plan, cook, null)
+      const actions = actionsOf(plan, cook, null, 300 * step)
       expect(actions.length).toBeGreaterThan(0)
       expect(actions.length).toBeLessThanOrEqual(3)
       const onward = actions.find(action => action.marks?.kind === 'stage.began' || action.marks?.kind === 'cook.finished')!
@@ -29,7 +29,7 @@ describe('a cook of any school', () => {
 
   it('asks for a colour only where a colour is waited for', () => {
     const mung = starterPlan('long-spoon-mung')
-    const codes = (plan: CookPlan, stage: number) => actionsOf(plan, replay(plan, begun(plan, stage)), null).map(action => action.code)
+    const codes = (plan: CookPlan, stage: number) => actionsOf(plan, replay(plan, begun(plan, stage)), null, 300 * stage).map(action => action.code)
     expect(codes(mung, 1)).toContain('sign.crumbly')
     expect(codes(mung, 1)).not.toContain('looks')
     expect(codes(mung, 2)).toContain('looks')

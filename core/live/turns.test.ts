@@ -27,7 +27,7 @@ describe('the turns of a planned flame', () => {
     expect(dueTurn(plan, replay(plan, begun))).toBeNull()
     expect(dueTurn(plan, replay(plan, smelled))).toEqual({ cue: 'aroma', mark: 'm1' })
     expect(cueOf(plan, replay(plan, smelled), null, 305)).toMatchObject({ code: 'turn-down', mark: 'm1' })
-    expect(actionsOf(plan, replay(plan, smelled), null)[0]).toMatchObject({ code: 'turn.m1', marks: { kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm1' } } })
+    expect(actionsOf(plan, replay(plan, smelled), null, 305)[0]).toMatchObject({ code: 'turn.m1', marks: { kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm1' } } })
     const taken = [...smelled, marked(3, 306, 'flame.changed', { vessel: 'pan', mark: 'm1' })]
     expect(dueTurn(plan, replay(plan, taken))).toBeNull()
   })

@@ -4,7 +4,7 @@ import type { Dish } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { usualMinutes } from '../dish/usualMinutes'
 import type { CookPlan } from '../live/plan'
-import type { LiveCook } from '../live/replay'
+import type { LiveCook } from '../live/liveCook'
 import { usualSeconds } from './usualSeconds'
 
 /** Scatter of usual minutes in log time: of a whole cook, and of each of its stages (estimates). */

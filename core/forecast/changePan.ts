@@ -1,0 +1,19 @@
+import { addToVessel } from './addToVessel'
+import { FAT } from './layout'
+import { pourInto } from './pourInto'
+import type { ProgramChange } from './program'
+import { sideAt, type Run } from './run'
+
+/**
+ * Changes what is in the main line's vessel at a known moment: additions at the room's temperature, fat lifted off, and
+ * the rest of another vessel.
+ *
+ * @param run the run, changed in place
+ * @param change what goes in and what comes out
+ */
+export function changePan(run: Run, change: ProgramChange): void {
+  const { program, state, at } = run
+  for (let k = 0; k < change.adds.length; k++) addToVessel(state, at, change.adds[k], program.vessels[0].airC, run.member)
+  if (change.liftsFatG > 0) state[at + FAT] = Math.max(0, state[at + FAT] - change.liftsFatG)
+  if (change.from !== null) pourInto(state, sideAt(program, change.from), at)
+}
