@@ -4,7 +4,6 @@ import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
 import { sideStages } from '../dish/sideStages'
 import { CoreError } from '../error'
-import { browningPath } from '../family/browningPath'
 import { familyOf } from '../family/families'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
@@ -13,11 +12,12 @@ import { usualSeconds } from '../usual/usualSeconds'
 import { airPressurePa } from '../water/airPressurePa'
 import { additionsOf } from './additionsOf'
 import { baseNumbers } from './baseNumbers'
+import { coloursOf } from './coloursOf'
 import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
 import { lateness } from './lateness'
 import { addedOf, changesOf, fromShareOf } from './changesOf'
-import type { Program, ProgramColours, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from './program'
+import type { Program, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from './program'
 import { stageTints } from './stageTints'
 import { stepVessel } from './stepVessel'
 import { lastRoast } from './roastIndex'
@@ -162,14 +162,6 @@ function vesselOf(plan: CookPlan, id: string) {
 function coverOf(stage: Stage): Cover {
   if (stage.does === 'press' || stage.does === 'wait') return SEALED
   return stage.lid ? LID : OPEN
-}
-
-function coloursOf(plan: CookPlan): ProgramColours {
-  const family = familyOf(plan.dish.family)
-  const look = plan.amounts.find(one => one.id === plan.dish.base)?.look
-  // A family whose path was set down by itself keeps it; the others begin at the colour of their own base.
-  const { path, stepLightness } = !look || family.ownPath ? family : browningPath(look)
-  return { path, stepLightness, rawLightness: !look || family.ownPath ? family.rawLightness : look.lightness }
 }
 
 function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {
