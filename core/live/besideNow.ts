@@ -3,6 +3,7 @@ import type { Forecast, SideForecast, Window } from '../forecast/forecast'
 import { SPECIFIC_HEAT } from '../forecast/heatCapacity'
 import { airPressurePa } from '../water/airPressurePa'
 import { saturationTempC } from '../water/saturationTempC'
+import { flamesNow } from './flamesNow'
 import type { LiveCook } from './liveCook'
 import type { CookPlan } from './plan'
 
@@ -65,7 +66,8 @@ export function besideNow(plan: CookPlan, cook: LiveCook, forecast: Forecast | n
 function statusOf(plan: CookPlan, cook: LiveCook, stage: SideStage, side: SideForecast, meets: Window | undefined, nowS: number): BesideStatus {
   if (cook.lit[stage.vessel] === undefined) return side.lightS !== null && side.lightS - nowS <= NOW_S && cook.stage >= 0 ? 'light-now' : 'later'
   if (cook.ready[stage.vessel] === undefined) return side.boils && nowS > side.boils.late ? 'overdue' : 'heating'
-  if (side.now && waitsForHeat(stage) && side.now.tempC < boilC(plan) - COOLED_K) return 'cooled'
+  const off = flamesNow(plan, cook)[stage.vessel]?.mark === 'off'
+  if (off && side.now && waitsForHeat(stage) && side.now.tempC < boilC(plan) - COOLED_K) return 'cooled'
   return meets && meets.early - nowS > EARLY_S ? 'early' : 'ready'
 }
 
