@@ -27,7 +27,7 @@ describe('a vessel beside the pan', () => {
     expect(at(lit, 320)[0]).toMatchObject({ status: 'heating', reheatS: expect.any(Number) as number })
     expect(at(lit, 3000)[0]!.status).toBe('overdue')
     const boils = [...lit, marked(4, 330, 'sign.seen', { sign: 'boil' })]
-    expect(at(boils, 335)[0]!.status).toBe('early')
+    expect(at(boils, 335, examplePlan({ flames: { roast: 'm1' } }))[0]!.status).toBe('early')
     const off = [...boils, marked(5, 600, 'flame.changed', { vessel: 'pot', mark: 'off' })]
     const cooled = at(off, 2600)[0]!
     expect(cooled.status).toBe('cooled')
