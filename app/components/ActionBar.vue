@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { COLOUR_STEPS, type ColourStep } from '../../core/family/family'
+import { computed, onScopeDispose, ref, watch } from 'vue'
+import { hearthRate } from '../composables/hearthClock'
+import type { RoastColour } from '../composables/roastColours'
+import type { ColourStep } from '../../core/dish/signIds'
 import type { Action } from '../../core/live/actions'
 import type { CookPlan } from '../../core/live/plan'
 import { actionText, STEP_WORDS } from '../../words/cook'
@@ -10,8 +12,10 @@ const props = defineProps<{
   plan: Pick<CookPlan, 'dish' | 'fires'>
   /** The big actions, the one that is waited for first. */
   actions: readonly Action[]
-  /** Colours of the roast's steps on this screen, `#rrggbb`. */
-  stepColours: Readonly<Record<ColourStep, string>>
+  /** The food's own colours, step by step. */
+  colours: readonly RoastColour[]
+  /** The step that the forecast thinks it stands in, or null. */
+  thought: ColourStep | null
 }>()
 
 const emit = defineEmits<{
@@ -19,10 +23,29 @@ const emit = defineEmits<{
   mark: [kind: string, payload: Readonly<Record<string, unknown>>]
 }>()
 
+/** An action that has just come into a place cannot be pressed for this long, real ms: the hand may have been on its way to the one before. */
+const GUARD_MS = 400
+
 const choosing = ref(false)
 watch(() => props.actions.some(action => action.opens === 'colours'), (can) => {
   if (!can) choosing.value = false
 })
+
+const resting = ref<ReadonlySet<number>>(new Set())
+let ends: ReturnType<typeof setTimeout> | null = null
+watch(() => props.actions.map(action => action.code), (codes, before) => {
+  const changed = codes.flatMap((code, i) => (before[i] !== undefined && before[i] !== code ? [i] : []))
+  if (changed.length === 0) return
+  resting.value = new Set([...resting.value, ...changed])
+  if (ends) clearTimeout(ends)
+  ends = setTimeout(() => {
+    resting.value = new Set()
+  }, GUARD_MS / Math.max(1, hearthRate()))
+})
+onScopeDispose(() => {
+  if (ends) clearTimeout(ends)
+})
+const shown = computed(() => props.actions.map((action, i) => ({ ...action, place: i, rests: resting.value.has(i) })))
 
 function press(action: Action): void {
   if (action.opens === 'colours') choosing.value = true
@@ -37,12 +60,12 @@ function choose(step: ColourStep): void {
 /** Presses the action at a place, as a key does. */
 function pressAt(place: number): void {
   if (choosing.value) {
-    const step = COLOUR_STEPS[place]
-    if (step) choose(step)
+    const colour = props.colours[place]
+    if (colour) choose(colour.step)
     return
   }
-  const action = props.actions[place]
-  if (action) press(action)
+  const action = shown.value[place]
+  if (action && !action.rests) press(action)
 }
 defineExpose({ pressAt, close: () => {
   choosing.value = false
@@ -57,22 +80,21 @@ defineExpose({ pressAt, close: () => {
     aria-label="It looks like this"
   >
     <button
-      v-for="(step, i) in COLOUR_STEPS"
-      :key="step"
+      v-for="(colour, i) in colours"
+      :key="colour.step"
       class="stone-button big"
-      @click="choose(step)"
+      @click="choose(colour.step)"
     >
-      <svg
+      <span
         class="swatch"
-        viewBox="0 0 10 10"
-        preserveAspectRatio="none"
+        :style="{ backgroundImage: `linear-gradient(to right, ${colour.from}, ${colour.to})` }"
         aria-hidden="true"
-      ><rect
-        width="10"
-        height="10"
-        :fill="stepColours[step]"
-      /></svg>
-      <span>{{ STEP_WORDS[step] }}</span>
+      />
+      <span>{{ STEP_WORDS[colour.step] }}</span>
+      <span
+        v-if="colour.step === thought"
+        class="thought small"
+      >forecast: now</span>
       <kbd>{{ i + 1 }}</kbd>
     </button>
     <button
@@ -89,15 +111,16 @@ defineExpose({ pressAt, close: () => {
     aria-label="What you see, smell or have done"
   >
     <button
-      v-for="(action, i) in actions"
-      :key="action.code"
+      v-for="action in shown"
+      :key="action.place"
       class="stone-button big"
-      :class="{ first: i === 0 }"
+      :class="{ first: action.place === 0, rests: action.rests }"
       :data-action="action.code"
+      :disabled="action.rests"
       @click="press(action)"
     >
       <span>{{ actionText(action.code, plan) }}</span>
-      <kbd>{{ i === 0 ? 'Space' : i + 1 }}</kbd>
+      <kbd>{{ action.place === 0 ? 'Space' : action.place + 1 }}</kbd>
     </button>
   </div>
 </template>
@@ -106,8 +129,10 @@ defineExpose({ pressAt, close: () => {
 .bar { display: grid; grid-template-columns: 1.25fr 1fr 1fr; gap: 16px; }
 .bar.colours { grid-template-columns: repeat(6, 1fr); gap: 10px; }
 .big { min-height: 92px; justify-content: space-between; padding: 0.4rem 1.3rem; font-size: 1.6rem; font-weight: 650; text-align: left; line-height: 1.1; border-bottom-width: 8px; }
+.big.rests { opacity: 1; cursor: default; }
 .colours .big { flex-direction: column; font-size: 1.15rem; padding: 0.5rem; gap: 0.2rem; justify-content: center; position: relative; }
 .swatch { width: 100%; height: 34px; border: 1px solid var(--ink); }
+.thought { font-weight: 450; }
 kbd { font: 450 1rem var(--text); opacity: 0.85; }
 .colours kbd { position: absolute; right: 10px; bottom: 4px; }
 @media (max-width: 700px) {
@@ -118,6 +143,14 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
   .bar.colours .big:first-child { grid-column: auto; }
   .big { min-height: 76px; justify-content: center; text-align: center; font-size: 1.35rem; }
+  kbd { display: none; }
+}
+@media (max-height: 520px) and (orientation: landscape) {
+  .bar { grid-template-columns: 1fr; gap: 8px; }
+  .bar.colours { grid-template-columns: repeat(3, 1fr); }
+  .big { min-height: 68px; justify-content: center; font-size: 1.35rem; }
+  .colours .big { min-height: 92px; }
+  .swatch { height: 24px; }
   kbd { display: none; }
 }
 </style>

@@ -1,8 +1,9 @@
 import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { spansOf, standingOf } from '../../core/proportions/spans'
 import { actionsOf } from '../../core/live/actions'
 import { replay } from '../../core/live/replay'
+import { roastColours } from '../composables/roastColours'
 import { examplePlan, marked } from '../../test/support/plans'
 import ActionBar from './ActionBar.vue'
 import ArchDrawing from './ArchDrawing.vue'
@@ -77,10 +78,9 @@ describe('the pan', () => {
 
 describe('the big actions', () => {
   const plan = examplePlan()
-  const stepColours = { 'pale': '#d0b080', 'golden': '#c09060', 'deep-golden': '#a07040', 'brown': '#805030', 'burnt': '#503020' }
   const bar = (count: number) => {
     const story = [marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' }), marked(3, 500, 'sign.seen', { sign: 'aroma' })]
-    return mount(ActionBar, { props: { plan, actions: actionsOf(plan, replay(plan, story.slice(0, count)), null, 100 * count), stepColours } })
+    return mount(ActionBar, { props: { plan, actions: actionsOf(plan, replay(plan, story.slice(0, count)), null, 100 * count), colours: roastColours(plan), thought: 'golden' } })
   }
 
   it('mark what they say, the first one being waited for', async () => {
@@ -94,7 +94,8 @@ describe('the big actions', () => {
   it('open the colours in their place and mark the one that is chosen', async () => {
     const drawn = bar(3)
     await drawn.get('[data-action="looks"]').trigger('click')
-    expect(drawn.findAll('rect').map(one => one.attributes('fill'))).toEqual(Object.values(stepColours))
+    expect(drawn.findAll('.swatch')).toHaveLength(5)
+    expect(drawn.findAll('button')[1]!.text()).toContain('forecast: now')
     await drawn.findAll('button')[1]!.trigger('click')
     expect(drawn.emitted('mark')).toEqual([['looks.like', { step: 'golden' }]])
     expect(drawn.find('[data-action="looks"]').exists()).toBe(true)
@@ -115,6 +116,26 @@ describe('the big actions', () => {
     exposed.pressAt(2)
     exposed.pressAt(7)
     expect(drawn.emitted('mark')).toEqual([['looks.like', { step: 'deep-golden' }]])
+  })
+})
+
+describe('an action that changes under the hand', () => {
+  const plan = examplePlan()
+  const story = [marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' })]
+  const of = (count: number) => actionsOf(plan, replay(plan, story.slice(0, count)), null, 100)
+
+  it('cannot be pressed for a moment, by hand or by key, and then it can', async () => {
+    vi.useFakeTimers()
+    const drawn = mount(ActionBar, { props: { plan, actions: of(1), colours: roastColours(plan), thought: null } })
+    await drawn.setProps({ actions: of(2) })
+    const first = drawn.get('[data-action="sign.aroma"]')
+    expect(first.attributes('disabled')).toBeDefined()
+    ;(drawn.vm as unknown as { pressAt(place: number): void }).pressAt(0)
+    expect(drawn.emitted('mark')).toBeUndefined()
+    await vi.advanceTimersByTimeAsync(450)
+    await first.trigger('click')
+    expect(drawn.emitted('mark')).toEqual([['sign.seen', { sign: 'aroma' }]])
+    vi.useRealTimers()
   })
 })
 

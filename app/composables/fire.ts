@@ -4,10 +4,14 @@ import { boundaryIndex } from '../../core/dish/boundaryIndex'
 import { doneIndex } from '../../core/dish/doneIndex'
 import { mainLine } from '../../core/dish/mainLine'
 import { mainVessel } from '../../core/dish/mainVessel'
+import { sideStages } from '../../core/dish/sideStages'
 import type { Forecast, Window } from '../../core/forecast/forecast'
 import { actionsOf } from '../../core/live/actions'
 import { cueOf } from '../../core/live/cue'
+import { besideNow } from '../../core/live/besideNow'
 import { flamesNow } from '../../core/live/flamesNow'
+import { sweetenedAhead } from '../../core/live/sweetenedAhead'
+import { syrupNow } from '../../core/live/syrupNow'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
@@ -46,7 +50,14 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
   return {
     cook, running, nowS, forecast, ahead: useRoastLook(plan, observations, cook, nowS), line, keystone, done,
     main: computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan')),
-    other: computed(() => plan.value?.dish.stages.find(stage => stage.meets)?.vessel ?? null),
+    sides: computed(() => (plan.value ? sideStages(plan.value.dish).map(stage => stage.vessel) : [])),
+    beside: computed(() => (both.value ? besideNow(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),
+    syrup: computed(() => (both.value ? syrupNow(both.value.plan, both.value.cook, forecast.value) : null)),
+    thinning: computed(() => (forecast.value && both.value && both.value.cook.stage > 0 ? sweetenedAhead(forecast.value, both.value.cook.stage) : null)),
+    surprise: computed(() => {
+      const found = forecast.value?.doubts?.surprise ?? null
+      return found && cook.value?.moments.some(one => one.id === found.mark && !one.withdrawn) ? found : null
+    }),
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
     cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),
     actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),

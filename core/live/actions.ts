@@ -84,7 +84,9 @@ function seenIn(stage: Stage, cook: LiveCook): Action[] {
 /** The sign of a vessel beside the pan, once it may show. */
 function readyBeside(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): Action[] {
   return sideStages(plan.dish).flatMap((side) => {
-    const boils = forecast?.sides.find(one => one.vessel === side.vessel)?.boils
+    const here = forecast?.sides.find(one => one.vessel === side.vessel)
+    if (!here || cook.stage >= here.meets) return []
+    const { boils } = here
     const waits = cook.lit[side.vessel] !== undefined && cook.ready[side.vessel] === undefined && 'sign' in side.until
     if (!waits || !boils || nowS < boils.early - READY_SOON_S) return []
     return [action('seen', `ready.${side.id}`, 'sign.seen', { sign: 'sign' in side.until ? side.until.sign : '', vessel: side.vessel })]

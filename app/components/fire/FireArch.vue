@@ -141,15 +141,22 @@ const detail = computed(() => {
 .pan :deep(svg) { margin-left: 12%; }
 .under { font-size: 1.0625rem; white-space: nowrap; }
 .pace { position: absolute; left: 13%; bottom: 0; padding-left: 6%; }
+@container (max-width: 800px) { .pace { display: none; } }
 @media (max-width: 700px) {
   .hearth { container-type: inline-size; display: block; }
   .frame { width: 100%; height: auto; aspect-ratio: 390 / 430; }
-  .pace { display: none; }
   .opening { inset: 21% 18% 0; }
   .clock { font-size: 84px; }
   .cue { font-size: 1.75rem; }
   .detail { font-size: 1.125rem; }
   .pan { width: 100%; }
   .under { font-size: 0.875rem; }
+}
+@media (max-height: 520px) and (orientation: landscape) {
+  .hearth { container-type: inline-size; display: grid; place-items: center; }
+  .frame { width: 100%; height: auto; aspect-ratio: auto; }
+  .hearth :deep(svg.arch), .pan, .pace { display: none; }
+  .opening { position: static; }
+  .clock { font-size: 110px; }
 }
 </style>

@@ -4,18 +4,25 @@ import { clockText, gramsText, windowText } from '../../composables/format'
 import type { Fire } from '../../composables/fire'
 import { offPays } from '../../../core/flame/roastAhead'
 import type { CookPlan } from '../../../core/live/plan'
-import { CAUTIONS, END_WORDS, vesselText } from '../../../words/cook'
+import { CAUTIONS, END_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
+import { inVesselText } from '../../../words/inVessel'
+import { EXPECT_WORDS, stiffnessText, WATCH_WORDS } from '../../../words/stages'
+import DoubtSlab from './DoubtSlab.vue'
+import OtherVessels from './OtherVessels.vue'
 import PanNow from './PanNow.vue'
-import { EXPECT_WORDS, WATCH_WORDS } from '../../../words/stages'
+import PourPart from './PourPart.vue'
+import StepList from './StepList.vue'
+import SyrupSlab from './SyrupSlab.vue'
+import TakeUpLate from './TakeUpLate.vue'
 
 const props = defineProps<{
   /** State of the fire screen. */
   fire: Fire
   /** The plan of the cook. */
   plan: CookPlan
-  /** How the pour window stood before the last mark, or null. */
-  before: string | null
+  /** How the pour window stood before the last mark, and what that was; null where nothing was marked. */
+  before: { readonly window: string, readonly by: string } | null
 }>()
 
 const emit = defineEmits<{
@@ -23,46 +30,24 @@ const emit = defineEmits<{
   mark: [kind: string, payload: Readonly<Record<string, unknown>>]
 }>()
 
+const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
 const nowS = computed(() => props.fire.nowS.value)
 const cook = computed(() => props.fire.cook.value)
-const side = computed(() => {
-  const one = props.fire.forecast.value?.sides[0]
-  if (!one || !cook.value || cook.value.stage >= one.meets) return null
-  const fireName = props.plan.fires[one.vessel]?.name.toLowerCase() ?? 'the other fire'
-  if (one.lightS !== null) {
-    const left = one.lightS - nowS.value
-    return {
-      vessel: one.vessel, big: left > 10 ? `on the fire in ${clockText(left)}` : 'on the fire now',
-      small: `Boils in about ${Math.round(one.needs.middle / 60)} min on ${fireName}, so it meets the pour.`,
-    }
-  }
-  if (cook.value.signs.some(tap => tap.what === 'boil')) return { vessel: one.vessel, big: 'at the boil', small: 'Keep it there, low, lid on, until the pour.' }
-  if (one.boils && one.boils.late <= nowS.value + 10) return { vessel: one.vessel, big: 'should boil by now', small: 'Look at it. Then keep it there, low, lid on.' }
-  return { vessel: one.vessel, big: one.boils ? `boils ${windowText(Math.max(one.boils.early, nowS.value), Math.max(one.boils.late, nowS.value))}` : 'heating', small: 'Then keep it there, low, lid on.' }
-})
-const amounts = computed(() => {
-  const stage = props.plan.dish.stages.find(one => one.vessel === side.value?.vessel)
-  return (stage?.adds ?? []).map((add) => {
-    const amount = props.plan.amounts.find(one => one.id === add.ingredient)
-    return amount ? `${gramsText(amount.massG * add.share)} ${add.ingredient}` : ''
-  }).join(', ')
-})
 /** What the next stage of the main line takes, with weights. */
 const nextIn = computed(() => {
   const next = props.fire.line.value[(cook.value?.stage ?? -1) + 1]
-  if (!next || next.adds.length === 0) return null
-  return next.adds.map((add) => {
-    const amount = props.plan.amounts.find(one => one.id === add.ingredient)
-    return amount ? `${gramsText(amount.massG * add.share)} ${add.ingredient}` : ''
-  }).join(', ')
+  return next ? inVesselText(props.plan, next.id, gramsText) : ''
 })
 const nowIn = computed(() => {
-  const stage = props.fire.stage.value ?? props.fire.line.value[0]
-  if (!stage || cook.value?.startedMs !== null || stage.adds.length === 0) return null
-  return stage.adds.map((add) => {
-    const amount = props.plan.amounts.find(one => one.id === add.ingredient)
-    return amount ? `${gramsText(amount.massG * add.share)} ${add.ingredient}` : ''
-  }).join(', ')
+  const first = props.fire.line.value[0]
+  return first && cook.value?.startedMs === null ? inVesselText(props.plan, first.id, gramsText) : ''
+})
+/** How the mass will run and tighten once the sugar is in. */
+const thinning = computed(() => {
+  const found = props.fire.thinning.value
+  if (!found || props.fire.stage.value?.does !== 'sweeten') return null
+  const runs = found.thinnestS > nowS.value + 20 ? `It runs more until about ${clockText(Math.round(found.thinnestS / 10) * 10)}` : 'It runs most about now'
+  return { tight: windowText(Math.max(found.tight.early, nowS.value), Math.max(found.tight.late, nowS.value)), text: `${runs}: ${stiffnessText(found.stiffnessThen)}, where before it ${stiffnessText(found.stiffnessBefore)}. Expected.` }
 })
 const window = (id: 'pour' | 'end'): string | null => {
   const one = props.fire.windows.value.find(open => open.id === id)
@@ -115,6 +100,11 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
 
 <template>
   <div class="panels">
+    <DoubtSlab
+      :fire="fire"
+      :plan="plan"
+      @mark="send"
+    />
     <section
       v-if="caution"
       class="slab warn caution"
@@ -133,16 +123,42 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
         {{ nowIn }}
       </p>
     </section>
+    <template v-if="cook && cook.startedMs === null">
+      <StepList
+        :plan="plan"
+        :cook="cook"
+        phase="before"
+        @mark="send"
+      />
+      <TakeUpLate
+        :fire="fire"
+        @mark="send"
+      />
+    </template>
+    <SyrupSlab
+      :fire="fire"
+      :plan="plan"
+    />
+    <OtherVessels
+      :fire="fire"
+      :plan="plan"
+      @mark="send"
+    />
+    <PourPart
+      :fire="fire"
+      :plan="plan"
+      @mark="send"
+    />
     <section
-      v-if="side"
+      v-if="thinning"
       class="slab"
     >
-      <h2>Other vessel: {{ vesselText(plan, side.vessel) }}</h2>
+      <h2>Tight again</h2>
       <p class="big">
-        {{ side.big }}
+        {{ thinning.tight }}
       </p>
       <p class="soft">
-        {{ amounts }}. {{ side.small }}
+        {{ thinning.text }}
       </p>
     </section>
     <section
@@ -154,7 +170,7 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
         {{ window('pour') }}
       </p>
       <p class="soft">
-        {{ before && before !== window('pour') ? `Was ${before} before your last mark. ` : '' }}{{ takeOff }} {{ alone }} {{ rests }}
+        {{ before && before.window !== window('pour') ? `Was ${before.window} before “${before.by}”. ` : '' }}{{ takeOff }} {{ alone }} {{ rests }}
       </p>
     </section>
     <section

@@ -44,7 +44,7 @@ async function at(nowS: number, count: number, draw: (fire: Fire, of: CookPlan) 
   return { wrapper, fire: state! as Fire }
 }
 const arch = async (fire: Fire, of: CookPlan, narrow = false) => h((await import('./FireArch.vue')).default, { fire, plan: of, narrow })
-const side = async (fire: Fire, of: CookPlan, before: string | null = null) => h((await import('./FireSide.vue')).default, { fire, plan: of, before })
+const side = async (fire: Fire, of: CookPlan, before: { window: string, by: string } | null = null) => h((await import('./FireSide.vue')).default, { fire, plan: of, before })
 
 describe('the fire before it is lit', () => {
   it('says what goes in first and has every window before it', async () => {
@@ -67,13 +67,13 @@ describe('the fire in the roast', () => {
     expect(wrapper.get('.under').text()).toMatch(/flame low-middle · about \d+ °C/)
     expect(wrapper.findAll('.flame.on')).toHaveLength(3)
     expect(fire.stage.value!.id).toBe('roast')
-    expect(fire.other.value).toBe('pot')
+    expect(fire.sides.value).toEqual(['pot'])
   })
 
   it('puts the caution beside it and says how the windows moved', async () => {
-    const { wrapper } = await at(520, 4, (fire, of) => side(fire, of, '1:00–99:00'))
+    const { wrapper } = await at(520, 4, (fire, of) => side(fire, of, { window: '1:00–99:00', by: 'marked smell' }))
     expect(wrapper.text()).toContain('Other vessel: sweet water')
-    expect(wrapper.text()).toContain('Was 1:00–99:00 before your last mark.')
+    expect(wrapper.text()).toContain('Was 1:00–99:00 before “marked smell”.')
     expect(wrapper.text()).toContain('1 mark')
     expect(wrapper.text()).toMatch(/From first colour to brown in about \d/)
     expect(wrapper.find('.caution').exists()).toBe(true)

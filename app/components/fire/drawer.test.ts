@@ -1,7 +1,7 @@
 import { mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { replay } from '../../core/live/replay'
-import { examplePlan, marked } from '../../test/support/plans'
+import { replay } from '../../../core/live/replay'
+import { examplePlan, marked } from '../../../test/support/plans'
 import FireDrawer from './FireDrawer.vue'
 
 const plan = examplePlan()
@@ -10,7 +10,7 @@ const story = [
   marked(4, 410, 'newer.kind', { x: 1 }), marked(5, 420, 'withdrawn', { replaces: 'tablet-3' }),
 ]
 const drawer = (count = story.length) => mount(FireDrawer, {
-  props: { plan, cook: replay(plan, story.slice(0, count)), main: 'pan', other: 'pot', flames: { pan: 'm3', pot: 'off' }, lid: false },
+  props: { plan, cook: replay(plan, story.slice(0, count)), main: 'pan', sides: ['pot'], flames: { pan: { mark: 'm3', lid: false }, pot: { mark: 'off', lid: true } } },
   global: { stubs: { NuxtLink: RouterLinkStub } },
 })
 const press = (drawn: ReturnType<typeof drawer>, text: string) => drawn.findAll('button').find(one => one.text() === text)!.trigger('click')
@@ -19,19 +19,51 @@ describe('the drawer for everything else', () => {
   it('shows where each flame stands and marks a change of it', async () => {
     const drawn = drawer()
     const pressed = drawn.findAll('button').filter(one => one.attributes('aria-pressed') === 'true').map(one => one.text())
-    expect(pressed).toEqual(['low-middle', 'off'])
+    expect(pressed).toEqual(['low-middle', 'off', 'Lid is on', 'the pan'])
     await press(drawn, 'middle-high')
     expect(drawn.emitted('mark')![0]).toEqual(['flame.changed', { vessel: 'pan', mark: 'm5' }])
   })
 
-  it('marks lid, other vessel and taking off the fire', async () => {
+  it('marks lids and taking off the fire', async () => {
     const drawn = drawer()
     await press(drawn, 'Lid is off')
-    await press(drawn, 'sweet water is on')
+    await press(drawn, 'Lid is on')
     await press(drawn, 'Taken off the fire')
     expect(drawn.emitted('mark')).toEqual([
-      ['lid.changed', { vessel: 'pan', lid: true }], ['vessel.lit', { vessel: 'pot' }], ['off.fire', { vessel: 'pan' }],
+      ['lid.changed', { vessel: 'pan', lid: true }], ['lid.changed', { vessel: 'pot', lid: false }], ['off.fire', { vessel: 'pan' }],
     ])
+  })
+
+  it('marks what is seen in this stage, slips, what was forgotten and how long it was left', async () => {
+    const drawn = drawer()
+    await press(drawn, 'Dark flecks')
+    await press(drawn, 'Poured too early')
+    await press(drawn, 'Forgot the ghee')
+    await press(drawn, '1 min')
+    expect(drawn.emitted('mark')).toEqual([
+      ['sign.seen', { sign: 'flecks' }], ['slip', { what: 'poured-early' }], ['forgotten', { ingredient: 'ghee' }], ['unstirred', { seconds: 60 }],
+    ])
+  })
+
+  it('reads scale, thermometer and ruler in the vessel that was chosen', async () => {
+    const drawn = drawer()
+    await press(drawn, 'sweet water')
+    await drawn.get('#temp').setValue('96')
+    await drawn.findAll('form')[1]!.trigger('submit')
+    await press(drawn, 'the pan')
+    await drawn.get('#depth').setValue('34')
+    await drawn.findAll('form')[2]!.trigger('submit')
+    await drawn.get('#depth').setValue('deep')
+    await drawn.findAll('form')[2]!.trigger('submit')
+    expect(drawn.emitted('mark')).toEqual([['temperature', { vessel: 'pot', tempC: 96 }], ['depth.measured', { vessel: 'pan', depthMm: 34 }]])
+    expect(drawn.get('[role="alert"]').text()).toContain('A depth in mm')
+  })
+
+  it('changes a mark into what it really was', async () => {
+    const drawn = drawer(3)
+    await press(drawn, 'It was …')
+    await press(drawn, 'golden')
+    expect(drawn.emitted('mark')).toEqual([['corrected', { replaces: 'tablet-3', kind: 'looks.like', payload: { step: 'golden' } }]])
   })
 
   it('marks weight and temperature and refuses nonsense with a sentence', async () => {
@@ -49,10 +81,10 @@ describe('the drawer for everything else', () => {
 
   it('keeps an empty note to itself', async () => {
     const drawn = drawer()
-    await drawn.findAll('form')[2]!.trigger('submit')
+    await drawn.findAll('form')[3]!.trigger('submit')
     expect(drawn.emitted('mark')).toBeUndefined()
     await drawn.get('#note').setValue(' smells of cardamom ')
-    await drawn.findAll('form')[2]!.trigger('submit')
+    await drawn.findAll('form')[3]!.trigger('submit')
     expect(drawn.emitted('mark')).toEqual([['note', { text: 'smells of cardamom' }]])
   })
 
@@ -62,7 +94,7 @@ describe('the drawer for everything else', () => {
     expect(lines[0]).toContain('newer.kind (unknown here, kept)')
     expect(lines[1]).toContain('marked smell')
     expect(drawn.findAll('.gone')).toHaveLength(1)
-    await drawn.findAll('.moments li')[2]!.findAll('button')[1]!.trigger('click')
+    await drawn.findAll('.moments li')[2]!.findAll('button')[3]!.trigger('click')
     await drawn.findAll('.moments li')[2]!.findAll('button')[0]!.trigger('click')
     expect(drawn.emitted('mark')).toEqual([['withdrawn', { replaces: 'tablet-2' }], ['corrected', { replaces: 'tablet-2', shiftS: -30 }]])
   })

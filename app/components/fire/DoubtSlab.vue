@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Fire } from '../../composables/fire'
+import type { CookPlan } from '../../../core/live/plan'
+import { surpriseText } from '../../../words/doubts'
+import { planMarkText } from '../../../words/flames'
+
+const props = defineProps<{
+  /** State of the fire screen. */
+  fire: Fire
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
+
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+}>()
+
+const found = computed(() => props.fire.surprise.value)
+/** The flame was so since the stage began. */
+const agoS = computed(() => {
+  const cook = props.fire.cook.value
+  return cook ? Math.max(0, Math.round(props.fire.nowS.value - (cook.stageStarts[cook.stage] ?? 0)) - 1) : 0
+})
+</script>
+
+<template>
+  <section
+    v-if="found"
+    class="slab doubt"
+    role="status"
+    data-slab="doubt"
+  >
+    <h2>Can that be?</h2>
+    <p class="next">
+      {{ surpriseText(plan, found) }}
+    </p>
+    <p class="row">
+      <button
+        v-if="found.flame"
+        class="stone-button"
+        @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: found.flame, agoS })"
+      >
+        Yes, it is on {{ planMarkText(plan, found.flame) }}
+      </button>
+      <button
+        class="stone-button"
+        @click="emit('mark', 'withdrawn', { replaces: found.mark })"
+      >
+        A slip: take it back
+      </button>
+      <button
+        class="stone-button"
+        @click="emit('mark', 'checked', { what: 'flame' })"
+      >
+        It is so
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.doubt { border-top-width: 6px; }
+.next { font-size: 1.2rem; }
+.row { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 6px; }
+.row .stone-button { min-height: 56px; }
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { CookPlan } from '../../../core/live/plan'
+import type { LiveCook } from '../../../core/live/liveCook'
+import FlameSection from './drawer/FlameSection.vue'
+import MarkedList from './drawer/MarkedList.vue'
+import ReadingSection from './drawer/ReadingSection.vue'
+import SeenSection from './drawer/SeenSection.vue'
+
+const props = defineProps<{
+  /** The plan of the cook. */
+  plan: CookPlan
+  /** The cook as it stands. */
+  cook: LiveCook
+  /** Vessel of the main line. */
+  main: string
+  /** Vessels beside it. */
+  sides: readonly string[]
+  /** How flame and lid of each vessel stand now. */
+  flames: Readonly<Record<string, { readonly mark: string, readonly lid: boolean }>>
+}>()
+
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  /** The drawer is to close. */
+  close: []
+}>()
+
+const vessels = computed(() => [props.main, ...props.sides])
+const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
+</script>
+
+<template>
+  <section
+    class="drawer"
+    aria-label="Everything else"
+  >
+    <header>
+      <h2>Everything else</h2>
+      <button
+        class="stone-button"
+        @click="emit('close')"
+      >
+        Close
+      </button>
+    </header>
+    <FlameSection
+      :plan="plan"
+      :vessels="vessels"
+      :flames="flames"
+      @mark="send"
+    />
+    <SeenSection
+      :plan="plan"
+      :cook="cook"
+      @mark="send"
+    />
+    <ReadingSection
+      :plan="plan"
+      :vessels="vessels"
+      @mark="send"
+    />
+    <slot />
+    <MarkedList
+      :plan="plan"
+      :cook="cook"
+      @mark="send"
+    />
+    <p>
+      <NuxtLink to="/">Back to the hearth; the cook goes on</NuxtLink>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.drawer { display: grid; gap: 0.9rem; align-content: start; border-top: 3px solid var(--ink); padding-top: 0.7rem; }
+header { display: flex; justify-content: space-between; align-items: center; }
+header .stone-button { min-height: 56px; }
+</style>

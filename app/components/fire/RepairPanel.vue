@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed, toRef } from 'vue'
+import { clockText, degreesText, gramsText } from '../../composables/format'
+import type { Fire } from '../../composables/fire'
+import { useRepairing } from '../../composables/repairing'
+import type { CookPlan } from '../../../core/live/plan'
+import { FAULTS, type Remedy } from '../../../core/repair/repair'
+import { CAUSE_WORDS, LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, REPAIR_WORDS, WAY_WORDS } from '../../../words/repairs'
+import { EXPECT_WORDS } from '../../../words/stages'
+
+const props = defineProps<{
+  /** State of the fire screen. */
+  fire: Fire
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
+
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  /** The panel is to close. */
+  close: []
+}>()
+
+const { fault, repair, applied } = useRepairing(props.fire, toRef(props, 'plan'))
+/** Faults that can be met in what is made here. */
+const offered = computed(() => {
+  const form = props.plan.dish.choices?.form ?? 'soft'
+  const syrup = props.plan.dish.choices?.sugar === 'syrup'
+  const milk = props.plan.dish.ingredients.some(one => one.part === 'milk' || one.part === 'milk-solids')
+  return FAULTS.filter(one => (one.startsWith('slab') ? form === 'slab' : one.startsWith('balls') ? form === 'balls' : one.startsWith('syrup') ? syrup : one !== 'milk-split' || milk))
+})
+const percent = (share: number): string => `${Math.round(100 * share)} %`
+
+/** Amounts and what to read, in one line. */
+function amounts(remedy: Remedy): string[] {
+  return [
+    ...remedy.adds.map(one => `${gramsText(one.massG)} ${one.ingredient.replaceAll('-', ' ')}`),
+    ...(remedy.liftsFatG > 0 ? [`${gramsText(remedy.liftsFatG)} fat off`] : []),
+    ...(remedy.drivesOffG > 0 ? [`${gramsText(remedy.drivesOffG)} water off`] : []),
+  ]
+}
+function after(remedy: Remedy): string {
+  const parts = [
+    remedy.takesS === null ? '' : `about ${clockText(Math.max(30, Math.round(remedy.takesS / 30) * 30))}`,
+    remedy.grossG === null ? '' : `pan on the scale ${gramsText(remedy.grossG)}`,
+    remedy.tempC === null ? '' : `thermometer ${degreesText(remedy.tempC)}`,
+  ]
+  return parts.filter(Boolean).join(' · ')
+}
+const moved = (remedy: Remedy): string => (['water', 'sugar', 'fat'] as const)
+  .filter(part => Math.abs(remedy.after[part] - remedy.before[part]) >= 0.005)
+  .map(part => `${part} ${percent(remedy.before[part])} → ${percent(remedy.after[part])}`).join(', ')
+function apply(remedy: Remedy): void {
+  emit('mark', 'repaired', applied(remedy))
+  emit('close')
+}
+</script>
+
+<template>
+  <section
+    class="repair"
+    aria-label="Something is wrong"
+  >
+    <header>
+      <h2>{{ fault === null ? 'What is wrong?' : REPAIR_WORDS[fault] }}</h2>
+      <button
+        class="stone-button"
+        @click="fault === null ? emit('close') : fault = null"
+      >
+        {{ fault === null ? 'Close' : 'Other' }}
+      </button>
+    </header>
+    <div
+      v-if="fault === null"
+      class="faults"
+    >
+      <button
+        v-for="one in offered"
+        :key="one"
+        class="stone-button"
+        @click="fault = one"
+      >
+        {{ REPAIR_WORDS[one] }}
+      </button>
+    </div>
+    <p
+      v-else-if="repair === null"
+      class="soft"
+    >
+      Light the fire first: there is nothing in the pan yet.
+    </p>
+    <template v-else>
+      <p
+        v-if="repair.expected"
+        class="expected"
+      >
+        <strong>Expected here, not a fault yet.</strong> {{ EXPECT_WORDS[repair.expected] }}
+      </p>
+      <p
+        v-if="repair.lost"
+        class="danger"
+      >
+        {{ LOST_WORDS[repair.lost] }}
+      </p>
+      <article
+        v-for="remedy in repair.remedies"
+        :key="remedy.way + amounts(remedy).join()"
+        class="slab"
+      >
+        <h3>{{ WAY_WORDS[remedy.way]?.title }}</h3>
+        <p
+          v-if="amounts(remedy).length > 0"
+          class="amounts"
+        >
+          {{ amounts(remedy).join(', ') }}
+        </p>
+        <p>{{ WAY_WORDS[remedy.way]?.text }} <span class="soft">{{ remedy.notes.map(note => REPAIR_NOTES[note]).join(' ') }}</span></p>
+        <p
+          v-if="after(remedy)"
+          class="reads"
+        >
+          {{ after(remedy) }}
+        </p>
+        <p
+          v-if="moved(remedy)"
+          class="soft small"
+        >
+          {{ moved(remedy) }}; finished about {{ gramsText(remedy.finishedG) }}. Forecast.
+        </p>
+        <button
+          v-if="remedy.way !== 'start-again'"
+          class="stone-button"
+          :data-way="remedy.way"
+          @click="apply(remedy)"
+        >
+          {{ remedy.adds.length > 0 ? 'It is in' : 'Doing it' }}
+        </button>
+      </article>
+      <section
+        class="slab"
+        aria-label="Likely causes"
+      >
+        <h3>Why, likely</h3>
+        <ul>
+          <li
+            v-for="one in repair.causes"
+            :key="one.cause"
+            :class="{ soft: one.record === 'against' }"
+          >
+            {{ CAUSE_WORDS[one.cause] }} <span class="soft small">{{ RECORD_WORDS[one.record] }}</span>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.repair { display: grid; gap: 0.8rem; align-content: start; border-top: 3px solid var(--ink); padding-top: 0.7rem; }
+header { display: flex; justify-content: space-between; align-items: center; gap: 8px; }
+h2::first-letter, li::first-letter { text-transform: uppercase; }
+.faults { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
+.stone-button { min-height: 56px; padding-inline: 0.7rem; line-height: 1.15; }
+.faults .stone-button:first-letter { text-transform: uppercase; }
+.amounts { font-size: 1.7rem; line-height: 1.15; font-weight: 500; }
+.reads { font-size: 1.2rem; font-weight: 600; }
+.expected { border-left: 6px solid var(--accent); padding-left: 12px; font-size: 1.15rem; }
+article { display: grid; gap: 4px; justify-items: start; }
+ul { margin: 0; padding-left: 1.1rem; }
+</style>

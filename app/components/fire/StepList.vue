@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { timeOfDay } from '../../composables/format'
+import type { CookPlan } from '../../../core/live/plan'
+import type { LiveCook } from '../../../core/live/liveCook'
+import { CAUTIONS } from '../../../words/cook'
+import { EXPECT_WORDS, stageCueText, stageName, WATCH_WORDS } from '../../../words/stages'
+
+const props = defineProps<{
+  /** The plan of the cook. */
+  plan: CookPlan
+  /** The cook as it stands. */
+  cook: LiveCook
+  /** Steps before the fire, or after it. */
+  phase: 'before' | 'after'
+}>()
+
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+}>()
+
+/** Waits longer than this are said as a time of day, min. */
+const LONG_MIN = 45
+const steps = computed(() => props.plan.dish.stages.filter(stage => stage.phase === props.phase))
+const endMs = computed(() => (props.cook.startedMs === null || props.cook.finishedS === null ? null : props.cook.startedMs + props.cook.finishedS * 1000))
+function when(minutes: number, done: boolean): string {
+  if (minutes < LONG_MIN) return minutes > 1 ? `${minutes} min` : ''
+  const hours = `about ${Math.round(minutes / 6) / 10} h`
+  return props.phase === 'after' && endMs.value !== null && !done ? `${hours}: until about ${timeOfDay(endMs.value + minutes * 60_000)}` : hours
+}
+const rows = computed(() => steps.value.map((stage) => {
+  const done = props.cook.steps[stage.id] !== undefined
+  const words = [...(stage.watch ?? []).map(code => WATCH_WORDS[code] ?? ''), ...(stage.expect ?? []).map(code => EXPECT_WORDS[code] ?? '')].filter(Boolean)
+  const caution = (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).find(Boolean) ?? null
+  return { id: stage.id, name: stageName(stage), cue: stageCueText(stage), when: 'minutes' in stage.until ? when(stage.until.minutes, done) : '', words: words.join(' '), caution, done }
+}))
+</script>
+
+<template>
+  <section
+    v-if="rows.length > 0"
+    class="slab"
+    :aria-label="phase === 'before' ? 'Before the fire' : 'After the fire'"
+  >
+    <h2>{{ phase === 'before' ? 'Got ready?' : 'Then' }}</h2>
+    <ol>
+      <li
+        v-for="row in rows"
+        :key="row.id"
+        :class="{ done: row.done }"
+      >
+        <button
+          class="stone-button tick"
+          :aria-pressed="row.done"
+          :aria-label="`${row.cue}: done`"
+          @click="row.done || emit('mark', 'step.done', { stage: row.id })"
+        >
+          {{ row.done ? '✓' : '' }}
+        </button>
+        <span>
+          <strong>{{ row.cue }}</strong> <span class="soft">{{ row.when }}</span>
+          <span
+            v-if="row.caution && !row.done"
+            class="danger block"
+          >{{ row.caution.title }}: {{ row.caution.text }}</span>
+          <span
+            v-if="row.words && !row.done"
+            class="soft block"
+          >{{ row.words }}</span>
+        </span>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+ol { list-style: none; margin: 0; padding: 0; display: grid; gap: 8px; }
+li { display: grid; grid-template-columns: 56px 1fr; gap: 12px; align-items: start; font-size: 1.15rem; }
+.tick { min-height: 56px; width: 56px; padding: 0; font-size: 1.5rem; }
+.block { display: block; font-size: 1rem; }
+.done { opacity: 0.75; }
+</style>

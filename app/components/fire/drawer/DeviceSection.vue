@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Awake } from '../../../composables/awake'
+
+const props = defineProps<{
+  /** Whether sounds are on. */
+  sounds: boolean
+  /** Whether cues are spoken. */
+  speech: boolean
+  /** Whether this browser can speak. */
+  canSpeak: boolean
+  /** How the screen is kept awake. */
+  awake: Awake
+  /** Whether the page is served securely. */
+  secure: boolean
+}>()
+
+const emit = defineEmits<{
+  /** Sounds on or off. */
+  sounds: [on: boolean]
+  /** Spoken cues on or off. */
+  speech: [on: boolean]
+}>()
+
+const AWAKE: Readonly<Record<Awake, string>> = {
+  lock: 'The screen is kept awake.', picture: 'No wake lock here: a small moving picture keeps most screens awake. If yours sleeps, set its own time longer.',
+  none: 'This browser lets the screen sleep: set the device\'s own time longer.', off: 'The screen is kept awake while something is on the fire.',
+}
+const missing = computed(() => (props.secure ? '' : 'Over plain http this page is not kept for a reload without the hearth, and has no camera: leave it open. Marks are kept and sent when the hearth is back.'))
+</script>
+
+<template>
+  <fieldset>
+    <legend>This device</legend>
+    <div class="marks">
+      <button
+        class="stone-button"
+        :aria-pressed="sounds"
+        @click="emit('sounds', !sounds)"
+      >
+        Sounds {{ sounds ? 'on' : 'off' }}
+      </button>
+      <button
+        class="stone-button"
+        :aria-pressed="speech"
+        :disabled="!canSpeak"
+        @click="emit('speech', !speech)"
+      >
+        Spoken cues {{ speech ? 'on' : 'off' }}
+      </button>
+    </div>
+    <p class="soft small">
+      {{ AWAKE[awake] }} {{ missing }}
+    </p>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
+legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
+.marks { display: flex; flex-wrap: wrap; gap: 8px; margin-bottom: 6px; }
+.marks .stone-button { min-height: 56px; }
+</style>

@@ -1,0 +1,57 @@
+import { useEventListener, useLocalStorage } from '@vueuse/core'
+import { watch, type Ref } from 'vue'
+import type { CueCode } from '../../core/live/cue'
+import { play, wakeSounds, type Meaning } from './sounds'
+
+/** What each cue sounds like as it comes; those that are left out come quietly. */
+const SOUND_OF: Readonly<Partial<Record<CueCode, Meaning>>> = {
+  'take-out': 'now', 'turn-down': 'now', 'pour-now': 'now', 'pour-stop': 'now', 'off-now': 'now', 'rested': 'now', 'next': 'now',
+  'pour-soon': 'soon', 'watch': 'soon', 'enrich-soon': 'soon', 'light-other': 'other', 'asked': 'asked',
+}
+
+/**
+ * Says and sounds the cues of a cook: a sound for each meaning, and the words where they are wanted. All of it is off at a
+ * touch, and remembered on this device.
+ *
+ * @param cue what the moment asks for, or null
+ * @param words how it is said
+ * @param reachable whether the hearth answers
+ * @returns the switches, `whatNow` to hear the cue once, `quiet` for all off
+ */
+export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonly<Ref<string>>, reachable: Readonly<Ref<boolean>>) {
+  const sounds = useLocalStorage('yon-hearth.sounds', true)
+  const speech = useLocalStorage('yon-hearth.speech', false)
+  useEventListener(['pointerdown', 'keydown'], wakeSounds)
+  const hush = (): void => window.speechSynthesis?.cancel()
+  const speak = (text: string): void => {
+    if (!text || typeof SpeechSynthesisUtterance === 'undefined') return
+    hush()
+    window.speechSynthesis?.speak(new SpeechSynthesisUtterance(text))
+  }
+  watch(cue, (code, before) => {
+    const meaning = code === null || before === null ? undefined : SOUND_OF[code]
+    if (sounds.value && meaning) play(meaning)
+  })
+  watch(words, (text, before) => {
+    if (speech.value && before) speak(text)
+  })
+  watch(reachable, (here) => {
+    if (sounds.value && !here) play('away')
+  })
+  return {
+    sounds, speech,
+    canSpeak: typeof window !== 'undefined' && 'speechSynthesis' in window,
+    /** The sound of a mark that was taken. */
+    marked(): void {
+      if (sounds.value) play('marked')
+    },
+    whatNow(): void {
+      speak(words.value)
+    },
+    quiet(): void {
+      sounds.value = false
+      speech.value = false
+      hush()
+    },
+  }
+}

@@ -1,0 +1,30 @@
+import { computed, ref, type Ref } from 'vue'
+import type { CookPlan } from '../../core/live/plan'
+import type { Fault, Remedy } from '../../core/repair/repair'
+import { repairOf } from '../../core/repair/repairOf'
+import type { Fire } from './fire'
+import { usePantry } from './pantry'
+
+/**
+ * What is wrong with a pan, and what can be done: worked out anew as the cook goes on.
+ *
+ * @param fire state of the fire screen
+ * @param plan the plan of the cook
+ * @returns the fault that is looked at, its repair, and what applying a remedy marks
+ */
+export function useRepairing(fire: Fire, plan: Readonly<Ref<CookPlan>>) {
+  const pantry = usePantry()
+  const fault = ref<Fault | null>(null)
+  // Worked out every five seconds: amounts that jump under the eye cannot be weighed out.
+  const everyS = computed(() => Math.floor(fire.nowS.value / 5) * 5)
+  return {
+    fault,
+    repair: computed(() => (fault.value && fire.cook.value
+      ? repairOf(plan.value, fire.cook.value, fire.forecast.value, everyS.value, fault.value, pantry.value)
+      : null)),
+    /** What is marked when a remedy is applied. */
+    applied(remedy: Remedy): Readonly<Record<string, unknown>> {
+      return { fault: fault.value, way: remedy.way, adds: remedy.adds, liftsFatG: remedy.liftsFatG }
+    },
+  }
+}
