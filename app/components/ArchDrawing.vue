@@ -64,7 +64,7 @@ const bands = computed(() => tracked(props.bands).map(({ band, track }) => {
   const spot = band.kind === 'turn' ? (from + to) / 2 : to < 0.2 ? from : (from + Math.min(to, 0.9)) / 2
   // On the shoulders there is room outside on the left only; on the legs there is room inside.
   const inside = spot > 0.34 || spot < -0.55
-  const label = arch.value.at(spot, inside ? -half.value - 16 : half.value + 30 + 13 * tracks.value)
+  const label = arch.value.at(spot, inside ? -half.value - 16 : half.value + (Math.abs(spot) < 0.3 ? 36 : 30) + 13 * tracks.value)
   return {
     ...band,
     path: arch.value.segment(from, to, out - 4.5, out + 4.5),

@@ -7,6 +7,7 @@ import type { CookPlan } from '../../../core/live/plan'
 import { depthMm } from '../../../core/vessel/depthMm'
 import { BUBBLING } from '../../../core/vessel/panFit'
 import { cueText as sayCue, SIGN_WORDS } from '../../../words/cook'
+import { turnText } from '../../../words/dish'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import PanDrawing from '../PanDrawing.vue'
 
@@ -19,14 +20,15 @@ const props = defineProps<{
   narrow: boolean
 }>()
 
-const LABELS = { aroma: 'smell', pour: 'pour', end: 'end' } as const
+/** The turning point has the dish's own name. */
+const labels = computed(() => ({ aroma: 'smell', pour: turnText(props.plan.dish).toLowerCase(), end: 'end' }))
 const shape = computed(() => (props.narrow
   ? { width: 390, height: 430, stone: 34, margin: 34 }
   : { width: 880, height: 628, stone: 60, margin: 72 }))
 const cook = computed(() => props.fire.cook.value)
 const nowS = computed(() => props.fire.nowS.value)
 const bands = computed(() => props.fire.windows.value.map((one): ArchBand => ({
-  id: one.id, kind: one.id === 'pour' ? 'turn' : 'sign', label: LABELS[one.id], fromS: one.fromS, toS: one.toS, times: windowText(one.fromS, one.toS),
+  id: one.id, kind: one.id === 'pour' ? 'turn' : 'sign', label: labels.value[one.id], fromS: one.fromS, toS: one.toS, times: windowText(one.fromS, one.toS),
 })))
 const marks = computed(() => (cook.value?.moments ?? [])
   .filter(one => !one.withdrawn && (one.kind === 'sign.seen' || one.kind === 'looks.like' || one.kind === 'weighed'))
@@ -80,7 +82,7 @@ const detail = computed(() => {
       :now-s="cook?.startedMs == null ? null : nowS"
       :marks="marks"
       :labels="!narrow"
-      :title="`The arch of this cook, raw at the left foot, the pour at the crown, done at the right foot. One stone is ${pace} min.`"
+      :title="`The arch of this cook, raw at the left foot, ${labels.pour} at the crown, done at the right foot. One stone is ${pace} min.`"
     />
     <div class="opening">
       <p
@@ -145,7 +147,7 @@ const detail = computed(() => {
 @media (max-width: 700px) {
   .hearth { container-type: inline-size; display: block; }
   .frame { width: 100%; height: auto; aspect-ratio: 390 / 430; }
-  .opening { inset: 21% 18% 0; }
+  .opening { inset: 23% 18% 0; }
   .clock { font-size: 84px; }
   .cue { font-size: 1.75rem; }
   .detail { font-size: 1.125rem; }

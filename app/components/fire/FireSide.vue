@@ -47,7 +47,8 @@ const thinning = computed(() => {
   const found = props.fire.thinning.value
   if (!found || props.fire.stage.value?.does !== 'sweeten') return null
   const runs = found.thinnestS > nowS.value + 20 ? `It runs more until about ${clockText(Math.round(found.thinnestS / 10) * 10)}` : 'It runs most about now'
-  return { tight: windowText(Math.max(found.tight.early, nowS.value), Math.max(found.tight.late, nowS.value)), text: `${runs}: ${stiffnessText(found.stiffnessThen)}, where before it ${stiffnessText(found.stiffnessBefore)}. Expected.` }
+  const [then, was] = [stiffnessText(found.stiffnessThen), stiffnessText(found.stiffnessBefore)]
+  return { tight: windowText(Math.max(found.tight.early, nowS.value), Math.max(found.tight.late, nowS.value)), text: `${runs}${then === was ? '' : `: ${then}, where before it ${was}`}. Expected.` }
 })
 const window = (id: 'pour' | 'end'): string | null => {
   const one = props.fire.windows.value.find(open => open.id === id)
@@ -95,6 +96,8 @@ const looks = computed(() => {
   const expect = say(stage?.expect, EXPECT_WORDS)
   return watch || expect ? { watch, expect } : null
 })
+const asked = computed(() => props.fire.cue.value?.code === 'asked')
+const quietS = computed(() => nowS.value - Math.max(0, ...(cook.value?.moments ?? []).filter(one => !one.withdrawn && one.timeS <= nowS.value).map(one => one.timeS)))
 const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.fire.cue.value.caution] : null))
 </script>
 
@@ -135,78 +138,89 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
         @mark="send"
       />
     </template>
-    <SyrupSlab
-      :fire="fire"
-      :plan="plan"
-    />
-    <OtherVessels
-      :fire="fire"
-      :plan="plan"
-      @mark="send"
-    />
-    <PourPart
-      :fire="fire"
-      :plan="plan"
-      @mark="send"
-    />
     <section
-      v-if="thinning"
+      v-if="asked"
       class="slab"
     >
-      <h2>Tight again</h2>
-      <p class="big">
-        {{ thinning.tight }}
-      </p>
-      <p class="soft">
-        {{ thinning.text }}
-      </p>
-    </section>
-    <section
-      v-if="window('pour')"
-      class="slab"
-    >
-      <h2>{{ turnText(plan.dish) }} window</h2>
-      <p class="big">
-        {{ window('pour') }}
-      </p>
-      <p class="soft">
-        {{ before && before.window !== window('pour') ? `Was ${before.window} before “${before.by}”. ` : '' }}{{ takeOff }} {{ alone }} {{ rests }}
-      </p>
-    </section>
-    <section
-      v-if="offNow"
-      class="slab"
-    >
-      <h2>Flame off now</h2>
+      <h2>One question first</h2>
       <p class="next">
-        Pan and fat bring it there: right {{ offNow.off }} in 100, left on {{ offNow.on }}. Keep stirring.
-      </p>
-      <button
-        class="stone-button"
-        @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: 'off' })"
-      >
-        Flame is off
-      </button>
-    </section>
-    <section
-      v-if="looks"
-      class="slab"
-    >
-      <p
-        v-if="looks.watch"
-        class="next"
-      >
-        {{ looks.watch }}
-      </p>
-      <p
-        v-if="looks.expect"
-        class="soft"
-      >
-        <strong>Looks wrong, is not:</strong> {{ looks.expect }}
+        Nothing was marked for {{ clockText(Math.round(quietS / 10) * 10) }}. The forecast goes on from your answer; the time can be moved afterwards.
       </p>
     </section>
+    <template v-else>
+      <PourPart
+        :fire="fire"
+        :plan="plan"
+        @mark="send"
+      />
+      <SyrupSlab
+        :fire="fire"
+        :plan="plan"
+      />
+      <OtherVessels
+        :fire="fire"
+        :plan="plan"
+        @mark="send"
+      />
+      <section
+        v-if="thinning"
+        class="slab"
+      >
+        <h2>Tight again</h2>
+        <p class="big">
+          {{ thinning.tight }}
+        </p>
+        <p class="soft">
+          {{ thinning.text }}
+        </p>
+      </section>
+      <section
+        v-if="window('pour')"
+        class="slab"
+      >
+        <h2>{{ turnText(plan.dish) }} window</h2>
+        <p class="big">
+          {{ window('pour') }}
+        </p>
+        <p class="soft">
+          {{ before && before.window !== window('pour') ? `Was ${before.window} before “${before.by}”. ` : '' }}{{ takeOff }} {{ alone }} {{ rests }}
+        </p>
+      </section>
+      <section
+        v-if="offNow"
+        class="slab"
+      >
+        <h2>Flame off now</h2>
+        <p class="next">
+          Pan and fat bring it there: right {{ offNow.off }} in 100, left on {{ offNow.on }}. Keep stirring.
+        </p>
+        <button
+          class="stone-button"
+          @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: 'off' })"
+        >
+          Flame is off
+        </button>
+      </section>
+      <section
+        v-if="looks"
+        class="slab"
+      >
+        <p
+          v-if="looks.watch"
+          class="next"
+        >
+          {{ looks.watch }}
+        </p>
+        <p
+          v-if="looks.expect"
+          class="soft"
+        >
+          <strong>Looks wrong, is not:</strong> {{ looks.expect }}
+        </p>
+      </section>
+    </template>
     <PanNow
-      v-if="cook && cook.stage >= 0"
+      v-if="cook && cook.stage >= 0 && !asked"
       :fire="fire"
       :plan="plan"
     />

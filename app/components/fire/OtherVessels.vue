@@ -25,7 +25,7 @@ const FAR_S = 600
 const shown = computed(() => {
   const sorted = [...props.fire.beside.value].sort((p, q) => Number(q.late) - Number(p.late) || PRESSES[p.status] - PRESSES[q.status])
   const near = sorted.filter(one => one.status !== 'later' || (one.lightInS ?? 0) < FAR_S)
-  return near.length > 0 ? near : sorted.slice(0, 1)
+  return near.length > 0 || props.fire.stage.value?.does === 'pour' ? near : sorted.slice(0, 1)
 })
 
 /** Water that is worth putting back, g. */
