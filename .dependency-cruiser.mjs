@@ -16,6 +16,7 @@ const ROOMS = {
   'server/services': ['server/models', 'server/migrations', 'core', 'contracts', 'book'],
   'server/http': ['server/services', 'contracts', 'words'],
   'server/plugins': ['server/http'],
+  'server/middleware': ['server/http'],
   'server/api': ['server/http', 'contracts'],
   'app/drawings': ['core'],
   'app/composables': ['core', 'contracts', 'workers', 'book', 'words'],

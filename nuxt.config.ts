@@ -47,6 +47,7 @@ export default defineNuxtConfig({
   nitro: {
     compressPublicAssets: { gzip: true },
     imports: false,
+    experimental: { websocket: true },
     errorHandler: '~~/server/http/errorHandler.ts',
     typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } },
   },

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { useDark, useOnline } from '@vueuse/core'
-import { onMounted, watch } from 'vue'
+import { computed, onMounted, watch } from 'vue'
+import EnterHouse from './components/EnterHouse.vue'
+import { lockedOut } from './composables/api'
+import { enterHouse } from './composables/entering'
 import { flush } from './composables/outbox'
 import { setHearthClock } from './composables/hearthClock'
 
@@ -9,11 +12,20 @@ const online = useOnline()
 watch(online, () => void flush())
 onMounted(() => void flush())
 void setHearthClock()
+
+/** A pan on the fire is never taken from the screen: there the passphrase is asked for beside it. */
+const route = useRoute()
+const atFire = computed(() => route.path.startsWith('/fire/'))
 </script>
 
 <template>
   <div>
     <VitePwaManifest />
-    <NuxtPage />
+    <EnterHouse
+      v-if="lockedOut && !atFire"
+      :why="lockedOut"
+      :enter="enterHouse"
+    />
+    <NuxtPage v-else />
   </div>
 </template>

@@ -29,7 +29,21 @@ const VERBS: Readonly<Record<string, Verb>> = {
   amounts: { says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it', run: async ([file]) => amounts(await readJson(file)) },
   scale: { says: 'scale FILE      scales a dish to what is wanted, or to marks the household owns', run: async ([file]) => scale(await readJson(file)) },
   swap: { says: 'swap FILE       swaps an ingredient and keeps the balance; says what cannot be kept', run: async ([file]) => swap(await readJson(file)) },
+  devices: {
+    says: 'devices --cook ID [--url U] [--unit oz|none] [--offset G] [--lost SHARE] [--seed N]   stand-ins for scale, probe and camera over an imaginary pan',
+    run: async (args) => {
+      const { runStandIns, standInsOf } = await import('./devices')
+      return runStandIns(standInsOf(flagsOf(args)), line => console.error(line))
+    },
+  },
   stages: { says: 'stages FILE     the stages that follow from a dish and its choices', run: async ([file]) => stages(await readJson(file)) },
+}
+
+/** `--name value` pairs. */
+function flagsOf(args: readonly string[]): Record<string, string | undefined> {
+  const flags: Record<string, string | undefined> = {}
+  for (let i = 0; i + 1 < args.length; i += 2) flags[(args[i] ?? '').replace(/^--/, '')] = args[i + 1]
+  return flags
 }
 
 async function readJson(file: string | undefined): Promise<unknown> {

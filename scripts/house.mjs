@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, statSync } from 'node:fs'
 import { createServer } from 'node:net'
+import { networkInterfaces } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -57,7 +58,12 @@ export function portIsFree(port, host) {
 
 /** Starts the built server in a folder and stays with it. */
 export async function serve(folder, say) {
-  const host = process.env.HOST ?? '127.0.0.1'
+  const open = process.argv.includes('--house') || process.env.HEARTH_HOUSE === '1'
+  const host = process.env.HOST ?? (open ? '0.0.0.0' : '127.0.0.1')
+  if (!open && !['127.0.0.1', '::1', 'localhost'].includes(host)) {
+    console.error(`HOST is ${host}, which would let the whole network in. Nothing was started. To open the hearth to the house, with a passphrase: npm ${say.command === 'start' ? 'start' : `run ${say.command}`} -- --house`)
+    process.exit(1)
+  }
   const port = Number(process.env.PORT ?? 3000)
   if (!(Number.isInteger(port) && port > 0 && port < 65536)) {
     console.error(`PORT is ${process.env.PORT}, which is no port. Nothing was started. Set PORT to a number from 1 to 65535.`)
@@ -68,9 +74,13 @@ export async function serve(folder, say) {
     process.exit(1)
   }
   const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder },
+    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder, ...(open ? { HEARTH_HOUSE: '1' } : {}) },
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
   server.on('exit', code => process.exit(code ?? 0))
+  if (open) {
+    const own = Object.values(networkInterfaces()).flat().filter(one => one && !one.internal && one.family === 'IPv4')
+    console.log(`\nOpen to the house: ${own.map(one => `http://${one.address}:${port}/`).join(' ') || 'no network was found'}\nThe passphrase is set, and a code to scan shown, under Kitchen, House network.`)
+  }
   console.log(`\n${say.title}: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/\nThe database is in ${folder}. Stop with Ctrl+C.\n`)
 }

@@ -108,7 +108,7 @@ export const KIND_WORDS: Readonly<Record<string, string>> = {
   'lid.changed': 'lid', 'vessel.lit': 'put on', 'off.fire': 'off the fire', 'weighed': 'weighed', 'temperature': 'temperature',
   'depth.measured': 'depth', 'uptake.seen': 'taken up', 'release.heard': 'release heard', 'added': 'went in', 'repaired': 'put right',
   'forgotten': 'forgotten', 'kept.back': 'kept back', 'rest.poured': 'rest poured', 'unstirred': 'left unstirred', 'slip': 'slip', 'not.yet': 'not yet',
-  'checked': 'looked into', 'step.done': 'done', 'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
+  'checked': 'looked into', 'reading.unsure': 'scale, unsure', 'step.done': 'done', 'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
 }
 
 /**

@@ -8,5 +8,13 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'not-found': { status: 404, title: 'There is nothing here', detail: 'Nothing was changed. Check the address.' },
   'method-not-allowed': { status: 405, title: 'This cannot be done here', detail: 'Nothing was changed.' },
   'already-different': { status: 409, title: 'Something else stands under this name', detail: 'Nothing was changed. What stands there is kept; send yours under a new id or version.' },
+  'enter-first': { status: 401, title: 'This device has not entered the house', detail: 'Nothing was changed; what is marked here is kept. Enter the household\'s passphrase and it goes on.' },
+  'wrong-passphrase': { status: 403, title: 'That is not the passphrase', detail: 'Nothing was changed. Try again, or have it set anew on the hearth itself.' },
+  'too-many-tries': { status: 429, title: 'Too many tries', detail: 'Nothing was changed. Wait a few minutes, then try again.' },
+  'too-fast': { status: 429, title: 'Too much at once', detail: 'Nothing was stored of this; what was acknowledged before is safe. It is sent again by itself.' },
+  'wrong-host': { status: 421, title: 'The hearth does not go by this name', detail: 'Nothing was changed. Use one of the addresses the hearth shows, or name this one in HEARTH_HOSTS.' },
+  'other-origin': { status: 403, title: 'Another page asked for this', detail: 'Nothing was changed. Open the hearth\'s own page and do it there.' },
+  'not-from-here': { status: 403, title: 'This can be done on the hearth itself only', detail: 'Nothing was changed. Open it on the machine the hearth runs on.' },
+  'no-passphrase': { status: 403, title: 'The house has no passphrase yet', detail: 'Nothing was changed. Set one on the machine the hearth runs on: Kitchen, House network.' },
   'went-wrong': { status: 500, title: 'Something went wrong on the hearth', detail: 'What was acknowledged before is safe. Try again; if it goes on, restart the hearth.' },
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { ProblemSchema, type Problem } from '../../contracts/problem'
+import { readonly, ref } from 'vue'
+import { ProblemSchema, type Problem, type ProblemCode } from '../../contracts/problem'
 
 z.config({ jitless: true })
 
@@ -9,6 +10,23 @@ export class Refused extends Error {
     super(problem.detail)
     this.name = 'Refused'
   }
+}
+
+/** Refusals that say nothing of what was sent: it is tried again, as if the hearth were away. */
+const LATER: readonly ProblemCode[] = ['enter-first', 'no-passphrase', 'too-fast', 'went-wrong']
+
+const locked = ref<ProblemCode | null>(null)
+/** Why this device stands outside the house, or null: it has to enter the passphrase, or none was set yet. */
+export const lockedOut = readonly(locked)
+
+/**
+ * Whether a failure says only that it has to be tried again.
+ *
+ * @param error what was thrown by `ask`
+ * @returns true where nothing was refused for good
+ */
+export function isForLater(error: unknown): boolean {
+  return !(error instanceof Refused) || LATER.includes(error.problem.code)
 }
 
 /** The hearth could not be reached: nothing is lost, it is tried again. */
@@ -48,9 +66,13 @@ export async function ask<S extends z.ZodType>(method: string, path: string, sch
   const answer = await response.text()
   if (!response.ok) {
     const problem = ProblemSchema.safeParse(safeJson(answer))
-    if (problem.success) throw new Refused(problem.data)
+    if (problem.success) {
+      if (problem.data.code === 'enter-first' || problem.data.code === 'no-passphrase') locked.value = problem.data.code
+      throw new Refused(problem.data)
+    }
     throw new Unreachable()
   }
+  if (!path.startsWith('/house')) locked.value = null
   const parsed = schema.safeParse(safeJson(answer))
   if (!parsed.success) throw new Unreachable()
   return parsed.data

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { CookPlanSchema } from '../../contracts/cook'
 import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../contracts/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { Anything, ask, Refused } from './api'
+import { Anything, ask, isForLater } from './api'
 import { hearthNow } from './hearthClock'
 
 const PREFIX = 'yon-hearth.out.'
@@ -152,7 +152,7 @@ async function sendPlan(key: string, entry: Entry): Promise<void> {
   }
   catch (error) {
     // A plan that the hearth will never take must not hold up the rest; it is put aside, not thrown away.
-    if (!(error instanceof Refused)) throw error
+    if (isForLater(error)) throw error
     localStorage.setItem(key.replace(PREFIX, 'yon-hearth.refused.'), JSON.stringify(entry))
   }
   localStorage.removeItem(key)

@@ -4,7 +4,7 @@ import { CookSchema, type Cook } from '../../contracts/cook'
 import type { StoredObservation } from '../../contracts/observation'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { ask, Refused } from '../composables/api'
+import { ask, isForLater } from '../composables/api'
 import { keepObservation, keepPlan, waitingEntries } from '../composables/outbox'
 
 const CACHE = 'yon-hearth.cook.'
@@ -33,7 +33,7 @@ export const useCooks = defineStore('cooks', () => {
       cache(id, cook)
     }
     catch (error) {
-      away = !(error instanceof Refused)
+      away = isForLater(error)
       cook = cached(id)
     }
     const waiting = waitingEntries()

@@ -64,6 +64,7 @@ const KINDS: Readonly<Record<Exclude<KnownKind, 'corrected' | 'withdrawn'>, Appl
   'slip': mark => put(mark.cook.slips, mark, one(SLIPS, mark.payload.what)),
   'not.yet': mark => put(mark.cook.notYet, mark, one(SIGN_IDS, mark.payload.sign)),
   'checked': mark => put(mark.cook.checked, mark, typeof mark.payload.what === 'string' ? mark.payload.what : undefined),
+  'reading.unsure': mark => put(mark.cook.unsure, mark, within(mark.payload.readG, 1e5, readG => ({ vessel: vesselOf(mark), readG }))),
   'step.done': (mark) => {
     const stage = one(mark.plan.dish.stages.map(each => each.id), mark.payload.stage)
     if (stage !== undefined) mark.cook.steps = { ...mark.cook.steps, [stage]: mark.timeS }

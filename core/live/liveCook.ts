@@ -69,6 +69,8 @@ export interface LiveCook {
   readonly notYet: readonly Marked<SignId>[]
   /** What was looked into after a surprise and found to be as thought: such as `flame`. */
   readonly checked: readonly Marked<string>[]
+  /** Readings of a scale that fit nothing, g: a person has to say what they are. */
+  readonly unsure: readonly Marked<{ readonly vessel: string, readonly readG: number }>[]
   /** Steps before and after the fire that are done, by stage id, s. */
   readonly steps: Readonly<Record<string, number>>
   readonly notes: readonly Marked<string>[]

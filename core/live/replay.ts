@@ -23,7 +23,7 @@ export function replay(plan: CookPlan, observations: readonly Observation[]): Li
     startedMs: started?.atMs ?? null, moments: [], stage: started ? 0 : -1,
     stageStarts: line.map((_, i) => (started && i === 0 ? 0 : null)),
     signs: [], looks: [], controls: [], lit: {}, ready: {}, weighings: [], temperatures: [], depths: [], uptakes: [], releases: [], changes: [],
-    forgotten: [], keptBack: [], restPoured: [], unstirred: [], slips: [], notYet: [], checked: [], steps: {}, notes: [],
+    forgotten: [], keptBack: [], restPoured: [], unstirred: [], slips: [], notYet: [], checked: [], unsure: [], steps: {}, notes: [],
     offFireS: null, finishedS: null, outcome: null,
   }
   for (const moment of moments) {

@@ -1,3 +1,4 @@
+import { LEAST_PASSPHRASE } from '../../contracts/house'
 import { clockFrom } from '../services/clock'
 import { openHearth, type Hearth } from '../services/hearth'
 import { stock } from '../services/stock'
@@ -12,6 +13,8 @@ let opening: Promise<Hearth> | null = null
 export function theHearth(): Promise<Hearth> {
   opening ??= openHearth(process.env.HEARTH_DATA ?? '.data', clockFrom(process.env)).then(async (hearth) => {
     await stock(hearth)
+    const first = process.env.HEARTH_PASSPHRASE
+    if (first && first.length >= LEAST_PASSPHRASE && !await hearth.house.hasPassphrase()) await hearth.house.setPassphrase(first, null)
     return hearth
   })
   return opening

@@ -13,6 +13,9 @@ export interface Models {
   readonly Observation: Table
   readonly Batch: Table
   readonly Lesson: Table
+  readonly HouseSetting: Table
+  readonly Session: Table
+  readonly DeviceLink: Table
 }
 
 const text = (allowNull = false) => ({ type: DataTypes.TEXT, allowNull })
@@ -51,5 +54,10 @@ export function defineModels(sequelize: Sequelize): Models {
     Lesson: sequelize.define('Lesson', {
       id: { ...text(), primaryKey: true }, kind: text(), at: whole(), lesson: text(), told: text(), removedAt: whole(true),
     }, { ...plain, tableName: 'lessons' }),
+    HouseSetting: sequelize.define('HouseSetting', { name: { ...text(), primaryKey: true }, value: text() }, { ...plain, tableName: 'house_settings' }),
+    Session: sequelize.define('Session', {
+      id: { ...text(), primaryKey: true }, secret: text(), name: text(), createdAt: whole(), seenAt: whole(),
+    }, { ...plain, tableName: 'sessions' }),
+    DeviceLink: sequelize.define('DeviceLink', { device: { ...text(), primaryKey: true }, cook: text(), vessel: text() }, { ...plain, tableName: 'device_links' }),
   }
 }

@@ -4,6 +4,8 @@ import { cooksOf, type Cooks } from './cooks'
 import { openDatabase, type Database } from './database'
 import { dishesOf, type Dishes } from './dishes'
 import { kitchensOf, type Kitchens } from './kitchens'
+import { devicesOf, type Devices } from './devices'
+import { houseOf, type House } from './house'
 import { lessonsOf, type Lessons } from './lessons'
 import { streamsOf, type Streams } from './streams'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
@@ -18,6 +20,8 @@ export interface Hearth {
   readonly cooks: Cooks
   readonly batches: Batches
   readonly lessons: Lessons
+  readonly house: House
+  readonly devices: Devices
   /** Appends to a stream and settles the cook under its id when that changes what the ledger shows. */
   append(stream: string, request: AppendRequest): Promise<StoredObservation[]>
   /** Waits for settling that is still under way. */
@@ -48,16 +52,18 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
     }).catch((error: unknown) => console.error(`A batch could not be settled; its observations are safe. ${String(error)}`))
   }
   for (const id of await cooks.unsettled()) settle(id)
+  const append = async (stream: string, request: AppendRequest): Promise<StoredObservation[]> => {
+    const stored = await streams.append(stream, request)
+    if (request.observations.some(one => SETTLING.has(one.kind))) settle(stream)
+    return stored
+  }
   return {
-    clock, database, streams, cooks, batches,
+    clock, database, streams, cooks, batches, append,
+    house: houseOf(database, clock),
+    devices: devicesOf(database, clock, cooks, append),
     kitchens: kitchensOf(database, clock),
     dishes: dishesOf(database, clock),
     lessons: lessonsOf(database, clock, batches),
-    async append(stream, request) {
-      const stored = await streams.append(stream, request)
-      if (request.observations.some(one => SETTLING.has(one.kind))) settle(stream)
-      return stored
-    },
     async settled() {
       await settling
     },

@@ -20,6 +20,8 @@ const props = defineProps<{
   narrow: boolean
 }>()
 
+/** What is drawn as a dot on the stones: signs and readings, whoever made them. */
+const SHOWN = new Set(['sign.seen', 'looks.like', 'weighed', 'temperature', 'depth.measured', 'repaired'])
 /** The turning point has the dish's own name. */
 const labels = computed(() => ({ aroma: 'smell', pour: turnText(props.plan.dish).toLowerCase(), end: 'end' }))
 const shape = computed(() => (props.narrow
@@ -31,7 +33,7 @@ const bands = computed(() => props.fire.windows.value.map((one): ArchBand => ({
   id: one.id, kind: one.id === 'pour' ? 'turn' : 'sign', label: labels.value[one.id], fromS: one.fromS, toS: one.toS, times: windowText(one.fromS, one.toS),
 })))
 const marks = computed(() => (cook.value?.moments ?? [])
-  .filter(one => !one.withdrawn && (one.kind === 'sign.seen' || one.kind === 'looks.like' || one.kind === 'weighed'))
+  .filter(one => !one.withdrawn && SHOWN.has(one.kind))
   .map(one => one.timeS))
 const pace = computed(() => Math.max(1, ...(props.fire.arch.value?.stones ?? []).map(stone => Math.round((stone.toS - stone.fromS) / 60))))
 const pan = computed(() => props.plan.vessels[props.fire.main.value]?.vessel ?? null)

@@ -15,6 +15,7 @@ import PourPart from './PourPart.vue'
 import StepList from './StepList.vue'
 import SyrupSlab from './SyrupSlab.vue'
 import TakeUpLate from './TakeUpLate.vue'
+import UnsureSlab from './UnsureSlab.vue'
 
 const props = defineProps<{
   /** State of the fire screen. */
@@ -104,6 +105,11 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
 <template>
   <div class="panels">
     <DoubtSlab
+      :fire="fire"
+      :plan="plan"
+      @mark="send"
+    />
+    <UnsureSlab
       :fire="fire"
       :plan="plan"
       @mark="send"

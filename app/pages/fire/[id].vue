@@ -2,8 +2,10 @@
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import ActionBar from '../../components/ActionBar.vue'
+import EnterHouse from '../../components/EnterHouse.vue'
 import FinishForm from '../../components/FinishForm.vue'
 import DeviceSection from '../../components/fire/drawer/DeviceSection.vue'
+import HeardDevices from '../../components/fire/drawer/HeardDevices.vue'
 import FireArch from '../../components/fire/FireArch.vue'
 import FireDrawer from '../../components/fire/FireDrawer.vue'
 import FireSide from '../../components/fire/FireSide.vue'
@@ -11,10 +13,13 @@ import OtherDish from '../../components/fire/OtherDish.vue'
 import RepairPanel from '../../components/fire/RepairPanel.vue'
 import StepList from '../../components/fire/StepList.vue'
 import { useAnnouncing } from '../../composables/announcing'
+import { lockedOut } from '../../composables/api'
 import { useAwake } from '../../composables/awake'
+import { enterHouse } from '../../composables/entering'
 import { followStream } from '../../composables/cookStream'
 import { useFire } from '../../composables/fire'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
+import { useHeardDevices } from '../../composables/heardDevices'
 import { setHearthClock } from '../../composables/hearthClock'
 import { useLiveCooks } from '../../composables/liveCooks'
 import { outboxState } from '../../composables/outbox'
@@ -42,6 +47,7 @@ const observations = computed(() => cooks.known[id]?.observations ?? [])
 const fire = useFire(plan, observations)
 const { cook, actions, flames, main, sides, stage, cue, nowS, running } = fire
 const live = useLiveCooks()
+const heard = useHeardDevices()
 const others = computed(() => live.value.filter(one => one.id !== id && one.startedAt !== null).map(one => one.id).slice(0, 3))
 
 const colours = computed(() => (plan.value ? roastColours(plan.value) : []))
@@ -101,6 +107,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 const kept = computed(() => {
   const { waiting, reachable } = outboxState
+  if (lockedOut.value) return `outside the house: ${waiting.value} kept here`
   if (!reachable.value) return `hearth away: ${waiting.value} kept here`
   return waiting.value > 0 ? `${waiting.value} on the way` : 'kept on the hearth'
 })
@@ -121,6 +128,11 @@ const kept = computed(() => {
     >
       There is no such cook here. <NuxtLink to="/">Back to the hearth</NuxtLink>
     </p>
+    <EnterHouse
+      v-else-if="state === 'away' && !plan && lockedOut"
+      :why="lockedOut"
+      :enter="enterHouse"
+    />
     <p
       v-else-if="state === 'away' && !plan"
       class="lost"
@@ -177,6 +189,11 @@ const kept = computed(() => {
         class="side"
         aria-label="Beside the fire"
       >
+        <EnterHouse
+          v-if="lockedOut"
+          :why="lockedOut"
+          :enter="enterHouse"
+        />
         <FireDrawer
           v-if="beside === 'drawer'"
           :plan="plan"
@@ -187,6 +204,12 @@ const kept = computed(() => {
           @mark="mark"
           @close="beside = 'moment'"
         >
+          <HeardDevices
+            :plan="plan"
+            :vessels="[main, ...sides]"
+            :devices="heard.devices.value"
+            @link="(device, vessel) => heard.link(device, id, vessel)"
+          />
           <DeviceSection
             :sounds="announcing.sounds.value"
             :speech="announcing.speech.value"

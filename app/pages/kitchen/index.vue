@@ -86,6 +86,12 @@ async function add(kind: string): Promise<void> {
           >
             What the forecast rests on
           </NuxtLink>
+          <NuxtLink
+            class="stone-button"
+            to="/kitchen/house"
+          >
+            House network
+          </NuxtLink>
         </p>
         <p
           v-if="gone"

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { gramsText } from '../../composables/format'
+import type { Fire } from '../../composables/fire'
+import type { CookPlan } from '../../../core/live/plan'
+import { vesselText } from '../../../words/cook'
+
+const props = defineProps<{
+  /** State of the fire screen. */
+  fire: Fire
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
+
+const emit = defineEmits<{
+  /** Something was marked. */
+  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+}>()
+
+const last = computed(() => props.fire.cook.value?.unsure.at(-1) ?? null)
+const tareG = computed(() => props.plan.vessels[last.value?.what.vessel ?? '']?.vessel.massG ?? 0)
+function itIs(grossG: number): void {
+  if (last.value) emit('mark', 'corrected', { replaces: last.value.id, kind: 'weighed', payload: { vessel: last.value.what.vessel, grossG } })
+}
+</script>
+
+<template>
+  <section
+    v-if="last"
+    class="slab"
+    role="status"
+    data-slab="unsure"
+  >
+    <h2>The scale says {{ gramsText(last.what.readG) }}</h2>
+    <p class="soft">
+      That does not fit {{ vesselText(plan, last.what.vessel) }}. What is it?
+    </p>
+    <p class="row">
+      <button
+        class="stone-button"
+        @click="itIs(last.what.readG)"
+      >
+        With the pan
+      </button>
+      <button
+        class="stone-button"
+        @click="itIs(last.what.readG + tareG)"
+      >
+        Without the pan
+      </button>
+      <button
+        class="stone-button"
+        @click="emit('mark', 'withdrawn', { replaces: last.id })"
+      >
+        Neither
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.row { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 6px; }
+.row .stone-button { min-height: 56px; }
+</style>

@@ -1,0 +1,4 @@
+import type { DeviceKind } from '../core/readings/reading'
+
+/** Devices by kind. */
+export const DEVICE_WORDS: Readonly<Record<DeviceKind, string>> = { scale: 'scale', thermometer: 'probe', camera: 'camera' }
