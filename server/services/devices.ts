@@ -3,6 +3,7 @@ import type { AppendRequest, SentObservation, StoredObservation } from '../../co
 import { mainVessel } from '../../core/dish/mainVessel'
 import { coloursOf } from '../../core/forecast/coloursOf'
 import { forecastCook } from '../../core/forecast/forecastCook'
+import { COLOUR_STEPS } from '../../core/dish/signIds'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
 import type { Expected, RawReading, Settled } from '../../core/readings/reading'
@@ -99,7 +100,7 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       const where = await place(request)
       const one: Heard = {
         device: request.device, kind: request.kind, name: request.name ?? old?.name ?? '', cook: where.cook, vessel: where.vessel, heardAt: now,
-        readings: old?.readings ?? [], lastNumber: old?.lastNumber ?? -1, markedAt: old?.markedAt ?? {}, weightG: old?.weightG ?? 0, step: old?.step ?? '',
+        readings: old?.readings ?? [], lastNumber: old?.lastNumber ?? -1, markedAt: old?.markedAt ?? {}, weightG: old?.weightG ?? 0, step: old && old.cook === where.cook ? old.step : '',
       }
       const fresh = request.readings.filter(reading => reading.number > one.lastNumber).sort((p, q) => p.number - q.number)
       one.readings = [...one.readings, ...fresh.map(({ at, value, unit }): RawReading => ({ atMs: at + offset, value, ...(unit ? { unit } : {}) }))].slice(-KEPT_READINGS)
@@ -147,7 +148,8 @@ function markPayload(one: Heard, settled: Settled, plan: CookPlan): { readonly k
     case 'unsure': return { kind: 'reading.unsure', payload: { readG: settled.readG } }
     case 'colour': {
       const step = stepOfColour(settled.lab, coloursOf(plan))
-      if (!step || step === one.step) return null
+      // A roast only darkens: at the border of two steps a camera would call them by turns.
+      if (!step || COLOUR_STEPS.indexOf(step) <= COLOUR_STEPS.findIndex(known => known === one.step)) return null
       one.step = step
       return { kind: 'looks.like', payload: { step, lab: settled.lab } }
     }
