@@ -62,6 +62,8 @@ export default defineNuxtConfig({
     headers: {
       strictTransportSecurity: false,
       crossOriginEmbedderPolicy: 'unsafe-none',
+      // Over plain http browsers pass it over with an error in the console.
+      crossOriginOpenerPolicy: false,
       contentSecurityPolicy: {
         'default-src': ['\'none\''], 'base-uri': ['\'none\''], 'connect-src': ['\'self\''], 'font-src': ['\'self\''],
         'form-action': ['\'self\''], 'frame-ancestors': ['\'none\''], 'img-src': ['\'self\'', 'data:'],

@@ -17,6 +17,7 @@ export const CUES: Readonly<Record<CueCode, string>> = {
   'pour-soon': 'Watch the colour',
   'pour-now': 'Flame off, then pour',
   'pouring': 'A ladle at a time, at the side',
+  'burnt': 'Burnt: off the fire, start anew',
   'pour-on': 'It takes it up: next ladle',
   'pour-less': 'Slower now: small ladles',
   'pour-stop': 'Stop pouring, keep the rest hot',

@@ -58,6 +58,9 @@ async function readClock(): Promise<void> {
   }
 }
 
+/** A clock that runs faster is drawn oftener, but no oftener than this, real ms. */
+const LEAST_MS = 40
+
 /**
  * The hearth's time as it passes, for drawing.
  *
@@ -68,7 +71,7 @@ export function useHearthTime(everyMs = 200): Readonly<Ref<number>> {
   const now = ref(hearthNow())
   const timer = setInterval(() => {
     now.value = hearthNow()
-  }, everyMs)
+  }, Math.max(LEAST_MS, everyMs / hearthRate()))
   onScopeDispose(() => clearInterval(timer))
   return readonly(now)
 }

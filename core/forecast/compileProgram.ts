@@ -6,6 +6,7 @@ import { sideStages } from '../dish/sideStages'
 import { CoreError } from '../error'
 import { familyOf } from '../family/families'
 import type { CookPlan } from '../live/plan'
+import { hasShown } from '../live/hasShown'
 import type { LiveCook } from '../live/liveCook'
 import { syrupShareOf } from '../syrup/syrupShareOf'
 import { usualSeconds } from '../usual/usualSeconds'
@@ -189,10 +190,9 @@ function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
   const stage = lastRoast(plan.dish)
   if (!plan.turns || stage < 0) return []
   const { vessel } = mainLine(plan.dish)[stage]
-  const marked = (cue: string): boolean => cook.signs.some(tap => tap.what === cue) || cook.looks.some(look => look.what === cue)
   const late = lateness(plan.seed)
   return plan.turns.flatMap(({ cue, mark }): ProgramTurn[] =>
-    (cue === 'start' || mark === 'off' || marked(cue) ? [] : [{ stage, sign: SIGN[cue], flame: markFlame(plan, vessel, mark), late }]))
+    (cue === 'start' || mark === 'off' || hasShown(cook, cue) ? [] : [{ stage, sign: SIGN[cue], flame: markFlame(plan, vessel, mark), late }]))
 }
 
 /** Readings by their time, none after now unless the cook is over; the two last ask what weight and temperature are now. */

@@ -5,6 +5,7 @@ import type { Forecast, Window } from '../forecast/forecast'
 import type { SignId } from '../dish/signIds'
 import type { OpenQuestion } from '../doubt/doubt'
 import { dueTurn } from './dueTurn'
+import { hasShown } from './hasShown'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './liveCook'
 
@@ -14,7 +15,7 @@ export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
   | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'cook-down'
-  | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'asked' | 'finished'
+  | 'burnt' | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'asked' | 'finished'
 
 /** What the fire screen says at one glance. */
 export interface Cue {
@@ -85,15 +86,13 @@ export function dueSide(plan: CookPlan, cook: LiveCook, forecast: Forecast | nul
   return due && sideStages(plan.dish).some(one => one.vessel === due.vessel) ? due.vessel : null
 }
 
-const seen = (cook: LiveCook, sign: string): boolean => cook.signs.some(tap => tap.what === sign) || cook.looks.some(look => look.what === sign)
-
 function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cue['next'] {
   const stage = mainLine(plan.dish)[cook.stage]
   if (!forecast || !stage || !('sign' in stage.until)) return null
-  const aroma: SignId[] = stage.does === 'roast' && !seen(cook, 'aroma') ? ['aroma'] : []
+  const aroma: SignId[] = stage.does === 'roast' && !hasShown(cook, 'aroma') ? ['aroma'] : []
   for (const sign of [...aroma, stage.until.sign as SignId]) {
     const window = forecast.signs[sign]
-    if (window && !seen(cook, sign)) return { sign, window }
+    if (window && !hasShown(cook, sign)) return { sign, window }
   }
   return null
 }
@@ -121,13 +120,14 @@ type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
   const line = mainLine(plan.dish)
   const stage = line[cook.stage]
-  const ready = 'sign' in stage.until && seen(cook, stage.until.sign)
+  const ready = 'sign' in stage.until && hasShown(cook, stage.until.sign)
   const window = forecast?.stages[cook.stage + 1]
   const near = window !== undefined && nowS >= window.early - SOON_S
   switch (stage.does) {
     case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
     case 'pour': return { code: ready ? 'next' : pouringCue(cook), caution: 'pour' }
     case 'roast': {
+      if (hasShown(cook, 'burnt')) return { code: 'burnt', caution: 'hot-fat' }
       const pours = line[cook.stage + 1]?.does === 'pour'
       const turn = ready ? null : dueTurn(plan, cook)
       if (turn) return { code: 'turn-down', caution: 'hot-fat', mark: turn.mark }
@@ -146,7 +146,7 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
       const rests = 'minutes' in stage.until ? stage.until.minutes * 60 : 0
       return { code: nowS >= began + rests ? 'rested' : 'rest', caution: 'hot-sweet' }
     }
-    case 'cook-down': return { code: ready ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
+    case 'cook-down': return { code: ready || isOver(stage, cook, nowS) ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
     default: return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'work', caution: (stage.cautions?.[0] as CautionCode | undefined) ?? null }
   }
 }

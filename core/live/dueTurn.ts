@@ -3,6 +3,7 @@ import type { FlameTurn } from '../flame/flamePlan'
 import { lastRoast } from '../forecast/roastIndex'
 import { flamesNow } from './flamesNow'
 import type { CookPlan } from './plan'
+import { hasShown } from './hasShown'
 import type { LiveCook } from './liveCook'
 
 /**
@@ -19,6 +20,5 @@ export function dueTurn(plan: CookPlan, cook: LiveCook): FlameTurn | null {
   const { vessel } = mainLine(plan.dish)[roast]
   const marks = plan.fires[vessel]?.marks.map(mark => mark.id) ?? []
   const stands = marks.indexOf(flamesNow(plan, cook)[vessel]?.mark ?? 'off')
-  const tapped = (cue: string): boolean => [...cook.signs, ...cook.looks].some(tap => tap.what === cue)
-  return plan.turns.find(({ cue, mark }) => cue !== 'start' && marks.includes(mark) && marks.indexOf(mark) < stands && tapped(cue)) ?? null
+  return plan.turns.find(({ cue, mark }) => cue !== 'start' && marks.includes(mark) && marks.indexOf(mark) < stands && hasShown(cook, cue)) ?? null
 }

@@ -47,6 +47,18 @@ describe('a cook of any school', () => {
     expect(caution('diamond-cashew', 0)).toBe('syrup')
   })
 
+  it('goes on from a colour darker than was asked for, and stops at a burnt one', () => {
+    const plan = starterPlan('sweet-water-semolina')
+    const at = (step: string) => cueOf(plan, replay(plan, [...begun(plan, 1), marked(50, 700, 'looks.like', { step })]), null, 710).code
+    expect([at('pale'), at('golden'), at('burnt')]).toEqual(['pour-now', 'pour-now', 'burnt'])
+  })
+
+  it('calls the second lot once the first has had its minutes', () => {
+    const carrot = starterPlan('winter-market-carrot')
+    expect(cueOf(carrot, replay(carrot, begun(carrot, 1)), null, 300 + 100).code).toBe('work')
+    expect(cueOf(carrot, replay(carrot, begun(carrot, 1)), null, 300 + 490).code).toBe('next')
+  })
+
   it('says to go on once the sign is seen, and once the minutes are over', () => {
     const carrot = starterPlan('winter-market-carrot')
     const milk = mainLine(carrot.dish).findIndex(stage => stage.id === 'milk')

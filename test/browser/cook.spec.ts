@@ -84,7 +84,7 @@ test.describe('a cook', () => {
     await page.keyboard.press('m')
     const drawer = page.getByRole('region', { name: 'Everything else' })
     await drawer.getByRole('button', { name: 'half', exact: true }).first().click()
-    await drawer.getByRole('button', { name: 'Lid is off' }).click()
+    await drawer.getByRole('button', { name: 'Lid is off, the pan' }).click()
     await drawer.getByLabel('Pan on the scale, g').fill('heavy')
     await drawer.getByRole('button', { name: 'Weighed' }).click()
     await expect(drawer.getByRole('alert')).toContainText('Nothing was marked')

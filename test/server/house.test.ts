@@ -47,7 +47,7 @@ beforeAll(async () => {
   port = (server.address() as AddressInfo).port
 })
 afterAll(async () => {
-  for (const name of ['HEARTH_HOUSE', 'HEARTH_MACHINE_TRUSTED', 'HEARTH_HOSTS']) delete process.env[name]
+  Object.assign(process.env, { HEARTH_HOUSE: '', HEARTH_MACHINE_TRUSTED: '', HEARTH_HOSTS: '' })
   await new Promise(done => server.close(done))
   const { theHearth } = await import('../../server/http/theHearth')
   await (await theHearth()).close()

@@ -105,6 +105,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   else if (event.key === 'q') announcing.quiet()
 })
 
+/** The end's window by the newest forecast, s since the start. */
+const end = computed(() => {
+  const window = fire.forecast.value?.stages[fire.done.value]
+  return window ? `${Math.round(window.early)}-${Math.round(window.late)}` : undefined
+})
+
 const kept = computed(() => {
   const { waiting, reachable } = outboxState
   if (lockedOut.value) return `outside the house: ${waiting.value} kept here`
@@ -121,6 +127,8 @@ const kept = computed(() => {
     :data-stage="stage?.id ?? 'none'"
     :data-now="Math.round(nowS)"
     :data-cue="cue?.code"
+    :data-end="end"
+    :data-forecast="Math.round(fire.forecast.value?.nowS ?? 0)"
   >
     <p
       v-if="state === 'unknown'"

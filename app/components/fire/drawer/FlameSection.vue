@@ -43,6 +43,7 @@ const emit = defineEmits<{
       <button
         class="stone-button"
         :aria-pressed="flames[vessel]?.lid ?? false"
+        :aria-label="`${flames[vessel]?.lid ? 'Lid is on' : 'Lid is off'}, ${vesselText(plan, vessel)}`"
         @click="emit('mark', 'lid.changed', { vessel, lid: !(flames[vessel]?.lid ?? false) })"
       >
         {{ flames[vessel]?.lid ? 'Lid is on' : 'Lid is off' }}

@@ -1,0 +1,160 @@
+import { expect, type Page } from '@playwright/test'
+import type { MemberValues } from '../../core/belief/memberValues'
+import { doneIndex } from '../../core/dish/doneIndex'
+import { boundaryIndex } from '../../core/dish/boundaryIndex'
+import { mainLine } from '../../core/dish/mainLine'
+import { COLOUR_STEPS, type ColourStep, type SignId } from '../../core/dish/signIds'
+import type { Observation } from '../../core/live/observation'
+import type { CookPlan } from '../../core/live/plan'
+import { replay } from '../../core/live/replay'
+import { seededRandom } from '../../core/random/seededRandom'
+import { drawTruth, runTruth, signAt } from '../../devices/imaginaryPan'
+import { get } from './cookAlong'
+
+/** What the screen shows at one look. */
+interface Look { readonly stage: string, readonly now: number, readonly forecastS: number, readonly cue: string, readonly end: string, readonly actions: readonly string[], readonly finished: boolean }
+
+/** How an imaginary cook went. */
+export interface Cooked {
+  readonly done: readonly string[]
+  /** When its end had come in the pan, s: the hand comes a little later. */
+  readonly endS: number
+  /** The end's window by the first forecast after the turning point, s. */
+  readonly atTurn: readonly [number, number] | null
+  readonly observations: readonly Observation[]
+  readonly plan: CookPlan
+}
+
+/** Something done once, when a stage is reached: a mistake, a repair. */
+export interface Episode { readonly stage: string, act(page: Page, look: Look): Promise<void> }
+
+const GOES_ON = new Set(['take-out', 'pour-now', 'next', 'enrich-soon', 'off-now', 'rested', 'pour-stop'])
+/** A cook that takes longer than this has got stuck somewhere, real ms. */
+const MOST_MS = 75_000
+
+/**
+ * Cooks a whole dish over an imaginary pan with hidden truths: whatever is done is done because the screen offers it, and
+ * a sign is marked when the pan shows it.
+ *
+ * @param page on the fire screen, before the fire is lit
+ * @param seed of the hidden truths
+ * @param episodes what is done beside, each once
+ * @returns how it went
+ */
+export async function cookImaginary(page: Page, seed: number, episodes: readonly Episode[] = []): Promise<Cooked> {
+  const id = page.url().split('/').pop()!
+  await expect(page.locator('[data-action="start"]')).toBeVisible()
+  await expect.poll(async () => (await get(page, `/api/cooks/${id}`)).status()).toBe(200)
+  const { plan } = await (await get(page, `/api/cooks/${id}`)).json() as { plan: CookPlan }
+  const truth = drawTruth(plan, seededRandom(seed))
+  const line = mainLine(plan.dish)
+  const turn = boundaryIndex(plan.dish, plan.dish.keystone)
+  const done: string[] = []
+  const open = [...episodes]
+  let atTurn: Cooked['atTurn'] = null
+  const until = Date.now() + MOST_MS
+  let look = await lookAt(page)
+  for (; Date.now() < until; look = await lookAt(page)) {
+    const observations = await stored(page, id)
+    if (look.finished) {
+      return { done, endS: endOf(plan, truth, observations), atTurn, observations, plan }
+    }
+    const window = look.end ? look.end.split('-').map(Number) as [number, number] : null
+    const at = line.findIndex(stage => stage.id === look.stage)
+    if (window && at >= turn && look.forecastS >= turnedS(plan, observations, turn)) atTurn ??= window
+    const episode = open.findIndex(one => one.stage === look.stage)
+    if (episode >= 0) {
+      await open.splice(episode, 1)[0]!.act(page, look)
+      continue
+    }
+    const step = choose(look, plan, truth, observations)
+    if (step === null) {
+      await page.waitForTimeout(40)
+      continue
+    }
+    done.push(look.actions[step.place] ?? '')
+    await page.keyboard.press(step.place === 0 ? 'Space' : String(step.place + 1))
+    if (step.colour !== null) await page.keyboard.press(String(step.colour + 1))
+    await waitForChange(page, look)
+  }
+  throw new Error(`The cook did not end: ${done.join(', ')}; it stood at ${JSON.stringify(look)}`)
+}
+
+const turnedS = (plan: CookPlan, observations: readonly Observation[], turn: number): number => replay(plan, observations).stageStarts[turn] ?? Number.POSITIVE_INFINITY
+
+/** When the sign of the last stage on the fire showed in the pan, or when that stage was left. */
+function endOf(plan: CookPlan, truth: MemberValues, observations: readonly Observation[]): number {
+  const cook = replay(plan, observations)
+  const done = doneIndex(plan.dish)
+  const leftS = cook.stageStarts[done] ?? cook.finishedS ?? 0
+  const until = mainLine(plan.dish)[done - 1]?.until
+  return until && 'sign' in until ? Math.min(leftS, signAt(runTruth(plan, truth, observations, leftS), until.sign as SignId)) : leftS
+}
+
+async function lookAt(page: Page): Promise<Look> {
+  return page.evaluate(() => {
+    const main = document.querySelector<HTMLElement>('main#main')!
+    return {
+      stage: main.dataset.stage ?? '', now: Number(main.dataset.now), forecastS: Number(main.dataset.forecast), cue: main.dataset.cue ?? '', end: main.dataset.end ?? '',
+      actions: [...document.querySelectorAll<HTMLElement>('[data-action]')].map(one => one.dataset.action ?? ''), finished: main.dataset.cue === 'finished',
+    }
+  })
+}
+
+async function waitForChange(page: Page, before: Look): Promise<void> {
+  for (let i = 0; i < 12; i++) {
+    const now = await lookAt(page)
+    if (now.stage !== before.stage || now.cue !== before.cue || now.actions.join() !== before.actions.join()) return
+    await page.waitForTimeout(15)
+  }
+}
+
+async function stored(page: Page, id: string): Promise<Observation[]> {
+  return (await (await get(page, `/api/streams/${id}/observations`)).json() as { observations: Observation[] }).observations
+}
+
+interface Step { readonly place: number, readonly colour: number | null }
+
+/** What a hand at the stove does at this look: the first offered action that is true of the pan. */
+function choose(look: Look, plan: CookPlan, truth: MemberValues, observations: readonly Observation[]): Step | null {
+  const record = runTruth(plan, truth, observations, look.now)
+  const shown = (sign: SignId): boolean => signAt(record, sign) <= look.now
+  for (const [place, code] of look.actions.entries()) {
+    const [kind, id = ''] = code.split('.')
+    if (kind === 'start' || kind === 'light' || kind === 'turn') return { place, colour: null }
+    if (kind === 'sign' && shown(id as SignId)) return { place, colour: null }
+    if (kind === 'uptake' && id === 'quickly' && !observations.some(one => one.kind === 'uptake.seen')) return { place, colour: null }
+    if (kind === 'ready' && shown(readySign(plan, id))) return { place, colour: null }
+    if (kind === 'looks') {
+      const step = wanted(plan, look.stage)
+      const seen = [...COLOUR_STEPS].reverse().find(one => shown(one))
+      if (step && seen && COLOUR_STEPS.indexOf(seen) >= COLOUR_STEPS.indexOf(step)) return { place, colour: COLOUR_STEPS.indexOf(seen) }
+    }
+    if (kind === 'asked') return stageOver(plan, look, shown) ? { place, colour: null } : { place: look.actions.indexOf('asked-not'), colour: null }
+    if ((kind === 'begin' || kind === 'finish') && goesOn(plan, look, shown)) return { place, colour: null }
+  }
+  return null
+}
+
+function wanted(plan: CookPlan, stage: string): ColourStep | null {
+  const until = mainLine(plan.dish).find(one => one.id === stage)?.until
+  return until && 'sign' in until ? COLOUR_STEPS.find(step => step === until.sign) ?? null : null
+}
+
+function readySign(plan: CookPlan, stage: string): SignId {
+  const until = plan.dish.stages.find(one => one.id === stage)?.until
+  return (until && 'sign' in until ? until.sign : 'boil') as SignId
+}
+
+function stageOver(plan: CookPlan, look: Look, shown: (sign: SignId) => boolean): boolean {
+  const until = mainLine(plan.dish).find(one => one.id === look.stage)?.until
+  return !until || 'minutes' in until || shown(until.sign as SignId)
+}
+
+/** The screen says to go on, or a pour has had its time. */
+function goesOn(plan: CookPlan, look: Look, shown: (sign: SignId) => boolean): boolean {
+  if (GOES_ON.has(look.cue)) return true
+  const stage = mainLine(plan.dish).find(one => one.id === look.stage)
+  if (stage?.does === 'pour') return 'minutes' in stage.until ? look.cue !== 'pouring' || !(stage.watch ?? []).includes('in-parts') : shown(stage.until.sign as SignId)
+  return look.cue === 'enrich' && stageOver(plan, look, shown)
+}
