@@ -17,10 +17,12 @@ interface Look { readonly stage: string, readonly now: number, readonly forecast
 /** How an imaginary cook went. */
 export interface Cooked {
   readonly done: readonly string[]
-  /** When its end had come in the pan, s: the hand comes a little later. */
+  /** When the pan leaves the fire if the hand never comes late after the turning point, s. */
   readonly endS: number
   /** The end's window by the first forecast after the turning point, s. */
   readonly atTurn: readonly [number, number] | null
+  /** When that forecast was made, s. */
+  readonly askedS: number
   readonly observations: readonly Observation[]
   readonly plan: CookPlan
 }
@@ -52,16 +54,17 @@ export async function cookImaginary(page: Page, seed: number, episodes: readonly
   const done: string[] = []
   const open = [...episodes]
   let atTurn: Cooked['atTurn'] = null
+  let askedS = 0
   const until = Date.now() + MOST_MS
   let look = await lookAt(page)
   for (; Date.now() < until; look = await lookAt(page)) {
     const observations = await stored(page, id)
     if (look.finished) {
-      return { done, endS: endOf(plan, truth, observations), atTurn, observations, plan }
+      return { done, endS: endOf(plan, truth, observations, turn), atTurn, askedS, observations, plan }
     }
     const window = look.end ? look.end.split('-').map(Number) as [number, number] : null
     const at = line.findIndex(stage => stage.id === look.stage)
-    if (window && at >= turn && look.forecastS >= turnedS(plan, observations, turn)) atTurn ??= window
+    if (window && at >= turn && at < doneIndex(plan.dish) && look.forecastS >= turnedS(plan, observations, turn)) [atTurn, askedS] = [atTurn ?? window, askedS || look.forecastS]
     const episode = open.findIndex(one => one.stage === look.stage)
     if (episode >= 0) {
       await open.splice(episode, 1)[0]!.act(page, look)
@@ -82,13 +85,17 @@ export async function cookImaginary(page: Page, seed: number, episodes: readonly
 
 const turnedS = (plan: CookPlan, observations: readonly Observation[], turn: number): number => replay(plan, observations).stageStarts[turn] ?? Number.POSITIVE_INFINITY
 
-/** When the sign of the last stage on the fire showed in the pan, or when that stage was left. */
-function endOf(plan: CookPlan, truth: MemberValues, observations: readonly Observation[]): number {
-  const cook = replay(plan, observations)
-  const done = doneIndex(plan.dish)
-  const leftS = cook.stageStarts[done] ?? cook.finishedS ?? 0
-  const until = mainLine(plan.dish)[done - 1]?.until
-  return until && 'sign' in until ? Math.min(leftS, signAt(runTruth(plan, truth, observations, leftS), until.sign as SignId)) : leftS
+/**
+ * When the pan would leave the fire if every stage after the turning point were begun as its sign shows: at this speed each
+ * reaction of the hand costs minutes of the cook, which no forecast can know.
+ */
+function endOf(plan: CookPlan, truth: MemberValues, observations: readonly Observation[], turn: number): number {
+  const line = mainLine(plan.dish)
+  const later = new Set(line.slice(turn + 1).map(stage => stage.id))
+  const first = observations.findIndex(one => one.kind === 'stage.began' && later.has(String(one.payload.stage)))
+  const upToTurn = first < 0 ? observations : observations.slice(0, first)
+  const record = runTruth(plan, truth, upToTurn, turnedS(plan, observations, turn))
+  return record.starts[doneIndex(plan.dish)] ?? Number.POSITIVE_INFINITY
 }
 
 async function lookAt(page: Page): Promise<Look> {

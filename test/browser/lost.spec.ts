@@ -1,5 +1,4 @@
-import { join } from 'node:path'
-import sqlite3 from 'sqlite3'
+import { killAndCheck } from '../support/killing'
 import { firstAction, stored, toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 
@@ -31,62 +30,11 @@ test.describe('nothing acknowledged is lost and nothing is doubled', () => {
   })
 })
 
-test.describe('ten kills in the middle of writing', () => {
-  test('lose nothing that was acknowledged, double nothing, and leave the database whole', async ({ hearth }) => {
-    const acknowledged: string[] = []
-    let number = 0
-    let lastSent: string[] = []
-    for (let kill = 0; kill < 10; kill++) {
-      let running = true
-      const writing = (async () => {
-        while (running) {
-          // What was sent without an answer is sent again, as a device does.
-          const ids = lastSent.length > 0 ? lastSent : [0, 1, 2].map(() => `o-${++number}`)
-          lastSent = ids
-          const answer = await post(`${hearth.url}/api/streams/killed/observations`, ids)
-          if (answer === null) return
-          acknowledged.push(...answer)
-          lastSent = []
-        }
-      })()
-      await new Promise(done => setTimeout(done, 40 + 35 * kill))
-      await hearth.kill()
-      running = false
-      await writing
-      await hearth.start()
-    }
-    const kept = (await (await fetch(`${hearth.url}/api/streams/killed/observations`)).json() as { observations: { id: string }[] }).observations.map(one => one.id)
-    expect(acknowledged.length).toBeGreaterThan(20)
-    expect(new Set(kept).size).toBe(kept.length)
-    expect(acknowledged.filter(id => !kept.includes(id))).toEqual([])
-    await hearth.kill()
-    expect(await integrity(hearth.folder)).toBe('ok')
-  })
+test('ten kills in the middle of accelerated cooks lose nothing that was acknowledged, double nothing, and leave the database whole', async () => {
+  const found = await killAndCheck({ kills: 10, cooks: 4, rate: 600, say: () => undefined })
+  expect(found).toMatchObject({ kills: 10, lost: 0, doubled: 0, whole: 10 })
+  expect(found.acknowledged).toBeGreaterThan(40)
 })
-
-/** Posts observations; gives the acknowledged ids, or null where no answer came. */
-async function post(url: string, ids: readonly string[]): Promise<string[] | null> {
-  const observations = ids.map(id => ({ id, device: 'tablet', number: Number(id.slice(2)), deviceTime: 1, kind: 'note', payload: {} }))
-  try {
-    const answer = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sentAt: 2, observations }) })
-    return (await answer.json() as { acknowledged: { id: string }[] }).acknowledged.map(one => one.id)
-  }
-  catch {
-    return null
-  }
-}
-
-/** SQLite's own check of a database nobody has open. */
-function integrity(folder: string): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const database = new sqlite3.Database(join(folder, 'hearth.sqlite'))
-    database.get('PRAGMA integrity_check', (error, row) => {
-      database.close()
-      if (error) reject(error)
-      else resolve((row as { integrity_check: string }).integrity_check)
-    })
-  })
-}
 
 test.describe('a lost connection', () => {
   test.use({ serviceWorkers: 'allow' })
