@@ -3,7 +3,7 @@ import { CoreError } from '../core/error'
 import { doubts } from '../core/doubt/doubts'
 import { searchFlames } from '../core/flame/planFlames'
 import { roastAhead } from '../core/flame/roastAhead'
-import { reweighed, stand, standingForecast, type Standing } from '../core/forecast/standing'
+import { reweighed, standingForecast, standSteps, type Standing } from '../core/forecast/standing'
 
 /** Runs that are kept for the next mark, by stream. */
 export type StandingRuns = Map<string, Standing>
@@ -14,9 +14,9 @@ export type StandingRuns = Map<string, Standing>
  *
  * @param question from the page
  * @param kept runs by stream, changed in place
- * @returns yields answers with the question's ticket; the last one is final
+ * @returns yields answers with the question's ticket, the last one final, and null where something more urgent may be done
  */
-export function* answers(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer, void> {
+export function* answers(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer | null, void> {
   const { ticket } = question
   try {
     yield* work(question, kept)
@@ -27,7 +27,7 @@ export function* answers(question: WorkerQuestion, kept: StandingRuns): Generato
   }
 }
 
-function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer, void> {
+function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer | null, void> {
   const { ticket, stream } = question
   switch (question.type) {
     case 'forecast': {
@@ -35,9 +35,12 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
       const before = kept.get(stream)
       const quick = before && samePlan(before, plan) && observations.length > before.cook.moments.length ? reweighed(before, observations, nowS) : null
       if (quick) yield { type: 'forecast', ticket, forecast: quick, rough: true }
-      const standing = stand(plan, observations, nowS, members)
-      kept.set(stream, standing)
-      yield { type: 'forecast', ticket, forecast: { ...standingForecast(standing), doubts: doubts(standing) }, rough: false }
+      const steps = standSteps(plan, observations, nowS, members)
+      let step = steps.next()
+      for (; !step.done; step = steps.next()) yield null
+      const forecast = { ...standingForecast(step.value), doubts: doubts(step.value) }
+      kept.set(stream, { ...step.value, forecast })
+      yield { type: 'forecast', ticket, forecast, rough: false }
       return
     }
     case 'flame-plan': {

@@ -33,7 +33,7 @@ async function work(): Promise<void> {
 async function answer(question: WorkerQuestion): Promise<void> {
   waiting.delete(question.stream)
   for (const one of answers(question, kept)) {
-    scope.postMessage(one)
+    if (one) scope.postMessage(one)
     await breath()
     if (waiting.has(question.stream)) return
     if (question.type !== 'flame-plan') continue

@@ -1,8 +1,9 @@
-import { onScopeDispose, readonly, shallowRef, watch, type Ref } from 'vue'
+import { onScopeDispose, shallowReadonly, shallowRef, watch, type Ref } from 'vue'
 import type { Forecast } from '../../core/forecast/forecast'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { askForecast } from './forecaster'
+import { storyKey } from './storyKey'
 
 /** The worker is asked again at least this often while a cook runs, in seconds of the cook and in real ms. */
 const EVERY_COOK_S = 15
@@ -28,21 +29,26 @@ export function useLiveForecast(
   let askedS = -1
   let askedMs = 0
   let question = 0
+  /** Questions under way: the passing of time waits for them, a mark does not. */
+  let underWay = 0
   const refresh = async (): Promise<void> => {
     const current = plan.value
     if (!current) return
     askedS = nowS.value
     askedMs = performance.now()
     const mine = ++question
+    underWay++
     const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS, (rough) => {
       if (mine === question) forecast.value = rough
     }).catch(() => null)
+    underWay--
     if (found) forecast.value = found
   }
-  watch([plan, observations], () => void refresh(), { immediate: true })
+  watch([plan, () => storyKey(observations.value)], () => void refresh(), { immediate: true })
   const stop = watch(nowS, (now) => {
-    if (running.value && now - askedS >= EVERY_COOK_S && performance.now() - askedMs >= EVERY_REAL_MS) void refresh()
+    if (underWay === 0 && running.value && now - askedS >= EVERY_COOK_S && performance.now() - askedMs >= EVERY_REAL_MS) void refresh()
   })
   onScopeDispose(stop)
-  return readonly(forecast) as Readonly<Ref<Forecast | null>>
+  // Shallow: a deep proxy would be asked for every number of every moment at every tick.
+  return shallowReadonly(forecast)
 }

@@ -1,4 +1,4 @@
-import { readonly, shallowRef, type Ref } from 'vue'
+import { shallowReadonly, shallowRef, type Ref } from 'vue'
 import type { Composition } from '../../core/live/plan'
 
 const pantry = shallowRef<Readonly<Record<string, Composition>>>({})
@@ -16,5 +16,5 @@ export function usePantry(): Readonly<Ref<Readonly<Record<string, Composition>>>
   }).catch(() => {
     loading = null
   })
-  return readonly(pantry) as Readonly<Ref<Readonly<Record<string, Composition>>>>
+  return shallowReadonly(pantry)
 }

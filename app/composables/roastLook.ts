@@ -8,6 +8,7 @@ import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/liveCook'
 import { askRoastAhead } from './forecaster'
+import { storyKey } from './storyKey'
 
 const EVERY_S = 20
 const EVERY_REAL_MS = 1000
@@ -34,6 +35,7 @@ export function useRoastLook(
   let askedS = 0
   let askedMs = 0
   let question = 0
+  let underWay = 0
   const look = async (): Promise<void> => {
     const current = plan.value
     const live = cook.value
@@ -47,12 +49,14 @@ export function useRoastLook(
     askedS = nowS.value
     askedMs = performance.now()
     const wish: FlameWish = { step: stage.until.sign as FlameWish['step'], patienceS: Math.min(7200, 60 * AHEAD * Math.max(5, usualMinutes(current.dish, stage))), risk: 0.02 }
+    underWay++
     const found = await askRoastAhead(`${current.id}-roast`, current, observations.value, nowS.value, wish, MEMBERS).catch(() => null)
+    underWay--
     if (mine === question && found) ahead.value = found
   }
-  watch([plan, observations], () => void look(), { immediate: true })
+  watch([plan, () => storyKey(observations.value)], () => void look(), { immediate: true })
   const stop = watch(nowS, (now) => {
-    if (ahead.value && now - askedS >= EVERY_S && performance.now() - askedMs >= EVERY_REAL_MS) void look()
+    if (underWay === 0 && ahead.value && now - askedS >= EVERY_S && performance.now() - askedMs >= EVERY_REAL_MS) void look()
   })
   onScopeDispose(stop)
   return ahead

@@ -9,7 +9,7 @@ import { effectiveMembers, normalisedWeights } from './normalisedWeights'
 import type { Program } from './program'
 import { proposeMembers } from './proposeMembers'
 import type { EnsembleRecord } from './record'
-import { runEnsemble } from './runEnsemble'
+import { ensembleSteps } from './runEnsemble'
 import type { Trace, TracePoint } from './trace'
 
 /** An ensemble weighed by everything that was marked. */
@@ -51,10 +51,22 @@ export interface Marks {
  * @returns the ensemble with its weights
  */
 export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Program, members: number): ConditionedEnsemble {
-  return conditionProgram(program, plan.belief, plan.seed, members, {
+  return conditionProgram(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
+}
+
+/**
+ * What was marked in a cook.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param program from `compileProgram`
+ * @returns the marks
+ */
+export function marksOf(plan: CookPlan, cook: LiveCook, program: Program): Marks {
+  return {
     logLikelihoods: record => logLikelihoods(plan, cook, program, record),
     residuals: record => residualsOf(plan, cook, program, record),
-  })
+  }
 }
 
 /**
@@ -68,18 +80,33 @@ export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Progr
  * @returns the ensemble with its weights
  */
 export function conditionProgram(program: Program, belief: Belief, seed: number, members: number, marks: Marks): ConditionedEnsemble {
+  const steps = conditionSteps(program, belief, seed, members, marks)
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
+}
+
+/**
+ * The same in steps, so that something more urgent can be done between them.
+ *
+ * @param program what is run
+ * @param belief what is believed before the marks
+ * @param seed seed of the drawing
+ * @param members how many
+ * @param marks what was marked
+ * @returns yields while it works; returns the ensemble with its weights
+ */
+export function* conditionSteps(program: Program, belief: Belief, seed: number, members: number, marks: Marks): Generator<void, ConditionedEnsemble> {
   const columns = beliefColumns(belief)
   const blank = new Float64Array(members * MEMBER_NAMES.length)
   let normals = members === 1 ? blank : fillNormal(blank, seededRandom(seed))
   const trace: Trace | undefined = members === 1 ? { everyS: OUTLINE_EVERY_S, points: [] } : undefined
-  let record = runEnsemble(program, columns, normals, trace)
+  let record = yield* ensembleSteps(program, columns, normals, trace)
   let weights = normalisedWeights(marks.logLikelihoods(record))
   let logCorrection: Float64Array | null = null
   for (let round = 1; round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
     const proposal = proposeMembers(normals, weights, marks.residuals(record), members, seed + 7919 * round)
     normals = proposal.normals
     logCorrection = proposal.logCorrection
-    record = runEnsemble(program, columns, normals)
+    record = yield* ensembleSteps(program, columns, normals)
     const logs = marks.logLikelihoods(record)
     weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
   }

@@ -35,10 +35,12 @@ const POINT_EVERY_S = 8
  * @param cook the replayed cook
  * @param program what the ensemble ran
  * @param ensemble from `conditionEnsemble`
+ * @param before an earlier forecast of the same runs: its middle run is kept, and only windows are read anew
  * @returns the forecast
  */
-export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble): Forecast {
+export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble, before?: Forecast): Forecast {
   const { record, weights } = ensemble
+  if (before) return windowsAnew(plan, cook, program, ensemble, before)
   const signs = signsOf(ensemble)
   const middle = middleMember(ensemble)
   const outline = record.members <= OUTLINE_MEMBERS
@@ -58,6 +60,15 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     points: pointsOf(program, middle, trace),
     restsOn: restsOn(plan, cook),
     ...(record.queries > 0 && program.nowS > 0 && cook.finishedS === null ? { panNow: panNow(ensemble, weights) } : {}),
+  }
+}
+
+/** A first answer to a mark: what is drawn of the middle run stays until the fine answer comes. */
+function windowsAnew(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble, before: Forecast): Forecast {
+  const signs = signsOf(ensemble)
+  return {
+    ...before, nowS: program.nowS, effective: ensemble.effective, signs, stages: stagesOf(program, ensemble),
+    sides: before.sides.map(side => ({ ...side, boils: cook.lit[side.vessel] === undefined ? null : side.boils })), restsOn: restsOn(plan, cook), doubts: undefined,
   }
 }
 

@@ -15,6 +15,23 @@ import type { Trace } from './trace'
  * @returns what happened in each member, flat
  */
 export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): EnsembleRecord {
+  const steps = ensembleSteps(program, columns, normals, trace)
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
+}
+
+/** After so many members something else may be done. */
+const PAUSE = 40
+
+/**
+ * The same in steps.
+ *
+ * @param program what is to be run
+ * @param columns the belief in ensemble order
+ * @param normals standard normal numbers
+ * @param trace if given, moments of the first member are kept in it
+ * @returns yields every forty members; returns what happened
+ */
+export function* ensembleSteps(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): Generator<void, EnsembleRecord> {
   const members = normals.length / MEMBER_NAMES.length
   const record = ensembleRecord(members, program.stages.length, program.queries.length, program.sides.length)
   const values = memberValues(columns, normals, 0)
@@ -22,6 +39,7 @@ export function runEnsemble(program: Program, columns: BeliefColumns, normals: F
   for (let i = 0; i < members; i++) {
     memberValues(columns, normals, i, values)
     simulateRun(run, values, record, i, i === 0 ? trace : undefined)
+    if (i % PAUSE === PAUSE - 1) yield
   }
   return record
 }

@@ -3,7 +3,7 @@ import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
 import { replay } from '../live/replay'
 import { compileProgram } from './compileProgram'
-import { conditionEnsemble, type ConditionedEnsemble } from './conditionEnsemble'
+import { conditionSteps, marksOf, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast } from './forecast'
 import { logLikelihoods } from './logLikelihoods'
 import { effectiveMembers, normalisedWeights } from './normalisedWeights'
@@ -16,6 +16,8 @@ export interface Standing {
   readonly cook: LiveCook
   readonly program: Program
   readonly ensemble: ConditionedEnsemble
+  /** What was read out of them, once it was: the middle run of a first answer is taken from there. */
+  readonly forecast?: Forecast | undefined
 }
 
 /** Fewer effective members than this, and stored runs are not trusted with an answer. */
@@ -32,9 +34,24 @@ const TOO_FEW = 12
  * @throws CoreError where plan and observations name something that is not there
  */
 export function stand(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Standing {
+  const steps = standSteps(plan, observations, nowS, members)
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
+}
+
+/**
+ * The same in steps, so that a tap can be answered between them.
+ *
+ * @param plan the plan
+ * @param observations everything marked
+ * @param nowS how far the cook is, s since its start
+ * @param members size of the ensemble
+ * @returns yields while it works; returns the runs
+ */
+export function* standSteps(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Generator<void, Standing> {
   const cook = replay(plan, observations)
   const program = compileProgram(plan, cook, nowS)
-  return { plan, cook, program, ensemble: conditionEnsemble(plan, cook, program, members) }
+  const ensemble = yield* conditionSteps(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
+  return { plan, cook, program, ensemble }
 }
 
 /**
@@ -66,7 +83,7 @@ export function reweighed(standing: Standing, observations: readonly Observation
   const { logCorrection } = ensemble
   const weights = normalisedWeights(logCorrection ? logs.map((log, i) => log + logCorrection[i]) : logs)
   const effective = effectiveMembers(weights)
-  return effective < TOO_FEW ? null : readForecast(plan, cook, program, { ...ensemble, weights, effective })
+  return effective < TOO_FEW ? null : readForecast(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast)
 }
 
 /** True where two cooks differ in signs and looks alone: runs under the one are runs under the other. */

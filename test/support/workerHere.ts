@@ -10,7 +10,7 @@ export class WorkerHere {
   postMessage(question: WorkerQuestion): void {
     const few: WorkerQuestion = question.type === 'forecast' || question.type === 'roast-ahead' ? { ...question, request: { ...question.request, members: 30 } } : question
     setTimeout(() => {
-      for (const answer of answers(few, this.kept)) this.onmessage?.({ data: JSON.parse(JSON.stringify(answer)) })
+      for (const answer of answers(few, this.kept)) if (answer) this.onmessage?.({ data: JSON.parse(JSON.stringify(answer)) })
     })
   }
 
