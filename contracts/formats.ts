@@ -1,3 +1,4 @@
+import { ReadingsRequestSchema } from './device'
 import { AmountsRequestSchema, ScaleRequestSchema, StagesRequestSchema, SwapRequestSchema } from './amounts'
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
 import { DishCardSchema } from './dish'
@@ -20,6 +21,7 @@ export const FORMATS = {
   'boilcheck': BoilCheckSchema,
   'learn': LearnQuestionSchema,
   'syrup': SyrupQuestionSchema,
+  'device-readings': ReadingsRequestSchema,
   'flameplan': FlameQuestionSchema,
   'lesson': LessonSchema,
 } as const

@@ -5,6 +5,7 @@ import { z } from 'zod'
 import { FIRST_KITCHEN } from '../book/firstKitchen'
 import { INGREDIENTS } from '../book/ingredients'
 import { STARTER_DISHES } from '../book/dishes'
+import { DEVICE_PROTOCOL } from '../contracts/device'
 import { FORMATS } from '../contracts/formats'
 import { firstBelief } from '../core/belief/firstBelief'
 import { stageDish } from '../core/dish/stageDish'
@@ -54,6 +55,7 @@ const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
   },
   'syrup': { invertShare: 0.09, altitudeM: 200, strength: { by: 'temperature', tempC: 108 } },
   'lesson': { kind: 'boil-check', id: boilcheck.id, at: START_MS, pan: plan.vessels.pan!.name, fire: plan.fires.pan!.name, mark: 'half', check: boilcheck },
+  'device-readings': { protocol: DEVICE_PROTOCOL, device: 'bench-scale', kind: 'scale', name: 'scale by the stove', sentAt: START_MS + 301_000, readings: [{ number: 17, at: START_MS + 300_900, value: 81.4, unit: 'oz' }] },
   'flameplan': { plan, wish: { step: 'golden', patienceS: 900, risk: 0.02 } },
 }
 
