@@ -19,6 +19,7 @@ export default defineConfig({
           environment: 'happy-dom',
           include: ['app/components/**/*.test.ts', 'app/stores/**/*.test.ts'],
           server: { deps: { inline: ['element-plus'] } },
+          testTimeout: 30_000,
         },
       },
     ],

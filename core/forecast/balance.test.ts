@@ -12,6 +12,7 @@ import { heatCapacity } from './heatCapacity'
 import { HEAT, NUTS, PAN_TEMP, TEMP, VAPOUR, VAPOUR_HEAT, VESSEL_SIZE } from './layout'
 import { contentG } from './contentG'
 import { ensembleRecord } from './record'
+import { flamePower, paceOf } from './run'
 import { SIGNS } from './signs'
 import { simulate } from './simulate'
 import type { TracePoint } from './trace'
@@ -78,14 +79,15 @@ describe('heat', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), fc.constantFrom('m2', 'm4', 'm6'), (seed, mark) => {
       const plan = examplePlan({ flames: { nuts: mark, roast: mark } })
       const { trace, program, member } = traced(plan, seed, [marked(1, 0, 'cook.started')], 3600)
-      const power = plan.fires.pan!.marks.find(one => one.id === mark)!.watts * member.mainFire
+      // The ladder of marks and the pace of roasts are part of the power that reaches this member's pan.
+      const power = Math.max(...program.stages.slice(0, 2).map(stage => flamePower(stage.flame, member) * paceOf(stage, member)))
       const loss = (tempC: number): number => member.heatLoss * program.vessels[0]!.wallArea * (tempC - 27) * (1 + (tempC - 27) / 500)
       let steady = 27
       while (loss(steady) < power) steady += 0.01
       for (const point of trace) {
         if (point.stage > 1) break
-        expect(point.panC).toBeLessThan(steady + 0.5)
-        expect(point.tempC).toBeLessThan(steady + 0.5)
+        expect(point.panC).toBeLessThan(steady + 0.6)
+        expect(point.tempC).toBeLessThan(steady + 0.6)
       }
     }), { numRuns: 12 })
   })

@@ -97,6 +97,8 @@ describe('ten thousand bad bodies', () => {
     app.use((await import('../../server/middleware/guard')).default)
     app.use(router)
     server = createServer(toNodeListener(app))
+    // A connection that the server lets go just as it is used again is no answer at all.
+    server.keepAliveTimeout = 120_000
     await new Promise<void>(done => server.listen(0, '127.0.0.1', done))
     port = (server.address() as AddressInfo).port
     hearth = await (await import('../../server/http/theHearth')).theHearth()

@@ -1,12 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sqlite3 from 'sqlite3'
 import { mainLine } from '../../core/dish/mainLine'
 import { seededRandom } from '../../core/random/seededRandom'
-import { examplePlan } from './plans'
+import type { CookPlan } from '../../core/live/plan'
 
 /** How it is to be killed. */
 export interface Killing { readonly kills: number, readonly cooks: number, readonly rate: number, say(line: string): void }
@@ -16,7 +16,8 @@ export interface Killed { readonly kills: number, readonly acknowledged: number,
 interface Sent { readonly id: string, readonly device: string, readonly number: number, readonly deviceTime: number, readonly kind: string, readonly payload: Record<string, unknown> }
 interface Cook { readonly id: string, number: number, waiting: Sent[], readonly acknowledged: Set<string> }
 
-const PLAN = examplePlan()
+// The example of the documents: the browser tests' runner loads no JSON modules.
+const PLAN = JSON.parse(readFileSync('docs/examples/cook-plan.json', 'utf8')) as CookPlan
 const STAGES = mainLine(PLAN.dish).map(stage => stage.id)
 
 /**

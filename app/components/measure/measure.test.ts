@@ -131,6 +131,6 @@ describe('what comes of it', () => {
     const { wrapper, state } = await sheetOf(coated, state => comes(state, coated))
     expect(wrapper.text()).toContain('scratches a coated pan')
     state.set({ marks: { roast: 'm6' } })
-    await vi.waitFor(() => expect(wrapper.text()).toContain('This flame runs away'))
+    await vi.waitFor(() => expect(wrapper.text()).toContain('This flame runs away'), { timeout: 10_000 })
   })
 })
