@@ -97,7 +97,7 @@ test.describe('mistakes made and put right, at 600 times the speed', () => {
       {
         stage: 'nuts',
         async act(at) {
-          await at.keyboard.press('Space')
+          await at.locator('[data-action="sign.nuts-golden"]').click()
           await expect(at.getByText(/Take back: marked nuts/)).toBeVisible()
           await at.keyboard.press('z')
         },

@@ -30,7 +30,8 @@ export interface Cooked {
 /** Something done once, when a stage is reached: a mistake, a repair. */
 export interface Episode { readonly stage: string, act(page: Page, look: Look): Promise<void> }
 
-const GOES_ON = new Set(['take-out', 'pour-now', 'next', 'enrich-soon', 'off-now', 'rested', 'pour-stop'])
+/** A hand that comes minutes late at this speed may burn a roast; it goes on all the same, to see the cook through. */
+const GOES_ON = new Set(['burnt', 'take-out', 'pour-now', 'next', 'enrich-soon', 'off-now', 'rested', 'pour-stop'])
 /** A cook that takes longer than this has got stuck somewhere, real ms. */
 const MOST_MS = 75_000
 
