@@ -1,5 +1,6 @@
 import type { Reading } from '../contracts/device'
 import type { ReadingUnit } from '../core/readings/reading'
+import { GRAMS } from '../core/readings/units'
 import type { Uniform } from '../core/random/seededRandom'
 import { normal } from './imaginaryPan'
 import type { Truth } from './truthAt'
@@ -21,8 +22,6 @@ export const SOUND_SCALE: Flaws = { lost: 0.05, noise: 1, offset: 0, unit: 'g' }
 export const SOUND_PROBE: Flaws = { lost: 0.05, noise: 1.2, offset: 0, unit: 'C' }
 export const SOUND_CAMERA: Flaws = { lost: 0.1, noise: 1, offset: 0, unit: 'lab' }
 
-const PER_UNIT: Readonly<Partial<Record<ReadingUnit, number>>> = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 }
-
 function said(flaws: Flaws): Pick<Reading, 'unit'> {
   return flaws.unit === null ? {} : { unit: flaws.unit }
 }
@@ -38,7 +37,7 @@ function said(flaws: Flaws): Pick<Reading, 'unit'> {
  * @returns the reading
  */
 export function scaleReading(onIt: number, flaws: Flaws, uniform: Uniform, number: number, at: number): Reading {
-  const per = PER_UNIT[flaws.unit ?? 'oz'] ?? 1
+  const per = GRAMS[flaws.unit ?? 'oz'] ?? 1
   const grams = onIt + flaws.offset + flaws.noise * normal(uniform)
   return { number, at, value: uniform() < flaws.lost ? null : Math.round(grams / per * 100) / 100, ...said(flaws) }
 }

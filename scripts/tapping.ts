@@ -1,6 +1,7 @@
 // How fast a tap is drawn: node scripts/run.mjs scripts/tapping.ts [taps, default 40]
 // The built server, Chromium with a processor slowed four times. The browser slows the page's own thread only, so the time
-// the worker took for its first answer is added three more times. A drawn tap is one after which the windows have moved.
+// until the worker's first answer is added three more times: too much rather than too little, as part of it is the page's
+// own. A drawn tap is one after which the windows have moved.
 import { chromium } from '@playwright/test'
 import { runHearth } from '../test/browser/hearth'
 import makeDemoOnce from '../test/browser/makeDemoOnce'
@@ -22,7 +23,6 @@ await page.addInitScript(`
     set onmessage(heard) { super.onmessage = (event) => { if (window.asked && event.data?.ticket === window.asked.ticket) { window.workerTimes.push(performance.now() - window.asked.at); window.asked = null } heard(event) } }
   }
 `)
-page.on('console', m => m.text().startsWith('split') && console.log(m.text()))
 await page.goto('/measure?dish=sweet-water-semolina')
 await page.getByRole('button', { name: 'Take it to the fire' }).click()
 await page.waitForURL(/\/fire\//)
@@ -44,7 +44,6 @@ const TAP = `async (key) => {
   const from = performance.now()
   window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
   while (bands() === before) { if (performance.now() - from > 5000) return null; await new Promise(done => requestAnimationFrame(done)) }
-  console.log('split', performance.now() - from, window.workerTimes.join(' '))
   return { drawn: performance.now() - from, worker: window.workerTimes[0] ?? 0 }
 }`
 const all: number[] = []

@@ -2,6 +2,7 @@ import { beliefColumns, MEMBER_NAMES, type BeliefColumns } from '../belief/membe
 import type { Belief } from '../belief/belief'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
+import { finish } from '../finish'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
 import { logLikelihoods, residualsOf, type Residuals } from './logLikelihoods'
@@ -80,8 +81,7 @@ export function marksOf(plan: CookPlan, cook: LiveCook, program: Program): Marks
  * @returns the ensemble with its weights
  */
 export function conditionProgram(program: Program, belief: Belief, seed: number, members: number, marks: Marks): ConditionedEnsemble {
-  const steps = conditionSteps(program, belief, seed, members, marks)
-  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
+  return finish(conditionSteps(program, belief, seed, members, marks))
 }
 
 /**

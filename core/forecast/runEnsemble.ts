@@ -1,4 +1,5 @@
 import { MEMBER_NAMES, memberValues, type BeliefColumns } from '../belief/memberValues'
+import { finish } from '../finish'
 import type { Program } from './program'
 import { ensembleRecord, type EnsembleRecord } from './record'
 import { startRun } from './run'
@@ -15,8 +16,7 @@ import type { Trace } from './trace'
  * @returns what happened in each member, flat
  */
 export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): EnsembleRecord {
-  const steps = ensembleSteps(program, columns, normals, trace)
-  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
+  return finish(ensembleSteps(program, columns, normals, trace))
 }
 
 /** After so many members something else may be done. */

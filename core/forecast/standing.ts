@@ -1,3 +1,4 @@
+import { finish } from '../finish'
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
@@ -34,8 +35,7 @@ const TOO_FEW = 12
  * @throws CoreError where plan and observations name something that is not there
  */
 export function stand(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Standing {
-  const steps = standSteps(plan, observations, nowS, members)
-  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
+  return finish(standSteps(plan, observations, nowS, members))
 }
 
 /**
