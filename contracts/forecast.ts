@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Forecast } from '../core/forecast/forecast'
+import type { Forecast, Moved } from '../core/forecast/forecast'
 import { SIGN_IDS } from '../core/dish/signIds'
 import { Id } from './ids'
 import { LabSchema } from './ingredient'
@@ -39,3 +39,6 @@ export const ForecastSchema = z.strictObject({
   }).optional(),
   panNow: z.strictObject({ contentG: WindowSchema, tempC: WindowSchema }).optional(),
 }) satisfies z.ZodType<Forecast>
+
+/** What a mark moves at once. */
+export const MovedSchema = ForecastSchema.pick({ nowS: true, effective: true, signs: true, stages: true, sides: true, restsOn: true }) satisfies z.ZodType<Moved>

@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { COLOUR_STEPS } from '../core/dish/signIds'
 import type { FlamePlan } from '../core/flame/flamePlan'
 import type { RoastAhead } from '../core/flame/roastAhead'
-import type { Forecast } from '../core/forecast/forecast'
+import type { Forecast, Moved } from '../core/forecast/forecast'
 import { FlameTurnSchema } from './flames'
 import { ForecastRequestSchema, type ForecastRequest } from './cook'
-import { ForecastSchema } from './forecast'
+import { ForecastSchema, MovedSchema } from './forecast'
 import { FlameQuestionSchema, FlameWishSchema, type FlameQuestion } from './heart'
 
 const Asked = { ticket: z.number().int(), stream: z.string() }
@@ -44,16 +44,18 @@ const RoastAheadSchema = z.strictObject({
   due: z.partialRecord(z.enum(['aroma', ...COLOUR_STEPS]), z.number()), end: TakeOffSchema, endIfOff: TakeOffSchema,
 }) satisfies z.ZodType<RoastAhead>
 
-/** What the worker answers, errors included. Steps on the way to an answer carry `done` below 1 or `rough`. */
+/** What the worker answers, errors included. Steps on the way to an answer are `moved`, or carry `done` below 1. */
 export const WorkerAnswerSchema = z.discriminatedUnion('type', [
-  z.strictObject({ type: z.literal('forecast'), ...Answered, forecast: ForecastSchema, rough: z.boolean() }),
+  z.strictObject({ type: z.literal('forecast'), ...Answered, forecast: ForecastSchema }),
+  z.strictObject({ type: z.literal('moved'), ...Answered, moved: MovedSchema }),
   z.strictObject({ type: z.literal('flame-plan'), ...Answered, flamePlan: FlamePlanSchema, done: Share }),
   z.strictObject({ type: z.literal('roast-ahead'), ...Answered, ahead: RoastAheadSchema }),
   z.strictObject({ type: z.literal('refused'), ...Answered, code: z.string(), path: z.string() }),
 ])
 export type WorkerAnswer =
-  /** A rough forecast comes from stored runs; the one from new runs follows. */
-  | { readonly type: 'forecast', readonly ticket: number, readonly forecast: Forecast, readonly rough: boolean }
+  | { readonly type: 'forecast', readonly ticket: number, readonly forecast: Forecast }
+  /** A first answer to a mark, from stored runs; the one from new runs follows. */
+  | { readonly type: 'moved', readonly ticket: number, readonly moved: Moved }
   /** The best plan so far, and the share of the search that is done. */
   | { readonly type: 'flame-plan', readonly ticket: number, readonly flamePlan: FlamePlan, readonly done: number }
   | { readonly type: 'roast-ahead', readonly ticket: number, readonly ahead: RoastAhead }

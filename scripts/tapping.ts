@@ -1,7 +1,7 @@
-// How fast a tap is drawn: node scripts/run.mjs scripts/tapping.ts [taps, default 40]
-// The built server, Chromium with a processor slowed four times. The browser slows the page's own thread only, so the time
-// until the worker's first answer is added three more times: too much rather than too little, as part of it is the page's
-// own. A drawn tap is one after which the windows have moved.
+// How fast a tap is drawn: node scripts/run.mjs scripts/tapping.ts [taps of each kind, default 40]
+// The built server, Chromium with a processor slowed four times. The browser slows the page's own thread only, so what the
+// worker takes from hearing the mark to its first answer, measured in the worker, is added three more times. A drawn tap is
+// one after which the windows have moved: in the frame after the end's window is another.
 import { chromium } from '@playwright/test'
 import { runHearth } from '../test/browser/hearth'
 import makeDemoOnce from '../test/browser/makeDemoOnce'
@@ -14,15 +14,6 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: hearth.url, serviceWorkers: 'block' })
-// Told apart by the page itself: when a question went to the worker and when its first answer came.
-await page.addInitScript(`
-  const Real = window.Worker
-  window.workerTimes = []
-  window.Worker = class extends Real {
-    postMessage(message, ...rest) { if (message?.type === 'forecast') window.asked = { ticket: message.ticket, at: performance.now() }; super.postMessage(message, ...rest) }
-    set onmessage(heard) { super.onmessage = (event) => { if (window.asked && event.data?.ticket === window.asked.ticket) { window.workerTimes.push(performance.now() - window.asked.at); window.asked = null } heard(event) } }
-  }
-`)
 await page.goto('/measure?dish=sweet-water-semolina')
 await page.getByRole('button', { name: 'Take it to the fire' }).click()
 await page.waitForURL(/\/fire\//)
@@ -33,31 +24,58 @@ await page.request.post(`/api/streams/${id}/observations`, {
   data: { sentAt: Date.now(), observations: told.map(([kind, timeS, payload], i) => ({ id: `${id.slice(0, 8)}-${i}`, device: 'other', number: i + 1, deviceTime: start + timeS * 1000, kind, payload })) },
 })
 await page.waitForTimeout(3000)
+const worker = page.workers()[0]
+if (!worker) throw new Error('There is no worker to be measured.')
+await worker.evaluate(`
+  self.took = []
+  let heard = null
+  const listen = self.onmessage, post = self.postMessage.bind(self)
+  self.onmessage = (event) => { if (event.data.type === 'forecast') heard = performance.now(); listen(event) }
+  self.postMessage = (message) => { if (heard !== null && (message.type === 'moved' || message.type === 'forecast')) { self.took.push({ ms: performance.now() - heard, type: message.type }); heard = null } post(message) }
+`)
 const client = await page.context().newCDPSession(page)
 await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWED })
-/** Presses the key of a tap and waits until the windows on the arch have moved; how long that took, and the worker's part. */
+/** Presses the key of a tap and waits until the windows have moved; how long that took, ms. */
 const TAP = `async (key) => {
-  const arch = document.querySelector('svg.arch')
-  const bands = () => document.querySelector('main').dataset.end
-  const before = bands()
-  window.workerTimes.length = 0
+  const end = () => document.querySelector('main').dataset.end
+  const before = end()
   const from = performance.now()
   window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
-  while (bands() === before) { if (performance.now() - from > 5000) return null; await new Promise(done => requestAnimationFrame(done)) }
-  return { drawn: performance.now() - from, worker: window.workerTimes[0] ?? 0 }
+  while (end() === before) { if (performance.now() - from > 5000) return null; await new Promise(done => requestAnimationFrame(done)) }
+  return performance.now() - from
 }`
-const all: number[] = []
-let longest = 0
 await page.evaluate('window.gaps = []; let last = performance.now(); (function beat() { const now = performance.now(); window.gaps.push(now - last); last = now; requestAnimationFrame(beat) })()')
-for (let i = 0; i < taps; i++) {
-  // The smell, and taking it back: each moves the windows.
-  const took = await page.evaluate(`(${TAP})(${JSON.stringify(i % 2 === 0 ? '1' : 'z')})`) as { drawn: number, worker: number } | null
-  if (took && took.worker > 0) all.push(took.drawn + (SLOWED - 1) * took.worker)
+
+interface Tapped { readonly page: number, readonly worker: number, readonly first: string }
+async function tap(key: string): Promise<Tapped | null> {
+  await worker!.evaluate('void (self.took.length = 0)')
+  const took = await page.evaluate(`(${TAP})(${JSON.stringify(key)})`) as number | null
+  const [first] = await worker!.evaluate('self.took') as { ms: number, type: string }[]
   await page.waitForTimeout(1800)
+  return took !== null && first ? { page: took, worker: first.ms, first: first.type } : null
 }
-longest = Number(await page.evaluate('Math.max(...window.gaps.slice(5))'))
-all.sort((p, q) => p - q)
-const at = (share: number): number => Math.round(all[Math.min(all.length - 1, Math.floor(share * all.length))] ?? Number.NaN)
-console.log(`${all.length} of ${taps} taps drawn; processor slowed ${SLOWED} times: ${at(0.5)} ms in the middle, ${at(0.95)} ms at the 95th percentile, ${at(1)} ms at most; longest gap between two frames of the page ${Math.round(longest)} ms`)
+
+/** Taps one after the other, each told by `keyOf` its place; says how long they took. */
+async function measure(name: string, keyOf: (i: number) => string): Promise<void> {
+  const all: Tapped[] = []
+  for (let i = 0; i < taps; i++) {
+    const one = await tap(keyOf(i))
+    if (one) all.push(one)
+  }
+  const at = (of: (one: Tapped) => number, share: number): number => {
+    const sorted = all.map(of).sort((p, q) => p - q)
+    return Math.round(sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN)
+  }
+  const whole = (one: Tapped): number => one.page + (SLOWED - 1) * one.worker
+  console.log(`${name}: ${all.length} of ${taps} drawn; ${at(whole, 0.5)} ms in the middle, ${at(whole, 0.95)} ms at the 95th percentile, ${at(whole, 1)} ms at most; of it the page ${at(one => one.page, 0.5)} and ${at(one => one.page, 0.95)}, the worker ${at(one => one.worker, 0.5)} and ${at(one => one.worker, 0.95)} before it is slowed; ${all.filter(one => one.first === 'moved').length} from stored runs`)
+}
+console.log(`processor slowed ${SLOWED} times`)
+// The smell, and taking it back: nothing is run for them.
+await measure('a sign', i => (i % 2 === 0 ? '1' : 'z'))
+// The pour, and taking it back: a few members are run again.
+await page.keyboard.press('1')
+await page.waitForTimeout(2500)
+await measure('a stage', i => (i % 2 === 0 ? '2' : 'z'))
+console.log(`longest gap between two frames of the page: ${Math.round(Number(await page.evaluate('Math.max(...window.gaps.slice(5))')))} ms`)
 await browser.close()
 await hearth.end()

@@ -2,8 +2,8 @@ import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { CoreError } from '../core/error'
 import { doubts } from '../core/doubt/doubts'
 import { searchFlames } from '../core/flame/planFlames'
-import { roastAhead } from '../core/flame/roastAhead'
-import { reweighed, standingForecast, standSteps, type Standing } from '../core/forecast/standing'
+import { roastAheadSteps } from '../core/flame/roastAhead'
+import { moved, standingForecast, standSteps, type Standing } from '../core/forecast/standing'
 
 /** Runs that are kept for the next mark, by stream. */
 export type StandingRuns = Map<string, Standing>
@@ -33,14 +33,12 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
     case 'forecast': {
       const { plan, observations, nowS, members } = question.request
       const before = kept.get(stream)
-      const quick = before && samePlan(before, plan) && observations.length > before.cook.moments.length ? reweighed(before, observations, nowS) : null
-      if (quick) yield { type: 'forecast', ticket, forecast: quick, rough: true }
-      const steps = standSteps(plan, observations, nowS, members)
-      let step = steps.next()
-      for (; !step.done; step = steps.next()) yield null
-      const forecast = { ...standingForecast(step.value), doubts: doubts(step.value) }
-      kept.set(stream, { ...step.value, forecast })
-      yield { type: 'forecast', ticket, forecast, rough: false }
+      const soon = before && samePlan(before, plan) && observations.length > before.cook.moments.length ? moved(before, observations, nowS) : null
+      if (soon) yield { type: 'moved', ticket, moved: soon }
+      const standing = yield* quietly(standSteps(plan, observations, nowS, members))
+      const forecast = { ...standingForecast(standing), doubts: doubts(standing) }
+      kept.set(stream, { ...standing, forecast })
+      yield { type: 'forecast', ticket, forecast }
       return
     }
     case 'flame-plan': {
@@ -55,10 +53,18 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
     }
     case 'roast-ahead': {
       const { plan, observations, nowS, members } = question.request
-      yield { type: 'roast-ahead', ticket, ahead: roastAhead(plan, observations, nowS, question.wish, members) }
+      yield { type: 'roast-ahead', ticket, ahead: yield* quietly(roastAheadSteps(plan, observations, nowS, question.wish, members)) }
       return
     }
     default:
+  }
+}
+
+/** Steps that are told to nobody. */
+function* quietly<T>(steps: Generator<void, T>): Generator<null, T> {
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done) return step.value
+    yield null
   }
 }
 

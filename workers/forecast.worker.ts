@@ -9,6 +9,8 @@ interface WorkerScope {
 const scope = globalThis as unknown as WorkerScope
 const waiting = new Map<string, WorkerQuestion>()
 const kept: StandingRuns = new Map()
+/** What is more urgent passes what is less. */
+const URGENCY: Readonly<Record<WorkerQuestion['type'], number>> = { 'give-up': 3, 'forecast': 3, 'roast-ahead': 2, 'flame-plan': 1 }
 /** Cooks whose runs are kept; older ones are let go. */
 const MOST_KEPT = 4
 let busy = false
@@ -29,15 +31,14 @@ async function work(): Promise<void> {
   busy = false
 }
 
-/** Gives all answers to one question, unless a newer one of its stream comes meanwhile. A tap does not wait for a search. */
+/** Gives all answers to one question, unless a newer one of its stream comes meanwhile. A tap waits neither for a look ahead nor for a search. */
 async function answer(question: WorkerQuestion): Promise<void> {
   waiting.delete(question.stream)
   for (const one of answers(question, kept)) {
     if (one) scope.postMessage(one)
     await breath()
     if (waiting.has(question.stream)) return
-    if (question.type !== 'flame-plan') continue
-    for (const other of [...waiting.values()]) if (other.type !== 'flame-plan') await answer(other)
+    for (const other of [...waiting.values()]) if (URGENCY[other.type] > URGENCY[question.type]) await answer(other)
   }
 }
 

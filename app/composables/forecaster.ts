@@ -1,7 +1,7 @@
 import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../../contracts/worker'
 import type { FlamePlan, FlameWish } from '../../core/flame/flamePlan'
 import type { RoastAhead } from '../../core/flame/roastAhead'
-import type { Forecast } from '../../core/forecast/forecast'
+import type { Forecast, Moved } from '../../core/forecast/forecast'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 
@@ -40,7 +40,7 @@ function hear(answer: WorkerAnswer): void {
 }
 
 function isFinal(answer: Final): boolean {
-  return !(answer.type === 'forecast' && answer.rough) && !(answer.type === 'flame-plan' && answer.done < 1)
+  return answer.type !== 'moved' && !(answer.type === 'flame-plan' && answer.done < 1)
 }
 
 type Without<T> = T extends unknown ? Omit<T, 'ticket'> : never
@@ -70,7 +70,7 @@ const bare = (plan: CookPlan): CookPlan => ({ ...plan, forecast: null })
  * @param observations everything marked
  * @param nowS how far the cook is, s
  * @param members size of the ensemble
- * @param soon hears a rough forecast from stored runs, where there are any, before the fine one
+ * @param soon hears what moves at once, from stored runs, where there are any, before the forecast of new ones
  * @returns the forecast, or null where a newer question has overtaken this one
  */
 export async function askForecast(
@@ -79,10 +79,10 @@ export async function askForecast(
   observations: readonly Observation[],
   nowS: number,
   members: number,
-  soon: (forecast: Forecast) => void = () => undefined,
+  soon: (moved: Moved) => void = () => undefined,
 ): Promise<Forecast | null> {
   const answer = await ask({ type: 'forecast', stream, request: { plan: bare(plan), observations, nowS, members } }, (early) => {
-    if (early.type === 'forecast') soon(early.forecast)
+    if (early.type === 'moved') soon(early.moved)
   })
   return answer?.type === 'forecast' ? answer.forecast : null
 }

@@ -38,8 +38,8 @@ export function useLiveForecast(
     askedMs = performance.now()
     const mine = ++question
     underWay++
-    const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS, (rough) => {
-      if (mine === question) forecast.value = rough
+    const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS, (moved) => {
+      if (mine === question && forecast.value) forecast.value = { ...forecast.value, ...moved, doubts: undefined }
     }).catch(() => null)
     underWay--
     if (found) forecast.value = found

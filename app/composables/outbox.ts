@@ -22,8 +22,11 @@ type Acknowledged = (stream: string, stored: readonly StoredObservation[]) => vo
 const waiting = shallowRef(0)
 const reachable = shallowRef(true)
 const listeners = new Set<Acknowledged>()
+/** A mark is on this device at once; it is drawn first and sent then, real ms. */
+const DRAWN_MS = 150
 let sending: Promise<void> | null = null
 let again: ReturnType<typeof setTimeout> | null = null
+let soon: ReturnType<typeof setTimeout> | null = null
 
 /** How many things wait to be acknowledged, and whether the hearth answered the last time. */
 export const outboxState: { readonly waiting: Readonly<Ref<number>>, readonly reachable: Readonly<Ref<boolean>> } = {
@@ -87,7 +90,8 @@ export function keepObservation(stream: string, kind: string, payload: Readonly<
 
 function put(key: string, entry: Entry): void {
   localStorage.setItem(key, JSON.stringify(entry))
-  void flush()
+  waiting.value++
+  soon ??= setTimeout(() => void flush(), DRAWN_MS)
 }
 
 /**
@@ -119,6 +123,8 @@ export function onAcknowledged(listener: Acknowledged): () => void {
 
 /** Sends what waits, in order, one request at a time; tries again after two seconds where the hearth is away. */
 export function flush(): Promise<void> {
+  if (soon) clearTimeout(soon)
+  soon = null
   waiting.value = waitingEntries().length
   sending ??= sendAll().finally(() => {
     sending = null

@@ -1,3 +1,4 @@
+import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import { mainLine } from '../../core/dish/mainLine'
 import { usualMinutes } from '../../core/dish/usualMinutes'
@@ -12,6 +13,8 @@ import { storyKey } from './storyKey'
 
 const EVERY_S = 20
 const EVERY_REAL_MS = 1000
+/** After a mark the windows are drawn first, real ms. */
+const AFTER_MS = 300
 const MEMBERS = 120
 /** So many times its usual minutes a roast is looked ahead. */
 const AHEAD = 3
@@ -54,7 +57,8 @@ export function useRoastLook(
     underWay--
     if (mine === question && found) ahead.value = found
   }
-  watch([plan, () => storyKey(observations.value)], () => void look(), { immediate: true })
+  const later = useDebounceFn(look, AFTER_MS)
+  watch([plan, () => storyKey(observations.value)], () => void later(), { immediate: true })
   const stop = watch(nowS, (now) => {
     if (underWay === 0 && ahead.value && now - askedS >= EVERY_S && performance.now() - askedMs >= EVERY_REAL_MS) void look()
   })

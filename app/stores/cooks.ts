@@ -62,6 +62,7 @@ export const useCooks = defineStore('cooks', () => {
     const cook = known.value[id]
     if (!cook || stored.length === 0) return
     const observations = merge(cook.observations, stored)
+    if (observations === cook.observations) return
     set(id, { ...cook, observations })
     cache(id, { plan: cook.plan, observations: observations.filter((one): one is StoredObservation => 'place' in one) })
   }
@@ -69,11 +70,15 @@ export const useCooks = defineStore('cooks', () => {
   return { known, load, begin, mark, receive }
 })
 
+/** What the hearth has stored stands for what this device marked; what is known already changes nothing. */
 function merge(old: readonly Observation[], fresh: readonly Observation[]): readonly Observation[] {
   const byId = new Map(old.map(one => [one.id, one]))
-  for (const one of fresh) {
-    if (one.receivedAt !== undefined || !byId.has(one.id)) byId.set(one.id, one)
-  }
+  const news = fresh.filter((one) => {
+    const known = byId.get(one.id)
+    return !known || (known.receivedAt === undefined && one.receivedAt !== undefined)
+  })
+  if (news.length === 0) return old
+  for (const one of news) byId.set(one.id, one)
   return [...byId.values()]
 }
 

@@ -1,5 +1,6 @@
 import { mainLine } from '../dish/mainLine'
-import { conditionEnsemble } from '../forecast/conditionEnsemble'
+import { finish } from '../finish'
+import { conditionSteps, marksOf } from '../forecast/conditionEnsemble'
 import { SIGN, SIGNS } from '../forecast/signs'
 import { columnOf, windowOf } from '../forecast/windowOf'
 import type { Observation } from '../live/observation'
@@ -37,10 +38,27 @@ export interface RoastAhead {
  * @throws CoreError `cannot-work` where nothing is roasted
  */
 export function roastAhead(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): RoastAhead {
+  return finish(roastAheadSteps(plan, observations, nowS, wish, members))
+}
+
+/**
+ * The same in steps, so that something more urgent can be done between them.
+ *
+ * @param plan the plan
+ * @param observations everything marked
+ * @param nowS how far the cook is, s since its start
+ * @param wish the roast that is wanted
+ * @param members size of the ensemble
+ * @returns yields while it works; returns what is ahead
+ * @throws CoreError `cannot-work` where nothing is roasted
+ */
+export function* roastAheadSteps(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Generator<void, RoastAhead> {
   const cook = replay(plan, observations)
   const { vessel } = mainLine(plan.dish)[roastIndex(plan)]
   const off = { timeS: nowS, id: 'off', what: { vessel, mark: 'off' } }
-  return { ...look(plan, cook, nowS, wish, members), endIfOff: look(plan, { ...cook, controls: [...cook.controls, off] }, nowS, wish, members).end }
+  const asItStands = yield* look(plan, cook, nowS, wish, members)
+  const { end } = yield* look(plan, { ...cook, controls: [...cook.controls, off] }, nowS, wish, members)
+  return { ...asItStands, endIfOff: end }
 }
 
 /**
@@ -65,12 +83,12 @@ export function offPays({ end, endIfOff }: Pick<RoastAhead, 'end' | 'endIfOff'>)
  * @throws CoreError `cannot-work` where nothing is roasted
  */
 export function roastDue(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Pick<RoastAhead, 'due' | 'end'> {
-  return look(plan, replay(plan, observations), nowS, wish, members)
+  return finish(look(plan, replay(plan, observations), nowS, wish, members))
 }
 
-function look(plan: CookPlan, cook: LiveCook, nowS: number, wish: FlameWish, members: number): Pick<RoastAhead, 'due' | 'end'> {
+function* look(plan: CookPlan, cook: LiveCook, nowS: number, wish: FlameWish, members: number): Generator<void, Pick<RoastAhead, 'due' | 'end'>> {
   const program = roastProgram(plan, cook, nowS, wish.patienceS, NEVER_LATE)([])
-  const { record, weights } = conditionEnsemble(plan, cook, program, members)
+  const { record, weights } = yield* conditionSteps(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
   const k = roastIndex(plan)
   const due = Object.fromEntries(ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle]).filter(([, timeS]) => Number.isFinite(timeS))) as Partial<Record<RoastStep, number>>
   return { due, end: takeOff(record, weights, k, wish.step, cook.stageStarts[k] ?? 0, nowS) }

@@ -76,3 +76,6 @@ export interface Forecast {
   /** What the pan should weigh and be now, without its own weight; missing before the start. */
   readonly panNow?: { readonly contentG: Window, readonly tempC: Window } | undefined
 }
+
+/** What a mark moves at once; the rest of a forecast follows with new runs. */
+export type Moved = Pick<Forecast, 'nowS' | 'effective' | 'signs' | 'stages' | 'sides' | 'restsOn'>

@@ -6,7 +6,7 @@ import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
 import { weightedQuantile } from '../random/weightedQuantile'
 import { OUTLINE_EVERY_S, OUTLINE_MEMBERS, type ConditionedEnsemble } from './conditionEnsemble'
-import type { Forecast, RestsOn, SideForecast, Window } from './forecast'
+import type { Forecast, Moved, RestsOn, SideForecast, Window } from './forecast'
 import { leftAlone } from './leftAlone'
 import { MODEL_VERSION } from './modelVersion'
 import { pointsOf } from './pointsOf'
@@ -35,12 +35,10 @@ const POINT_EVERY_S = 8
  * @param cook the replayed cook
  * @param program what the ensemble ran
  * @param ensemble from `conditionEnsemble`
- * @param before an earlier forecast of the same runs: its middle run is kept, and only windows are read anew
  * @returns the forecast
  */
-export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble, before?: Forecast): Forecast {
+export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble): Forecast {
   const { record, weights } = ensemble
-  if (before) return windowsAnew(plan, cook, program, ensemble, before)
   const signs = signsOf(ensemble)
   const middle = middleMember(ensemble)
   const outline = record.members <= OUTLINE_MEMBERS
@@ -63,16 +61,24 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
   }
 }
 
-/** A first answer to a mark: what is drawn of the middle run stays until the fine answer comes. */
-function windowsAnew(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble, before: Forecast): Forecast {
-  const signs = signsOf(ensemble)
+/**
+ * A first answer to a mark, the windows alone: no middle run is made.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param program what the ensemble ran
+ * @param ensemble weighed under the mark
+ * @param sides of the forecast before
+ * @returns what moves at once
+ */
+export function readMoved(plan: CookPlan, cook: LiveCook, program: Program, ensemble: Pick<ConditionedEnsemble, 'record' | 'weights' | 'effective'>, sides: readonly SideForecast[]): Moved {
   return {
-    ...before, nowS: program.nowS, effective: ensemble.effective, signs, stages: stagesOf(program, ensemble),
-    sides: before.sides.map(side => ({ ...side, boils: cook.lit[side.vessel] === undefined ? null : side.boils })), restsOn: restsOn(plan, cook), doubts: undefined,
+    nowS: program.nowS, effective: ensemble.effective, signs: signsOf(ensemble), stages: stagesOf(program, ensemble),
+    sides: sides.map(side => ({ ...side, boils: cook.lit[side.vessel] === undefined ? null : side.boils })), restsOn: restsOn(plan, cook),
   }
 }
 
-function signsOf({ record, weights }: ConditionedEnsemble): Partial<Record<SignId, Window>> {
+function signsOf({ record, weights }: Pick<ConditionedEnsemble, 'record' | 'weights'>): Partial<Record<SignId, Window>> {
   const signs: Partial<Record<SignId, Window>> = {}
   SIGNS.forEach((sign, k) => {
     const found = shownWindow(columnOf(record.signs, SIGNS.length, k), weights, SHOWN_SHARE)
@@ -81,7 +87,7 @@ function signsOf({ record, weights }: ConditionedEnsemble): Partial<Record<SignI
   return signs
 }
 
-function stagesOf(program: Program, { record, weights }: ConditionedEnsemble): Window[] {
+function stagesOf(program: Program, { record, weights }: Pick<ConditionedEnsemble, 'record' | 'weights'>): Window[] {
   const capped = (times: Float64Array): Float64Array => times.map(timeS => Math.min(timeS, program.mostS))
   return [
     ...program.stages.map((_, k) => windowOf(capped(columnOf(record.starts, record.stages, k)), weights)),

@@ -1,3 +1,4 @@
+import { MEMBER_NAMES } from '../belief/memberValues'
 import { finish } from '../finish'
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
@@ -5,11 +6,12 @@ import type { LiveCook } from '../live/liveCook'
 import { replay } from '../live/replay'
 import { compileProgram } from './compileProgram'
 import { conditionSteps, marksOf, type ConditionedEnsemble } from './conditionEnsemble'
-import type { Forecast } from './forecast'
+import type { Forecast, Moved } from './forecast'
 import { logLikelihoods } from './logLikelihoods'
 import { effectiveMembers, normalisedWeights } from './normalisedWeights'
 import type { Program } from './program'
-import { readForecast } from './readForecast'
+import { readForecast, readMoved } from './readForecast'
+import { runEnsemble } from './runEnsemble'
 
 /** Runs that are kept so that the next mark can be answered at once. */
 export interface Standing {
@@ -17,10 +19,12 @@ export interface Standing {
   readonly cook: LiveCook
   readonly program: Program
   readonly ensemble: ConditionedEnsemble
-  /** What was read out of them, once it was: the middle run of a first answer is taken from there. */
+  /** What was read out of them, once it was. */
   readonly forecast?: Forecast | undefined
 }
 
+/** So many of them are run again for a first answer: enough for its windows, few enough for a tenth of a second on a slow device. */
+const FEW = 40
 /** Fewer effective members than this, and stored runs are not trusted with an answer. */
 const TOO_FEW = 12
 
@@ -65,25 +69,54 @@ export function standingForecast({ plan, cook, program, ensemble }: Standing): F
 }
 
 /**
- * A forecast of stored runs, weighed anew by what was marked since: nothing is run. It is a first answer; windows after it
- * come from runs made under the new mark.
+ * A first answer to a mark, from stored runs: weighed anew where the mark leaves the runs as they are, else the likeliest of
+ * them run again under it.
  *
- * @param standing runs of the same plan
+ * @param standing runs of the same plan, with the forecast read out of them
  * @param observations everything marked
- * @param nowS how far the cook is, s since its start
- * @returns the forecast; null where what was marked changes the runs themselves (a stage, flame, lid, weighing), or too
- * few of them are near it
+ * @param nowS how far the cook is, s
+ * @returns what moves at once; null where too few runs are near what was marked
  */
-export function reweighed(standing: Standing, observations: readonly Observation[], nowS: number): Forecast | null {
+export function moved(standing: Standing, observations: readonly Observation[], nowS: number): Moved | null {
+  const cook = replay(standing.plan, observations)
+  return runsAlike(cook, standing.cook) ? reweighed(standing, cook, nowS) : runAgain(standing, cook, nowS)
+}
+
+function reweighed(standing: Standing, cook: LiveCook, nowS: number): Moved | null {
   const { plan, ensemble } = standing
-  const cook = replay(plan, observations)
-  if (!runsAlike(cook, standing.cook)) return null
   const program: Program = { ...standing.program, nowS }
   const logs = logLikelihoods(plan, cook, program, ensemble.record)
   const { logCorrection } = ensemble
   const weights = normalisedWeights(logCorrection ? logs.map((log, i) => log + logCorrection[i]) : logs)
   const effective = effectiveMembers(weights)
-  return effective < TOO_FEW ? null : readForecast(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast)
+  return effective < TOO_FEW ? null : readMoved(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast?.sides ?? [])
+}
+
+/**
+ * A few members, drawn evenly by their weights (systematic resampling), run under what was marked. Each was drawn for how
+ * well it explains the marks before; what it is weighed by is how much better or worse it explains all of them now.
+ */
+function runAgain(standing: Standing, cook: LiveCook, nowS: number): Moved | null {
+  const { plan, ensemble } = standing
+  const parents = drawnEvenly(ensemble.weights, FEW)
+  const size = MEMBER_NAMES.length
+  const normals = new Float64Array(FEW * size)
+  parents.forEach((parent, i) => normals.set(ensemble.normals.subarray(parent * size, (parent + 1) * size), i * size))
+  const program = compileProgram(plan, cook, nowS)
+  const record = runEnsemble(program, ensemble.columns, normals)
+  const before = logLikelihoods(plan, standing.cook, standing.program, ensemble.record)
+  const weights = normalisedWeights(logLikelihoods(plan, cook, program, record).map((log, i) => log - before[parents[i]]))
+  const effective = effectiveMembers(weights)
+  return effective < TOO_FEW ? null : readMoved(plan, cook, program, { record, weights, effective }, standing.forecast?.sides ?? [])
+}
+
+function drawnEvenly(weights: Float64Array, count: number): number[] {
+  let member = 0
+  let passed = weights[0]
+  return Array.from({ length: count }, (_, i) => {
+    for (const at = (i + 0.5) / count; passed < at && member < weights.length - 1;) passed += weights[++member]
+    return member
+  })
 }
 
 /** True where two cooks differ in signs and looks alone: runs under the one are runs under the other. */

@@ -2,7 +2,7 @@ import { beliefColumns, MEMBER_NAMES } from '../../core/belief/memberValues'
 import { planFlames, searchFlames } from '../../core/flame/planFlames'
 import { compileProgram } from '../../core/forecast/compileProgram'
 import { runEnsemble } from '../../core/forecast/runEnsemble'
-import { reweighed, stand, standingForecast } from '../../core/forecast/standing'
+import { moved, stand, standingForecast } from '../../core/forecast/standing'
 import { replay } from '../../core/live/replay'
 import { fillNormal } from '../../core/random/fillNormal'
 import { seededRandom } from '../../core/random/seededRandom'
@@ -31,8 +31,8 @@ export function forecasting(): Figure[] {
   const before = [marked(0, 0, 'cook.started'), marked(1, 60, 'stage.began', { stage: roast.id })]
   const tapped = [...before, marked(2, ROAST_S, 'sign.seen', { sign: 'aroma' })]
   const standing = stand(plan, before, ROAST_S - 5, MEMBERS)
-  if (!reweighed(standing, tapped, ROAST_S)) throw new RangeError('bench: the tap could not be answered from stored runs')
-  const tap = timed(60, () => void reweighed(standing, tapped, ROAST_S))
+  if (!moved(standing, tapped, ROAST_S)) throw new RangeError('bench: the tap could not be answered from stored runs')
+  const tap = timed(60, () => void moved(standing, tapped, ROAST_S))
   const anew = timed(15, () => void standingForecast(stand(plan, tapped, ROAST_S, MEMBERS)))
   const flames = starterPlan('brick-kiln-wheat')
   const wish = { step: 'golden' as const, patienceS: 1200, risk: 0.03 }
