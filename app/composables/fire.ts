@@ -34,7 +34,7 @@ export interface OpenWindow {
  * @returns readonly computed state; it stops with its scope
  */
 export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Readonly<Ref<readonly Observation[]>>) {
-  const now = useHearthTime(150)
+  const now = useHearthTime(250)
   const cook = computed(() => (plan.value ? replay(plan.value, observations.value) : null))
   const running = computed(() => cook.value !== null && cook.value.startedMs !== null && cook.value.finishedS === null)
   const nowS = computed(() => {

@@ -4,7 +4,7 @@ import { CookPlanSchema } from '../../contracts/cook'
 import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../contracts/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { Anything, ask, isForLater } from './api'
-import { hearthNow } from './hearthClock'
+import { hearthNow, hearthRate } from './hearthClock'
 
 const PREFIX = 'yon-hearth.out.'
 const DEVICE = 'yon-hearth.device'
@@ -22,7 +22,7 @@ type Acknowledged = (stream: string, stored: readonly StoredObservation[]) => vo
 const waiting = shallowRef(0)
 const reachable = shallowRef(true)
 const listeners = new Set<Acknowledged>()
-/** A mark is on this device at once; it is drawn first and sent then, real ms. */
+/** A mark is on this device at once; it is drawn first and sent this much later, ms of the hearth's clock. */
 const DRAWN_MS = 150
 let sending: Promise<void> | null = null
 let again: ReturnType<typeof setTimeout> | null = null
@@ -91,7 +91,7 @@ export function keepObservation(stream: string, kind: string, payload: Readonly<
 function put(key: string, entry: Entry): void {
   localStorage.setItem(key, JSON.stringify(entry))
   waiting.value++
-  soon ??= setTimeout(() => void flush(), DRAWN_MS)
+  soon ??= setTimeout(() => void flush(), DRAWN_MS / Math.max(1, hearthRate()))
 }
 
 /**

@@ -27,8 +27,8 @@ export interface Cooked {
   readonly plan: CookPlan
 }
 
-/** Something done once, when a stage is reached: a mistake, a repair. */
-export interface Episode { readonly stage: string, act(page: Page, look: Look): Promise<void> }
+/** Something done once, when a stage is reached, and a certain action is offered where one is named: a mistake, a repair. */
+export interface Episode { readonly stage: string, readonly offered?: string, act(page: Page, look: Look): Promise<void> }
 
 /** A hand that comes minutes late at this speed may burn a roast; it goes on all the same, to see the cook through. */
 const GOES_ON = new Set(['burnt', 'take-out', 'pour-now', 'next', 'enrich-soon', 'off-now', 'rested', 'pour-stop'])
@@ -60,13 +60,13 @@ export async function cookImaginary(page: Page, seed: number, episodes: readonly
   let look = await lookAt(page)
   for (; Date.now() < until; look = await lookAt(page)) {
     const observations = await stored(page, id)
-    if (look.finished) {
+    if (look.finished && observations.some(one => one.kind === 'cook.finished')) {
       return { done, endS: endOf(plan, truth, observations, turn), atTurn, askedS, observations, plan }
     }
     const window = look.end ? look.end.split('-').map(Number) as [number, number] : null
     const at = line.findIndex(stage => stage.id === look.stage)
     if (window && at >= turn && at < doneIndex(plan.dish) && look.forecastS >= turnedS(plan, observations, turn)) [atTurn, askedS] = [atTurn ?? window, askedS || look.forecastS]
-    const episode = open.findIndex(one => one.stage === look.stage)
+    const episode = open.findIndex(one => one.stage === look.stage && (one.offered === undefined || look.actions.includes(one.offered)))
     if (episode >= 0) {
       await open.splice(episode, 1)[0]!.act(page, look)
       continue
@@ -76,8 +76,8 @@ export async function cookImaginary(page: Page, seed: number, episodes: readonly
       await page.waitForTimeout(40)
       continue
     }
+    if (!await tap(page, look.actions[step.place] ?? '')) continue
     done.push(look.actions[step.place] ?? '')
-    await page.keyboard.press(step.place === 0 ? 'Space' : String(step.place + 1))
     if (step.colour !== null) await page.keyboard.press(String(step.colour + 1))
     await waitForChange(page, look)
   }
@@ -107,6 +107,21 @@ async function lookAt(page: Page): Promise<Look> {
       actions: [...document.querySelectorAll<HTMLElement>('[data-action]')].map(one => one.dataset.action ?? ''), finished: main.dataset.cue === 'finished',
     }
   })
+}
+
+/**
+ * Taps an action if it is still offered. At this speed another may have come into its place since it was looked at.
+ *
+ * @param page on the fire screen
+ * @param code of the action
+ * @returns false where it is gone
+ */
+export async function tap(page: Page, code: string): Promise<boolean> {
+  return page.evaluate((wanted) => {
+    const button = [...document.querySelectorAll<HTMLButtonElement>('[data-action]')].find(one => one.dataset.action === wanted && !one.disabled)
+    button?.click()
+    return button !== undefined
+  }, code)
 }
 
 async function waitForChange(page: Page, before: Look): Promise<void> {
