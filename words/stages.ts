@@ -93,7 +93,7 @@ export function stageBegunText(stage: Pick<Stage, 'id' | 'does'>): string {
 
 /** What to watch for in a stage, by code. */
 export const WATCH_WORDS: Readonly<Record<string, string>> = {
-  'turn-nuts': 'Turn them all the time; take them out a shade early.',
+  'turn-nuts': 'Turn them all the time; take them out a shade early: they darken on.',
   'strain': 'Strain it: there is grit in jaggery.',
   'steep-warm': 'In a spoon of the dish\'s own warm liquid.',
   'drain-well': 'Water left in splashes in the fat.',

@@ -57,23 +57,38 @@ const joints = computed(() => {
 })
 const ring = computed(() => arch.value.segment(-1, 1, -half.value - 5, half.value + 5))
 const tracks = computed(() => Math.max(0, ...tracked(props.bands).map(one => one.track)))
-const bands = computed(() => tracked(props.bands).map(({ band, track }) => {
+/** Labels on the right shoulder need this much room to their right; inside they stand below what is said in the opening, and apart. */
+const LABEL_WIDTH = 92
+const BELOW_WORDS = 0.64
+const LABEL_HEIGHT = 46
+const placed = computed(() => tracked(props.bands).map(({ band, track }) => {
   const from = place(band.fromS)
   const to = Math.max(place(band.toS), from + 0.012)
   const out = half.value + 13 + track * 13
   const spot = band.kind === 'turn' ? (from + to) / 2 : to < 0.2 ? from : (from + Math.min(to, 0.9)) / 2
-  // On the shoulders there is room outside on the left only; on the legs there is room inside.
-  const inside = spot > 0.34 || spot < -0.55
-  const label = arch.value.at(spot, inside ? -half.value - 16 : half.value + (Math.abs(spot) < 0.3 ? 36 : 30) + 13 * tracks.value)
+  // Outside where there is room, else inside.
+  const outside = arch.value.at(spot, half.value + (Math.abs(spot) < 0.3 ? 36 : spot < 0 ? 30 : 44) + 13 * tracks.value)
+  const inside = spot < -0.55 || (spot > 0.12 && outside.x + LABEL_WIDTH > props.shape.width)
+  const label = inside ? arch.value.at(Math.sign(spot) * Math.max(BELOW_WORDS, Math.abs(spot)), -half.value - 16) : outside
   return {
     ...band,
     path: arch.value.segment(from, to, out - 4.5, out + 4.5),
     label: { x: label.x, y: Math.max(22, label.y) },
+    inside,
     anchor: Math.abs(spot) < 0.12 ? 'middle' : (spot < 0) === inside ? 'start' : 'end',
     text: band.label,
-    below: inside || spot < -0.34,
+    below: inside || Math.abs(spot) > 0.34,
   }
 }))
+/** Labels inside on the right do not stand on one another. */
+const bands = computed(() => {
+  let last = Number.NEGATIVE_INFINITY
+  return placed.value.map((band) => {
+    if (!band.inside || band.label.x < props.shape.width / 2) return band
+    last = Math.max(band.label.y, last + LABEL_HEIGHT)
+    return { ...band, label: { ...band.label, y: last } }
+  })
+})
 /** Each band on the innermost track on which it overlaps nothing. */
 function tracked(list: readonly ArchBand[]): { readonly band: ArchBand, readonly track: number }[] {
   const ends: number[] = []

@@ -9,6 +9,9 @@ const SOUND_OF: Readonly<Partial<Record<CueCode, Meaning>>> = {
   'pour-soon': 'soon', 'watch': 'soon', 'enrich-soon': 'soon', 'light-other': 'other', 'asked': 'asked',
 }
 
+/** Waking the sounds takes a moment of the page's own: the first touch is drawn before it, real ms. */
+const AFTER_MS = 200
+
 /**
  * Says and sounds the cues of a cook: a sound for each meaning, and the words where they are wanted. All of it is off at a
  * touch, and remembered on this device.
@@ -21,7 +24,7 @@ const SOUND_OF: Readonly<Partial<Record<CueCode, Meaning>>> = {
 export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonly<Ref<string>>, reachable: Readonly<Ref<boolean>>) {
   const sounds = useLocalStorage('yon-hearth.sounds', true)
   const speech = useLocalStorage('yon-hearth.speech', false)
-  useEventListener(['pointerdown', 'keydown'], wakeSounds)
+  useEventListener(['pointerdown', 'keydown'], () => void setTimeout(wakeSounds, AFTER_MS))
   const hush = (): void => window.speechSynthesis?.cancel()
   const speak = (text: string): void => {
     if (!text || typeof SpeechSynthesisUtterance === 'undefined') return

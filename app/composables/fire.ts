@@ -15,6 +15,7 @@ import { syrupNow } from '../../core/live/syrupNow'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
+import { carryOverS } from '../../core/roast/carryOverS'
 import { useHearthTime } from './hearthClock'
 import { useLiveForecast } from './liveForecast'
 import { useRoastLook } from './roastLook'
@@ -58,6 +59,8 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
       const found = forecast.value?.doubts?.surprise ?? null
       return found && cook.value?.moments.some(one => one.id === found.mark && !one.withdrawn) ? found : null
     }),
+    /** Nuts brown so much longer once they are out of the fat, s to the next five; they come out so much before. */
+    carryS: (tempC: number | null) => (plan.value && tempC !== null && tempC > plan.value.airC ? 5 * Math.max(1, Math.round(carryOverS(tempC, plan.value.airC) / 5)) : null),
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
     cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),
     actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),

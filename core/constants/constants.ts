@@ -29,6 +29,7 @@ const ROWS = {
   lidLoss: [0.6, '20 %', 'share', 'estimate: what a lid leaves of the top loss'],
   aromaEnergy: [78000, '15 %', 'J/mol', 'estimate within published ranges of food browning, 60–130 kJ/mol (recalled, unchecked)'],
   nutEnergy: [80000, '15 %', 'J/mol', 'estimate within published ranges of food browning, 60–130 kJ/mol (recalled, unchecked)'],
+  nutCooling: [90, '40 %', 's', 'estimate: halves of 0.6 g with 5 cm² of surface lose about 25 W/(m²·K) on a plate'],
   charringEnergy: [210000, '20 %', 'J/mol', 'estimate: golden to burnt within minutes above 175 °C, hardly below'],
   lingers: [0.4, '30 %', 'share', 'estimate'],
   wetBrowning: [0.3, '30 %', 'g/g', 'estimate: water over dry solids at which half is too wet to brown'],

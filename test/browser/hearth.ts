@@ -27,8 +27,8 @@ function freePort(): Promise<number> {
   })
 }
 
-/** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate. */
-export async function runHearth(options: { readonly demo: boolean, readonly rate: number }): Promise<RunningHearth & { end(): Promise<void> }> {
+/** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate and whatever else its environment says. */
+export async function runHearth(options: { readonly demo: boolean, readonly rate: number, readonly env?: Readonly<Record<string, string>> }): Promise<RunningHearth & { end(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-'))
   if (options.demo) cpSync(DEMO_FOLDER, folder, { recursive: true })
   const port = await freePort()
@@ -39,12 +39,12 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
     child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port),
-        HEARTH_DATA: folder, HEARTH_CLOCK_RATE: String(options.rate), HEARTH_CLOCK_ANCHOR: String(anchor),
+        HEARTH_DATA: folder, HEARTH_CLOCK_RATE: String(options.rate), HEARTH_CLOCK_ANCHOR: String(anchor), ...options.env,
       },
       stdio: ['ignore', 'ignore', 'inherit'],
     })
     for (let i = 0; i < 100; i++) {
-      const up = await fetch(`${url}/api/clock`).then(answer => answer.ok, () => false)
+      const up = await fetch(`${url}/api/house`).then(answer => answer.ok, () => false)
       if (up) return
       await new Promise(resolve => setTimeout(resolve, 100))
     }
@@ -75,6 +75,8 @@ interface Fixtures {
   hearth: RunningHearth
   rate: number
   demo: boolean
+  /** More of the server's environment. */
+  env: Readonly<Record<string, string>>
   complaints: Complaints
 }
 
@@ -82,8 +84,9 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
   rate: [1, { option: true }],
   demo: [true, { option: true }],
-  hearth: async ({ rate, demo }, use) => {
-    const running = await runHearth({ demo, rate })
+  env: [{}, { option: true }],
+  hearth: async ({ rate, demo, env }, use) => {
+    const running = await runHearth({ demo, rate, env })
     await use(running)
     await running.end()
   },

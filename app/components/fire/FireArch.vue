@@ -55,9 +55,11 @@ const cueText = computed(() => (props.fire.cue.value ? sayCue(props.fire.cue.val
 const detail = computed(() => {
   const next = props.fire.cue.value?.next
   if (next) {
-    const early = Math.max(0, next.window.early - nowS.value)
-    const late = Math.max(0, next.window.late - nowS.value)
-    const words = SIGN_WORDS[next.sign]?.waited ?? next.sign
+    // What browns on once it is out comes out so much before.
+    const carry = next.sign === 'nuts-golden' ? props.fire.carryS(props.fire.point.value?.tempC ?? null) : null
+    const early = Math.max(0, next.window.early - (carry ?? 0) - nowS.value)
+    const late = Math.max(0, next.window.late - (carry ?? 0) - nowS.value)
+    const words = carry === null ? SIGN_WORDS[next.sign]?.waited ?? next.sign : `out, ${carry} s before golden`
     if (late <= 20) return `${words}: any moment`
     const upTo = Math.ceil(late / 60)
     return early < 45 ? `${words} within ${upTo} min` : `${words} in ${Math.max(1, Math.round(early / 60))} to ${upTo} min`
@@ -73,63 +75,63 @@ const detail = computed(() => {
     class="hearth"
     aria-label="The cook"
   >
-   <div class="frame">
-    <ArchDrawing
-      v-if="fire.arch.value"
-      :shape="shape"
-      :stones="fire.arch.value.stones"
-      :keystone-s="fire.arch.value.keystoneS"
-      :end-s="fire.arch.value.endS"
-      :bands="bands"
-      :now-s="cook?.startedMs == null ? null : nowS"
-      :marks="marks"
-      :labels="!narrow"
-      :title="`The arch of this cook, raw at the left foot, ${labels.pour} at the crown, done at the right foot. One stone is ${pace} min.`"
-    />
-    <div class="opening">
-      <p
-        class="clock"
-        role="timer"
-        aria-live="off"
-      >
-        {{ clockText(nowS) }}
-      </p>
-      <p
-        class="cue"
-        role="status"
-        :class="{ danger: fire.cue.value?.caution === 'pour' }"
-      >
-        {{ cueText }}
-      </p>
-      <p class="detail soft">
-        {{ detail }}
-      </p>
-      <div
-        v-if="pan"
-        class="pan"
-      >
-        <PanDrawing
-          :diameter-mm="pan.innerDiameterMm"
-          :depth-mm="pan.depthMm"
-          :content-mm="content.depth"
-          :colour="content.colour"
-          :line-mm="(cook?.stage ?? 0) < fire.keystone.value ? greatest : null"
-          :flames="flame.on"
-          :most-flames="flame.most"
-          :lid="fire.flames.value[fire.main.value]?.lid"
-            :handle="!narrow"
-        />
-        <p class="under soft">
-          {{ flame.label }}<template v-if="fire.point.value && cook?.startedMs !== null">
-            · about {{ degreesText(fire.point.value.tempC) }} · {{ gramsText(fire.point.value.contentG) }}
-          </template>
+    <div class="frame">
+      <ArchDrawing
+        v-if="fire.arch.value"
+        :shape="shape"
+        :stones="fire.arch.value.stones"
+        :keystone-s="fire.arch.value.keystoneS"
+        :end-s="fire.arch.value.endS"
+        :bands="bands"
+        :now-s="cook?.startedMs == null ? null : nowS"
+        :marks="marks"
+        :labels="!narrow"
+        :title="`The arch of this cook, raw at the left foot, ${labels.pour} at the crown, done at the right foot. One stone is ${pace} min.`"
+      />
+      <div class="opening">
+        <p
+          class="clock"
+          role="timer"
+          aria-live="off"
+        >
+          {{ clockText(nowS) }}
         </p>
+        <p
+          class="cue"
+          role="status"
+          :class="{ danger: fire.cue.value?.caution === 'pour' }"
+        >
+          {{ cueText }}
+        </p>
+        <p class="detail soft">
+          {{ detail }}
+        </p>
+        <div
+          v-if="pan"
+          class="pan"
+        >
+          <PanDrawing
+            :diameter-mm="pan.innerDiameterMm"
+            :depth-mm="pan.depthMm"
+            :content-mm="content.depth"
+            :colour="content.colour"
+            :line-mm="(cook?.stage ?? 0) < fire.keystone.value ? greatest : null"
+            :flames="flame.on"
+            :most-flames="flame.most"
+            :lid="fire.flames.value[fire.main.value]?.lid"
+            :handle="!narrow"
+          />
+          <p class="under soft">
+            {{ flame.label }}<template v-if="fire.point.value && cook?.startedMs !== null">
+              · about {{ degreesText(fire.point.value.tempC) }} · {{ gramsText(fire.point.value.contentG) }}
+            </template>
+          </p>
+        </div>
       </div>
+      <p class="pace soft small">
+        1 stone = {{ pace }} min
+      </p>
     </div>
-    <p class="pace soft small">
-      1 stone = {{ pace }} min
-    </p>
-   </div>
   </section>
 </template>
 

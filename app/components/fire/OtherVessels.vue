@@ -49,13 +49,18 @@ function headline(one: Beside): string {
   }
 }
 
+const outEarly = (one: Beside): string => {
+  const carry = props.fire.carryS(one.tempC)
+  return carry === null ? 'a shade early' : `${carry} s before the colour you want`
+}
+
 function small(one: Beside): string {
   if (one.late) return 'It comes after the pan is right: turn the pan down, or take it off and wait for it.'
   const fire = props.plan.fires[one.vessel]?.name.toLowerCase() ?? 'the other fire'
   const top = one.lostG >= WORTH_G && !isNuts(one) ? ` ${gramsText(one.lostG)} has boiled away: put that much hot water back.` : ''
   switch (one.status) {
     case 'later': case 'light-now': return `Needs about ${Math.max(1, Math.round(one.needs.middle / 60))} min on ${fire}, so it meets the pan.`
-    case 'heating': return isNuts(one) ? 'Turn them; out a shade early.' : 'Then low, lid on.'
+    case 'heating': return isNuts(one) ? `Turn them; out ${outEarly(one)}: they darken on.` : 'Then low, lid on.'
     case 'overdue': return 'Look at it, and mark it when it is.'
     case 'cooled': return `Down to ${one.tempC === null ? 'warm' : degreesText(one.tempC)}${one.reheatS === null ? '' : `: about ${Math.max(1, Math.round(one.reheatS / 60))} min to the boil`}.${top}`
     case 'early': return `Lowest flame, lid on, or off and heated again in time.${top}`

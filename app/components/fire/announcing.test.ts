@@ -24,6 +24,7 @@ class FakeContext {
 }
 
 beforeEach(() => {
+  vi.useFakeTimers({ toFake: ['setTimeout'] })
   vi.resetModules()
   localStorage.clear()
   notes.length = spoken.length = 0
@@ -33,7 +34,10 @@ beforeEach(() => {
   })
   vi.stubGlobal('speechSynthesis', { speak: (one: { text: string }) => spoken.push(one.text), cancel: () => spoken.push('—') })
 })
-afterEach(() => vi.unstubAllGlobals())
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
 
 async function announced() {
   const { useAnnouncing } = await import('../../composables/announcing')
@@ -48,6 +52,7 @@ async function announced() {
     },
   }))
   window.dispatchEvent(new Event('pointerdown'))
+  vi.runAllTimers()
   return { cue, words, reachable, announcing: found! as ReturnType<typeof useAnnouncing> }
 }
 const heard = (): string => notes.splice(0).map(one => one.hz).join(' ')

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+defineProps<{
+  /** Clock and cue alone, to be read from two metres. */
+  far: boolean
+  /** Something is opened beside the arch: drawer or repairs. */
+  aside: boolean
+}>()
+</script>
+
+<template>
+  <main
+    id="main"
+    class="fire"
+    :class="{ far, aside }"
+  >
+    <slot />
+  </main>
+</template>
+
+<style scoped>
+.fire { display: grid; grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) 348px; column-gap: 30px; height: 100dvh; min-height: 720px; max-width: 1360px; margin: 0 auto; padding: 6px 28px 16px; }
+.fire :deep(.top) { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; min-height: 46px; }
+.fire :deep(.top svg) { fill: var(--ink); flex: none; }
+.fire :deep(.top h1) { font-size: 1.5rem; }
+.fire :deep(.kept) { margin-left: auto; }
+.fire :deep(.side) { overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
+.fire :deep(.hands) { grid-column: 1 / -1; display: grid; gap: 4px; }
+.fire :deep(.minor) { display: flex; gap: 4px; flex-wrap: wrap; }
+.fire :deep(.minor .stone-button) { min-height: 56px; }
+.fire.far { grid-template-columns: minmax(0, 1fr); }
+.fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.detail), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
+.fire.far :deep(.opening) { inset: 0; justify-content: center; }
+.fire.far :deep(.clock) { font-size: min(34vw, 360px); }
+.fire.far :deep(.cue) { font-size: min(9vw, 104px); max-width: none; }
+@media (max-width: 1000px) and (min-width: 701px) and (min-height: 521px) {
+  .fire { grid-template: auto minmax(420px, 1fr) auto minmax(300px, auto) / minmax(0, 1fr); height: auto; min-height: 100dvh; }
+  .fire :deep(.hands) { grid-row: 3; }
+  .fire :deep(.side) { grid-row: 4; }
+  .fire :deep(.facts) { display: none; }
+  /* What is opened stands below the actions and scrolls by itself: clock and cue stay where they are. */
+  .fire.aside { height: 100dvh; grid-template-rows: auto minmax(300px, 1fr) auto minmax(0, 1fr); }
+}
+@media (max-width: 700px) {
+  .fire { grid-template: auto auto auto 1fr / minmax(0, 1fr); padding: 2px 12px 12px; min-height: 0; height: auto; row-gap: 4px; }
+  .fire :deep(.top) { min-height: 30px; gap: 6px; }
+  .fire :deep(.top svg), .fire :deep(.facts), .fire :deep(.say), .fire :deep(.earlier) { display: none; }
+  .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+  .fire :deep(.top .stone-button) { min-height: 40px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
+  .fire :deep(.kept) { font-size: 0.8125rem; white-space: nowrap; }
+  .fire :deep(.hands) { grid-row: 3; position: sticky; bottom: 0; background: var(--wall); padding-bottom: 6px; z-index: 1; }
+  .fire :deep(.minor) { flex-wrap: nowrap; font-size: 0.9375rem; justify-content: space-between; }
+  .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; line-height: 1.15; }
+  .fire :deep(.side) { grid-row: 4; overflow: visible; }
+  /* What is opened stands between the cue and the hands: the arch gives way, clock and cue do not. */
+  .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr) auto; }
+  .fire.aside :deep(.side) { grid-row: 3; overflow-y: auto; }
+  .fire.aside :deep(.hands) { grid-row: 4; position: static; }
+  .fire.aside :deep(svg.arch), .fire.aside :deep(.pan), .fire.aside :deep(.detail) { display: none; }
+  .fire.aside :deep(.frame) { aspect-ratio: auto; }
+  .fire.aside :deep(.opening) { position: static; }
+  .fire.aside :deep(.big:not(.first):not([data-first])) { display: none; }
+}
+@media (max-height: 520px) and (orientation: landscape) {
+  .fire { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1fr); min-height: 0; height: auto; padding: 2px 16px 8px; column-gap: 20px; }
+  .fire :deep(.top) { min-height: 34px; }
+  .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
+  .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; }
+  .fire :deep(.top .stone-button) { min-height: 36px; white-space: nowrap; }
+  .fire :deep(.kept) { white-space: nowrap; }
+  .fire :deep(.arch) { grid-column: 1; }
+  .fire :deep(.hands) { grid-column: 2; grid-row: 2; align-content: center; }
+  .fire :deep(.minor) { order: 2; flex-wrap: nowrap; font-size: 0.875rem; }
+  .fire :deep(.minor .stone-button) { padding-inline: 0.2rem; line-height: 1.1; }
+  .fire :deep(.earlier) { display: none; }
+  .fire :deep(.side) { grid-column: 1 / -1; grid-row: 3; overflow: visible; }
+  /* What is opened takes the right half; clock, cue and the first action share the left one. */
+  .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr); }
+  .fire.aside :deep(.side) { grid-column: 2; grid-row: 2 / 4; overflow-y: auto; }
+  .fire.aside :deep(.arch) { grid-row: 2; }
+  .fire.aside :deep(.hands) { grid-column: 1; grid-row: 3; align-content: start; }
+  .fire.aside :deep(.clock) { font-size: 84px; }
+  .fire.aside :deep(.detail) { display: none; }
+  .fire.aside :deep(.big:not(.first):not([data-first])) { display: none; }
+  .fire.far { grid-template-columns: minmax(0, 1fr) 240px; }
+  .fire.far :deep(.clock) { font-size: 40vh; }
+  .fire.far :deep(.cue) { font-size: min(7.5vw, 15vh); }
+}
+</style>

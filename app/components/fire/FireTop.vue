@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { gramsText } from '../../composables/format'
+import type { CookPlan } from '../../../core/live/plan'
+
+defineProps<{
+  /** The plan of the cook. */
+  plan: CookPlan
+  /** Its main vessel. */
+  main: string
+  /** Whether everything marked is on the hearth, in words. */
+  kept: string
+  /** True where sounds or spoken cues are on. */
+  sounding: boolean
+  /** True where this device can speak. */
+  canSpeak: boolean
+  /** True in the view for two metres. */
+  far: boolean
+}>()
+
+const emit = defineEmits<{
+  /** All sounds off. */
+  quiet: []
+  /** The cue is to be heard once. */
+  whatNow: []
+  /** To the far view, or back. */
+  far: []
+}>()
+</script>
+
+<template>
+  <header class="top">
+    <svg
+      viewBox="0 0 64 64"
+      width="34"
+      height="34"
+      aria-hidden="true"
+    ><path d="M10 58V32a22 22 0 0 1 19.5-21.9V17.2A15 15 0 0 0 17 32v26zM54 58V32A22 22 0 0 0 34.5 10.1V17.2A15 15 0 0 1 47 32v26z" /></svg>
+    <h1>{{ plan.dish.name }}</h1>
+    <p class="facts soft">
+      {{ gramsText(plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0) }} {{ (plan.amounts.find(one => one.id === plan.dish.base)?.ingredient ?? '').replaceAll('-', ' ') }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}
+    </p>
+    <p
+      class="kept soft"
+      role="status"
+    >
+      {{ kept }}
+    </p>
+    <button
+      v-if="sounding"
+      class="stone-button quiet"
+      @click="emit('quiet')"
+    >
+      quiet
+    </button>
+    <button
+      v-if="canSpeak"
+      class="stone-button quiet say"
+      @click="emit('whatNow')"
+    >
+      what now?
+    </button>
+    <button
+      class="stone-button quiet"
+      :aria-pressed="far"
+      @click="emit('far')"
+    >
+      {{ far ? 'near view' : 'far view' }}
+    </button>
+  </header>
+</template>
