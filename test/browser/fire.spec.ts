@@ -26,7 +26,8 @@ test.describe('the fire at every size', () => {
       await page.locator('[data-action="start"]').click()
       await page.locator('[data-action="sign.nuts-golden"]').click()
       await page.locator('[data-action="begin.roast"]').click()
-      const look = async (): Promise<void> => {
+      const look = () => expect(async () => {
+        await page.evaluate(() => window.scrollTo(0, 0))
         const [clock, cue] = [await standing(page, '.clock'), await standing(page, '.cue')]
         expect(clock).toMatchObject({ inside: true, covered: false })
         expect(cue).toMatchObject({ inside: true, covered: false })
@@ -34,7 +35,7 @@ test.describe('the fire at every size', () => {
         expect(cue.font).toBeGreaterThanOrEqual(28)
         expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
         expect(await page.locator('[data-action]').count()).toBeLessThanOrEqual(3)
-      }
+      }).toPass({ timeout: 4000 })
       await look()
       for (const key of ['m', 'x']) {
         await page.keyboard.press(key)
@@ -77,6 +78,7 @@ test.describe('what comes from beside the hand', () => {
   test('readings of a scale and a probe mark themselves on the arch, and one that cannot be is asked about', async ({ page, complaints }) => {
     const id = await toTheFire(page)
     await page.locator('[data-action="start"]').click()
+    await expect.poll(async () => (await stored(page, id)).length).toBe(1)
     const empty = Number((await (await page.request.get(`/api/cooks/${id}`)).json() as { plan: { vessels: Record<string, { vessel: { massG: number } }> } }).plan.vessels.pan!.vessel.massG)
     const dots = page.locator('svg.arch .mark')
     const before = await dots.count()

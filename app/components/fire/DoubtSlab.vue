@@ -1,21 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Fire } from '../../composables/fire'
-import type { CookPlan } from '../../../core/live/plan'
 import { surpriseText } from '../../../words/doubts'
 import { planMarkText } from '../../../words/flames'
+import type { FirePanel, Marks } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const found = computed(() => props.fire.surprise.value)
 /** The flame was so since the stage began. */

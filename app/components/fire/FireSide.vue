@@ -16,6 +16,7 @@ import StepList from './StepList.vue'
 import SyrupSlab from './SyrupSlab.vue'
 import TakeUpLate from './TakeUpLate.vue'
 import UnsureSlab from './UnsureSlab.vue'
+import type { Marks } from './panel'
 
 const props = defineProps<{
   /** State of the fire screen. */
@@ -26,10 +27,7 @@ const props = defineProps<{
   before: { readonly window: string, readonly by: string } | null
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
 const nowS = computed(() => props.fire.nowS.value)

@@ -1,23 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
 import type { Beside } from '../../../core/live/besideNow'
-import type { CookPlan } from '../../../core/live/plan'
 import { vesselText } from '../../../words/cook'
 import { inVesselText } from '../../../words/inVessel'
+import type { FirePanel, Marks } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 /** What presses comes first; what is far off is left out where something else is nearer. */
 const PRESSES: Readonly<Record<Beside['status'], number>> = { 'light-now': 0, 'overdue': 1, 'cooled': 2, 'early': 3, 'heating': 4, 'ready': 5, 'later': 6 }

@@ -1,18 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
 import { labToHex } from '../../../core/colour/labToHex'
-import type { CookPlan } from '../../../core/live/plan'
 import { depthMm } from '../../../core/vessel/depthMm'
 import { stiffnessText } from '../../../words/stages'
+import type { FirePanel } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
 /** Less fat than this out of the mass is not seen, g. */
 const SEEN_FAT_G = 5

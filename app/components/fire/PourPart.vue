@@ -1,21 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
-import type { CookPlan } from '../../../core/live/plan'
 import { vesselText } from '../../../words/cook'
+import type { FirePanel, Marks } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const SHARES = [{ text: 'a little', share: 0.1 }, { text: 'a quarter', share: 0.25 }, { text: 'half', share: 0.5 }] as const
 const cook = computed(() => props.fire.cook.value)

@@ -1,19 +1,13 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
 import { clockText, degreesText, gramsText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
 import { useRepairing } from '../../composables/repairing'
-import type { CookPlan } from '../../../core/live/plan'
 import { FAULTS, type Remedy } from '../../../core/repair/repair'
 import { CAUSE_WORDS, LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, REPAIR_WORDS, WAY_WORDS } from '../../../words/repairs'
 import { EXPECT_WORDS } from '../../../words/stages'
+import type { FirePanel } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
 const emit = defineEmits<{
   /** Something was marked. */

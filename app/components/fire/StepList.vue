@@ -5,6 +5,7 @@ import type { CookPlan } from '../../../core/live/plan'
 import type { LiveCook } from '../../../core/live/liveCook'
 import { CAUTIONS } from '../../../words/cook'
 import { EXPECT_WORDS, stageCueText, stageName, WATCH_WORDS } from '../../../words/stages'
+import type { Marks } from './panel'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -15,10 +16,7 @@ const props = defineProps<{
   phase: 'before' | 'after'
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 /** Waits longer than this are said as a time of day, min. */
 const LONG_MIN = 45

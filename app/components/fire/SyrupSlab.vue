@@ -1,17 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText, windowText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
-import type { CookPlan } from '../../../core/live/plan'
 import { vesselText } from '../../../words/cook'
 import { SETS_WORDS } from '../../../words/syrup'
+import type { FirePanel } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
 /** Closer than this to its strength, it is there, as a share of its sugar. */
 const THERE = 0.015

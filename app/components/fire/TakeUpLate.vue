@@ -2,16 +2,14 @@
 import { computed, ref } from 'vue'
 import type { Fire } from '../../composables/fire'
 import { stageBegunText } from '../../../words/stages'
+import type { Marks } from './panel'
 
 const props = defineProps<{
   /** State of the fire screen, before the start. */
   fire: Fire
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const open = ref(false)
 const stage = ref<string | null>(null)

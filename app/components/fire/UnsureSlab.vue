@@ -1,21 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
-import type { CookPlan } from '../../../core/live/plan'
 import { vesselText } from '../../../words/cook'
+import type { FirePanel, Marks } from './panel'
 
-const props = defineProps<{
-  /** State of the fire screen. */
-  fire: Fire
-  /** The plan of the cook. */
-  plan: CookPlan
-}>()
+const props = defineProps<FirePanel>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const last = computed(() => props.fire.cook.value?.unsure.at(-1) ?? null)
 const tareG = computed(() => props.plan.vessels[last.value?.what.vessel ?? '']?.vessel.massG ?? 0)

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { CookPlan } from '../../../../core/live/plan'
 import { vesselText } from '../../../../words/cook'
+import type { Marks } from '../panel'
+import ChoiceRow, { type Choice } from './ChoiceRow.vue'
 
-defineProps<{
+const props = defineProps<{
   /** The plan of the cook. */
   plan: CookPlan
   /** Vessels, the main line's first. */
@@ -11,57 +13,34 @@ defineProps<{
   flames: Readonly<Record<string, { readonly mark: string, readonly lid: boolean }>>
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
+
+const LID = ' lid'
+const OFF_FIRE = ' off the fire'
+/** Marks of the fire, the lid, and taking the pan off. */
+function choicesOf(vessel: string, main: boolean): Choice<string>[] {
+  const now = props.flames[vessel]
+  const lid = now?.lid ?? false
+  return [
+    ...[{ id: 'off', label: 'off' }, ...props.plan.fires[vessel]?.marks ?? []].map(({ id, label }) => ({ key: id, text: label, pressed: now?.mark === id })),
+    { key: LID, text: lid ? 'Lid is on' : 'Lid is off', pressed: lid, label: `${lid ? 'Lid is on' : 'Lid is off'}, ${vesselText(props.plan, vessel)}` },
+    ...(main ? [{ key: OFF_FIRE, text: 'Taken off the fire' }] : []),
+  ]
+}
+
+function choose(vessel: string, choice: string): void {
+  if (choice === LID) emit('mark', 'lid.changed', { vessel, lid: !(props.flames[vessel]?.lid ?? false) })
+  else if (choice === OFF_FIRE) emit('mark', 'off.fire', { vessel })
+  else emit('mark', 'flame.changed', { vessel, mark: choice })
+}
 </script>
 
 <template>
-  <fieldset
+  <ChoiceRow
     v-for="(vessel, i) in vessels"
     :key="vessel"
-  >
-    <legend>{{ plan.fires[vessel]?.name }} under {{ vesselText(plan, vessel) }}</legend>
-    <div class="marks">
-      <button
-        class="stone-button"
-        :aria-pressed="flames[vessel]?.mark === 'off'"
-        @click="emit('mark', 'flame.changed', { vessel, mark: 'off' })"
-      >
-        off
-      </button>
-      <button
-        v-for="mark in plan.fires[vessel]?.marks ?? []"
-        :key="mark.id"
-        class="stone-button"
-        :aria-pressed="flames[vessel]?.mark === mark.id"
-        @click="emit('mark', 'flame.changed', { vessel, mark: mark.id })"
-      >
-        {{ mark.label }}
-      </button>
-      <button
-        class="stone-button"
-        :aria-pressed="flames[vessel]?.lid ?? false"
-        :aria-label="`${flames[vessel]?.lid ? 'Lid is on' : 'Lid is off'}, ${vesselText(plan, vessel)}`"
-        @click="emit('mark', 'lid.changed', { vessel, lid: !(flames[vessel]?.lid ?? false) })"
-      >
-        {{ flames[vessel]?.lid ? 'Lid is on' : 'Lid is off' }}
-      </button>
-      <button
-        v-if="i === 0"
-        class="stone-button"
-        @click="emit('mark', 'off.fire', { vessel })"
-      >
-        Taken off the fire
-      </button>
-    </div>
-  </fieldset>
+    :legend="`${plan.fires[vessel]?.name} under ${vesselText(plan, vessel)}`"
+    :choices="choicesOf(vessel, i === 0)"
+    @choose="choice => choose(vessel, choice)"
+  />
 </template>
-
-<style scoped>
-fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
-legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
-.marks { display: flex; flex-wrap: wrap; gap: 8px; }
-.marks .stone-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
-</style>

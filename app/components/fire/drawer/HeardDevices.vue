@@ -3,6 +3,7 @@ import type { HeardDevice } from '../../../../contracts/device'
 import type { CookPlan } from '../../../../core/live/plan'
 import { vesselText } from '../../../../words/cook'
 import { DEVICE_WORDS } from '../../../../words/devices'
+import ChoiceRow from './ChoiceRow.vue'
 
 defineProps<{
   /** The plan of the cook. */
@@ -20,33 +21,11 @@ const emit = defineEmits<{
 </script>
 
 <template>
-  <fieldset v-if="devices.length > 0">
-    <legend>Scale, probe, camera</legend>
-    <p
-      v-for="one in devices"
-      :key="one.device"
-      class="device"
-    >
-      <span>{{ one.name || DEVICE_WORDS[one.kind] }} <span class="soft">{{ one.cook === plan.id ? `reads ${vesselText(plan, one.vessel ?? vessels[0] ?? 'pan')}` : 'stands elsewhere' }}</span></span>
-      <span class="marks">
-        <button
-          v-for="vessel in vessels"
-          :key="vessel"
-          class="stone-button"
-          :aria-pressed="one.cook === plan.id && (one.vessel ?? vessels[0]) === vessel"
-          @click="emit('link', one.device, vessel)"
-        >
-          in {{ vesselText(plan, vessel) }}
-        </button>
-      </span>
-    </p>
-  </fieldset>
+  <ChoiceRow
+    v-for="one in devices"
+    :key="one.device"
+    :legend="`${one.name || DEVICE_WORDS[one.kind]}: ${one.cook === plan.id ? `reads ${vesselText(plan, one.vessel ?? vessels[0] ?? 'pan')}` : 'stands elsewhere'}`"
+    :choices="vessels.map(key => ({ key, text: `in ${vesselText(plan, key)}`, pressed: one.cook === plan.id && (one.vessel ?? vessels[0]) === key }))"
+    @choose="vessel => emit('link', one.device, vessel)"
+  />
 </template>
-
-<style scoped>
-fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
-legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
-.device { display: grid; gap: 4px; }
-.marks { display: flex; flex-wrap: wrap; gap: 8px; }
-.marks .stone-button { min-height: 56px; padding-inline: 0.8rem; }
-</style>

@@ -8,6 +8,7 @@ import type { CookPlan } from '../../../../core/live/plan'
 import { SIGN_WORDS, STEP_WORDS } from '../../../../words/cook'
 import { momentText } from '../../../../words/moment'
 import { stageName } from '../../../../words/stages'
+import type { Marks } from '../panel'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -16,10 +17,7 @@ const props = defineProps<{
   cook: LiveCook
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const SAY = { grams: gramsText, degrees: degreesText }
 const SHOWN = 12

@@ -4,6 +4,9 @@ import { degreesText, gramsText } from '../../../composables/format'
 import { degreesUnit, gramsToType, typedCelsius, typedGrams, typedNumber, weightUnit } from '../../../composables/typed'
 import type { CookPlan } from '../../../../core/live/plan'
 import { vesselText } from '../../../../words/cook'
+import type { Marks } from '../panel'
+import ChoiceRow from './ChoiceRow.vue'
+import ReadField from './ReadField.vue'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -12,10 +15,7 @@ const props = defineProps<{
   vessels: readonly string[]
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 const MOST = { weighed: 40_000, temperature: 300, depth: 300 } as const
 const vessel = ref(props.vessels[0] ?? 'pan')
@@ -51,58 +51,44 @@ function sendNote(): void {
 </script>
 
 <template>
-  <fieldset v-if="vessels.length > 1">
-    <legend>Read in</legend>
-    <div class="marks">
-      <button
-        v-for="one in vessels"
-        :key="one"
-        type="button"
-        class="stone-button"
-        :aria-pressed="vessel === one"
-        @click="vessel = one"
-      >
-        {{ vesselText(plan, one) }}
-      </button>
-    </div>
-  </fieldset>
-  <form @submit.prevent="send('weighed')">
-    <label for="gross">Pan on the scale, {{ weightUnit() }}</label>
-    <span class="row"><input
-      id="gross"
-      v-model="weight"
-      inputmode="decimal"
-      autocomplete="off"
-    ><button class="stone-button">Weighed</button></span>
-    <span class="soft small">Empty {{ gramsText(tare?.vessel.massG ?? 0) }}, {{ tare?.massGuessed ? 'a guess' : 'weighed' }}</span>
-  </form>
-  <form @submit.prevent="send('temperature')">
-    <label for="temp">Thermometer in the pan, {{ degreesUnit() }}</label>
-    <span class="row"><input
-      id="temp"
-      v-model="temperature"
-      inputmode="decimal"
-      autocomplete="off"
-    ><button class="stone-button">Read</button></span>
-  </form>
-  <form @submit.prevent="send('depth')">
-    <label for="depth">Depth by a ruler, levelled, mm</label>
-    <span class="row"><input
-      id="depth"
-      v-model="depth"
-      inputmode="decimal"
-      autocomplete="off"
-    ><button class="stone-button">Measured</button></span>
-  </form>
-  <form @submit.prevent="sendNote">
-    <label for="note">A note at this minute</label>
-    <span class="row"><input
-      id="note"
-      v-model="note"
-      maxlength="400"
-      autocomplete="off"
-    ><button class="stone-button">Note</button></span>
-  </form>
+  <ChoiceRow
+    v-if="vessels.length > 1"
+    legend="Read in"
+    :choices="vessels.map(key => ({ key, text: vesselText(plan, key), pressed: vessel === key }))"
+    @choose="one => vessel = one"
+  />
+  <ReadField
+    id="gross"
+    v-model="weight"
+    :label="`Pan on the scale, ${weightUnit()}`"
+    button="Weighed"
+    number
+    :hint="`Empty ${gramsText(tare?.vessel.massG ?? 0)}, ${tare?.massGuessed ? 'a guess' : 'weighed'}`"
+    @send="send('weighed')"
+  />
+  <ReadField
+    id="temp"
+    v-model="temperature"
+    :label="`Thermometer in the pan, ${degreesUnit()}`"
+    button="Read"
+    number
+    @send="send('temperature')"
+  />
+  <ReadField
+    id="depth"
+    v-model="depth"
+    label="Depth by a ruler, levelled, mm"
+    button="Measured"
+    number
+    @send="send('depth')"
+  />
+  <ReadField
+    id="note"
+    v-model="note"
+    label="A note at this minute"
+    button="Note"
+    @send="sendNote"
+  />
   <p
     v-if="trouble"
     class="danger"
@@ -111,14 +97,3 @@ function sendNote(): void {
     {{ trouble }}
   </p>
 </template>
-
-<style scoped>
-fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
-legend, label { font-weight: 600; padding: 0 0 0.3rem; display: block; }
-.marks { display: flex; flex-wrap: wrap; gap: 8px; }
-.marks .stone-button { min-height: 56px; padding-inline: 0.8rem; }
-.row { display: flex; gap: 8px; }
-.row input { flex: 1; min-width: 0; min-height: 56px; border-bottom-width: 5px; padding: 0 0.8rem; font-size: 1.25rem; }
-.row .stone-button { min-height: 56px; }
-form { display: grid; }
-</style>

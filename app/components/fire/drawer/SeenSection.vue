@@ -6,6 +6,8 @@ import { SLIPS, UPTAKE_PACES, type LiveCook } from '../../../../core/live/liveCo
 import type { CookPlan } from '../../../../core/live/plan'
 import { SIGN_WORDS } from '../../../../words/cook'
 import { SLIP_WORDS, UPTAKE_WORDS } from '../../../../words/repairs'
+import type { Marks } from '../panel'
+import ChoiceRow from './ChoiceRow.vue'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -14,10 +16,7 @@ const props = defineProps<{
   cook: LiveCook
 }>()
 
-const emit = defineEmits<{
-  /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
-}>()
+const emit = defineEmits<Marks>()
 
 /** Signs of a mass that can be seen, smelled or felt wherever something wet is cooked down. */
 const WET: readonly SignId[] = ['taken-up', 'leaves-sides', 'one-mass', 'fat-shows', 'tightened', 'dry']
@@ -38,71 +37,34 @@ const wentIn = computed(() => mainLine(props.plan.dish).slice(0, props.cook.stag
 </script>
 
 <template>
-  <fieldset v-if="signs.length > 0">
-    <legend>Seen, smelled, felt</legend>
-    <div class="marks">
-      <button
-        v-for="sign in signs"
-        :key="sign"
-        class="stone-button"
-        @click="emit('mark', 'sign.seen', { sign })"
-      >
-        {{ SIGN_WORDS[sign]?.marked ?? sign }}
-      </button>
-    </div>
-  </fieldset>
-  <fieldset v-if="wet">
-    <legend>Liquid is taken up</legend>
-    <div class="marks">
-      <button
-        v-for="pace in UPTAKE_PACES"
-        :key="pace"
-        class="stone-button"
-        @click="emit('mark', 'uptake.seen', { pace })"
-      >
-        {{ UPTAKE_WORDS[pace] }}
-      </button>
-    </div>
-  </fieldset>
-  <fieldset v-if="stage">
-    <legend>Left unstirred for</legend>
-    <div class="marks">
-      <button
-        v-for="seconds in LEFT"
-        :key="seconds"
-        class="stone-button"
-        @click="emit('mark', 'unstirred', { seconds })"
-      >
-        {{ seconds < 60 ? `${seconds} s` : `${seconds / 60} min` }}
-      </button>
-    </div>
-  </fieldset>
-  <fieldset v-if="stage">
-    <legend>A slip</legend>
-    <div class="marks">
-      <button
-        v-for="what in SLIPS"
-        :key="what"
-        class="stone-button"
-        @click="emit('mark', 'slip', { what })"
-      >
-        {{ SLIP_WORDS[what] }}
-      </button>
-      <button
-        v-for="ingredient in wentIn"
-        :key="ingredient"
-        class="stone-button"
-        @click="emit('mark', 'forgotten', { ingredient })"
-      >
-        Forgot the {{ ingredient.replaceAll('-', ' ') }}
-      </button>
-    </div>
-  </fieldset>
+  <ChoiceRow
+    v-if="signs.length > 0"
+    legend="Seen, smelled, felt"
+    :choices="signs.map(key => ({ key, text: SIGN_WORDS[key]?.marked ?? key }))"
+    @choose="sign => emit('mark', 'sign.seen', { sign })"
+  />
+  <ChoiceRow
+    v-if="wet"
+    legend="Liquid is taken up"
+    :choices="UPTAKE_PACES.map(key => ({ key, text: UPTAKE_WORDS[key] }))"
+    @choose="pace => emit('mark', 'uptake.seen', { pace })"
+  />
+  <ChoiceRow
+    v-if="stage"
+    legend="Left unstirred for"
+    :choices="LEFT.map(key => ({ key, text: key < 60 ? `${key} s` : `${key / 60} min` }))"
+    @choose="seconds => emit('mark', 'unstirred', { seconds })"
+  />
+  <ChoiceRow
+    v-if="stage"
+    legend="A slip"
+    :choices="SLIPS.map(key => ({ key, text: SLIP_WORDS[key] }))"
+    @choose="what => emit('mark', 'slip', { what })"
+  />
+  <ChoiceRow
+    v-if="stage && wentIn.length > 0"
+    legend="Left out"
+    :choices="wentIn.map(key => ({ key, text: `Forgot the ${key.replaceAll('-', ' ')}` }))"
+    @choose="ingredient => emit('mark', 'forgotten', { ingredient })"
+  />
 </template>
-
-<style scoped>
-fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
-legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
-.marks { display: flex; flex-wrap: wrap; gap: 8px; }
-.marks .stone-button { min-height: 56px; padding-inline: 0.8rem; }
-</style>

@@ -1,0 +1,49 @@
+<script setup lang="ts" generic="T extends string | number">
+/** One thing that can be pressed. */
+export interface Choice<Key> {
+  readonly key: Key
+  readonly text: string
+  /** Pressed or not, where that can be told. */
+  readonly pressed?: boolean
+  /** What a screen reader says, where the text alone does not say it. */
+  readonly label?: string
+}
+
+defineProps<{
+  /** What the choices are about. */
+  legend: string
+  /** The choices, in order. */
+  choices: readonly Choice<T>[]
+}>()
+
+const emit = defineEmits<{
+  /** One was pressed. */
+  choose: [key: T]
+}>()
+</script>
+
+<template>
+  <fieldset>
+    <legend>{{ legend }}</legend>
+    <div class="choices">
+      <button
+        v-for="one in choices"
+        :key="one.key"
+        type="button"
+        class="stone-button"
+        :aria-pressed="one.pressed"
+        :aria-label="one.label"
+        @click="emit('choose', one.key)"
+      >
+        {{ one.text }}
+      </button>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
+legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
+.choices { display: flex; flex-wrap: wrap; gap: 8px; }
+.choices .stone-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
+</style>
