@@ -16,18 +16,36 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
-const RATE = 60
-/** Seconds of the cook to wait before each action. */
-const WAITS = { 'start': 0, 'sign.nuts-golden': 250, 'begin.roast': 15, 'sign.aroma': 200, 'looks': 70, 'begin.pour': 15, 'begin.take-up': 50, 'sign.taken-up': 110, 'begin.enrich': 15, 'sign.leaves-sides': 220 }
+
+/** Moments of cooks: the dish, how long ago it was lit, what was marked since, s, and what is opened then. */
+const ROAST = {
+  dish: 'sweet-water-semolina', agoS: 500,
+  marks: [['cook.started', 0], ['sign.seen', 165, { sign: 'nuts-golden' }], ['stage.began', 180, { stage: 'roast' }], ['vessel.lit', 265, { vessel: 'pot' }], ['sign.seen', 430, { sign: 'aroma' }]],
+}
+const MOMENTS = {
+  'fire-roast': ROAST,
+  'fire-pour': {
+    dish: 'first-offering-semolina', agoS: 660,
+    marks: [['cook.started', 0], ['stage.began', 5, { stage: 'roast' }], ['vessel.lit', 320, { vessel: 'pot' }], ['sign.seen', 340, { sign: 'aroma' }], ['sign.seen', 590, { sign: 'boil', vessel: 'pot' }], ['looks.like', 600, { step: 'golden' }], ['stage.began', 620, { stage: 'pour' }], ['uptake.seen', 645, { pace: 'quickly' }]],
+  },
+  'fire-syrup': { dish: 'diamond-cashew', agoS: 400, marks: [['cook.started', 0], ['stage.began', 5, { stage: 'syrup' }], ['temperature', 380, { vessel: 'pan', tempC: 105 }]] },
+  'fire-vegetable': {
+    dish: 'cellar-beetroot', agoS: 1740,
+    marks: [['cook.started', 0], ['stage.began', 5, { stage: 'press' }], ['release.heard', 520, {}], ['stage.began', 900, { stage: 'wait' }], ['stage.began', 1500, { stage: 'soften' }]],
+  },
+  'fire-balls': {
+    dish: 'marble-gram-balls', agoS: 3000,
+    marks: [['cook.started', 0], ['stage.began', 5, { stage: 'roast' }], ['sign.seen', 900, { sign: 'aroma' }], ['looks.like', 1300, { step: 'golden' }], ['stage.began', 1400, { stage: 'cool' }], ['stage.began', 2650, { stage: 'rub-in' }], ['cook.finished', 2990]],
+  },
+  'fire-repair': {
+    dish: 'sweet-water-semolina', agoS: 840, opens: ['Something is wrong', 'runny, will not tighten'],
+    marks: [...ROAST.marks, ['looks.like', 560, { step: 'pale' }], ['sign.seen', 570, { sign: 'boil', vessel: 'pot' }], ['stage.began', 580, { stage: 'pour' }], ['stage.began', 640, { stage: 'take-up' }], ['flame.changed', 645, { vessel: 'pan', mark: 'm1' }]],
+  },
+}
 
 await session('light', { width: 1280, height: 800 }, async (page) => {
   await still(page, '/', '.arcade svg', 'hearth')
   await still(page, '/measure?dish=sweet-water-semolina', '.preview svg', 'measure')
-  await page.goto('/measure?dish=long-spoon-mung')
-  await page.getByRole('button', { name: 'Thickened milk' }).click()
-  await page.locator('.panel').waitFor()
-  await page.waitForTimeout(1200)
-  await page.screenshot({ path: join(out, 'measure-swap.png'), fullPage: true })
   await page.goto('/measure?dish=winter-market-carrot')
   await page.getByRole('button', { name: 'Its stages' }).click()
   await page.waitForTimeout(1500)
@@ -53,10 +71,10 @@ await session('light', { width: 1280, height: 800 }, async (page) => {
   await page.locator('.story').waitFor()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(out, 'batch.png') })
-  await cook(page, { 'roast': 'fire-roast', 'pour': 'fire-pour', 'enrich': 'fire-end' })
+  for (const [name, one] of Object.entries(MOMENTS)) await moment(page, one, name)
 })
-await session('dark', { width: 1280, height: 800 }, page => cook(page, { roast: 'fire-roast-dark' }))
-await session('light', { width: 390, height: 844 }, page => cook(page, { roast: 'fire-roast-phone' }))
+await session('dark', { width: 1280, height: 800 }, page => moment(page, ROAST, 'fire-roast-dark'))
+await session('light', { width: 390, height: 844 }, page => moment(page, ROAST, 'fire-roast-phone'))
 await browser.close()
 rmSync(folder, { recursive: true, force: true })
 
@@ -65,7 +83,7 @@ async function session(scheme, viewport, act) {
   cpSync(demo, data, { recursive: true })
   const port = 4700 + Math.floor(Math.random() * 200)
   const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    env: { ...process.env, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), HEARTH_DATA: data, HEARTH_CLOCK_RATE: String(RATE), HEARTH_CLOCK_ANCHOR: String(Date.now()) },
+    env: { ...process.env, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), HEARTH_DATA: data },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
   await new Promise(done => setTimeout(done, 2500))
@@ -83,28 +101,25 @@ async function still(page, path, ready, name) {
   await page.screenshot({ path: join(out, `${name}.png`) })
 }
 
-/** Cooks by what the screen puts first and takes a picture in the middle of the named stages. */
-async function cook(page, pictures) {
-  await page.goto('/measure?dish=sweet-water-semolina')
+/** Takes a picture of a cook as it stands after what was marked, and ends it. */
+async function moment(page, { dish, agoS, marks, opens = [] }, name) {
+  await page.goto(`/measure?dish=${dish}`)
   await page.getByRole('button', { name: 'Take it to the fire' }).click()
   await page.waitForURL(/fire/)
-  const wanted = { ...pictures }
-  const first = () => page.locator('[data-action]').first().getAttribute('data-action')
-  const second = async () => Number(await page.getAttribute('main', 'data-now'))
-  await page.locator('[data-action="start"]').waitFor()
-  for (let i = 0; i < 24 && Object.keys(wanted).length > 0; i++) {
-    const code = await first()
-    const until = (await second()) + (WAITS[code] ?? 0)
-    while ((await second()) < until && (await first()) === code) await page.waitForTimeout(80)
-    if ((await first()) !== code) continue
-    const stage = await page.getAttribute('main', 'data-stage')
-    if (wanted[stage] && code !== 'sign.aroma' && !code.startsWith('light.')) {
-      await page.waitForTimeout(500)
-      await page.screenshot({ path: join(out, `${wanted[stage]}.png`) })
-      delete wanted[stage]
-    }
-    await page.keyboard.press('Space')
-    if (code === 'looks') await page.keyboard.press('1')
-    await page.waitForTimeout(400)
+  const id = page.url().split('/').pop()
+  await page.getByText('kept on the hearth').waitFor()
+  const lit = Date.now() - agoS * 1000
+  const post = list => page.request.post(`/api/streams/${id}/observations`, {
+    data: { sentAt: Date.now(), observations: list.map(([kind, timeS, payload = {}], i) => ({ id: `${id.slice(0, 12)}-${kind}-${i}`, device: 'shots', number: i + 1, deviceTime: lit + timeS * 1000, kind, payload })) },
+  })
+  await page.waitForTimeout(1000)
+  await post(marks)
+  await page.reload()
+  await page.waitForTimeout(3500)
+  for (const button of opens) {
+    await page.getByRole('button', { name: button }).click()
+    await page.waitForTimeout(700)
   }
+  await page.screenshot({ path: join(out, `${name}.png`) })
+  if (!marks.some(([kind]) => kind === 'cook.finished')) await post([['cook.finished', agoS + 10]])
 }

@@ -50,7 +50,8 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
   const both = computed(() => (plan.value && cook.value ? { plan: plan.value, cook: cook.value } : null))
   return {
     cook, running, nowS, forecast, ahead: useRoastLook(plan, observations, cook, nowS), line, keystone, done,
-    main: computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan')),
+    /** Where the main line is now: in a pressure pan first, where there is one. */
+    main: computed(() => (plan.value ? (line.value[Math.max(0, cook.value?.stage ?? 0)]?.vessel ?? mainVessel(plan.value.dish)) : 'pan')),
     sides: computed(() => (plan.value ? sideStages(plan.value.dish).map(stage => stage.vessel) : [])),
     beside: computed(() => (both.value ? besideNow(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),
     syrup: computed(() => (both.value ? syrupNow(both.value.plan, both.value.cook, forecast.value) : null)),
@@ -92,7 +93,7 @@ function openWindows(
   done: number,
   nowS: number,
 ): OpenWindow[] {
-  if (!forecast || !cook) return []
+  if (!forecast || !cook || cook.finishedS !== null) return []
   const open = (id: OpenWindow['id'], window: Window | undefined): OpenWindow[] =>
     (window && window.late > nowS ? [{ id, fromS: Math.max(window.early, nowS), toS: window.late }] : [])
   return [

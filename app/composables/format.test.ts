@@ -8,6 +8,7 @@ describe('numbers as they are read', () => {
 
   it('windows are rounded to ten seconds: nothing finer is known', () => {
     expect(windowText(518.4, 724.9)).toBe('8:40–12:00')
+    expect(windowText(3010, 5613)).toBe('0:50–1:34 h')
   })
 
   it.each([[1.53, '1.5 g'], [43.6, '44 g'], [263, '265 g'], [1688, '1\u202F690 g'], [12345, '12\u202F345 g']])('%d g is %s', (grams, text) => {

@@ -3,16 +3,25 @@ import { clockText } from '../../words/clockText'
 
 export { clockText }
 
+/** From an hour on tens of seconds say nothing, s. */
+const HOUR_S = 3600
+
 /**
  * A window in minutes and seconds, rounded to ten seconds as nothing finer is known.
  *
  * @param early s
  * @param late s
- * @returns such as `8:40–12:00`
+ * @returns such as `8:40–12:00`; in hours and minutes, `0:50–1:34 h`, from an hour on
  */
 export function windowText(early: number, late: number): string {
   const round = (value: number): number => Math.round(value / 10) * 10
+  if (late >= HOUR_S) return `${hours(early)}–${hours(late)} h`
   return `${clockText(round(early))}–${clockText(round(late))}`
+}
+
+function hours(seconds: number): string {
+  const minutes = Math.round(seconds / 60)
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
 }
 
 const UNITS_KEY = 'yon-hearth.units'

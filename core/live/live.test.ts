@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { examplePlan, marked } from '../../test/support/plans'
+import { examplePlan, marked, starterPlan } from '../../test/support/plans'
 import { actionsOf } from './actions'
 import { cueOf } from './cue'
 import { flamesNow } from './flamesNow'
@@ -108,6 +108,16 @@ describe('flame and lid', () => {
     expect(asked.pot!.mark).toBe(plan.flames['sweet-water'])
     expect(flamesNow(plan, replay(plan, story.slice(0, 5))).pan!.mark).toBe('m2')
     expect(flamesNow(plan, replay(plan, story)).pan!.mark).toBe('off')
+  })
+
+  it('stand where the main line is: the pressure pan first, then the pan', () => {
+    const beet = starterPlan('cellar-beetroot')
+    const told = [marked(0, 0, 'cook.started'), marked(1, 5, 'stage.began', { stage: 'press' }), marked(2, 900, 'stage.began', { stage: 'wait' }), marked(3, 1500, 'stage.began', { stage: 'soften' })]
+    const at = (count: number) => {
+      const { 'pressure-pan': pressure, pan } = flamesNow(beet, replay(beet, told.slice(0, count)))
+      return [pressure!.mark === 'off', pan!.mark === 'off']
+    }
+    expect([2, 3, 4].map(at)).toEqual([[false, true], [true, true], [true, false]])
   })
 })
 

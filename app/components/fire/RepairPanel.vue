@@ -24,6 +24,8 @@ const offered = computed(() => {
   const milk = props.plan.dish.ingredients.some(one => one.part === 'milk' || one.part === 'milk-solids')
   return FAULTS.filter(one => (one.startsWith('slab') ? form === 'slab' : one.startsWith('balls') ? form === 'balls' : one.startsWith('syrup') ? syrup : one !== 'milk-split' || milk))
 })
+/** The cause that this cook's own record speaks for comes first. */
+const likely = computed(() => repair.value?.causes.find(one => one.record === 'for') ?? null)
 const percent = (share: number): string => `${Math.round(100 * share)} %`
 
 /** Amounts and what to read, in one line. */
@@ -97,6 +99,9 @@ function apply(remedy: Remedy): void {
       >
         {{ LOST_WORDS[repair.lost] }}
       </p>
+      <p v-if="likely">
+        <strong>Likely:</strong> {{ CAUSE_WORDS[likely.cause] }} <span class="soft small">{{ RECORD_WORDS[likely.record] }}</span>
+      </p>
       <article
         v-for="remedy in repair.remedies"
         :key="remedy.way + amounts(remedy).join()"
@@ -132,13 +137,14 @@ function apply(remedy: Remedy): void {
         </button>
       </article>
       <section
+        v-if="repair.causes.some(each => each !== likely)"
         class="slab"
         aria-label="Likely causes"
       >
-        <h3>Why, likely</h3>
+        <h3>{{ likely ? 'Else it may be' : 'Why, likely' }}</h3>
         <ul>
           <li
-            v-for="one in repair.causes"
+            v-for="one in repair.causes.filter(each => each !== likely)"
             :key="one.cause"
             :class="{ soft: one.record === 'against' }"
           >
