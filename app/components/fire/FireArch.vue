@@ -25,10 +25,16 @@ const SHOWN = new Set(['sign.seen', 'looks.like', 'weighed', 'temperature', 'dep
 /** The turning point has the dish's own name. */
 const labels = computed(() => ({ aroma: 'smell', pour: turnText(props.plan.dish).toLowerCase(), end: 'end' }))
 const shape = computed(() => (props.narrow
-  ? { width: 390, height: 430, stone: 34, margin: 34 }
+  ? { width: 390, height: 430, stone: 26, margin: 30 }
   : { width: 880, height: 628, stone: 60, margin: 72 }))
 const cook = computed(() => props.fire.cook.value)
 const nowS = computed(() => props.fire.nowS.value)
+/** From an hour on the seconds are small: the clock keeps its width. */
+const clock = computed(() => {
+  const text = clockText(nowS.value)
+  const cut = text.split(':').length > 2 ? text.lastIndexOf(':') : text.length
+  return { large: text.slice(0, cut), small: text.slice(cut) }
+})
 const bands = computed(() => props.fire.windows.value.map((one): ArchBand => ({
   id: one.id, kind: one.id === 'pour' ? 'turn' : 'sign', label: labels.value[one.id], fromS: one.fromS, toS: one.toS, times: windowText(one.fromS, one.toS),
 })))
@@ -94,7 +100,10 @@ const detail = computed(() => {
           role="timer"
           aria-live="off"
         >
-          {{ clockText(nowS) }}
+          {{ clock.large }}<span
+            v-if="clock.small"
+            class="seconds"
+          >{{ clock.small }}</span>
         </p>
         <p
           class="cue"
@@ -141,6 +150,7 @@ const detail = computed(() => {
 .hearth :deep(svg.arch) { height: 100%; width: 100%; }
 .opening { position: absolute; inset: 23% 19% 0; display: flex; flex-direction: column; align-items: center; text-align: center; }
 .clock { font-size: 96px; line-height: 0.95; font-weight: 480; letter-spacing: -1px; font-variant-numeric: tabular-nums; }
+.seconds { font-size: 0.5em; }
 .cue { font: 650 2.15rem/1.1 var(--voice); margin-top: 6px; max-width: 13em; text-wrap: balance; }
 .detail { font-size: 1.4rem; margin-top: 6px; min-height: 1.4em; }
 .pan { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
@@ -151,11 +161,11 @@ const detail = computed(() => {
 @media (max-width: 700px) {
   .hearth { container-type: inline-size; display: block; }
   .frame { width: 100%; height: auto; aspect-ratio: 390 / 430; }
-  .opening { inset: 23% 18% 0; }
+  .opening { inset: 25% 16% 0; }
   .clock { font-size: 84px; }
   .cue { font-size: 1.75rem; }
   .detail { font-size: 1.125rem; }
-  .pan { width: 100%; }
+  .pan { width: 84%; }
   .under { font-size: 0.875rem; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
