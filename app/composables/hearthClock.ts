@@ -58,6 +58,18 @@ async function readClock(): Promise<void> {
   }
 }
 
+/** Until then the clock is not drawn anew, ms of the steady clock. */
+let heldUntil = 0
+
+/**
+ * Holds the drawing of the clock for a moment: a mark is drawn first.
+ *
+ * @param forMs how long, ms of the hearth's clock
+ */
+export function holdClock(forMs: number): void {
+  heldUntil = performance.now() + forMs / Math.max(1, anchor.rate)
+}
+
 /** A clock that runs faster is drawn oftener, but no oftener than this, real ms. */
 const LEAST_MS = 40
 
@@ -70,7 +82,7 @@ const LEAST_MS = 40
 export function useHearthTime(everyMs = 200): Readonly<Ref<number>> {
   const now = ref(hearthNow())
   const timer = setInterval(() => {
-    now.value = hearthNow()
+    if (performance.now() >= heldUntil) now.value = hearthNow()
   }, Math.max(LEAST_MS, everyMs / hearthRate()))
   onScopeDispose(() => clearInterval(timer))
   return readonly(now)

@@ -141,6 +141,21 @@ describe('the clock of the page', () => {
     expect(Math.abs(hearthNow() - 1_000_000)).toBeLessThan(600 * 200)
   })
 
+  it('stands still for a moment after a mark, and then is right again', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'performance', 'setTimeout'] })
+    const { effectScope } = await import('vue')
+    const { holdClock, useHearthTime } = await import('./hearthClock')
+    const scope = effectScope()
+    const now = scope.run(() => useHearthTime(100))!
+    const began = now.value
+    holdClock(150)
+    vi.advanceTimersByTime(140)
+    expect(now.value).toBe(began)
+    vi.advanceTimersByTime(160)
+    expect(now.value - began).toBe(300)
+    scope.stop()
+  })
+
   it('goes on by the difference last known where the hearth is away', async () => {
     localStorage.setItem('yon-hearth.clock', JSON.stringify({ ahead: 120_000, rate: 1 }))
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('away')))

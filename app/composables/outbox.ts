@@ -4,7 +4,7 @@ import { CookPlanSchema } from '../../contracts/cook'
 import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../contracts/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { Anything, ask, isForLater } from './api'
-import { hearthNow, hearthRate } from './hearthClock'
+import { hearthNow, hearthRate, holdClock } from './hearthClock'
 
 const PREFIX = 'yon-hearth.out.'
 const DEVICE = 'yon-hearth.device'
@@ -91,6 +91,7 @@ export function keepObservation(stream: string, kind: string, payload: Readonly<
 function put(key: string, entry: Entry): void {
   localStorage.setItem(key, JSON.stringify(entry))
   waiting.value++
+  holdClock(DRAWN_MS)
   soon ??= setTimeout(() => void flush(), DRAWN_MS / Math.max(1, hearthRate()))
 }
 
