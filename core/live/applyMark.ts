@@ -2,6 +2,7 @@ import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
 import { COLOUR_STEPS, SIGN_IDS } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
+import { AFTER_KINDS, APPLY_AFTER, type AfterKind } from './afterFire'
 import { SLIPS, UPTAKE_PACES, type CookDraft, type Marked, type PanChange } from './liveCook'
 import type { KnownKind } from './observation'
 import type { CookPlan } from './plan'
@@ -80,6 +81,7 @@ const KINDS: Readonly<Record<Exclude<KnownKind, 'corrected' | 'withdrawn'>, Appl
     cook.outcome = { faults, line: typeof payload.line === 'string' ? payload.line : '' }
     return true
   },
+  ...Object.fromEntries(AFTER_KINDS.map(kind => [kind, ({ cook, id, timeS, payload }: Mark) => APPLY_AFTER[kind]({ after: cook.after, id, timeS, payload })])) as Record<AfterKind, Apply>,
 }
 
 /**

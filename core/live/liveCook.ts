@@ -1,4 +1,5 @@
 import type { ColourStep, SignId } from '../dish/signIds'
+import type { AfterDraft, AfterFire } from './afterFire'
 import type { Composition } from './plan'
 import type { Moment } from './resolveCorrections'
 
@@ -77,7 +78,8 @@ export interface LiveCook {
   readonly offFireS: number | null
   readonly finishedS: number | null
   readonly outcome: Outcome | null
+  readonly after: AfterFire
 }
 
 /** A cook while it is replayed. */
-export type CookDraft = { -readonly [K in keyof LiveCook]: LiveCook[K] extends readonly (infer T)[] ? T[] : LiveCook[K] }
+export type CookDraft = { -readonly [K in keyof Omit<LiveCook, 'after'>]: LiveCook[K] extends readonly (infer T)[] ? T[] : LiveCook[K] } & { after: AfterDraft }

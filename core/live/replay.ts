@@ -1,4 +1,5 @@
 import { mainLine } from '../dish/mainLine'
+import { NOTHING_AFTER } from './afterFire'
 import { applyMark } from './applyMark'
 import type { CookDraft, LiveCook } from './liveCook'
 import { KNOWN_KINDS, type Observation } from './observation'
@@ -25,6 +26,7 @@ export function replay(plan: CookPlan, observations: readonly Observation[]): Li
     signs: [], looks: [], controls: [], lit: {}, ready: {}, weighings: [], temperatures: [], depths: [], uptakes: [], releases: [], changes: [],
     forgotten: [], keptBack: [], restPoured: [], unstirred: [], slips: [], notYet: [], checked: [], unsure: [], steps: {}, notes: [],
     offFireS: null, finishedS: null, outcome: null,
+    after: { ...NOTHING_AFTER, places: [], givenOut: [], changed: [] },
   }
   for (const moment of moments) {
     const timeS = started ? Math.max(0, (moment.atMs - started.atMs) / 1000) : 0
