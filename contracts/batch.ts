@@ -1,6 +1,10 @@
 import { z } from 'zod'
 import type { BatchPicture, BatchSummary } from '../core/batch/summary'
+import { END_FAULTS } from '../core/faults/endFaults'
+import { FAMILY_IDS } from '../core/family/family'
 import type { Forecast } from '../core/forecast/forecast'
+import { PLACES, type Place } from '../core/keeping/keepingOf'
+import { LIKINGS, type Liked } from '../core/live/afterFire'
 import type { CookPlan } from '../core/live/plan'
 import { CookPlanSchema } from './cook'
 import { ForecastSchema } from './forecast'
@@ -8,7 +12,7 @@ import { Id, Millis, Name } from './ids'
 import { StoredObservationSchema, type StoredObservation } from './observation'
 
 /** Faults a batch may be said to have. */
-export const FAULTS = ['burnt', 'raw-taste', 'gluey', 'hard-grain', 'lumpy', 'runny', 'dry', 'greasy', 'too-sweet', 'not-sweet'] as const
+export const FAULTS = END_FAULTS
 
 const Hex = z.string().regex(/^#[0-9a-f]{6}$/)
 const StoneSchema = z.strictObject({ fromS: z.number(), toS: z.number(), colour: Hex })
@@ -34,7 +38,34 @@ export const BatchPictureSchema = BatchSummarySchema.pick({
   stones: true, keystoneS: true, endS: true, baseG: true, finishedG: true, weighed: true, darkestStep: true, faults: true, line: true,
 }) satisfies z.ZodType<BatchPicture>
 
-const lineShape = { id: Id, dishId: Id, dish: Name, startedAt: Millis, note: z.string() }
+const LikedSchema = z.strictObject({ sweetness: z.enum(LIKINGS).optional(), softness: z.enum(LIKINGS).optional(), richness: z.enum(LIKINGS).optional() }) satisfies z.ZodType<Liked>
+
+/** What of a batch is in the house, until when, and how it was liked. Times in ms since 1970, masses in g. */
+export const BatchAfterSchema = z.strictObject({
+  massG: z.number(), leftG: z.number(), place: z.enum(PLACES), madeAt: Millis, readyAt: Millis, eatBy: z.tuple([Millis, Millis]),
+  coldSoon: z.boolean(), liked: LikedSchema,
+})
+export interface BatchAfter {
+  readonly massG: number
+  readonly leftG: number
+  readonly place: Place
+  readonly madeAt: number
+  readonly readyAt: number
+  /** Eat it by the first, throw out what is left after the second. */
+  readonly eatBy: readonly [number, number]
+  /** Into the cold within two hours. */
+  readonly coldSoon: boolean
+  readonly liked: Liked
+}
+
+const Thing = z.strictObject({ id: z.string().max(64), name: z.string().max(60) }).nullable()
+/** A pan or fire as it was called then; null where none is known. */
+export type BatchThing = { readonly id: string, readonly name: string } | null
+
+const lineShape = {
+  id: Id, dishId: Id, dish: Name, startedAt: Millis, note: z.string(), family: z.string().nullable(), version: z.number().int().nullable(), pan: Thing, fire: Thing,
+  after: BatchAfterSchema.nullable(),
+}
 
 /** One line of the list of batches. */
 export const BatchListLineSchema = z.strictObject({ ...lineShape, summary: BatchPictureSchema })
@@ -45,6 +76,13 @@ export interface BatchListLine {
   readonly startedAt: number
   readonly summary: BatchPicture
   readonly note: string
+  readonly family: string | null
+  /** Version of the dish it was cooked by. */
+  readonly version: number | null
+  readonly pan: BatchThing
+  readonly fire: BatchThing
+  /** Null for batches from before anything was kept of what comes after the fire. */
+  readonly after: BatchAfter | null
 }
 
 /** One batch of the ledger with its whole summary. */
@@ -55,12 +93,40 @@ export interface BatchLine extends BatchListLine { readonly summary: BatchSummar
 export const BatchPageSchema = z.strictObject({ batches: z.array(BatchListLineSchema), next: z.string().nullable() })
 export interface BatchPage { readonly batches: readonly BatchListLine[], readonly next: string | null }
 
+/** Quarters of the year: December to February, and so on. */
+export const SEASONS = ['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'] as const
+export type Season = (typeof SEASONS)[number]
+
+/** What the ledger is filtered by. A fault may be `any` or `none`. */
+export const BatchFilterSchema = z.strictObject({
+  dish: Id.optional(),
+  family: z.enum(FAMILY_IDS).optional(),
+  fault: z.union([z.enum(END_FAULTS), z.literal('any'), z.literal('none')]).optional(),
+  pan: Id.optional(),
+  fire: Id.optional(),
+  season: z.enum(SEASONS).optional(),
+})
+export type BatchFilter = z.infer<typeof BatchFilterSchema>
+
 /** Query of the list of batches. */
-export const BatchQuerySchema = z.strictObject({
+export const BatchQuerySchema = BatchFilterSchema.extend({
   limit: z.coerce.number().int().min(1).max(200).default(60),
   cursor: z.string().max(100).optional(),
-  dish: Id.optional(),
+  /** Only batches begun before it. */
+  before: z.coerce.number().int().min(0).optional(),
 })
+export type BatchQuery = z.infer<typeof BatchQuerySchema>
+
+const Count = z.strictObject({ id: z.string(), name: z.string(), count: z.number().int() })
+/** How many batches there are, how many came right, and what they can be filtered by. */
+export const BatchTallySchema = z.strictObject({
+  count: z.number().int(), right: z.number().int(), oldest: Millis.nullable(), newest: Millis.nullable(),
+  dishes: z.array(Count), families: z.array(Count), faults: z.array(Count), pans: z.array(Count), fires: z.array(Count), seasons: z.array(Count),
+})
+export type BatchTally = z.infer<typeof BatchTallySchema>
+
+/** A batch that is still in the house. */
+export const InHouseSchema = z.strictObject({ batches: z.array(BatchListLineSchema) })
 
 /** A whole batch, as it can be taken away. */
 export const BatchSchema = z.strictObject({

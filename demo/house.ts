@@ -40,6 +40,12 @@ export const DEMO_KITCHEN: Kitchen = {
 /** What nobody in the house knows: how their fires and foods really are. */
 export const HIDDEN = { mainFire: 0.84, otherFire: 1.08, browningRate: 0.00062, kept: 0.915, aromaDose: 38 } as const
 
+/** Something that happened after the fire: h after it was finished, kind and payload of the mark. */
+export type Afterwards = readonly [hours: number, kind: string, payload: Readonly<Record<string, unknown>>]
+
+/** What becomes of a batch where nothing else is said: eaten up by the next day. */
+export const EATEN_UP: readonly Afterwards[] = [[20, 'gone', {}]]
+
 /** One past batch of the demo house: when, how much, in what, and how the cook behaved that day. */
 export interface DemoBatch {
   /** Days before today, and hour of the day. */
@@ -55,6 +61,7 @@ export interface DemoBatch {
   readonly weighs: boolean
   readonly faults: readonly string[]
   readonly line: string
+  readonly after?: readonly Afterwards[]
 }
 
 /** Eleven batches of one dish that differ believably; what happens in them is computed, not written here. */
@@ -65,10 +72,10 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   { daysAgo: 110, hour: 19, baseG: 255, pan: 'wide', roast: 'm5', pourLate: 1.75, endLate: 0.9, weighs: true, faults: ['burnt'], line: 'Strong flame and the telephone.' },
   { daysAgo: 92, hour: 17, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.1, endLate: 1.5, weighs: true, faults: ['dry'], line: 'Stirred on while looking for the lid.' },
   { daysAgo: 71, hour: 9, baseG: 380, pan: 'wide', roast: 'm4', pourLate: 1.0, endLate: 1.0, weighs: true, faults: [], line: 'Nine at the table, nothing left.' },
-  { daysAgo: 55, hour: 18, baseG: 255, pan: 'iron', roast: 'm4', pourLate: 1.2, endLate: 1.05, weighs: true, faults: [], line: 'A shade deeper, everyone asked for it again.' },
+  { daysAgo: 55, hour: 18, baseG: 255, pan: 'iron', roast: 'm4', pourLate: 1.2, endLate: 1.05, weighs: true, faults: [], line: 'A shade deeper, everyone asked for it again.', after: [[3, 'liked', { sweetness: 'right', softness: 'right', richness: 'right' }], [20, 'gone', {}]] },
   { daysAgo: 40, hour: 17, baseG: 130, pan: 'iron', roast: 'm2', pourLate: 1.0, endLate: 0.72, weighs: true, faults: ['runny'], line: 'Small batch, took it off too soon.' },
   { daysAgo: 24, hour: 10, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.08, endLate: 1.0, weighs: true, faults: [], line: '' },
-  { daysAgo: 12, hour: 18, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.0, endLate: 1.04, weighs: true, faults: [], line: 'Just as Leela used to make it.' },
+  { daysAgo: 12, hour: 18, baseG: 255, pan: 'wide', roast: 'm3', pourLate: 1.0, endLate: 1.04, weighs: true, faults: [], line: 'Just as Leela used to make it.', after: [[2, 'liked', { sweetness: 'less', softness: 'right', richness: 'right' }], [20, 'gone', {}]] },
   { daysAgo: 4, hour: 17, baseG: 320, pan: 'wide', roast: 'm3', pourLate: 1.05, endLate: 1.0, weighs: true, faults: [], line: '' },
 ]
 

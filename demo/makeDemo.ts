@@ -6,7 +6,7 @@ import { stock } from '../server/services/stock'
 import { cookBatch } from './cookBatch'
 import { boilOnce } from './boilOnce'
 import { cookOtherBatch, OTHER_BATCHES } from './otherBatch'
-import { DEMO_BATCHES, DEMO_KITCHEN, demoStore } from './house'
+import { DEMO_BATCHES, DEMO_KITCHEN, demoStore, EATEN_UP } from './house'
 
 const DAY_MS = 86_400_000
 /** The house did its boil check so long ago. */
@@ -32,16 +32,17 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
   await stock(hearth)
   const dish = stageDish(await hearth.dishes.one(STARTER_DISHES[0]!.id))
   const midnight = Math.floor(todayMs / DAY_MS) * DAY_MS
-  const at = (batch: { readonly daysAgo: number, readonly hour: number }, i: number): number => midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
+  const at = (batch: { readonly daysAgo: number, readonly hour: number }, i: number): number =>
+    (Number.isInteger(batch.daysAgo) ? midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000 : todayMs - batch.daysAgo * DAY_MS)
   const days = [
-    ...DEMO_BATCHES.map((batch, i) => ({ startedAt: at(batch, i), cook: (evidence: readonly Evidence[], startedAt: number) => cookBatch(dish, batch, evidence, startedAt, 401 + i) })),
+    ...DEMO_BATCHES.map((batch, i) => ({ startedAt: at(batch, i), after: batch.after ?? EATEN_UP, cook: (evidence: readonly Evidence[], startedAt: number) => cookBatch(dish, batch, evidence, startedAt, 401 + i) })),
     ...OTHER_BATCHES.map((batch, i) => ({
-      startedAt: at(batch, i), cook: async (evidence: readonly Evidence[], startedAt: number) => cookOtherBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
+      startedAt: at(batch, i), after: batch.after ?? EATEN_UP, cook: async (evidence: readonly Evidence[], startedAt: number) => cookOtherBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
     })),
   ].sort((p, q) => p.startedAt - q.startedAt)
   let boiled = false
   const boilAt = midnight - BOILED_DAYS_AGO * DAY_MS + 10 * 3_600_000
-  for (const { startedAt, cook } of days) {
+  for (const { startedAt, cook, after } of days) {
     if (startedAt > boilAt && !boiled) {
       boiled = true
       nowMs = boilAt
@@ -53,6 +54,13 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
     for (const observation of cooked.observations) {
       nowMs = observation.deviceTime + 300
       await hearth.append(cooked.plan.id, { sentAt: observation.deviceTime, observations: [observation] })
+    }
+    await hearth.settled()
+    const endedAt = cooked.observations.at(-1)!.deviceTime
+    for (const [i, [hours, kind, payload]] of after.entries()) {
+      nowMs = Math.round(endedAt + hours * 3_600_000)
+      if (nowMs > todayMs) continue
+      await hearth.append(cooked.plan.id, { sentAt: nowMs, observations: [{ id: `${cooked.plan.id}-after-${i}`, device: 'kitchen-tablet', number: 900 + i, deviceTime: nowMs, kind, payload }] })
     }
     await hearth.settled()
   }

@@ -10,7 +10,7 @@ import { planCook } from '../core/live/planCook'
 import { seededRandom } from '../core/random/seededRandom'
 import { drawTruth, normal, runTruth } from '../devices/imaginaryPan'
 import { Story, type CookedBatch } from './cookBatch'
-import { DEMO_KITCHEN, HIDDEN } from './house'
+import { DEMO_KITCHEN, HIDDEN, type Afterwards } from './house'
 
 /** One past batch of a dish of another family. */
 export interface OtherBatch {
@@ -22,6 +22,7 @@ export interface OtherBatch {
   readonly endLate: number
   readonly faults: readonly string[]
   readonly line: string
+  readonly after?: readonly Afterwards[]
 }
 
 /** Batches of other families: invented days of the same house. */
@@ -30,7 +31,16 @@ export const OTHER_BATCHES: readonly OtherBatch[] = [
   { dish: 'winter-market-carrot', daysAgo: 48, hour: 16, baseG: 850, endLate: 1.05, faults: [], line: 'Two glasses of patience.' },
   { dish: 'brick-kiln-wheat', daysAgo: 31, hour: 7, baseG: 180, endLate: 1, faults: ['greasy'], line: 'A spoon of ghee too many.' },
   { dish: 'tide-line-coconut', daysAgo: 18, hour: 20, baseG: 280, endLate: 1.04, faults: [], line: 'Cut into diamonds while the rain came down.' },
-  { dish: 'winter-market-carrot', daysAgo: 8, hour: 17, baseG: 1000, endLate: 0.85, faults: ['runny'], line: 'Guests at the door, off the fire too soon.' },
+  { dish: 'winter-market-carrot', daysAgo: 8, hour: 17, baseG: 1000, endLate: 0.85, faults: ['runny'], line: 'Guests at the door, off the fire too soon.', after: [[0.5, 'liked', { sweetness: 'right', softness: 'less' }], [18, 'gone', {}]] },
+  { dish: 'marble-gram-balls', daysAgo: 3, hour: 16, baseG: 260, endLate: 1, faults: [], line: 'Rolled with both aunts at the table.', after: [[0.4, 'shaped', { way: 'balls', eachG: 28 }], [5, 'given.out', { massG: 168, to: 'eaten' }], [26, 'given.out', { massG: 140, to: 'given' }], [27, 'liked', { sweetness: 'right', softness: 'right', richness: 'right' }]] },
+  {
+    dish: 'winter-market-carrot', daysAgo: 1.15, hour: 0, baseG: 900, endLate: 1.02, faults: [], line: '',
+    after: [[0.6, 'given.out', { massG: 360, to: 'eaten' }], [1.2, 'put.away', { place: 'cold' }], [2, 'liked', { sweetness: 'less', softness: 'right', richness: 'right' }]],
+  },
+  {
+    dish: 'diamond-cashew', daysAgo: 0.055, hour: 0, baseG: 300, endLate: 1, faults: [], line: '',
+    after: [[0.06, 'step.done', { stage: 'spread' }], [0.07, 'shaped', { way: 'tray', tray: { name: 'Baking tin', shape: 'rectangle', widthMm: 180, lengthMm: 240, depthMm: 35 }, cut: { firstMm: 240 / 7, secondMm: 240 / 7, turnDeg: 0, slantDeg: 60 } }]],
+  },
 ]
 
 /** Error of a tap in log time since the stage began, and of the scale, g. */

@@ -101,6 +101,7 @@ export const DOING_WORDS: Readonly<Record<string, string>> = {
 export const FAULT_WORDS: Readonly<Record<string, string>> = {
   'burnt': 'burnt note', 'raw-taste': 'raw taste', 'gluey': 'gluey', 'hard-grain': 'hard grain', 'lumpy': 'lumpy',
   'runny': 'runny', 'dry': 'dry', 'greasy': 'greasy', 'too-sweet': 'too sweet', 'not-sweet': 'not sweet enough',
+  'slab-soft': 'slab too soft', 'slab-hard': 'slab too hard', 'grainy': 'sugar back to grain', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk split',
 }
 
 /** Kinds of moments in the ledger and in taking back. */
@@ -110,6 +111,7 @@ export const KIND_WORDS: Readonly<Record<string, string>> = {
   'depth.measured': 'depth', 'uptake.seen': 'taken up', 'release.heard': 'release heard', 'added': 'went in', 'repaired': 'put right',
   'forgotten': 'forgotten', 'kept.back': 'kept back', 'rest.poured': 'rest poured', 'unstirred': 'left unstirred', 'slip': 'slip', 'not.yet': 'not yet',
   'checked': 'looked into', 'reading.unsure': 'scale, unsure', 'step.done': 'done', 'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
+  'shaped': 'shaped', 'put.away': 'put away', 'given.out': 'given out', 'gone': 'nothing left', 'liked': 'how it was liked', 'dish.changed': 'dish changed',
 }
 
 /**

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { outboxState } from '../composables/outbox'
+import HouseMark from './HouseMark.vue'
 
 defineProps<{
   /** True while at least one cook is live: Fire then stands in the navigation. */
@@ -19,12 +20,7 @@ const { waiting, reachable } = outboxState
       to="/"
       class="mark"
     >
-      <svg
-        viewBox="0 0 64 64"
-        width="36"
-        height="36"
-        aria-hidden="true"
-      ><path d="M10 58V32a22 22 0 0 1 19.5-21.9V17.2A15 15 0 0 0 17 32v26zM54 58V32A22 22 0 0 0 34.5 10.1V17.2A15 15 0 0 1 47 32v26z" /></svg>
+      <HouseMark :size="36" />
       <span>Yon Hearth</span>
     </NuxtLink>
     <nav aria-label="Places">
@@ -35,6 +31,10 @@ const { waiting, reachable } = outboxState
         v-if="live"
         :to="`/fire/${live}`"
       >Fire</NuxtLink>
+      <NuxtLink
+        to="/tray"
+        :class="{ within: $route.path.startsWith('/tray/') }"
+      >Tray</NuxtLink>
       <NuxtLink
         to="/ledger"
         :class="{ within: $route.path.startsWith('/ledger/') }"
@@ -59,7 +59,6 @@ const { waiting, reachable } = outboxState
 .skip { position: absolute; left: -9999px; }
 .skip:focus { left: 12px; top: 8px; background: var(--wall-raised); padding: 0.5rem 1rem; z-index: 5; }
 .mark { display: flex; align-items: center; gap: 0.8rem; font: 650 1.45rem var(--voice); text-decoration: none; }
-.mark svg { fill: var(--ink); }
 nav { display: flex; gap: 0.2rem; }
 nav a { padding: 0.55rem 0.8rem 0.45rem; text-decoration: none; color: var(--ink-soft); font-size: 1.125rem; border-bottom: 4px solid transparent; }
 nav a:hover { color: var(--ink); }

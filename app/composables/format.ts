@@ -97,3 +97,52 @@ export function dayText(ms: number): string {
 export function timeOfDay(ms: number): string {
   return new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' }).format(ms)
 }
+
+const MM_PER_INCH = 25.4
+
+/**
+ * A length as a ruler reads it, in the units of the house.
+ *
+ * @param mm mm
+ * @returns such as `4.2 cm`, `18 mm` below two centimetres, or `1.7 in`
+ */
+export function lengthText(mm: number): string {
+  if (unitsInUse.value === 'imperial') return `${Math.round(mm / MM_PER_INCH * 10) / 10} in`
+  return mm < 20 ? `${Math.round(mm)} mm` : `${Math.round(mm) / 10} cm`
+}
+
+/**
+ * A moment near today, with its day where that is another one.
+ *
+ * @param ms ms since 1970
+ * @param nowMs the hearth's time
+ * @returns such as `7:42 pm`, `tomorrow 9:10 am`, `Sat 28 Nov, 9:10 am`
+ */
+export function momentText(ms: number, nowMs: number): string {
+  const days = daysApart(ms, nowMs)
+  const time = timeOfDay(ms)
+  if (days === 0) return time
+  if (days === 1) return `tomorrow ${time}`
+  return days === -1 ? `yesterday ${time}` : `${weekdayText(ms)}, ${time}`
+}
+
+/**
+ * A day near today.
+ *
+ * @param ms ms since 1970
+ * @param nowMs the hearth's time
+ * @returns `today`, `tomorrow`, `yesterday`, or such as `Sat 28 Nov`
+ */
+export function nearDayText(ms: number, nowMs: number): string {
+  const days = daysApart(ms, nowMs)
+  return ({ 0: 'today', 1: 'tomorrow', [-1]: 'yesterday' } as Readonly<Record<number, string>>)[days] ?? weekdayText(ms)
+}
+
+function weekdayText(ms: number): string {
+  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(ms).replace(',', '')
+}
+
+function daysApart(ms: number, nowMs: number): number {
+  const day = (at: number): number => new Date(at).setHours(0, 0, 0, 0)
+  return Math.round((day(ms) - day(nowMs)) / 86_400_000)
+}

@@ -84,19 +84,20 @@ describe('bringing a portion back', () => {
   const contents = { waterG: 300, solidsG: 150, fatG: 90, sugarG: 200, nutsG: 10 }
 
   it('takes it out of the cold in time, the thicker the earlier', () => {
-    const thin = bringBack(contents, 200, 'room', true, 15, 26, 300)
-    const thick = bringBack(contents, 200, 'room', true, 40, 26, 300)
+    const thin = bringBack(contents, 200, 'room', true, 15, 26, 300, false)
+    const thick = bringBack(contents, 200, 'room', true, 40, 26, 300, false)
     expect(thin.outAheadS).toBeGreaterThan(300)
     expect(thick.outAheadS).toBeGreaterThan(thin.outAheadS)
-    expect(bringBack(contents, 200, 'cold', true, 15, 26, 300)).toEqual({ outAheadS: 0, warmed: null })
-    expect(bringBack(contents, 200, 'room', false, 15, 26, 300).outAheadS).toBe(0)
+    expect(bringBack(contents, 200, 'room', true, 120, 26, 300, true).outAheadS).toBe(7200)
+    expect(bringBack(contents, 200, 'cold', true, 15, 26, 300, false)).toEqual({ outAheadS: 0, warmed: null })
+    expect(bringBack(contents, 200, 'room', false, 15, 26, 300, false).outAheadS).toBe(0)
   })
 
   it('warms a moist one with milk and a dry one with ghee', () => {
-    const moist = bringBack(contents, 200, 'hot', true, 20, 26, 300).warmed!
+    const moist = bringBack(contents, 200, 'hot', true, 20, 26, 300, false).warmed!
     expect(moist.spoonOf).toBe('milk')
     expect(moist.seconds).toBeGreaterThan(60)
     expect(moist.seconds).toBeLessThan(900)
-    expect(bringBack({ ...contents, waterG: 10 }, 200, 'hot', false, 20, 26, 300).warmed!.spoonOf).toBe('ghee')
+    expect(bringBack({ ...contents, waterG: 10 }, 200, 'hot', false, 20, 26, 300, false).warmed!.spoonOf).toBe('ghee')
   })
 })

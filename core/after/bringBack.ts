@@ -18,17 +18,19 @@ export interface BringBack {
 }
 
 const COLD_C = 5
-/** How warm it is eaten, °C (estimates), and how near the room counts as the room, K. */
+/** How warm it is eaten, °C, and within how much of the room it has lost its chill, K (estimates). */
 const EATEN_C: Readonly<Record<'hot' | 'warm', number>> = { hot: 65, warm: 48 }
-const NEAR_ROOM_K = 3
+const NEAR_ROOM_K = 6
+/** What perishes stands out of the cold no longer, s. */
+const MOST_OUT_S = 2 * 3600
 /** Of a low flame's power so much comes into what is warmed (estimate). */
 const INTO_FOOD = 0.6
 const LOSES = constant('warmingLoses')
 const LOSES_FAT = constant('warmingFat')
 
 /**
- * How to bring a portion back: out of the cold early enough to lose its chill, and, where it is wanted hot, warmed with a
- * spoon of what it loses: milk where it is moist, ghee where it is dry.
+ * How to bring a portion back: out of the cold early enough to lose its chill, what perishes two hours at most; or, where it
+ * is wanted warm, warmed straight from the cold with a spoon of what it loses: milk where it is moist, ghee where it is dry.
  *
  * @param contents of the whole, g
  * @param portionG to be eaten now, g, 1 to 50 000
@@ -37,20 +39,21 @@ const LOSES_FAT = constant('warmingFat')
  * @param thickMm of the layer or ball, mm, 2 to 150
  * @param roomC of the room, °C, 8 to 50
  * @param lowW power of the lowest flame mark, W, 20 to 6000
+ * @param perishes whether it may not stand in the room for long
  * @returns what to do, and how long ahead
  * @throws CoreError `out-of-range`
  */
-export function bringBack(contents: PanContents, portionG: number, served: ServedAs, cold: boolean, thickMm: number, roomC: number, lowW: number): BringBack {
+export function bringBack(contents: PanContents, portionG: number, served: ServedAs, cold: boolean, thickMm: number, roomC: number, lowW: number, perishes: boolean): BringBack {
   requireRange('bringBack.portionG', portionG, 1, 50_000)
   requireRange('bringBack.thickMm', thickMm, 2, 150)
   requireRange('bringBack.roomC', roomC, 8, 50)
   requireRange('bringBack.lowW', lowW, 20, 6000)
   const { waterG, solidsG, fatG, sugarG, nutsG } = contents
   const massG = waterG + solidsG + fatG + sugarG + nutsG
-  const outAheadS = cold && (served === 'room' || served === 'warm') ? chillLostS(contents, thickMm, roomC) : 0
+  const outAheadS = cold && served === 'room' ? Math.min(perishes ? MOST_OUT_S : Infinity, chillLostS(contents, thickMm, roomC)) : 0
   if (served !== 'hot' && served !== 'warm') return { outAheadS, warmed: null }
   const heat = (SPECIFIC_HEAT.water * waterG + SPECIFIC_HEAT.solids * solidsG + SPECIFIC_HEAT.fat * fatG + SPECIFIC_HEAT.sugar * sugarG + SPECIFIC_HEAT.nuts * nutsG) / massG
-  const fromC = cold && outAheadS === 0 ? COLD_C : roomC
+  const fromC = cold ? COLD_C : roomC
   const seconds = portionG * heat * Math.max(0, EATEN_C[served] - fromC) / (lowW * INTO_FOOD)
   const moist = waterG / massG > 0.12
   return { outAheadS, warmed: { seconds, spoonG: portionG * (moist ? LOSES : LOSES_FAT), spoonOf: moist ? 'milk' : 'ghee' } }

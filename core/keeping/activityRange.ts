@@ -8,6 +8,8 @@ import { sugarWaterActivity } from '../water/sugarWaterActivity'
 const ROOM_C = 25
 /** Spread of an activity worked out from masses alone, either way (estimate). */
 const SPREAD = constant('activitySpread')
+/** A dry sweet takes up water from the room's air: caution takes at least this. */
+const DRAWN = constant('drawnFromRoom')
 /** Less water than this is none, g. */
 const LEAST_G = 1e-6
 /** Water over dry solids beyond which they bind no more of it, g/g. */
@@ -19,7 +21,8 @@ export interface ActivityRange { readonly low: number, readonly high: number }
 /**
  * Water activity of a finished sweet at 25 °C, by its water, sugars and dry solids: activities of independent solutes
  * multiply (Ross 1975, recalled, unchecked). What makes it a range: sugar beyond saturation may have returned to grain,
- * and then no longer binds water, and the masses are estimates.
+ * and then no longer binds water, the masses are estimates, and a
+ * dry sweet takes up water from the air.
  *
  * @param contents masses, g
  * @param invertShare part of the sugar that is glucose and fructose, 0 to 1
@@ -28,11 +31,11 @@ export interface ActivityRange { readonly low: number, readonly high: number }
  */
 export function activityRange(contents: PanContents, invertShare: number): ActivityRange {
   const { waterG, solidsG, sugarG } = contents
-  if (!(waterG > LEAST_G)) return { low: 0, high: SPREAD }
+  if (!(waterG > LEAST_G)) return { low: 0, high: DRAWN }
   const bound = solidsG > 0 && waterG < BOUND * solidsG ? sorptionWaterActivity(waterG / solidsG, ROOM_C) : 1
   const saturated = saturatedShare(ROOM_C)
   const sucrose = sugarG * (1 - invertShare)
   const dissolved = Math.min(sucrose, waterG * saturated / (1 - saturated))
   const of = (sucroseG: number): number => bound * sugarWaterActivity(sucroseG, sugarG * invertShare, waterG, ROOM_C)
-  return { low: Math.max(0, of(sucrose) - SPREAD), high: Math.min(1, of(dissolved) + SPREAD) }
+  return { low: Math.max(0, of(sucrose) - SPREAD), high: Math.min(1, Math.max(DRAWN, of(dissolved) + SPREAD)) }
 }

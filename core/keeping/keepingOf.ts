@@ -39,12 +39,12 @@ const BANDS: readonly { readonly to: number, readonly room: readonly [number, nu
   { to: 0.6, room: [7, 14], cold: [14, 28], reason: 'dry' },
   { to: 0.75, room: [4, 8], cold: [10, 21], reason: 'sugar-holds' },
   { to: 0.85, room: [1, 3], cold: [5, 10], reason: 'sugar-holds' },
-  { to: 0.91, room: [0, 1], cold: [3, 5], reason: 'moist' },
-  { to: 1.01, room: [0, 0], cold: [2, 3], reason: 'wet' },
+  { to: 0.91, room: [0, 1], cold: [4, 7], reason: 'moist' },
+  { to: 1.01, room: [0, 0], cold: [3, 5], reason: 'wet' },
 ]
 /** Milk, produce and coconut are let stand in the room only below this water activity. */
 const DRY_ENOUGH = 0.75
-/** What each of these leaves of the days (estimates). */
+/** What each of these leaves of the days; the worst of them counts (estimates). */
 const LEAVES: Readonly<Partial<Record<KeepingReason, number>>> = { 'milk': 0.7, 'produce': 0.75, 'coconut': 0.7, 'hands': 0.8, 'warm-room': 0.5 }
 const WARM_ROOM_C = 28
 
@@ -66,7 +66,7 @@ export function keepingOf(facts: KeepingFacts): Keeping {
   ]
   const perishes = (facts.milk || facts.produce || facts.coconut) && activity >= DRY_ENOUGH
   const warm = facts.roomC > WARM_ROOM_C && band.room[1] > 0 && !perishes
-  const left = (reasons: readonly KeepingReason[]): number => reasons.reduce((share, reason) => share * (LEAVES[reason] ?? 1), 1)
+  const left = (reasons: readonly KeepingReason[]): number => Math.min(1, ...reasons.map(reason => LEAVES[reason] ?? 1))
   const cold = scaled(band.cold, left(also))
   const room: readonly [number, number] = perishes ? [0, 0] : scaled(band.room, left(warm ? [...also, 'warm-room'] : also))
   return {

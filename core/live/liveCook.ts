@@ -39,6 +39,8 @@ export interface KeptBack { readonly vessel: string, readonly share: number }
 export interface LiveCook {
   /** ms since 1970 of the start, or null before it. */
   readonly startedMs: number | null
+  /** True where it was entered afterwards, from memory. */
+  readonly fromMemory: boolean
   /** All moments in order, also the withdrawn and the unknown. */
   readonly moments: readonly (Moment & { readonly timeS: number, readonly known: boolean })[]
   /** Index into the dish's main line; −1 before the start. */

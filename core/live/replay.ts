@@ -21,7 +21,7 @@ export function replay(plan: CookPlan, observations: readonly Observation[]): Li
   const started = moments.find(moment => moment.kind === 'cook.started' && !moment.withdrawn)
   const line = mainLine(plan.dish)
   const cook: CookDraft = {
-    startedMs: started?.atMs ?? null, moments: [], stage: started ? 0 : -1,
+    startedMs: started?.atMs ?? null, fromMemory: started?.payload.from === 'memory', moments: [], stage: started ? 0 : -1,
     stageStarts: line.map((_, i) => (started && i === 0 ? 0 : null)),
     signs: [], looks: [], controls: [], lit: {}, ready: {}, weighings: [], temperatures: [], depths: [], uptakes: [], releases: [], changes: [],
     forgotten: [], keptBack: [], restPoured: [], unstirred: [], slips: [], notYet: [], checked: [], unsure: [], steps: {}, notes: [],

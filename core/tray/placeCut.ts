@@ -4,6 +4,8 @@ import type { Cut, Shift } from './cut'
 import { lattice } from './lattice'
 import { outlineOf } from './outline'
 
+/** A piece that lacks no more than this at the wall is whole to the eye, mm (estimate). */
+export const SLACK_MM = 0.4
 /** So many places are tried for each set, besides the middle and the wall. */
 const TRIED = 12
 
@@ -17,7 +19,7 @@ const TRIED = 12
  * @throws CoreError `out-of-range`
  */
 export function placeCut(tray: TraySize, cut: Cut): Shift {
-  const outline = outlineOf(tray)
+  const outline = outlineOf({ ...tray, widthMm: tray.widthMm + 2 * SLACK_MM, lengthMm: tray.lengthMm + 2 * SLACK_MM })
   const centred = lattice(cut, { first: 0, second: 0 })
   const corner = tray.shape === 'round' ? { x: 0, y: 0 } : centred.to({ x: -tray.widthMm / 2, y: -tray.lengthMm / 2 })
   const grid = Array.from({ length: TRIED }, (_, k) => k / TRIED)

@@ -2,6 +2,7 @@ import { foundation } from './2026-11-25-foundation'
 import { book } from './2026-11-26-book'
 import { lessons } from './2026-11-27-lessons'
 import { house } from './2026-11-28-house'
+import { ledger } from './2026-11-29-ledger'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book, lessons, house]
+export const MIGRATIONS = [foundation, book, lessons, house, ledger]

@@ -12,6 +12,8 @@ export interface Models {
   readonly Cook: Table
   readonly Observation: Table
   readonly Batch: Table
+  readonly BatchFault: Table
+  readonly Photo: Table
   readonly Lesson: Table
   readonly HouseSetting: Table
   readonly Session: Table
@@ -49,8 +51,15 @@ export function defineModels(sequelize: Sequelize): Models {
     }, { ...plain, tableName: 'observations' }),
     Batch: sequelize.define('Batch', {
       id: { ...text(), primaryKey: true }, dishId: text(), dish: text(), startedAt: whole(), summary: text(), evidence: text(),
-      note: text(), removedAt: whole(true),
+      note: text(), removedAt: whole(true), family: text(true), version: whole(true), pan: text(true), panName: text(true), fire: text(true), fireName: text(true),
+      season: whole(true), faulty: whole(), picture: text(true), after: text(true), inHouse: whole(), eatBy: whole(true),
     }, { ...plain, tableName: 'batches' }),
+    BatchFault: sequelize.define('BatchFault', {
+      fault: { ...text(), primaryKey: true }, startedAt: { ...whole(), primaryKey: true }, batchId: { ...text(), primaryKey: true },
+    }, { ...plain, tableName: 'batch_faults' }),
+    Photo: sequelize.define('Photo', {
+      id: { ...text(), primaryKey: true }, batchId: text(), at: whole(), width: whole(), height: whole(), bytes: { type: DataTypes.BLOB, allowNull: false }, removedAt: whole(true),
+    }, { ...plain, tableName: 'photos' }),
     Lesson: sequelize.define('Lesson', {
       id: { ...text(), primaryKey: true }, kind: text(), at: whole(), lesson: text(), told: text(), removedAt: whole(true),
     }, { ...plain, tableName: 'lessons' }),

@@ -1,20 +1,22 @@
-import { Op } from 'sequelize'
-import { z } from 'zod'
-import { BatchPictureSchema, BatchSummarySchema, type Batch, type BatchLine, type BatchListLine, type BatchPage } from '../../contracts/batch'
+import { QueryTypes } from 'sequelize'
+import { BatchSummarySchema, type Batch } from '../../contracts/batch'
 import type { EvidenceSource } from '../../contracts/lesson'
 import type { Evidence } from '../../core/belief/evidence'
 import { settleCook } from '../../core/batch/settleCook'
 import { replay } from '../../core/live/replay'
 import type { Row } from '../models/models'
+import { drawnBy, foundBy } from './batchRow'
 import type { HearthClock } from './clock'
 import type { Cooks } from './cooks'
 import type { Database } from './database'
+import { lineOf, type Ledger } from './ledger'
 import { Refusal } from './refusal'
 
-/** The ledger. */
+/** Batches: what finished cooks leave. */
 export interface Batches {
   settle(cookId: string): Promise<void>
-  page(query: { limit: number, cursor?: string, dish?: string }): Promise<BatchPage>
+  /** Takes in what happened after the fire, without working the cook out anew. */
+  follow(cookId: string): Promise<void>
   one(id: string): Promise<Batch>
   note(id: string, note: string): Promise<void>
   remove(id: string): Promise<void>
@@ -27,24 +29,29 @@ export interface Batches {
 const REMEMBERED = 80
 
 /**
- * The ledger of one database. A batch is made by `settle` from a finished cook and keeps its summary for ever; lists
- * read summaries and never replay.
+ * The batches of one database. A batch is made by `settle` from a finished cook and keeps its summary for ever.
  *
  * @param database an open database
  * @param clock gives the time of removal
  * @param cooks plans and observations
- * @returns the ledger
+ * @param ledger is told of every change
+ * @returns the batches
  */
-export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks): Batches {
-  const { Batch } = database.models
+export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, ledger: Ledger): Batches {
+  const { Batch, BatchFault } = database.models
   const row = async (id: string): Promise<Row> => {
-    const found = await Batch.findByPk(id, { raw: true }) as unknown as Row | null
+    const [found] = await database.sequelize.query<Row>('SELECT * FROM batches WHERE id = :id', { type: QueryTypes.SELECT, replacements: { id } })
     if (!found) throw new Refusal('not-found', `batches/${id}`)
     return found
   }
   const change = async (id: string, values: Row): Promise<void> => {
     await row(id)
     await Batch.update(values, { where: { id } })
+    ledger.changed()
+  }
+  const nameFaults = async (id: string, startedAt: number, faults: readonly string[]): Promise<void> => {
+    await BatchFault.destroy({ where: { batchId: id } })
+    await BatchFault.bulkCreate([...new Set(faults)].map(fault => ({ fault, startedAt, batchId: id })), { ignoreDuplicates: true })
   }
   const settle = async (cookId: string): Promise<void> => {
     const { plan, observations } = await cooks.one(cookId)
@@ -54,20 +61,30 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks):
     if (finishedAt === null || cook.startedMs === null) return
     const { summary, evidence } = settleCook(plan, observations)
     const known = await Batch.findByPk(cookId, { raw: true }) as unknown as Row | null
+    const startedAt = Math.round(cook.startedMs)
     await Batch.upsert({
-      id: cookId, dishId: plan.dish.id, dish: plan.dish.name, startedAt: Math.round(cook.startedMs),
-      summary: JSON.stringify(summary),
-      evidence: JSON.stringify(evidence),
+      id: cookId, dishId: plan.dish.id, dish: plan.dish.name, startedAt,
+      summary: JSON.stringify(summary), evidence: JSON.stringify(evidence), ...foundBy(plan, startedAt), ...drawnBy(plan, cook, summary),
       note: known ? String(known.note) : '', removedAt: known?.removedAt ?? null,
     })
+    await nameFaults(cookId, startedAt, summary.faults)
+    ledger.changed()
   }
   return {
     settle,
-    page: query => pageOf(database, query),
+    async follow(cookId) {
+      const known = await Batch.findByPk(cookId, { raw: true, attributes: ['summary'] }) as unknown as Row | null
+      if (!known) return
+      const { plan, observations } = await cooks.one(cookId)
+      await Batch.update(drawnBy(plan, replay(plan, observations), BatchSummarySchema.parse(JSON.parse(String(known.summary)))), { where: { id: cookId } })
+      ledger.changed()
+    },
     async one(id) {
       const found = await row(id)
       const { plan, observations } = await cooks.one(id)
-      return { format: 'yon-hearth/batch/1', line: toLine(found), plan, forecast: plan.forecast, observations }
+      return {
+        format: 'yon-hearth/batch/1', line: { ...lineOf(found), summary: BatchSummarySchema.parse(JSON.parse(String(found.summary))) }, plan, forecast: plan.forecast, observations,
+      }
     },
     note: (id, note) => change(id, { note }),
     remove: id => change(id, { removedAt: clock.now() }),
@@ -81,38 +98,5 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks):
         sources: rows.map(one => ({ id: String(one.id), kind: 'batch', name: String(one.dish), at: Number(one.startedAt) })),
       }
     },
-  }
-}
-
-async function pageOf(database: Database, query: { limit: number, cursor?: string, dish?: string }): Promise<BatchPage> {
-  const [startedAt, id] = query.cursor?.split('_') ?? []
-  const before = startedAt === undefined
-    ? {}
-    : { [Op.or]: [{ startedAt: { [Op.lt]: Number(startedAt) } }, { startedAt: Number(startedAt), id: { [Op.lt]: id ?? '' } }] }
-  const rows = await database.models.Batch.findAll({
-    where: { removedAt: null, ...(query.dish === undefined ? {} : { dishId: query.dish }), ...before },
-    order: [['startedAt', 'DESC'], ['id', 'DESC']],
-    limit: query.limit + 1,
-    raw: true,
-  }) as unknown as Row[]
-  const lines = rows.slice(0, query.limit).map(toListLine)
-  const last = lines.at(-1)
-  return { batches: lines, next: rows.length > query.limit && last ? `${last.startedAt}_${last.id}` : null }
-}
-
-const Picture = z.object(BatchPictureSchema.shape)
-
-/** Lists carry as much of a summary as an arch needs. */
-function toListLine(row: Row): BatchListLine {
-  return { ...plain(row), summary: Picture.parse(JSON.parse(String(row.summary))) }
-}
-
-function toLine(row: Row): BatchLine {
-  return { ...plain(row), summary: BatchSummarySchema.parse(JSON.parse(String(row.summary))) }
-}
-
-function plain(row: Row) {
-  return {
-    id: String(row.id), dishId: String(row.dishId), dish: String(row.dish), startedAt: Number(row.startedAt), note: String(row.note),
   }
 }

@@ -6,9 +6,11 @@ import { dishesOf, type Dishes } from './dishes'
 import { kitchensOf, type Kitchens } from './kitchens'
 import { devicesOf, type Devices } from './devices'
 import { houseOf, type House } from './house'
+import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
 import { streamsOf, type Streams } from './streams'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
+import { AFTER_KINDS } from '../../core/live/afterFire'
 
 /** Everything the server offers, over one database and one clock. */
 export interface Hearth {
@@ -19,6 +21,7 @@ export interface Hearth {
   readonly dishes: Dishes
   readonly cooks: Cooks
   readonly batches: Batches
+  readonly ledger: Ledger
   readonly lessons: Lessons
   readonly house: House
   readonly devices: Devices
@@ -31,6 +34,8 @@ export interface Hearth {
 
 /** Kinds after which a cook's start, end or batch may stand differently. */
 const SETTLING = new Set(['cook.started', 'cook.finished', 'outcome', 'corrected', 'withdrawn', 'weighed'])
+/** Kinds that change only what is left of a batch, and how it was liked. */
+const FOLLOWING = new Set<string>([...AFTER_KINDS, 'step.done'])
 
 /**
  * Opens a hearth.
@@ -44,21 +49,23 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
   const database = await openDatabase(folder, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
   const streams = streamsOf(database, clock)
   const cooks = cooksOf(database, clock, streams)
-  const batches = batchesOf(database, clock, cooks)
+  const ledger = ledgerOf(database, () => clock.now())
+  const batches = batchesOf(database, clock, cooks, ledger)
   let settling: Promise<unknown> = Promise.resolve()
-  const settle = (id: string): void => {
+  const settle = (id: string, how: 'settle' | 'follow' = 'settle'): void => {
     settling = settling.then(async () => {
-      if (await cooks.has(id)) await batches.settle(id)
+      if (await cooks.has(id)) await batches[how](id)
     }).catch((error: unknown) => console.error(`A batch could not be settled; its observations are safe. ${String(error)}`))
   }
   for (const id of await cooks.unsettled()) settle(id)
   const append = async (stream: string, request: AppendRequest): Promise<StoredObservation[]> => {
     const stored = await streams.append(stream, request)
     if (request.observations.some(one => SETTLING.has(one.kind))) settle(stream)
+    else if (request.observations.some(one => FOLLOWING.has(one.kind))) settle(stream, 'follow')
     return stored
   }
   return {
-    clock, database, streams, cooks, batches, append,
+    clock, database, streams, cooks, batches, ledger, append,
     house: houseOf(database, clock),
     devices: devicesOf(database, clock, cooks, append),
     kitchens: kitchensOf(database, clock),

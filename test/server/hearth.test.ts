@@ -166,10 +166,10 @@ describe('cooks and batches', () => {
     await cooked('a')
     await hearth.batches.note('a', 'again on Sunday')
     await hearth.batches.remove('a')
-    expect((await hearth.batches.page({ limit: 10 })).batches).toEqual([])
+    expect((await hearth.ledger.page({ limit: 10 })).batches).toEqual([])
     expect(await hearth.batches.evidence()).toEqual({ evidence: [], sources: [] })
     await hearth.batches.restore('a')
-    expect((await hearth.batches.page({ limit: 10 })).batches[0]!.note).toBe('again on Sunday')
+    expect((await hearth.ledger.page({ limit: 10 })).batches[0]!.note).toBe('again on Sunday')
   })
 })
 

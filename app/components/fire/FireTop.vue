@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { gramsText } from '../../composables/format'
 import type { CookPlan } from '../../../core/live/plan'
+import HouseMark from '../HouseMark.vue'
 
 defineProps<{
   /** The plan of the cook. */
@@ -29,12 +30,7 @@ const emit = defineEmits<{
 
 <template>
   <header class="top">
-    <svg
-      viewBox="0 0 64 64"
-      width="34"
-      height="34"
-      aria-hidden="true"
-    ><path d="M10 58V32a22 22 0 0 1 19.5-21.9V17.2A15 15 0 0 0 17 32v26zM54 58V32A22 22 0 0 0 34.5 10.1V17.2A15 15 0 0 1 47 32v26z" /></svg>
+    <HouseMark :size="34" />
     <h1>{{ plan.dish.name }}</h1>
     <p class="facts soft">
       {{ gramsText(plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0) }} {{ (plan.amounts.find(one => one.id === plan.dish.base)?.ingredient ?? '').replaceAll('-', ' ') }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}

@@ -217,6 +217,12 @@ const kept = computed(() => {
           />
           <NuxtLink
             class="stone-button first"
+            :to="`/tray/${id}`"
+          >
+            To the tray: shape, serve, keep
+          </NuxtLink>
+          <NuxtLink
+            class="stone-button"
             :to="`/ledger/${id}`"
           >
             See it in the ledger

@@ -3,4 +3,4 @@ import { BatchQuerySchema } from '../../../contracts/batch'
 import { parse, route } from '../../http/route'
 
 /** A page of the ledger, newest first. */
-export default route(async (hearth, event) => hearth.batches.page(parse(BatchQuerySchema, getQuery(event))))
+export default route(async (hearth, event) => hearth.ledger.page(parse(BatchQuerySchema, getQuery(event))))

@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { bringBack, SERVED, type ServedAs } from '../../../core/after/bringBack'
+import type { Standing } from '../../../core/after/standing'
+import { sweetnessG } from '../../../core/comes/sweetness'
+import type { Nutrients } from '../../../core/composition/nutrients'
+import type { GivenTo } from '../../../core/live/afterFire'
+import { gramsText, momentText } from '../../composables/format'
+import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
+import { GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
+import NumberField from '../kitchen/NumberField.vue'
+import StepField from './StepField.vue'
+
+const props = defineProps<{
+  /** How the batch stands. */
+  standing: Standing
+  /** Weight of one portion, g. */
+  portionG: number
+  /** Everything that went in, g and kJ. */
+  mix: Nutrients
+  /** True where it is a slab or balls: eaten as the room. */
+  firm: boolean
+  /** True where nuts are in it that a share can be free of. */
+  nuts: boolean
+  /** True where it is first offered, and a share is set apart before anyone eats. */
+  firstOffered: boolean
+  /** Thickness of a piece, mm. */
+  thickMm: number
+  /** The room, °C. */
+  roomC: number
+  /** Power of the lowest flame, W. */
+  lowW: number
+  /** What was given out already, newest last. */
+  given: readonly { readonly id: string, readonly massG: number, readonly to: GivenTo }[]
+  /** The hearth's time. */
+  now: number
+}>()
+
+const emit = defineEmits<{
+  /** Some of it went somewhere, g. */
+  give: [massG: number, to: GivenTo]
+  /** Nothing is left. */
+  gone: []
+  /** The last giving out was a mistake. */
+  takeBack: []
+}>()
+
+const served = ref<ServedAs>(props.firm ? 'room' : 'warm')
+const people = ref(4)
+const apart = ref(gramsToType(props.portionG))
+const apartG = computed(() => typedGrams(apart.value))
+const portionsG = computed(() => Math.min(props.standing.leftG, people.value * props.portionG))
+const back = computed(() => bringBack(props.standing.mass.contents, Math.max(1, portionsG.value), served.value, props.standing.place === 'cold', Math.min(150, Math.max(2, props.thickMm)), Math.min(50, Math.max(8, props.roomC)), props.lowW, props.standing.keeping.coldWithinTwoHours))
+const sweet = computed(() => sweetnessG(props.mix, served.value === 'hot' || served.value === 'warm' ? 'warm' : 'cold') / props.standing.mass.massG * 100)
+const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.max(1, Math.round(seconds / 60))} min` : `${Math.round(seconds / 1800) / 2} h`)
+const says = computed(() => {
+  const { outAheadS, warmed } = back.value
+  const out = outAheadS > 0 ? `Out of the cold ${minutes(outAheadS)} ahead.` : ''
+  const warm = warmed ? `Warm it about ${minutes(warmed.seconds)} on the lowest flame with ${gramsText(warmed.spoonG)} of ${warmed.spoonOf}, stirring.` : ''
+  return [out, warm].filter(Boolean).join(' ') || (served.value === 'cold' ? 'Straight from the cold.' : 'As it stands.')
+})
+const soft = computed(() => (served.value === 'cold' ? 'Cold, its fat is set: firmer, and it tastes less sweet than warm unless there is fruit in it.' : served.value === 'room' ? 'At room warmth its fat is half set.' : 'Warm, its fat runs: softer and glossier.'))
+const refused = ref(false)
+function setApart(to: GivenTo): void {
+  refused.value = !(apartG.value > 0 && apartG.value <= props.standing.leftG)
+  if (!refused.value) emit('give', apartG.value, to)
+}
+</script>
+
+<template>
+  <section
+    class="slab serve"
+    aria-labelledby="serve"
+  >
+    <h2 id="serve">
+      Serve
+    </h2>
+    <p class="left">
+      <strong>{{ gramsText(standing.leftG) }}</strong> left: {{ Math.floor(standing.leftG / portionG + 0.05) }} portions of {{ gramsText(portionG) }}<span v-if="standing.readyAt > now">, ready {{ momentText(standing.readyAt, now) }}</span>
+    </p>
+    <div
+      v-if="firstOffered || nuts"
+      class="apart"
+    >
+      <p class="strong">
+        {{ firstOffered ? 'Before anyone eats: set the share apart.' : '' }} {{ nuts ? 'Before the nuts go in: take the nut-free share with a clean spoon. A shared pan is not allergen-free.' : '' }}
+      </p>
+      <div class="row">
+        <NumberField
+          v-model="apart"
+          label="Share"
+          :unit="weightUnit()"
+        />
+        <button
+          v-if="firstOffered"
+          class="stone-button"
+          @click="setApart('set-apart')"
+        >
+          Set apart
+        </button>
+        <button
+          v-if="nuts"
+          class="stone-button"
+          @click="setApart('nut-free')"
+        >
+          Nut-free, set apart
+        </button>
+      </div>
+      <p
+        v-if="refused"
+        class="danger"
+        role="alert"
+      >
+        More than nothing and at most {{ gramsText(standing.leftG) }}, please. Nothing was changed.
+      </p>
+    </div>
+    <div
+      class="how"
+      role="group"
+      aria-label="Eaten"
+    >
+      <button
+        v-for="one in SERVED"
+        :key="one"
+        class="stone-button"
+        :aria-pressed="served === one"
+        @click="served = one"
+      >
+        {{ SERVED_WORDS[one] }}
+      </button>
+    </div>
+    <StepField
+      label="Portions now"
+      :value="String(people)"
+      :can-less="people > 1"
+      @step="by => people += by"
+    />
+    <p
+      class="says"
+      role="status"
+    >
+      {{ says }}
+    </p>
+    <p class="soft">
+      {{ soft }} As sweet as {{ Math.round(sweet) }} g of sugar in 100 g.
+    </p>
+    <div class="row">
+      <button
+        class="stone-button first"
+        :disabled="portionsG < 1"
+        @click="emit('give', Math.round(portionsG), 'eaten')"
+      >
+        {{ gramsText(portionsG) }} eaten
+      </button>
+      <button
+        class="stone-button"
+        @click="emit('give', Math.round(portionsG), 'given')"
+      >
+        given away
+      </button>
+      <button
+        class="stone-button quiet"
+        @click="emit('gone')"
+      >
+        Nothing left
+      </button>
+    </div>
+    <ul
+      v-if="given.length > 0"
+      class="given"
+    >
+      <li
+        v-for="one in given"
+        :key="one.id"
+      >
+        {{ gramsText(one.massG) }} {{ GIVEN_WORDS[one.to] }}
+      </li>
+      <li>
+        <button
+          class="stone-button quiet"
+          @click="emit('takeBack')"
+        >
+          Take the last back
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.serve { display: grid; gap: 10px; align-content: start; }
+.left { font-size: 1.2rem; }
+.left strong { font-size: 1.5rem; }
+.strong { font-weight: 600; }
+.how { display: grid; grid-template-columns: repeat(4, 1fr); gap: 6px; }
+.how .stone-button { padding-inline: 0.2rem; }
+.serve :deep(.step) { max-width: 260px; }
+.says { font: 500 1.2rem var(--voice); }
+.row { display: flex; flex-wrap: wrap; gap: 8px; align-items: end; }
+.row label { width: 9em; font-weight: 600; }
+.given { list-style: none; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: 2px 18px; align-items: center; color: var(--ink-soft); }
+</style>

@@ -1,0 +1,62 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref } from 'vue'
+import { BatchSchema, type Batch } from '../../contracts/batch'
+import { INGREDIENTS } from '../../book/ingredients'
+import { standing, type Standing } from '../../core/after/standing'
+import type { LiveCook } from '../../core/live/liveCook'
+import type { CookPlan } from '../../core/live/plan'
+import { replay } from '../../core/live/replay'
+import { useCooks } from '../stores/cooks'
+import { ask, isForLater } from './api'
+import { followStream } from './cookStream'
+
+const KIND = new Map(INGREDIENTS.map(row => [row.id, row.kind]))
+
+/** A batch after the fire, as a page shows it. */
+export interface BatchAfterFire {
+  readonly state: Ref<'loading' | 'here' | 'unknown' | 'away'>
+  readonly batch: Ref<Batch | null>
+  readonly plan: ComputedRef<CookPlan | null>
+  readonly cook: ComputedRef<LiveCook | null>
+  readonly now: ComputedRef<Standing | null>
+  mark(kind: string, payload: Readonly<Record<string, unknown>>): void
+  /** Takes back the newest mark of a kind. */
+  takeBack(kind: string): void
+}
+
+/**
+ * Follows a finished batch: its summary from the hearth, and what is marked of it, here and on other devices.
+ *
+ * @param id of the batch
+ * @returns how it stands; `now` is null until its weight is known
+ */
+export function useAfterFire(id: string): BatchAfterFire {
+  const cooks = useCooks()
+  const state = ref<'loading' | 'here' | 'unknown' | 'away'>('loading')
+  const batch = shallowRef<Batch | null>(null)
+  async function load(): Promise<void> {
+    try {
+      const [found] = await Promise.all([ask('GET', `/batches/${id}`, BatchSchema), cooks.load(id)])
+      batch.value = found
+      state.value = 'here'
+    }
+    catch (error) {
+      state.value = isForLater(error) ? 'away' : 'unknown'
+    }
+  }
+  void load()
+  followStream(id, stored => cooks.receive(id, stored), () => void load())
+  const plan = computed(() => cooks.known[id]?.plan ?? null)
+  const cook = computed(() => (plan.value ? replay(plan.value, cooks.known[id]?.observations ?? []) : null))
+  const now = computed(() => {
+    const finishedG = batch.value?.line.summary.finishedG ?? null
+    return plan.value && cook.value && finishedG !== null && finishedG > 0 ? standing(plan.value, cook.value, finishedG, ingredient => KIND.get(ingredient)) : null
+  })
+  return {
+    state, batch, plan, cook, now,
+    mark: (kind, payload) => cooks.mark(id, kind, payload),
+    takeBack(kind) {
+      const last = cook.value?.moments.filter(one => one.kind === kind && !one.withdrawn).at(-1)
+      if (last) cooks.mark(id, 'withdrawn', { replaces: last.id })
+    },
+  }
+}

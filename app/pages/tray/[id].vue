@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import HousePage from '../../components/HousePage.vue'
+import KeepPanel from '../../components/tray/KeepPanel.vue'
+import ServePanel from '../../components/tray/ServePanel.vue'
+import SettingLine from '../../components/tray/SettingLine.vue'
+import ShapeBalls from '../../components/tray/ShapeBalls.vue'
+import ShapeBowls from '../../components/tray/ShapeBowls.vue'
+import ShapeTray from '../../components/tray/ShapeTray.vue'
+import { useAfterFire } from '../../composables/afterFire'
+import { dayText, gramsText } from '../../composables/format'
+import { useHearthTime } from '../../composables/hearthClock'
+import { useHouse } from '../../stores/house'
+import { INGREDIENTS } from '../../../book/ingredients'
+import { rollingSpan } from '../../../core/cooling/rollingSpan'
+import { mixOf } from '../../../core/composition/mixOf'
+import { mainVessel } from '../../../core/dish/mainVessel'
+import { trayFill } from '../../../core/tray/trayFill'
+
+const id = String(useRoute().params.id)
+const house = useHouse()
+void house.load()
+const after = useAfterFire(id)
+const { batch, plan, cook, now: standing, state } = after
+const now = useHearthTime(5000)
+
+type Way = 'tray' | 'balls' | 'bowls'
+const WAYS: Readonly<Record<Way, string>> = { tray: 'Tray', balls: 'Balls', bowls: 'Bowls' }
+const way = ref<Way | null>(null)
+watch(cook, (one) => {
+  if (one && way.value === null) way.value = one.after.shaped?.what.way ?? (plan.value?.dish.choices?.form === 'balls' ? 'balls' : plan.value?.dish.choices?.form === 'slab' ? 'tray' : 'bowls')
+}, { immediate: true })
+const colour = computed(() => batch.value?.line.summary.stones.at(-1)?.colour ?? '#d9b37a')
+const main = computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan'))
+const doneMs = computed(() => (cook.value?.startedMs ?? 0) + (cook.value?.finishedS ?? 0) * 1000)
+const spreadAt = computed(() => {
+  const one = cook.value
+  return one && standing.value ? (one.startedMs ?? 0) + 1000 * (one.steps.spread ?? one.after.shaped?.timeS ?? (standing.value.madeAt - (one.startedMs ?? 0)) / 1000) : 0
+})
+const since = computed(() => (plan.value?.dish.choices?.form === 'balls' ? doneMs.value : standing.value?.madeAt ?? 0))
+/** Nobody rolls it any more after so long, ms. */
+const LONG_PAST_MS = 6 * 3_600_000
+/** A mass that is rolled is finished hand-warm; one that was not meant to be leaves the fire hot. */
+const rolling = computed(() => {
+  const vessel = plan.value?.vessels[main.value]?.vessel
+  if (!standing.value || !plan.value || !vessel || now.value > since.value + LONG_PAST_MS) return null
+  const startC = plan.value.dish.choices?.form === 'balls' ? 42 : 95
+  return rollingSpan(standing.value.mass.contents, vessel, startC, plan.value.airC, plan.value.belief.entries.find(one => one.name === 'heatLoss')?.median ?? 13)
+})
+const mix = computed(() => mixOf((plan.value?.amounts ?? []).flatMap((one) => {
+  const row = INGREDIENTS.find(known => known.id === one.ingredient)
+  return row ? [{ massG: one.massG, food: row.nutrients }] : []
+})))
+const thickMm = computed(() => {
+  const shaped = cook.value?.after.shaped?.what
+  return shaped?.way === 'tray' && standing.value ? trayFill(standing.value.mass.volumeMl, shaped.tray, 18).depthMm : 30
+})
+const lowW = computed(() => Math.min(6000, Math.max(20, plan.value?.fires[main.value]?.marks[0]?.watts ?? 300)))
+const nuts = computed(() => plan.value?.dish.ingredients.some(one => one.part === 'nuts') ?? false)
+const cups = computed(() => (house.kitchen?.measures ?? []).filter(one => one.kind === 'cup' && one.volumeMl >= 20))
+const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id: one.id, ...one.what })))
+</script>
+
+<template>
+  <HousePage>
+    <p
+      v-if="state === 'unknown'"
+      class="lost"
+    >
+      There is no such batch here. <NuxtLink to="/tray">What is in the house</NuxtLink>
+    </p>
+    <p
+      v-else-if="state === 'away' && !standing"
+      class="lost"
+      role="status"
+    >
+      The hearth is away. What was marked is safe; this page needs the batch's weight from it and comes as soon as it is back.
+    </p>
+    <div
+      v-else-if="batch && plan && cook && standing && house.kitchen"
+      class="after"
+    >
+      <header class="top">
+        <div>
+          <h1>{{ plan.dish.name }}</h1>
+          <p class="soft">
+            {{ dayText(batch.line.startedAt) }} · {{ gramsText(standing.mass.massG) }}{{ batch.line.summary.weighed ? ', weighed' : ', forecast' }} · <NuxtLink :to="`/ledger/${id}`">its page in the ledger</NuxtLink>
+          </p>
+        </div>
+        <div
+          class="ways"
+          role="group"
+          aria-label="Made into"
+        >
+          <button
+            v-for="(word, one) in WAYS"
+            :key="one"
+            class="stone-button"
+            :aria-pressed="way === one"
+            @click="way = one"
+          >
+            {{ word }}
+          </button>
+        </div>
+      </header>
+      <ShapeTray
+        v-if="way === 'tray'"
+        :mass="standing.mass"
+        :trays="house.kitchen.trays"
+        :colour="colour"
+        :shaped="cook.after.shaped?.what ?? null"
+        @shape="shaping => after.mark('shaped', { ...shaping })"
+      >
+        <template #under>
+          <SettingLine
+            v-if="standing.setting"
+            class="slab"
+            :setting="standing.setting"
+            :spread-at="spreadAt"
+            :now="now"
+            :room-c="plan.airC"
+          />
+        </template>
+        <NuxtLink
+          v-if="cook.after.shaped?.what.way === 'tray'"
+          class="stone-button"
+          :to="`/tray/guide/${id}`"
+        >
+          Print the cutting guide
+        </NuxtLink>
+      </ShapeTray>
+      <ShapeBalls
+        v-else-if="way === 'balls'"
+        :mass="standing.mass"
+        :colour="colour"
+        :shaped="cook.after.shaped?.what ?? null"
+        :rolling="rolling"
+        :since="since"
+        :now="now"
+        @shape="shaping => after.mark('shaped', { ...shaping })"
+      />
+      <ShapeBowls
+        v-else
+        :mass="standing.mass"
+        :cups="cups"
+        :colour="colour"
+        :shaped="cook.after.shaped?.what ?? null"
+        @shape="shaping => after.mark('shaped', { ...shaping })"
+      />
+      <div class="below">
+        <ServePanel
+          :standing="standing"
+          :portion-g="plan.dish.portionG"
+          :mix="mix"
+          :firm="['slab', 'balls'].includes(plan.dish.choices?.form ?? 'soft')"
+          :nuts="nuts && plan.dish.choices?.nuts === 'last'"
+          :first-offered="plan.dish.choices?.tasting === 'not-tasted'"
+          :thick-mm="thickMm"
+          :room-c="plan.airC"
+          :low-w="lowW"
+          :given="given"
+          :now="now"
+          @give="(massG, to) => after.mark('given.out', { massG, to })"
+          @gone="after.mark('gone', {})"
+          @take-back="after.takeBack('given.out')"
+        />
+        <KeepPanel
+          :standing="standing"
+          :now="now"
+          @put="place => after.mark('put.away', { place })"
+        >
+          <NuxtLink
+            class="stone-button"
+            :to="`/labels?batches=${id}`"
+          >
+            Print labels
+          </NuxtLink>
+        </KeepPanel>
+      </div>
+      <p
+        v-if="standing.gone"
+        role="status"
+        class="gone"
+      >
+        Nothing is left of it. <button
+          class="stone-button quiet"
+          @click="after.takeBack('gone')"
+        >
+          There is, after all
+        </button>
+      </p>
+    </div>
+  </HousePage>
+</template>
+
+<style scoped>
+.lost { padding: 3rem 0; font-size: 1.3rem; }
+.after { display: grid; gap: 22px; padding-top: 14px; }
+.top { display: flex; flex-wrap: wrap; justify-content: space-between; gap: 12px 30px; align-items: end; }
+.ways { display: flex; gap: 8px; }
+.ways .stone-button { min-width: 96px; min-height: 52px; }
+.below { display: grid; grid-template-columns: 1fr 1fr; gap: 40px; }
+.gone { font-size: 1.2rem; font-weight: 600; }
+@media (max-width: 900px) { .below { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useAfterFire } from '../../../composables/afterFire'
+import { lengthText } from '../../../composables/format'
+import { guideSheets } from '../../../drawings/cuttingGuide'
+import { trayView } from '../../../drawings/trayView'
+import { cutTray } from '../../../../core/tray/cutTray'
+
+const id = String(useRoute().params.id)
+const { cook, plan, state } = useAfterFire(id)
+const shaped = computed(() => {
+  const what = cook.value?.after.shaped?.what
+  return what?.way === 'tray' ? what : null
+})
+const cut = computed(() => (shaped.value ? cutTray(shaped.value.tray, shaped.value.cut) : null))
+const view = computed(() => (shaped.value && cut.value ? trayView(shaped.value.tray, cut.value) : null))
+const sheets = computed(() => (shaped.value ? guideSheets(shaped.value.tray) : []))
+function print(): void {
+  window.print()
+}
+</script>
+
+<template>
+  <main
+    id="main"
+    class="guide"
+  >
+    <p class="screen-only bar">
+      <NuxtLink
+        class="stone-button"
+        :to="`/tray/${id}`"
+      >
+        Back to the tray
+      </NuxtLink>
+      <button
+        class="stone-button first"
+        @click="print"
+      >
+        Print
+      </button>
+      <span>Print at 100 %, not fitted to the page; then lay a ruler to the line of 100 mm.</span>
+    </p>
+    <p
+      v-if="!shaped && state !== 'loading'"
+      class="screen-only none"
+    >
+      This batch is not cut in a tray yet.
+    </p>
+    <section
+      v-for="sheet in sheets"
+      :key="`${sheet.column}-${sheet.row}`"
+      class="sheet"
+    >
+      <header>
+        <strong>{{ plan?.dish.name }}</strong>, {{ shaped?.tray.name.toLowerCase() }}: {{ cut?.whole }} whole pieces<span v-if="shaped">, marks {{ lengthText(shaped.cut.firstMm) }} and {{ lengthText(shaped.cut.secondMm) }} apart</span>
+        <span v-if="sheets.length > 1"> · sheet {{ sheet.column }} across, {{ sheet.row }} down; lap over by 10 mm</span>
+      </header>
+      <svg
+        v-if="view"
+        :viewBox="`${sheet.x} ${sheet.y} ${sheet.width} ${sheet.height}`"
+        :width="`${sheet.width}mm`"
+        :height="`${sheet.height}mm`"
+        role="img"
+        :aria-label="`Knife marks at true size, sheet ${sheet.column} across, ${sheet.row} down`"
+      >
+        <circle
+          v-if="view.round"
+          :r="view.wall.width / 2"
+          class="wall"
+        />
+        <rect
+          v-else
+          v-bind="view.wall"
+          class="wall"
+        />
+        <line
+          v-for="(mark, i) in view.marks"
+          :key="i"
+          v-bind="mark"
+          class="mark"
+        />
+      </svg>
+      <footer>
+        <svg
+          viewBox="-1 0 104 6"
+          width="104mm"
+          height="6mm"
+          role="img"
+          aria-label="A line of 100 millimetres"
+        ><path
+          d="M0 0V4M0 2H100M100 0V4"
+          class="ruler"
+        /></svg>
+        <span>100 mm</span>
+      </footer>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.guide { padding: 20px; background: #fff; color: #000; min-height: 100vh; }
+.bar { display: flex; gap: 12px; align-items: center; color: #1b2040; }
+.bar .stone-button { color: #1b2040; background: #f7fafb; border-color: #1b2040; }
+.bar .stone-button.first { background: #1e6b62; color: #fff; border-color: #124a43; }
+.none { color: #1b2040; padding: 2rem 0; }
+.sheet { margin: 16px auto 30px; width: 190mm; }
+header, footer { font-size: 10pt; }
+footer { display: flex; gap: 4mm; align-items: center; }
+.sheet > svg { display: block; overflow: hidden; }
+.wall { fill: none; stroke: #000; stroke-width: 0.6; }
+.mark { stroke: #000; stroke-width: 0.35; }
+.ruler { fill: none; stroke: #000; stroke-width: 0.4; }
+@page { margin: 8mm; }
+@media print {
+  .screen-only { display: none; }
+  .guide { padding: 0; }
+  .sheet { margin: 0; break-after: page; break-inside: avoid; }
+  .sheet:last-child { break-after: auto; }
+}
+</style>

@@ -1,0 +1,39 @@
+import type { Allergen, Ingredient } from '../composition/ingredient'
+import type { LiveCook } from '../live/liveCook'
+import type { CookPlan } from '../live/plan'
+import type { Standing } from './standing'
+
+/** What stands on a label. Times in ms since 1970, masses in g. */
+export interface LabelFacts {
+  readonly name: string
+  readonly massG: number
+  readonly madeAt: number
+  readonly eatBy: readonly [number, number]
+  readonly cold: boolean
+  /** Ids of the ingredients in falling weight, as they went in. */
+  readonly ingredients: readonly string[]
+  readonly allergens: readonly Allergen[]
+}
+
+/**
+ * The label of a batch: ingredients in falling weight as they went in, what was added beside the plan among them and what
+ * was forgotten not; allergens by name.
+ *
+ * @param plan the plan
+ * @param cook the replayed cook
+ * @param standing how it stands
+ * @param rowOf rows of the ingredient table; undefined where a batch of another house names one that is not known here
+ * @returns what stands on it; it is to be kept cold where it stands cold or must
+ */
+export function labelOf(plan: CookPlan, cook: LiveCook, standing: Standing, rowOf: (ingredient: string) => Ingredient | undefined): LabelFacts {
+  const weights = new Map<string, number>()
+  const forgotten = new Set(cook.forgotten.map(one => one.what))
+  const went = [...plan.amounts.filter(one => !forgotten.has(one.id)), ...cook.changes.flatMap(one => one.what.adds)]
+  for (const { ingredient, massG } of went) weights.set(ingredient, (weights.get(ingredient) ?? 0) + massG)
+  const ingredients = [...weights].filter(([, massG]) => massG > 0).sort((p, q) => q[1] - p[1]).map(([id]) => id)
+  return {
+    name: plan.dish.name, massG: standing.leftG, madeAt: standing.madeAt, eatBy: standing.eatBy,
+    cold: standing.place === 'cold' || standing.keeping.coldWithinTwoHours,
+    ingredients, allergens: [...new Set(ingredients.flatMap(id => rowOf(id)?.allergens ?? []))],
+  }
+}

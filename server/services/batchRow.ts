@@ -1,0 +1,64 @@
+import { INGREDIENTS } from '../../book/ingredients'
+import type { BatchAfter } from '../../contracts/batch'
+import type { BatchPicture, BatchSummary } from '../../core/batch/summary'
+import { standing } from '../../core/after/standing'
+import { mainVessel } from '../../core/dish/mainVessel'
+import type { LiveCook } from '../../core/live/liveCook'
+import type { CookPlan } from '../../core/live/plan'
+import type { Row } from '../models/models'
+
+const KIND = new Map(INGREDIENTS.map(row => [row.id, row.kind]))
+
+/**
+ * The columns by which a batch is found: what it was cooked in and when.
+ *
+ * @param plan its plan
+ * @param startedAt ms since 1970
+ * @returns columns of its row
+ */
+export function foundBy(plan: CookPlan, startedAt: number): Row {
+  const main = mainVessel(plan.dish)
+  const [pan, fire] = [plan.vessels[main], plan.fires[main]]
+  return {
+    family: plan.dish.family, version: plan.dish.version, pan: pan?.id ?? null, panName: pan?.name ?? null, fire: fire?.id ?? null, fireName: fire?.name ?? null,
+    season: seasonOf(startedAt),
+  }
+}
+
+/**
+ * The quarter of the year, in the hearth's own time.
+ *
+ * @param at ms since 1970
+ * @returns 0 for December to February, to 3
+ */
+export function seasonOf(at: number): number {
+  return Math.floor(((new Date(at).getMonth() + 1) % 12) / 3)
+}
+
+/**
+ * The columns of what lists draw and of what is in the house.
+ *
+ * @param plan its plan
+ * @param cook replayed, finished
+ * @param summary its summary
+ * @returns columns of its row
+ */
+export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): Row {
+  const { stones, keystoneS, endS, baseG, finishedG, weighed, darkestStep, faults, line } = summary
+  const picture: BatchPicture = { stones, keystoneS, endS, baseG, finishedG, weighed, darkestStep, faults, line }
+  const after = afterOf(plan, cook, finishedG)
+  return {
+    picture: JSON.stringify(picture), faulty: faults.length > 0 ? 1 : 0,
+    after: JSON.stringify(after.after), inHouse: after.inHouse ? 1 : 0, eatBy: after.after?.eatBy[1] ?? null,
+  }
+}
+
+function afterOf(plan: CookPlan, cook: LiveCook, finishedG: number | null): { readonly after: BatchAfter | null, readonly inHouse: boolean } {
+  if (finishedG === null || !(finishedG > 0)) return { after: null, inHouse: false }
+  const one = standing(plan, cook, finishedG, ingredient => KIND.get(ingredient))
+  const { leftG, place, madeAt, readyAt, eatBy, keeping, gone, mass } = one
+  return {
+    after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy: [Math.round(eatBy[0]), Math.round(eatBy[1])], coldSoon: keeping.coldWithinTwoHours && place === 'room', liked: cook.after.liked },
+    inHouse: !gone && !cook.fromMemory,
+  }
+}
