@@ -86,8 +86,9 @@ export function cookOtherBatch(dish: Dish, batch: OtherBatch, evidence: readonly
     if (next) story.tell(nowS, 'stage.began', { stage: next.id })
     if (k + 1 === done) {
       const vessel = mainVessel(dish)
-      const masses = runTruth(plan, truth, story.told, nowS + 60).masses
-      story.tell(nowS + 1.5, 'weighed', { vessel, grossG: Math.round(masses[Math.min(done, line.length - 1)]! + plan.vessels[vessel]!.vessel.massG + SCALE_NOISE * normal(uniform)) })
+      const weighed = story.tell(nowS + 1.5, 'weighed', { vessel, grossG: 1 })
+      const content = runTruth(plan, truth, story.told, weighed + 1).readings[0]!
+      Object.assign(story.told.find(one => one.kind === 'weighed')!.payload, { grossG: Math.round(content + plan.vessels[vessel]!.vessel.massG + SCALE_NOISE * normal(uniform)) })
     }
   })
   story.tell(nowS + 20, 'cook.finished', {})

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { BatchPageSchema, type BatchListLine } from '../../contracts/batch'
+import { BatchPageSchema, InHouseSchema, type BatchListLine } from '../../contracts/batch'
 import HousePage from '../components/HousePage.vue'
 import SmallArch from '../components/SmallArch.vue'
+import HouseShelf from '../components/tray/HouseShelf.vue'
 import { ask } from '../composables/api'
 import { clockText, dayText, gramsText } from '../composables/format'
 import { useHearthTime } from '../composables/hearthClock'
@@ -18,6 +19,10 @@ const now = useHearthTime(1000)
 const last = shallowRef<readonly BatchListLine[]>([])
 void ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
   last.value = page.batches
+}).catch(() => undefined)
+const inHouse = shallowRef<readonly BatchListLine[]>([])
+void ask('GET', '/batches/in-house', InHouseSchema).then((found) => {
+  inHouse.value = found.batches
 }).catch(() => undefined)
 const lastOf = (dishId: string): BatchListLine | null => last.value.find(one => one.dishId === dishId && one.summary.faults.length === 0) ?? null
 const text = ref('')
@@ -73,6 +78,19 @@ const guesses = computed(() => {
         >
           <span>{{ cook.dish }}</span><span>{{ clockText((now - (cook.startedAt ?? now)) / 1000) }}</span>
         </NuxtLink>
+      </section>
+      <section
+        v-if="inHouse.length > 0"
+        class="keeps"
+      >
+        <header>
+          <h2>In the house</h2>
+          <NuxtLink to="/tray">{{ inHouse.length > 3 ? `All ${inHouse.length} at the tray` : 'At the tray' }}</NuxtLink>
+        </header>
+        <HouseShelf
+          :batches="inHouse.slice(0, 3)"
+          :now="now"
+        />
       </section>
       <section class="start">
         <h1>{{ started.length > 0 ? 'And next' : 'What will you make?' }}</h1>
@@ -236,7 +254,7 @@ figcaption .soft { max-width: 7.5em; text-align: center; font-size: 0.9375rem; }
 figcaption strong { font-size: 1.25rem; margin-top: 4px; }
 .row { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 0.8rem; }
 .row .stone-button { min-height: 64px; font-size: 1.25rem; padding-inline: 1.6rem; }
-.last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }
+.keeps header, .last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }
 .arcade { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 12px 0; }
 .arcade a { display: grid; justify-items: stretch; text-decoration: none; text-align: center; }
 .ways { display: grid; gap: 6px; margin: 12px 0 0; padding-left: 1.3em; max-width: 46em; font-size: 1.125rem; }

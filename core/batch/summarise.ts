@@ -59,7 +59,7 @@ function plannedStones(plan: CookPlan, forecast: Forecast, keystone: number) {
 
 function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
   const main = mainVessel(plan.dish)
-  const from = cook.stageStarts[doneIndex(plan.dish)] ?? cook.offFireS
+  const from = cook.stageStarts[doneIndex(plan.dish)] ?? cook.offFireS ?? cook.finishedS
   if (from === null) return null
   const last = cook.weighings.filter(one => one.what.vessel === main && one.timeS >= from - 60).at(-1)
   return last ? last.what.grossG - plan.vessels[main].vessel.massG : null

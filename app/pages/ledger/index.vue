@@ -1,52 +1,112 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
-import { BatchPageSchema, type BatchListLine } from '../../../contracts/batch'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { BatchFilterSchema, BatchPageSchema, BatchTallySchema, type BatchFilter, type BatchListLine, type BatchTally } from '../../../contracts/batch'
 import HousePage from '../../components/HousePage.vue'
-import SmallArch from '../../components/SmallArch.vue'
+import DishTrend from '../../components/ledger/DishTrend.vue'
+import FilterBar from '../../components/ledger/FilterBar.vue'
+import LedgerWall from '../../components/ledger/LedgerWall.vue'
 import { ask } from '../../composables/api'
-import { clockText, dayText, gramsText } from '../../composables/format'
-import { FAULT_WORDS } from '../../../words/cook'
+
+const LIMIT = 60
+const MOST_PICKED = 4
+const route = useRoute()
+const router = useRouter()
+const filter = computed((): BatchFilter => {
+  const parsed = BatchFilterSchema.safeParse(Object.fromEntries(Object.entries(route.query).filter(([, value]) => typeof value === 'string')))
+  return parsed.success ? parsed.data : {}
+})
+const query = computed(() => new URLSearchParams(filter.value as Record<string, string>).toString())
 
 const batches = shallowRef<readonly BatchListLine[]>([])
 const next = ref<string | null>(null)
 const state = ref<'loading' | 'here' | 'away'>('loading')
-const LIMIT = 40
+const whole = shallowRef<BatchTally | null>(null)
+const found = shallowRef<BatchTally | null>(null)
+const picked = ref<readonly string[]>([])
+let asked = 0
 
-async function more(): Promise<void> {
+async function read(anew: boolean): Promise<void> {
+  const mine = anew ? ++asked : asked
+  if (!anew && state.value === 'loading') return
+  state.value = 'loading'
   try {
-    const page = await ask('GET', `/batches?limit=${LIMIT}${next.value ? `&cursor=${next.value}` : ''}`, BatchPageSchema)
-    batches.value = [...batches.value, ...page.batches]
+    const path = `/batches?limit=${LIMIT}${query.value ? `&${query.value}` : ''}${!anew && next.value ? `&cursor=${next.value}` : ''}`
+    const page = await ask('GET', path, BatchPageSchema)
+    if (mine !== asked) return
+    batches.value = anew ? page.batches : [...batches.value, ...page.batches]
     next.value = page.next
     state.value = 'here'
   }
   catch {
-    state.value = 'away'
+    if (mine === asked) state.value = 'away'
   }
 }
-void more()
-
-const dishes = computed(() => {
-  const byDish = new Map<string, BatchListLine[]>()
-  for (const batch of batches.value) byDish.set(batch.dishId, [...(byDish.get(batch.dishId) ?? []), batch])
-  return [...byDish.values()].map(list => ({ list, name: list[0]!.dish, pour: pourText(list) }))
-})
-function pourText(list: readonly BatchListLine[]): string {
-  const times = list.flatMap(one => (one.summary.keystoneS === null ? [] : [one.summary.keystoneS]))
-  if (times.length < 3) return ''
-  const mean = times.reduce((sum, time) => sum + time, 0) / times.length
-  const spread = Math.sqrt(times.reduce((sum, time) => sum + (time - mean) ** 2, 0) / times.length)
-  return `turned at ${clockText(mean)} ± ${clockText(spread)}`
+async function count(): Promise<void> {
+  const of = query.value
+  try {
+    const tally = await ask('GET', `/batches/tally${of ? `?${of}` : ''}`, BatchTallySchema)
+    if (of === query.value) found.value = tally
+    if (!of) whole.value = tally
+    else whole.value ??= await ask('GET', '/batches/tally', BatchTallySchema)
+  }
+  catch {
+    // The wall says that the hearth is away.
+  }
 }
-const faulty = computed(() => batches.value.filter(one => one.summary.faults.length > 0).length)
+watch(query, () => {
+  void read(true)
+  void count()
+}, { immediate: true })
+function look(to: BatchFilter): void {
+  void router.replace({ query: { ...to } })
+}
+function pick(id: string): void {
+  picked.value = picked.value.includes(id) ? picked.value.filter(one => one !== id) : [...picked.value, id].slice(-MOST_PICKED)
+}
+const number = new Intl.NumberFormat('en-GB')
+const heading = computed(() => {
+  const tally = found.value
+  if (!tally || tally.count === 0) return state.value === 'here' && Object.keys(filter.value).length > 0 ? 'No batch like that' : 'The ledger'
+  const faulty = tally.count - tally.right
+  return `${number.format(tally.count)} ${tally.count === 1 ? 'batch' : 'batches'}${faulty === 0 ? ', all came right' : tally.right === 0 ? '' : `, ${number.format(tally.right)} came right`}`
+})
 </script>
 
 <template>
   <HousePage>
     <div class="ledger">
-      <h1>{{ batches.length === 0 ? 'The ledger' : `${batches.length}${next ? '+' : ''} ${batches.length === 1 ? 'batch' : 'batches'}, ${faulty === 0 ? 'all came right' : `${batches.length - faulty} came right`}` }}</h1>
-      <p class="soft">
-        Each arch is one batch in its own colours: left foot raw, crown the turn, right foot done. A crimson lozenge is a fault.
-      </p>
+      <header class="top">
+        <div>
+          <h1>{{ heading }}</h1>
+          <p class="soft">
+            Each arch is one batch in its own colours: left foot raw, crown the turn, right foot done. A crimson lozenge is a fault.
+          </p>
+        </div>
+        <div class="ways">
+          <NuxtLink
+            class="stone-button"
+            to="/ledger/remember"
+          >
+            Enter a past batch
+          </NuxtLink>
+          <NuxtLink
+            class="stone-button"
+            to="/ledger/copies"
+          >
+            Take away, copies
+          </NuxtLink>
+        </div>
+      </header>
+      <FilterBar
+        v-if="whole && whole.count > 1"
+        :filter="filter"
+        :tally="whole"
+        @change="look"
+      />
+      <DishTrend
+        v-if="filter.dish"
+        :batches="batches"
+      />
       <p
         v-if="state === 'away'"
         class="danger"
@@ -54,7 +114,7 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
       >
         The hearth cannot be reached. Nothing is lost. <button
           class="stone-button"
-          @click="more"
+          @click="read(batches.length === 0)"
         >
           Try again
         </button>
@@ -63,60 +123,51 @@ const faulty = computed(() => batches.value.filter(one => one.summary.faults.len
         v-if="state === 'here' && batches.length === 0"
         class="empty"
       >
-        Nothing cooked yet. <NuxtLink to="/measure">Measure the first batch</NuxtLink>
+        <template v-if="Object.keys(filter).length > 0">
+          Nothing was cooked like that yet.
+        </template>
+        <template v-else>
+          Nothing cooked yet. <NuxtLink to="/measure">Measure the first batch</NuxtLink>, or enter one from memory.
+        </template>
       </p>
-      <section
-        v-for="dish in dishes"
-        :key="dish.name"
-        class="wall"
+      <LedgerWall
+        v-if="batches.length > 0"
+        :batches="batches"
+        :more="next !== null && state === 'here'"
+        :picked="picked"
+        :named="filter.dish === undefined"
+        @older="read(false)"
+        @pick="pick"
+      />
+      <div
+        v-if="picked.length > 0"
+        class="aside"
+        role="region"
+        aria-label="Laid aside"
       >
-        <div class="who">
-          <h2>{{ dish.name }}</h2>
-          <p class="soft">
-            {{ dish.pour }}
-          </p>
-        </div>
-        <ul>
-          <li
-            v-for="batch in dish.list"
-            :key="batch.id"
-          >
-            <NuxtLink :to="`/ledger/${batch.id}`">
-              <span class="stand"><SmallArch
-                :stones="batch.summary.stones"
-                :keystone-s="batch.summary.keystoneS"
-                :fault="batch.summary.faults.length > 0"
-                :title="`${dayText(batch.startedAt)}: turned at ${clockText(batch.summary.keystoneS ?? 0)}`"
-              /></span>
-              <span class="day">{{ dayText(batch.startedAt) }}</span>
-              <span
-                class="small"
-                :class="batch.summary.faults.length > 0 ? 'danger' : 'soft'"
-              >{{ batch.summary.faults.length > 0 ? batch.summary.faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : batch.summary.finishedG === null ? '' : gramsText(batch.summary.finishedG) }}</span>
-            </NuxtLink>
-          </li>
-        </ul>
-      </section>
-      <button
-        v-if="next"
-        class="stone-button"
-        @click="more"
-      >
-        Older batches
-      </button>
+        <span>{{ picked.length === 1 ? 'One laid aside. Another beside it, and they can be compared.' : `${picked.length} laid aside` }}</span>
+        <NuxtLink
+          v-if="picked.length > 1"
+          class="stone-button first"
+          :to="`/ledger/compare?ids=${picked.join(',')}`"
+        >
+          Lay them over one another
+        </NuxtLink>
+        <button
+          class="stone-button"
+          @click="picked = []"
+        >
+          Put back
+        </button>
+      </div>
     </div>
   </HousePage>
 </template>
 
 <style scoped>
-.ledger { display: grid; gap: 12px; padding-top: 16px; }
+.ledger { display: grid; gap: 14px; padding-top: 16px; }
+.top { display: flex; justify-content: space-between; gap: 12px 30px; flex-wrap: wrap; align-items: start; }
+.ways { display: flex; gap: 10px; flex-wrap: wrap; }
 .empty { font-size: 1.3rem; padding: 2rem 0; }
-.wall { display: grid; grid-template-columns: 220px minmax(0, 1fr); gap: 20px; margin-top: 12px; }
-ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(122px, 1fr)); gap: 20px 0; }
-li a { display: grid; justify-items: stretch; text-align: center; text-decoration: none; }
-.stand { display: block; border-bottom: 4px solid var(--ink); }
-.stand :deep(svg) { max-width: 104px; margin: 0 auto; }
-li a:hover .day { text-decoration: underline; text-underline-offset: 3px; }
-.day { font-weight: 600; margin-top: 4px; }
-@media (max-width: 700px) { .wall { grid-template-columns: minmax(0, 1fr); } ul { grid-template-columns: repeat(3, minmax(0, 1fr)); } }
+.aside { position: sticky; bottom: 0; display: flex; flex-wrap: wrap; gap: 10px 18px; align-items: center; background: var(--wall-raised); border: 2px solid var(--ink); border-bottom-width: 5px; padding: 10px 16px; font-weight: 600; z-index: 2; }
 </style>
