@@ -26,6 +26,13 @@ const VERBS: Readonly<Record<string, Verb>> = {
     says: 'judge [--quick] [--json]   holds the forecast against imaginary cooks (docs/model.md)',
     run: async args => judge(args.includes('--quick') ? QUICK : FULL, Math.min(2, availableParallelism()), fileURLToPath(import.meta.url)),
   },
+  'judge-faults': {
+    says: 'judge-faults [--quick]   hides a cause in imaginary batches and looks for it (docs/model.md)',
+    run: async (args) => {
+      const { FULL_FAULTS, judgeFaults, QUICK_FAULTS } = await import('./faults/judgeFaults')
+      return judgeFaults(args.includes('--quick') ? QUICK_FAULTS : FULL_FAULTS)
+    },
+  },
   amounts: { says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it', run: async ([file]) => amounts(await readJson(file)) },
   scale: { says: 'scale FILE      scales a dish to what is wanted, or to marks the household owns', run: async ([file]) => scale(await readJson(file)) },
   swap: { says: 'swap FILE       swaps an ingredient and keeps the balance; says what cannot be kept', run: async ([file]) => swap(await readJson(file)) },
