@@ -1,7 +1,9 @@
 import { STARTER_DISHES } from '../book/dishes'
+import { INGREDIENTS } from '../book/ingredients'
 import type { Evidence } from '../core/belief/evidence'
 import { stageDish } from '../core/dish/stageDish'
-import { openHearth } from '../server/services/hearth'
+import { editedDish } from '../core/faults/dishEdit'
+import { openHearth, type Hearth } from '../server/services/hearth'
 import { stock } from '../server/services/stock'
 import { cookBatch } from './cookBatch'
 import { boilOnce } from './boilOnce'
@@ -60,11 +62,19 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
     for (const [i, [hours, kind, payload]] of after.entries()) {
       nowMs = Math.round(endedAt + hours * 3_600_000)
       if (nowMs > todayMs) continue
+      if (kind === 'dish.changed') await changeDish(hearth, String(payload.dish))
       await hearth.append(cooked.plan.id, { sentAt: nowMs, observations: [{ id: `${cooked.plan.id}-after-${i}`, device: 'kitchen-tablet', number: 900 + i, deviceTime: nowMs, kind, payload }] })
     }
     await hearth.settled()
   }
   await hearth.close()
+}
+
+/** The changed copy that the house made of a dish: it stands longer after the turn. */
+async function changeDish(hearth: Hearth, id: string): Promise<void> {
+  const card = await hearth.dishes.one(id)
+  const next = editedDish(card, { kind: 'minutes', stages: ['milk', 'sweeten', 'enrich'], times: 1.2 }, ingredient => INGREDIENTS.find(row => row.id === ingredient)!, '20 % more usual minutes after the turn')
+  if (next) await hearth.dishes.add(next)
 }
 
 const folder = process.argv[2]

@@ -16,5 +16,9 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'other-origin': { status: 403, title: 'Another page asked for this', detail: 'Nothing was changed. Open the hearth\'s own page and do it there.' },
   'not-from-here': { status: 403, title: 'This can be done on the hearth itself only', detail: 'Nothing was changed. Open it on the machine the hearth runs on.' },
   'no-passphrase': { status: 403, title: 'The house has no passphrase yet', detail: 'Nothing was changed. Set one on the machine the hearth runs on: Kitchen, House network.' },
+  'not-a-photo': { status: 422, title: 'This is not a photograph', detail: 'Only a JPEG of at most 600 kB and 1600 px is kept. Nothing was changed; take a smaller one.' },
+  'too-many-photos': { status: 409, title: 'There are twelve already', detail: 'A batch keeps twelve photographs. Nothing was changed; remove one first.' },
+  'not-a-backup': { status: 422, title: 'This file cannot be read', detail: 'It is cut, changed or from elsewhere. Nothing was changed in this house. Try another copy of it.' },
+  'house-not-empty': { status: 409, title: 'This house is not empty', detail: 'A backup is restored only where nothing was cooked yet, so that nothing is overwritten. Nothing was changed; start the hearth with an empty folder (HEARTH_DATA) and restore there.' },
   'went-wrong': { status: 500, title: 'Something went wrong on the hearth', detail: 'What was acknowledged before is safe. Try again; if it goes on, restart the hearth.' },
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { FAULTS } from '../../contracts/batch'
 import { FAULT_WORDS } from '../../words/cook'
 
 const props = defineProps<{
+  /** Faults that this dish can have. */
+  offered: readonly string[]
   /** What was said before, if anything. */
   faults: readonly string[]
   /** The line that was written before. */
@@ -39,7 +40,7 @@ function send(): void {
     </p>
     <div class="faults">
       <button
-        v-for="fault in FAULTS"
+        v-for="fault in offered"
         :key="fault"
         class="stone-button"
         :aria-pressed="chosen.includes(fault)"

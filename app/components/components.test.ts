@@ -173,7 +173,7 @@ describe('a span', () => {
 
 describe('how it turned out', () => {
   it('tells every change at once, faults and line together', async () => {
-    const form = mount(FinishForm, { props: { faults: ['dry'], line: 'too long' } })
+    const form = mount(FinishForm, { props: { offered: ['dry', 'gluey', 'burnt'], faults: ['dry'], line: 'too long' } })
     const button = (text: string) => form.findAll('button').find(one => one.text() === text)!
     expect(button('dry').attributes('aria-pressed')).toBe('true')
     await button('gluey').trigger('click')

@@ -25,7 +25,6 @@ export interface Injection {
 const LIQUID: readonly Part[] = ['water', 'milk', 'juice']
 const SUGAR: readonly Part[] = ['sugar', 'jaggery']
 const SOFT = ['sweet-water-semolina', 'brick-kiln-wheat', 'lantern-vermicelli', 'threshing-floor-wheat', 'milk-morning-semolina']
-const GRAIN = ['sweet-water-semolina', 'milk-morning-semolina', 'lantern-vermicelli', 'threshing-floor-wheat']
 const SLABS = ['diamond-cashew', 'one-thread-gram']
 const BALLS = ['marble-gram-balls']
 

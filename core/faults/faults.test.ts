@@ -45,7 +45,7 @@ describe('the causes of a fault', () => {
   it('follow the record: short after the turn and heavy is off too soon, heavy in its time is too wet', () => {
     expect(findCauses(batch({ after: 0.25, weight: 1.03 }), 'runny')[0]!.cause).toBe('off-early')
     expect(findCauses(batch({ after: 1, weight: 1.12 }), 'runny')[0]!.cause).toBe('too-wet')
-    expect(findCauses(batch({ after: 2.2, weight: 0.9 }), 'dry')[0]!.cause).toBe('off-late')
+    expect(findCauses(batch({ after: 3.2, weight: 0.97 }), 'dry')[0]!.cause).toBe('off-late')
     const short = findCauses(batch({ roast: 0.4 }), 'raw-taste')[0]!
     expect(short.cause).toBe('roast-short')
     expect(short.for.length).toBeGreaterThan(0)

@@ -31,6 +31,9 @@ function within<T>(value: unknown, most: number, make: (value: number) => T): T 
   return typeof value === 'number' && value > 0 && value <= most ? make(value) : undefined
 }
 
+/** A note may be written afterwards for a moment of the cook. */
+const noteS = ({ payload, timeS }: Pick<Mark, 'payload' | 'timeS'>): number => (typeof payload.atS === 'number' && payload.atS >= 0 && payload.atS <= 86_400 ? payload.atS : timeS)
+
 const one = <T extends string>(of: readonly T[], value: unknown): T | undefined => of.find(known => known === value)
 
 const KINDS: Readonly<Record<Exclude<KnownKind, 'corrected' | 'withdrawn'>, Apply>> = {
@@ -71,7 +74,7 @@ const KINDS: Readonly<Record<Exclude<KnownKind, 'corrected' | 'withdrawn'>, Appl
     if (stage !== undefined) mark.cook.steps = { ...mark.cook.steps, [stage]: mark.timeS }
     return stage !== undefined
   },
-  'note': mark => put(mark.cook.notes, mark, typeof mark.payload.text === 'string' ? mark.payload.text : undefined),
+  'note': mark => put(mark.cook.notes, { ...mark, timeS: noteS(mark) }, typeof mark.payload.text === 'string' ? mark.payload.text : undefined),
   'cook.finished': (mark) => {
     mark.cook.finishedS = mark.timeS
     return true

@@ -56,6 +56,22 @@ export async function readJson<S extends z.ZodType>(event: H3Event, schema: S): 
 }
 
 /**
+ * Reads a body that is no JSON.
+ *
+ * @param event the request
+ * @param most largest body, bytes
+ * @returns its bytes
+ * @throws HttpProblem `body-too-large`, or `body-not-understood` where there is none
+ */
+export async function readBytes(event: H3Event, most: number): Promise<Buffer> {
+  if (Number(getRequestHeader(event, 'content-length') ?? 0) > most) throw new HttpProblem('body-too-large')
+  const bytes = await readRawBody(event, false)
+  if (!bytes || bytes.length === 0) throw new HttpProblem('body-not-understood')
+  if (bytes.length > most) throw new HttpProblem('body-too-large')
+  return bytes
+}
+
+/**
  * Parses anything that came from outside.
  *
  * @param schema what it must be

@@ -34,6 +34,7 @@ export const ledger = {
     await context.addIndex('photos', ['batch_id', 'removed_at'])
     await fill(context)
     for (const name of FILTERS) await context.addIndex('batches', [name, 'removed_at', 'started_at', 'id'])
+    await context.addIndex('observations', ['kind', 'stream'])
     await context.addIndex('batches', ['in_house', 'removed_at', 'eat_by'])
   },
 }

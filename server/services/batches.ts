@@ -3,6 +3,7 @@ import { BatchSummarySchema, type Batch } from '../../contracts/batch'
 import type { EvidenceSource } from '../../contracts/lesson'
 import type { Evidence } from '../../core/belief/evidence'
 import { settleCook } from '../../core/batch/settleCook'
+import type { DishChange } from '../../core/live/afterFire'
 import { replay } from '../../core/live/replay'
 import type { Row } from '../models/models'
 import { drawnBy, foundBy } from './batchRow'
@@ -21,12 +22,16 @@ export interface Batches {
   note(id: string, note: string): Promise<void>
   remove(id: string): Promise<void>
   restore(id: string): Promise<void>
+  /** Changes of a dish that were made of its batches' faults, with the moment, ms since 1970. */
+  changesOf(dish: string): Promise<{ readonly at: number, readonly change: DishChange }[]>
   /** What the newest batches say, and which they are. */
   evidence(): Promise<{ readonly evidence: Evidence[], readonly sources: Omit<EvidenceSource, 'forgotten'>[] }>
 }
 
 /** How many of the newest batches the household's belief rests on. */
 const REMEMBERED = 80
+/** Batches that are read for the changes they led to. */
+const MOST_CHANGES = 20
 
 /**
  * The batches of one database. A batch is made by `settle` from a finished cook and keeps its summary for ever.
@@ -89,6 +94,16 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     note: (id, note) => change(id, { note }),
     remove: id => change(id, { removedAt: clock.now() }),
     restore: id => change(id, { removedAt: null }),
+    async changesOf(dish) {
+      const rows = await database.sequelize.query<{ stream: string }>(
+        'SELECT DISTINCT o.stream FROM observations o JOIN batches b ON b.id = o.stream WHERE b.dish_id = :dish AND b.removed_at IS NULL AND o.kind = \'dish.changed\' LIMIT :most',
+        { type: QueryTypes.SELECT, replacements: { dish, most: MOST_CHANGES } })
+      const batches = await Promise.all(rows.map(row => cooks.one(row.stream)))
+      return batches.flatMap(({ plan, observations }) => {
+        const cook = replay(plan, observations)
+        return cook.after.changed.map(one => ({ at: Math.round((cook.startedMs ?? 0) + one.timeS * 1000), change: one.what }))
+      })
+    },
     async evidence() {
       const rows = await Batch.findAll({
         where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['id', 'dish', 'startedAt', 'evidence'], raw: true,

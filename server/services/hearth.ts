@@ -8,6 +8,7 @@ import { devicesOf, type Devices } from './devices'
 import { houseOf, type House } from './house'
 import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
+import { photosOf, type Photos } from './photos'
 import { streamsOf, type Streams } from './streams'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
 import { AFTER_KINDS } from '../../core/live/afterFire'
@@ -22,6 +23,7 @@ export interface Hearth {
   readonly cooks: Cooks
   readonly batches: Batches
   readonly ledger: Ledger
+  readonly photos: Photos
   readonly lessons: Lessons
   readonly house: House
   readonly devices: Devices
@@ -33,7 +35,7 @@ export interface Hearth {
 }
 
 /** Kinds after which a cook's start, end or batch may stand differently. */
-const SETTLING = new Set(['cook.started', 'cook.finished', 'outcome', 'corrected', 'withdrawn', 'weighed'])
+const SETTLING = new Set(['cook.started', 'cook.finished', 'outcome', 'corrected', 'withdrawn', 'weighed', 'note'])
 /** Kinds that change only what is left of a batch, and how it was liked. */
 const FOLLOWING = new Set<string>([...AFTER_KINDS, 'step.done'])
 
@@ -68,6 +70,7 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
     clock, database, streams, cooks, batches, ledger, append,
     house: houseOf(database, clock),
     devices: devicesOf(database, clock, cooks, append),
+    photos: photosOf(database, clock),
     kitchens: kitchensOf(database, clock),
     dishes: dishesOf(database, clock),
     lessons: lessonsOf(database, clock, batches),

@@ -29,6 +29,7 @@ import { outboxState } from '../../composables/outbox'
 import { usePantry } from '../../composables/pantry'
 import { roastColours, stepAt } from '../../composables/roastColours'
 import { useCooks } from '../../stores/cooks'
+import { endFaultsOf } from '../../../core/faults/endFaults'
 import { cueText } from '../../../words/cook'
 import { momentText } from '../../../words/moment'
 
@@ -211,6 +212,7 @@ const kept = computed(() => {
             @mark="mark"
           />
           <FinishForm
+            :offered="endFaultsOf(plan.dish)"
             :faults="cook.outcome?.faults ?? []"
             :line="cook.outcome?.line ?? ''"
             @outcome="(faults, text) => mark('outcome', { faults, line: text })"

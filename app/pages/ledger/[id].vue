@@ -1,36 +1,48 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import { BatchSchema, type Batch } from '../../../contracts/batch'
+import { PhotosSchema, type PhotoLine } from '../../../contracts/photo'
+import FinishForm from '../../components/FinishForm.vue'
 import HousePage from '../../components/HousePage.vue'
+import CauseFinder from '../../components/ledger/CauseFinder.vue'
+import LikedForm from '../../components/ledger/LikedForm.vue'
+import PhotoStrip from '../../components/ledger/PhotoStrip.vue'
 import SmallArch from '../../components/SmallArch.vue'
-import { Anything, ask } from '../../composables/api'
+import { useAfterFire } from '../../composables/afterFire'
+import { Anything, ask, Refused } from '../../composables/api'
+import { useFaultFinder } from '../../composables/faultFinder'
 import { clockText, dayText, gramsText, timeOfDay, windowText } from '../../composables/format'
+import { useHearthTime } from '../../composables/hearthClock'
+import { smallPhoto } from '../../composables/smallPhoto'
+import { typedNumber } from '../../composables/typed'
+import { useHouse } from '../../stores/house'
+import { INGREDIENTS } from '../../../book/ingredients'
+import { editedDish, editForLiking, type DishEdit } from '../../../core/faults/dishEdit'
+import { endFaultsOf } from '../../../core/faults/endFaults'
+import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/live/afterFire'
+import { LIKED_WORDS } from '../../../words/after'
+import { editText } from '../../../words/faults'
 import { FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
 import { stageName } from '../../../words/stages'
 
 const route = useRoute()
 const id = String(route.params.id)
-const batch = shallowRef<Batch | null>(null)
+const house = useHouse()
+void house.load()
+const after = useAfterFire(id)
+const { batch, state, cook } = after
+const now = useHearthTime(30_000)
 const trouble = ref('')
 const removed = ref(false)
-const note = ref('')
+const note = ref<string | null>(null)
 const saved = ref('')
-
-async function load(): Promise<void> {
-  try {
-    batch.value = await ask('GET', `/batches/${id}`, BatchSchema)
-    note.value = batch.value.line.note
-    trouble.value = ''
-  }
-  catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  }
-}
-void load()
 
 const summary = computed(() => batch.value?.line.summary ?? null)
 const plan = computed(() => batch.value?.plan ?? null)
+const faults = computed(() => cook.value?.outcome?.faults ?? summary.value?.faults ?? [])
+const line = computed(() => cook.value?.outcome?.line ?? summary.value?.line ?? '')
+const found = useFaultFinder(batch, faults)
+const liked = computed(() => cook.value?.after.liked ?? {})
 const roastTo = computed(() => {
   const until = plan.value?.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
   return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : 'not planned'
@@ -55,7 +67,7 @@ function momentText(kind: string, what: string): string {
 }
 async function saveNote(): Promise<void> {
   try {
-    await ask('PATCH', `/batches/${id}`, Anything, { note: note.value.slice(0, 2000) })
+    await ask('PATCH', `/batches/${id}`, Anything, { note: (note.value ?? '').slice(0, 2000) })
     saved.value = 'kept'
   }
   catch (error) {
@@ -84,20 +96,108 @@ function takeAway(): void {
   link.click()
   URL.revokeObjectURL(link.href)
 }
+
+const busy = ref(false)
+const changeSays = ref('')
+const card = computed(() => house.dishes.find(one => one.id === plan.value?.dish.id) ?? null)
+/** One touch makes the changed copy: the dish's next version, kept in the book; the batch remembers what led to it. */
+async function change(fault: string, cause: string, edit: DishEdit): Promise<void> {
+  const rowOf = (ingredient: string): (typeof INGREDIENTS)[number] => INGREDIENTS.find(row => row.id === ingredient) ?? INGREDIENTS[0]!
+  const next = card.value ? editedDish(card.value, edit, rowOf, `${editText(edit)}, after ${dayText(batch.value?.line.startedAt ?? 0)}`) : null
+  if (!next) {
+    changeSays.value = 'This dish has nothing to change so. Nothing was changed.'
+    return
+  }
+  busy.value = true
+  await house.keepDish(next).then(() => {
+    after.mark('dish.changed', { dish: next.id, version: next.version, fault, cause })
+    changeSays.value = `Kept as version ${next.version} of ${next.name}: ${editText(edit)}. Older versions can be taken again in the book.`
+  }, (error: unknown) => {
+    changeSays.value = `Not kept: ${error instanceof Error ? error.message : ''}`
+  })
+  busy.value = false
+}
+/** The fault that an answer comes near to: by it later batches show whether the change worked. */
+const LIKED_AS: Readonly<Record<LikedFor, Readonly<Record<Liking, string>>>> = {
+  sweetness: { less: 'too-sweet', more: 'not-sweet', right: '' }, softness: { less: 'runny', more: 'dry', right: '' }, richness: { less: 'greasy', more: 'dry', right: '' },
+}
+const wishes = computed(() => LIKED_FOR.flatMap((of) => {
+  const liking = liked.value[of]
+  const edit = liking ? editForLiking(of, liking) : null
+  return edit ? [{ of, edit, liking: liking as Liking }] : []
+}))
+function like(of: LikedFor, liking: Liking): void {
+  after.mark('liked', { [of]: liking })
+}
+
+const photos = shallowRef<readonly PhotoLine[]>([])
+const photoSays = ref('')
+async function readPhotos(): Promise<void> {
+  photos.value = (await ask('GET', `/batches/${id}/photos`, PhotosSchema)).photos
+}
+void readPhotos().catch(() => undefined)
+async function addPhoto(file: File): Promise<void> {
+  photoSays.value = 'Making it small…'
+  const small = await smallPhoto(file)
+  if (!small) {
+    photoSays.value = 'This is no picture that can be opened here. Nothing was kept.'
+    return
+  }
+  try {
+    const answer = await fetch(`/api/batches/${id}/photos`, { method: 'POST', body: small, headers: { 'content-type': 'image/jpeg' } })
+    photoSays.value = answer.ok ? '' : 'Not kept: twelve are enough, and each at most 600 kB.'
+    await readPhotos()
+  }
+  catch {
+    photoSays.value = 'The hearth is away: the photograph was not kept. Add it again later.'
+  }
+}
+async function removePhoto(photo: string): Promise<void> {
+  await ask('DELETE', `/photos/${photo}`, Anything).then(readPhotos).catch((error: unknown) => {
+    photoSays.value = error instanceof Refused ? error.problem.detail : 'The hearth is away. Nothing was changed.'
+  })
+}
+
+const noteAt = ref('')
+const noteText = ref('')
+const noteSays = ref('')
+/** A note at a minute of the cook, such as 7:30 or 7.5. */
+function addNote(): void {
+  const [minutes = '', seconds = '0'] = noteAt.value.trim().split(':')
+  const atS = typedNumber(minutes) * 60 + typedNumber(seconds || '0')
+  if (!(atS >= 0 && atS <= 86_400) || noteText.value.trim() === '') {
+    noteSays.value = 'A minute of the cook, such as 7:30, and a few words, please. Nothing was written.'
+    return
+  }
+  after.mark('note', { text: noteText.value.trim().slice(0, 200), atS: Math.round(atS) })
+  noteSays.value = ''
+  noteText.value = ''
+}
+const moments = computed(() => {
+  const told = summary.value?.moments ?? []
+  const fresh = (cook.value?.notes ?? []).filter(one => !told.some(each => each.kind === 'note' && each.what === one.what && Math.abs(each.timeS - one.timeS) < 2))
+  return [...told, ...fresh.map(one => ({ kind: 'note', what: one.what, timeS: one.timeS }))].sort((p, q) => p.timeS - q.timeS)
+})
 </script>
 
 <template>
-  <HousePage :trouble="trouble">
+  <HousePage :trouble="trouble || (state === 'away' && !batch ? 'The hearth is away. Nothing is lost; this page comes as soon as it is back.' : state === 'unknown' ? 'There is no such batch here.' : '')">
     <div class="batch">
       <template v-if="batch && summary && plan">
         <header class="top">
           <div>
             <h1>{{ batch.line.dish }}, {{ dayText(batch.line.startedAt) }}</h1>
             <p class="soft">
-              {{ timeOfDay(batch.line.startedAt) }} · {{ gramsText(summary.baseG) }} semolina · {{ plan.vessels.pan?.name }} · {{ plan.fires.pan?.name }}
+              {{ timeOfDay(batch.line.startedAt) }} · {{ gramsText(summary.baseG) }} {{ plan.dish.base.replaceAll('-', ' ') }} · {{ batch.line.pan?.name ?? 'no pan' }} · {{ batch.line.fire?.name ?? 'no fire' }}{{ batch.line.version ? ` · version ${batch.line.version}` : '' }}
             </p>
           </div>
           <div class="row">
+            <NuxtLink
+              class="stone-button"
+              :to="`/tray/${id}`"
+            >
+              At the tray
+            </NuxtLink>
             <button
               class="stone-button"
               @click="takeAway"
@@ -140,7 +240,7 @@ function takeAway(): void {
             <SmallArch
               :stones="summary.stones"
               :keystone-s="summary.keystoneS"
-              :fault="summary.faults.length > 0"
+              :fault="faults.length > 0"
               :width="300"
               title="As it went"
             />
@@ -178,16 +278,67 @@ function takeAway(): void {
             </table>
             <p
               class="outcome"
-              :class="{ danger: summary.faults.length > 0 }"
+              :class="{ danger: faults.length > 0 }"
             >
-              {{ summary.faults.length > 0 ? summary.faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : 'Came right' }}{{ summary.line ? `: “${summary.line}”` : '' }}
+              {{ faults.length > 0 ? `◆ ${faults.map(one => FAULT_WORDS[one] ?? one).join(', ')}` : 'Came right' }}{{ line ? `: “${line}”` : '' }}
             </p>
+          </div>
+        </div>
+        <CauseFinder
+          v-if="found && found.faults.length > 0"
+          :faults="found.faults"
+          :good="found.good"
+          :changes="found.changes"
+          :busy="busy"
+          :says="changeSays"
+          @change="change"
+        />
+        <div class="after slab">
+          <FinishForm
+            :offered="endFaultsOf(plan.dish)"
+            :faults="faults"
+            :line="line"
+            @outcome="(named, text) => after.mark('outcome', { faults: named, line: text })"
+          />
+          <div class="liking">
+            <LikedForm
+              :liked="liked"
+              @like="like"
+            />
+            <button
+              v-for="wish in wishes"
+              :key="wish.of"
+              class="stone-button"
+              :disabled="busy"
+              @click="change(LIKED_AS[wish.of][wish.liking], `liked-${wish.of}`, wish.edit)"
+            >
+              Next time {{ LIKED_WORDS[wish.of][wish.liking === 'less' ? 'less' : 'more'] }} no more: {{ editText(wish.edit) }}
+            </button>
+            <p
+              v-if="faults.length === 0 && changeSays"
+              role="status"
+            >
+              {{ changeSays }}
+            </p>
+          </div>
+        </div>
+        <div class="after slab">
+          <PhotoStrip
+            :photos="photos"
+            :title="`${batch.line.dish}, ${dayText(batch.line.startedAt)}`"
+            :now="now"
+            :says="photoSays"
+            @add="addPhoto"
+            @remove="removePhoto"
+          />
+          <div>
             <label for="note">Note</label>
             <textarea
               id="note"
-              v-model="note"
+              :value="note ?? batch.line.note"
               rows="3"
               maxlength="2000"
+              @input="event => note = (event.target as HTMLTextAreaElement).value"
               @change="saveNote"
             />
             <p
@@ -202,12 +353,37 @@ function takeAway(): void {
           <h2>What was marked</h2>
           <ol class="story">
             <li
-              v-for="(moment, i) in summary.moments"
+              v-for="(moment, i) in moments"
               :key="i"
             >
               <span class="at">{{ clockText(moment.timeS) }}</span> {{ momentText(moment.kind, moment.what) }}
             </li>
           </ol>
+          <form
+            class="noting"
+            @submit.prevent="addNote"
+          >
+            <label>At<input
+              v-model="noteAt"
+              inputmode="decimal"
+              placeholder="7:30"
+              autocomplete="off"
+            ></label>
+            <label class="wide">A note at that minute<input
+              v-model="noteText"
+              maxlength="200"
+              autocomplete="off"
+            ></label>
+            <button class="stone-button">
+              Write it
+            </button>
+            <p
+              role="status"
+              class="danger"
+            >
+              {{ noteSays }}
+            </p>
+          </form>
         </section>
       </template>
       <p><NuxtLink to="/ledger">All batches</NuxtLink></p>
@@ -229,8 +405,16 @@ thead th { color: var(--ink-soft); }
 .outcome { font: 600 1.25rem var(--voice); margin: 14px 0; }
 label { font-weight: 600; display: block; }
 textarea { width: 100%; }
+
+.after { display: grid; grid-template-columns: 1fr 1fr; gap: 40px; }
+.liking { display: grid; gap: 8px; align-content: start; }
+.noting { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; margin-top: 14px; }
+.noting input { display: block; width: 6em; min-height: 48px; }
+.noting .wide { flex: 1 1 260px; }
+.noting .wide input { width: 100%; }
+.noting p:empty { display: none; }
 .story { list-style: none; margin: 8px 0 0; padding: 0; columns: 3; column-gap: 30px; }
 .story li { padding: 0.25rem 0; break-inside: avoid; }
 .at { display: inline-block; min-width: 3.6em; font-weight: 600; }
-@media (max-width: 1000px) { .pair { grid-template-columns: 1fr 1fr; } .pair > div { grid-column: 1 / -1; } .story { columns: 1; } }
+@media (max-width: 1000px) { .after { grid-template-columns: minmax(0, 1fr); } .pair { grid-template-columns: 1fr 1fr; } .pair > div { grid-column: 1 / -1; } .story { columns: 1; } }
 </style>

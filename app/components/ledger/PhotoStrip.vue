@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { PhotoLine } from '../../../contracts/photo'
+import { momentText } from '../../composables/format'
+
+defineProps<{
+  /** Photographs kept so far. */
+  photos: readonly PhotoLine[]
+  /** What is photographed, for the screen reader. */
+  title: string
+  /** The hearth's time. */
+  now: number
+  /** What went wrong, or what is under way. */
+  says: string
+}>()
+
+const emit = defineEmits<{
+  /** A picture was chosen. */
+  add: [file: File]
+  /** One is taken out. */
+  remove: [id: string]
+}>()
+
+const input = ref<HTMLInputElement | null>(null)
+function chosen(): void {
+  for (const file of input.value?.files ?? []) emit('add', file)
+  if (input.value) input.value.value = ''
+}
+</script>
+
+<template>
+  <section
+    class="photos"
+    aria-labelledby="photos"
+  >
+    <h2 id="photos">
+      Photographs
+    </h2>
+    <ul v-if="photos.length > 0">
+      <li
+        v-for="(photo, i) in photos"
+        :key="photo.id"
+      >
+        <a
+          :href="`/api/photos/${photo.id}`"
+          target="_blank"
+          rel="noopener"
+        ><img
+          :src="`/api/photos/${photo.id}`"
+          :alt="`${title}, photograph ${i + 1}`"
+          :width="photo.width"
+          :height="photo.height"
+          loading="lazy"
+        ></a>
+        <span class="small soft">{{ momentText(photo.at, now) }}</span>
+        <button
+          class="stone-button quiet"
+          :aria-label="`Remove photograph ${i + 1}`"
+          @click="emit('remove', photo.id)"
+        >
+          remove
+        </button>
+      </li>
+    </ul>
+    <label class="stone-button add">Add a photograph<input
+      ref="input"
+      class="visually-hidden"
+      type="file"
+      accept="image/*"
+      multiple
+      @change="chosen"
+    ></label>
+    <p
+      class="soft small"
+      role="status"
+    >
+      {{ says || 'Kept small, on this hearth alone, without place or camera.' }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.photos { display: grid; gap: 8px; align-content: start; }
+ul { list-style: none; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: 12px; }
+li { display: grid; justify-items: start; }
+img { display: block; width: auto; height: 150px; border: 2px solid var(--ink); border-bottom-width: 5px; }
+.add { justify-self: start; position: relative; }
+.add:focus-within { outline: 3px solid var(--accent); outline-offset: 2px; }
+</style>

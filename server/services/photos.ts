@@ -1,0 +1,50 @@
+import { randomUUID } from 'node:crypto'
+import { MOST_PHOTO_BYTES, MOST_PHOTOS, MOST_PHOTO_SIDE, type PhotoLine } from '../../contracts/photo'
+import type { Row } from '../models/models'
+import type { HearthClock } from './clock'
+import type { Database } from './database'
+import { plainJpeg } from './jpeg'
+import { Refusal } from './refusal'
+
+/** Photographs of batches: kept small, with nothing in them but the picture. */
+export interface Photos {
+  of(batch: string): Promise<PhotoLine[]>
+  add(batch: string, bytes: Buffer): Promise<PhotoLine>
+  bytes(id: string): Promise<Buffer>
+  remove(id: string): Promise<void>
+}
+
+/**
+ * The photographs of one database.
+ *
+ * @param database an open database
+ * @param clock gives the time
+ * @returns `add` refuses `not-a-photo` for what is no JPEG or too large, `too-many-photos` beyond twelve; removing is soft
+ */
+export function photosOf(database: Database, clock: HearthClock): Photos {
+  const { Photo, Batch } = database.models
+  const line = (row: Row): PhotoLine => ({ id: String(row.id), at: Number(row.at), width: Number(row.width), height: Number(row.height) })
+  const of = async (batch: string): Promise<PhotoLine[]> =>
+    (await Photo.findAll({ where: { batchId: batch, removedAt: null }, attributes: ['id', 'at', 'width', 'height'], order: [['at', 'ASC'], ['id', 'ASC']], raw: true }) as unknown as Row[]).map(line)
+  return {
+    of,
+    async add(batch, given) {
+      if (await Batch.count({ where: { id: batch } }) === 0) throw new Refusal('not-found', `batches/${batch}`)
+      const plain = given.length <= MOST_PHOTO_BYTES ? plainJpeg(given) : null
+      if (!plain || Math.max(plain.width, plain.height) > MOST_PHOTO_SIDE) throw new Refusal('not-a-photo', 'photo')
+      if ((await of(batch)).length >= MOST_PHOTOS) throw new Refusal('too-many-photos', `batches/${batch}`)
+      const row = { id: randomUUID(), batchId: batch, at: clock.now(), width: plain.width, height: plain.height, bytes: plain.bytes, removedAt: null }
+      await Photo.create(row)
+      return line(row)
+    },
+    async bytes(id) {
+      const row = await Photo.findOne({ where: { id, removedAt: null }, attributes: ['bytes'], raw: true }) as unknown as Row | null
+      if (!row) throw new Refusal('not-found', `photos/${id}`)
+      return row.bytes as Buffer
+    },
+    async remove(id) {
+      const [changed] = await Photo.update({ removedAt: clock.now() }, { where: { id, removedAt: null } })
+      if (changed === 0) throw new Refusal('not-found', `photos/${id}`)
+    },
+  }
+}
