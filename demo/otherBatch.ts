@@ -31,7 +31,7 @@ export const OTHER_BATCHES: readonly OtherBatch[] = [
   { dish: 'winter-market-carrot', daysAgo: 48, hour: 16, baseG: 850, endLate: 1.05, faults: [], line: 'Two glasses of patience.' },
   { dish: 'brick-kiln-wheat', daysAgo: 31, hour: 7, baseG: 180, endLate: 1, faults: ['greasy'], line: 'A spoon of ghee too many.' },
   { dish: 'tide-line-coconut', daysAgo: 18, hour: 20, baseG: 280, endLate: 1.04, faults: [], line: 'Cut into diamonds while the rain came down.' },
-  { dish: 'winter-market-carrot', daysAgo: 8, hour: 17, baseG: 1000, endLate: 0.85, faults: ['runny'], line: 'Guests at the door, off the fire too soon.', after: [[0.5, 'liked', { sweetness: 'right', softness: 'less' }], [17, 'dish.changed', { dish: 'winter-market-carrot', version: 2, fault: 'runny', cause: 'off-early' }], [18, 'gone', {}]] },
+  { dish: 'winter-market-carrot', daysAgo: 8, hour: 17, baseG: 1000, endLate: 0.85, faults: ['runny'], line: 'Guests at the door before it had tightened.', after: [[0.5, 'liked', { sweetness: 'right', softness: 'less' }], [17, 'dish.changed', { dish: 'winter-market-carrot', version: 2, fault: 'runny', cause: 'off-early' }], [18, 'gone', {}]] },
   { dish: 'marble-gram-balls', daysAgo: 3, hour: 16, baseG: 260, endLate: 1, faults: [], line: 'Rolled with both aunts at the table.', after: [[0.4, 'shaped', { way: 'balls', eachG: 28 }], [5, 'given.out', { massG: 168, to: 'eaten' }], [26, 'given.out', { massG: 140, to: 'given' }], [27, 'liked', { sweetness: 'right', softness: 'right', richness: 'right' }]] },
   {
     dish: 'winter-market-carrot', daysAgo: 1.15, hour: 0, baseG: 900, endLate: 1.02, faults: [], line: '',

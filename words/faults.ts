@@ -63,10 +63,12 @@ const CLUES: Readonly<Record<Clue['of'], (value: number) => string>> = {
  * What a clue says.
  *
  * @param clue of a cause
+ * @param against true where it speaks against the cause: a small deviation is then too small a one
  * @returns a few words
  */
-export function clueText(clue: Clue): string {
-  return CLUES[clue.of](clue.value)
+export function clueText(clue: Clue, against = false): string {
+  const text = CLUES[clue.of](clue.value)
+  return against ? text.replace('a little', 'only a little') : text
 }
 
 const ROLE = { liquid: 'liquid', fat: 'fat', sugar: 'sugar' } as const

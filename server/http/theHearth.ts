@@ -13,6 +13,7 @@ let opening: Promise<Hearth> | null = null
 export function theHearth(): Promise<Hearth> {
   opening ??= openHearth(process.env.HEARTH_DATA ?? '.data', clockFrom(process.env)).then(async (hearth) => {
     await stock(hearth)
+    void hearth.copies.keep()
     const first = process.env.HEARTH_PASSPHRASE
     if (first && first.length >= LEAST_PASSPHRASE && !await hearth.house.hasPassphrase()) await hearth.house.setPassphrase(first, null)
     return hearth

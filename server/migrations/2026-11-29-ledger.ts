@@ -7,6 +7,9 @@ const AT_ONCE = 200
 /** What the ledger is filtered by. */
 const FILTERS = ['family', 'pan', 'fire', 'season', 'faulty']
 
+/** What lists draw of a summary. */
+const DRAWN = ['stones', 'keystoneS', 'endS', 'baseG', 'finishedG', 'weighed', 'darkestStep', 'faults', 'line']
+
 interface Named { readonly id?: string, readonly name?: string }
 interface OldPlan {
   readonly dish?: { readonly family?: string, readonly version?: number, readonly keystone?: { readonly stage?: string }, readonly stages?: readonly { readonly id?: string, readonly vessel?: string }[] }
@@ -49,15 +52,16 @@ async function fill(context: QueryInterface): Promise<void> {
     if (rows.length === 0) return
     for (const row of rows) {
       const plan = JSON.parse(row.plan) as OldPlan
-      const { moments: _, plannedStones: __, ...rest } = JSON.parse(row.summary) as Record<string, unknown>
-      const faults = Array.isArray(rest.faults) ? rest.faults.map(String) : []
+      const summary = JSON.parse(row.summary) as Record<string, unknown>
+      const picture = Object.fromEntries(DRAWN.map(name => [name, summary[name]]))
+      const faults = Array.isArray(summary.faults) ? summary.faults.map(String) : []
       const vessel = plan.dish?.stages?.find(stage => stage.id === plan.dish?.keystone?.stage)?.vessel ?? 'pan'
       await sequelize.query(
         'UPDATE batches SET family = :family, version = :version, pan = :pan, pan_name = :panName, fire = :fire, fire_name = :fireName, season = :season, faulty = :faulty, picture = :picture WHERE id = :id',
         { replacements: {
           id: row.id, family: plan.dish?.family ?? null, version: plan.dish?.version ?? null, pan: plan.vessels?.[vessel]?.id ?? null, panName: plan.vessels?.[vessel]?.name ?? null,
           fire: plan.fires?.[vessel]?.id ?? null, fireName: plan.fires?.[vessel]?.name ?? null, season: Math.floor(((new Date(Number(row.started_at)).getMonth() + 1) % 12) / 3),
-          faulty: faults.length > 0 ? 1 : 0, picture: JSON.stringify(rest),
+          faulty: faults.length > 0 ? 1 : 0, picture: JSON.stringify(picture),
         } })
       for (const fault of faults) {
         await sequelize.query('INSERT OR IGNORE INTO batch_faults (fault, started_at, batch_id) VALUES (:fault, :at, :id)', { replacements: { fault, at: row.started_at, id: row.id } })

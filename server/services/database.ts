@@ -1,6 +1,6 @@
 import { access, constants, mkdir, stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import { QueryTypes, Sequelize } from 'sequelize'
+import { QueryTypes, Sequelize, type QueryInterface } from 'sequelize'
 import sqlite3 from 'sqlite3'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { MIGRATIONS } from '../migrations/all'
@@ -46,13 +46,23 @@ export async function openDatabase(folder: string, stamp: string): Promise<Datab
   return { sequelize, models: defineModels(sequelize), file, close: () => sequelize.close() }
 }
 
+function migrations(sequelize: Sequelize): Umzug<QueryInterface> {
+  return new Umzug({ migrations: MIGRATIONS, context: sequelize.getQueryInterface(), storage: new SequelizeStorage({ sequelize }), logger: undefined })
+}
+
+/**
+ * Brings the tables of a database to where a version of the hearth had them.
+ *
+ * @param sequelize an open connection
+ * @param to name of the last migration; the newest where it is left out
+ * @throws where there is no such migration
+ */
+export async function migrateTo(sequelize: Sequelize, to: string | undefined): Promise<void> {
+  await (to === undefined ? migrations(sequelize).up() : migrations(sequelize).up({ to }))
+}
+
 async function migrate(sequelize: Sequelize, existed: boolean, copy: string): Promise<void> {
-  const umzug = new Umzug({
-    migrations: MIGRATIONS,
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize }),
-    logger: undefined,
-  })
+  const umzug = migrations(sequelize)
   const pending = await umzug.pending()
   if (pending.length === 0) return
   if (existed) await sequelize.query('VACUUM INTO :copy', { replacements: { copy } })

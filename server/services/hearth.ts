@@ -1,10 +1,13 @@
+import { backupsOf, type Backups } from './backup'
 import { batchesOf, type Batches } from './batches'
 import type { HearthClock } from './clock'
 import { cooksOf, type Cooks } from './cooks'
+import { copiesOf, type DailyCopies } from './copies'
 import { openDatabase, type Database } from './database'
 import { dishesOf, type Dishes } from './dishes'
 import { kitchensOf, type Kitchens } from './kitchens'
 import { devicesOf, type Devices } from './devices'
+import { exchangeOf, type Exchange } from './exchange'
 import { houseOf, type House } from './house'
 import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
@@ -24,6 +27,9 @@ export interface Hearth {
   readonly batches: Batches
   readonly ledger: Ledger
   readonly photos: Photos
+  readonly backups: Backups
+  readonly copies: DailyCopies
+  readonly exchange: Exchange
   readonly lessons: Lessons
   readonly house: House
   readonly devices: Devices
@@ -53,10 +59,18 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
   const cooks = cooksOf(database, clock, streams)
   const ledger = ledgerOf(database, () => clock.now())
   const batches = batchesOf(database, clock, cooks, ledger)
+  const copies = copiesOf(database, clock, folder)
   let settling: Promise<unknown> = Promise.resolve()
+  /** What waits to be settled; a cook waits once, however much is marked meanwhile. */
+  const waiting = new Map<string, 'settle' | 'follow'>()
   const settle = (id: string, how: 'settle' | 'follow' = 'settle'): void => {
+    const known = waiting.get(id)
+    waiting.set(id, known === 'settle' ? known : how)
+    if (known) return
     settling = settling.then(async () => {
-      if (await cooks.has(id)) await batches[how](id)
+      const now = waiting.get(id) ?? how
+      waiting.delete(id)
+      if (await cooks.has(id)) await batches[now](id)
     }).catch((error: unknown) => console.error(`A batch could not be settled; its observations are safe. ${String(error)}`))
   }
   for (const id of await cooks.unsettled()) settle(id)
@@ -71,6 +85,9 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
     house: houseOf(database, clock),
     devices: devicesOf(database, clock, cooks, append),
     photos: photosOf(database, clock),
+    backups: backupsOf(database, clock, folder, () => ledger.changed()),
+    copies,
+    exchange: exchangeOf(database, batches, ledger),
     kitchens: kitchensOf(database, clock),
     dishes: dishesOf(database, clock),
     lessons: lessonsOf(database, clock, batches),
@@ -78,6 +95,7 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
       await settling
     },
     async close() {
+      copies.stop()
       await settling
       await database.close()
     },

@@ -74,7 +74,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
             :aria-label="`${percent(ranked.share)} likely`"
           ><span
             class="bar"
-            :style="{ width: percent(ranked.share) }"
+            :style="{ width: `${ranked.share * 100}%` }"
           /><span class="figure">{{ percent(ranked.share) }}</span></span>
         </div>
         <ul class="clues">
@@ -88,7 +88,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
             v-for="clue in ranked.against"
             :key="`against-${clue.of}`"
           >
-            <strong>against</strong> {{ clueText(clue) }}
+            <strong>against</strong> {{ clueText(clue, true) }}
           </li>
           <li v-if="ranked.for.length + ranked.against.length === 0">
             nothing that was marked speaks for or against it

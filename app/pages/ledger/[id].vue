@@ -39,6 +39,10 @@ const saved = ref('')
 
 const summary = computed(() => batch.value?.line.summary ?? null)
 const plan = computed(() => batch.value?.plan ?? null)
+const baseName = computed(() => {
+  const base = plan.value?.amounts.find(one => one.id === plan.value?.dish.base)?.ingredient ?? ''
+  return (INGREDIENTS.find(row => row.id === base)?.name ?? base.replaceAll('-', ' ')).toLowerCase()
+})
 const faults = computed(() => cook.value?.outcome?.faults ?? summary.value?.faults ?? [])
 const line = computed(() => cook.value?.outcome?.line ?? summary.value?.line ?? '')
 const found = useFaultFinder(batch, faults)
@@ -188,7 +192,7 @@ const moments = computed(() => {
           <div>
             <h1>{{ batch.line.dish }}, {{ dayText(batch.line.startedAt) }}</h1>
             <p class="soft">
-              {{ timeOfDay(batch.line.startedAt) }} · {{ gramsText(summary.baseG) }} {{ plan.dish.base.replaceAll('-', ' ') }} · {{ batch.line.pan?.name ?? 'no pan' }} · {{ batch.line.fire?.name ?? 'no fire' }}{{ batch.line.version ? ` · version ${batch.line.version}` : '' }}
+              {{ timeOfDay(batch.line.startedAt) }} · {{ gramsText(summary.baseG) }} {{ baseName }} · {{ batch.line.pan?.name ?? 'no pan' }} · {{ batch.line.fire?.name ?? 'no fire' }}{{ batch.line.version ? ` · version ${batch.line.version}` : '' }}
             </p>
           </div>
           <div class="row">

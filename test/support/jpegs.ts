@@ -1,0 +1,19 @@
+import { Buffer } from 'node:buffer'
+
+const segment = (marker: number, body: Buffer): Buffer => {
+  const head = Buffer.alloc(4)
+  head.writeUInt16BE(0xFF00 | marker, 0)
+  head.writeUInt16BE(body.length + 2, 2)
+  return Buffer.concat([head, body])
+}
+
+/** The bytes of a JPEG of two by two pixels (its scan is not meant to be looked at), with place and comment in it. */
+export function jpegWithPlace(): Buffer {
+  const frame = Buffer.from([8, 0, 2, 0, 2, 1, 1, 0x11, 0])
+  const scan = Buffer.from([1, 1, 0, 0, 63, 0])
+  return Buffer.concat([
+    Buffer.from([0xFF, 0xD8]), segment(0xE0, Buffer.from('JFIF\0\u0001\u0001\0\0\u0001\0\u0001\0\0', 'latin1')), segment(0xE1, Buffer.from('Exif\0\0 GPS-HERE 12.3N', 'latin1')),
+    segment(0xFE, Buffer.from('a comment')), segment(0xDB, Buffer.alloc(65, 1)), segment(0xC0, frame), segment(0xC4, Buffer.concat([Buffer.from([0]), Buffer.alloc(16), Buffer.alloc(0)])),
+    segment(0xDA, scan), Buffer.from([0x12, 0x34, 0xFF, 0x00, 0x56]), Buffer.from([0xFF, 0xD9]),
+  ])
+}
