@@ -43,7 +43,7 @@ const LikedSchema = z.strictObject({ sweetness: z.enum(LIKINGS).optional(), soft
 /** What of a batch is in the house, until when, and how it was liked. Times in ms since 1970, masses in g. */
 export const BatchAfterSchema = z.strictObject({
   massG: z.number(), leftG: z.number(), place: z.enum(PLACES), madeAt: Millis, readyAt: Millis, eatBy: z.tuple([Millis, Millis]),
-  coldSoon: z.boolean(), liked: LikedSchema,
+  coldSoon: z.boolean(), liked: LikedSchema, fromMemory: z.boolean().optional(), sweetness: z.number().optional(),
 })
 export interface BatchAfter {
   readonly massG: number
@@ -56,6 +56,10 @@ export interface BatchAfter {
   /** Into the cold within two hours. */
   readonly coldSoon: boolean
   readonly liked: Liked
+  /** True where it was entered afterwards, from memory. */
+  readonly fromMemory?: boolean | undefined
+  /** As sweet as so many g of sugar in 100 g, warm. */
+  readonly sweetness?: number | undefined
 }
 
 const Thing = z.strictObject({ id: z.string().max(64), name: z.string().max(60) }).nullable()

@@ -2,12 +2,14 @@ import { INGREDIENTS } from '../../book/ingredients'
 import type { BatchAfter } from '../../contracts/batch'
 import type { BatchPicture, BatchSummary } from '../../core/batch/summary'
 import { standing } from '../../core/after/standing'
+import { sweetnessG } from '../../core/comes/sweetness'
+import { mixOf } from '../../core/composition/mixOf'
 import { mainVessel } from '../../core/dish/mainVessel'
 import type { LiveCook } from '../../core/live/liveCook'
 import type { CookPlan } from '../../core/live/plan'
 import type { Row } from '../models/models'
 
-const KIND = new Map(INGREDIENTS.map(row => [row.id, row.kind]))
+const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
 
 /**
  * The columns by which a batch is found: what it was cooked in and when.
@@ -55,10 +57,18 @@ export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): 
 
 function afterOf(plan: CookPlan, cook: LiveCook, finishedG: number | null): { readonly after: BatchAfter | null, readonly inHouse: boolean } {
   if (finishedG === null || !(finishedG > 0)) return { after: null, inHouse: false }
-  const one = standing(plan, cook, finishedG, ingredient => KIND.get(ingredient))
+  const one = standing(plan, cook, finishedG, ingredient => ROWS.get(ingredient)?.kind)
   const { leftG, place, madeAt, readyAt, eatBy, keeping, gone, mass } = one
   return {
-    after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy: [Math.round(eatBy[0]), Math.round(eatBy[1])], coldSoon: keeping.coldWithinTwoHours && place === 'room', liked: cook.after.liked },
+    after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy: [Math.round(eatBy[0]), Math.round(eatBy[1])], coldSoon: keeping.coldWithinTwoHours && place === 'room', liked: cook.after.liked, sweetness: sweetnessOf(plan, mass.massG), ...(cook.fromMemory ? { fromMemory: true } : {}) },
     inHouse: !gone && !cook.fromMemory,
   }
+}
+
+function sweetnessOf(plan: CookPlan, massG: number): number {
+  const mix = mixOf(plan.amounts.flatMap((one) => {
+    const row = ROWS.get(one.ingredient)
+    return row ? [{ massG: one.massG, food: row.nutrients }] : []
+  }))
+  return Math.round(1000 * sweetnessG(mix, 'warm') / Math.max(1, massG)) / 10
 }

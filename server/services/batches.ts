@@ -106,11 +106,11 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     },
     async evidence() {
       const rows = await Batch.findAll({
-        where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['id', 'dish', 'startedAt', 'evidence'], raw: true,
+        where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['id', 'dish', 'startedAt', 'evidence', 'after'], raw: true,
       }) as unknown as Row[]
       return {
         evidence: rows.flatMap(one => JSON.parse(String(one.evidence)) as Evidence[]),
-        sources: rows.map(one => ({ id: String(one.id), kind: 'batch', name: String(one.dish), at: Number(one.startedAt) })),
+        sources: rows.map(one => ({ id: String(one.id), kind: String(one.after).includes('"fromMemory":true') ? 'remembered' as const : 'batch' as const, name: String(one.dish), at: Number(one.startedAt) })),
       }
     },
   }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import { BatchPageSchema, type BatchListLine } from '../../../contracts/batch'
 import JudgedFigures from '../../components/boil/JudgedFigures.vue'
-import MemoryForm from '../../components/boil/MemoryForm.vue'
+import HouseKnows from '../../components/boil/HouseKnows.vue'
 import ModelNumbers from '../../components/boil/ModelNumbers.vue'
 import SourceList from '../../components/boil/SourceList.vue'
 import SpanRow from '../../components/boil/SpanRow.vue'
 import HousePage from '../../components/HousePage.vue'
+import { ask } from '../../composables/api'
 import { hearthNow } from '../../composables/hearthClock'
 import { learnedMarks, learnedNumbers } from '../../composables/learnedNumbers'
 import { newId } from '../../composables/outbox'
@@ -13,10 +15,7 @@ import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import judged from '../../../book/judged.json'
 import type { EvidenceSource, Lesson } from '../../../contracts/lesson'
-import { withCorrections } from '../../../core/composition/corrections'
 import { FAMILY_IDS } from '../../../core/family/family'
-import type { Observation } from '../../../core/live/observation'
-import type { CookPlan } from '../../../core/live/plan'
 import { familyName } from '../../../words/dish'
 import { NUMBER_WORDS } from '../../../words/learned'
 
@@ -27,8 +26,6 @@ const says = ref('')
 const FIRST = 6
 const all = ref(false)
 const nowMs = hearthNow()
-const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
-const pans = computed(() => house.kitchen?.pans.filter(one => one.kind === 'pan') ?? [])
 const fires = computed(() => (house.kitchen?.fires ?? []).map(fire => ({ fire, marks: learnedMarks(fire, house.evidence, nowMs) })))
 const numbers = computed(() => learnedNumbers(house.evidence, nowMs))
 
@@ -50,6 +47,19 @@ const count = (readings: readonly { readonly batch: string }[]): string => {
   return many === 0 ? 'first guess' : `${many} ${many === 1 ? 'reading' : 'readings'}`
 }
 
+const recent = shallowRef<readonly BatchListLine[]>([])
+void ask('GET', '/batches?limit=200', BatchPageSchema).then((page) => {
+  recent.value = page.batches
+}).catch(() => undefined)
+const forgotten = computed(() => new Set(house.sources.filter(one => one.forgotten).map(one => one.id)))
+const liked = computed(() => recent.value.filter(one => one.after?.liked.sweetness && !forgotten.value.has(one.id)))
+async function dropWeighed(ingredient: string): Promise<void> {
+  await house.remove('corrections', ingredient).then(() => {
+    says.value = 'Forgotten: the table holds again.'
+  }, () => {
+    says.value = 'The hearth is away; nothing was changed.'
+  })
+}
 async function teach(lesson: Lesson, done: string): Promise<void> {
   await house.teach(lesson).then(() => {
     says.value = done
@@ -68,8 +78,6 @@ async function forget(source: EvidenceSource): Promise<void> {
 }
 const cleaned = (fire: string, name: string): Promise<void> => teach({ kind: 'changed', id: newId(), at: hearthNow(), fire }, `Older readings of ${name} count less from now on.`)
 const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ kind: 'new-bag', id: newId(), at: hearthNow(), family }, 'A new bag: older readings of its browning and smell count less from now on.')
-const remember = (dish: string, plan: CookPlan, observations: readonly Observation[]): Promise<void> =>
-  teach({ kind: 'remembered', id: newId(), at: hearthNow(), dish, cook: { plan, observations } }, `Learned from ${dish}, as far as memory goes.`)
 </script>
 
 <template>
@@ -168,21 +176,18 @@ const remember = (dish: string, plan: CookPlan, observations: readonly Observati
         >
           {{ all ? 'Fewer' : `${numbers.length - FIRST} more, with fewer readings` }}
         </button>
+        <HouseKnows
+          :batches="liked"
+          :corrections="house.kitchen?.corrections ?? []"
+          :table="INGREDIENTS"
+          @forget="batch => forget({ id: batch.id, kind: 'batch', name: batch.dish, at: batch.startedAt, forgotten: false })"
+          @drop="dropWeighed"
+        />
         <section class="slab">
           <h2>A batch from memory</h2>
           <p class="soft">
-            Cooked before this hearth knew you? The minutes you remember say something of your fire; less than a boil check, and they are taken for less.
+            Cooked before this hearth knew you? The minutes you remember say something of your fire; less than a boil check, and they are taken for less. <NuxtLink to="/ledger/remember">Enter a past batch</NuxtLink>
           </p>
-          <MemoryForm
-            v-if="house.kitchen && house.dishes.length > 0"
-            :dishes="house.dishes"
-            :table="table"
-            :pans="pans"
-            :fires="house.kitchen.fires"
-            :cups="house.cups"
-            :now-ms="nowMs"
-            @remember="remember"
-          />
         </section>
         <section class="slab">
           <h2>How good it is, and where it is weak</h2>

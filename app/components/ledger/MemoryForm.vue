@@ -28,7 +28,7 @@ const props = defineProps<{
   fires: readonly Fire[]
   /** Cups of the kitchen. */
   cups: readonly Measure[]
-  /** Now, ms since 1970. */
+  /** When it was cooked, ms since 1970. */
   nowMs: number
 }>()
 
@@ -73,7 +73,7 @@ function story(made: NonNullable<typeof dish.value>, roastS: number | null, tota
   // Only what was remembered is told: where the cook began, where the roast ended, and the end.
   const known = new Set([0, ...(roastS === null ? [] : [after])])
   return [
-    ...starts.flatMap((timeS, i) => (known.has(i) ? [told(i, timeS, i === 0 ? 'cook.started' : 'stage.began', i === 0 ? {} : { stage: line[i]!.id })] : [])),
+    ...starts.flatMap((timeS, i) => (known.has(i) ? [told(i, timeS, i === 0 ? 'cook.started' : 'stage.began', i === 0 ? { from: 'memory' } : { stage: line[i]!.id })] : [])),
     ...(done < line.length ? [told(90, totalS, 'stage.began', { stage: line[done]!.id })] : []),
     told(91, totalS + 60, 'cook.finished', {}),
   ]
@@ -148,6 +148,7 @@ function enter(): void {
         unit="min"
       />
     </div>
+    <slot />
     <p
       class="danger"
       role="alert"
@@ -158,7 +159,7 @@ function enter(): void {
       class="stone-button"
       @click="enter"
     >
-      Learn from it
+      Put it in the ledger
     </button>
   </div>
 </template>

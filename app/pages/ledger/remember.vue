@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import FinishForm from '../../components/FinishForm.vue'
+import HousePage from '../../components/HousePage.vue'
+import MemoryForm from '../../components/ledger/MemoryForm.vue'
+import NumberField from '../../components/kitchen/NumberField.vue'
+import { Anything, ask } from '../../composables/api'
+import { hearthNow } from '../../composables/hearthClock'
+import { newId } from '../../composables/outbox'
+import { typedGrams, weightUnit } from '../../composables/typed'
+import { useHouse } from '../../stores/house'
+import { INGREDIENTS } from '../../../book/ingredients'
+import { withCorrections } from '../../../core/composition/corrections'
+import { mainVessel } from '../../../core/dish/mainVessel'
+import { END_FAULTS } from '../../../core/faults/endFaults'
+import type { Observation } from '../../../core/live/observation'
+import type { CookPlan } from '../../../core/live/plan'
+
+const NOON_H = 12
+const house = useHouse()
+void house.load()
+const router = useRouter()
+const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
+const pans = computed(() => house.kitchen?.pans.filter(one => one.kind === 'pan') ?? [])
+const today = new Date(hearthNow()).toISOString().slice(0, 10)
+const day = ref(today)
+const finished = ref('')
+const outcome = ref<{ readonly faults: readonly string[], readonly line: string }>({ faults: [], line: '' })
+const trouble = ref('')
+/** Noon of that day, but never later than now. */
+const cookedAt = computed(() => {
+  const noon = new Date(`${day.value}T00:00:00`).setHours(NOON_H)
+  return Number.isFinite(noon) ? Math.min(noon, hearthNow() - 3 * 3_600_000) : hearthNow() - 86_400_000
+})
+
+async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Promise<void> {
+  const id = newId()
+  const [sentAt, grams] = [hearthNow(), typedGrams(finished.value)]
+  const last = told.at(-1)!
+  const more: [string, Record<string, unknown>][] = [
+    ...(grams > 0 && plan.vessels[mainVessel(plan.dish)] ? [['weighed', { vessel: mainVessel(plan.dish), grossG: grams + plan.vessels[mainVessel(plan.dish)]!.vessel.massG }] as [string, Record<string, unknown>]] : []),
+    ['outcome', { ...outcome.value }], ['gone', {}],
+  ]
+  const observations = [
+    ...told.map(({ kind, payload, deviceTime }) => ({ kind, payload, deviceTime })), ...more.map(([kind, payload], i) => ({ kind, payload, deviceTime: last.deviceTime + (i + 1) * 1000 })),
+  ].map((one, i) => ({ ...one, id: `${id.slice(0, 20)}-${i}`, device: 'memory', number: i + 1 }))
+  try {
+    await ask('PUT', `/cooks/${id}`, Anything, { ...plan, id })
+    await ask('POST', `/streams/${id}/observations`, Anything, { sentAt, observations })
+    await router.push(`/ledger/${id}`)
+  }
+  catch (error) {
+    trouble.value = `Not kept: ${error instanceof Error ? error.message : ''} What you entered still stands here.`
+  }
+}
+</script>
+
+<template>
+  <HousePage :trouble="trouble || house.trouble || ''">
+    <div class="remember">
+      <h1>Enter a past batch</h1>
+      <p class="soft">
+        What you do not remember stays open: only the minutes at the fire are needed. It stands in the ledger like any other, and says something of your fire; less than one that was marked as it went.
+      </p>
+      <MemoryForm
+        v-if="house.kitchen && house.dishes.length > 0"
+        :dishes="house.dishes"
+        :table="table"
+        :pans="pans"
+        :fires="house.kitchen.fires"
+        :cups="house.cups"
+        :now-ms="cookedAt"
+        @remember="keep"
+      >
+        <div class="more">
+          <label>On the day<input
+            v-model="day"
+            type="date"
+            :max="today"
+          ></label>
+          <NumberField
+            v-model="finished"
+            label="Finished weight, if it was weighed"
+            :unit="weightUnit()"
+          />
+        </div>
+        <FinishForm
+          class="finish"
+          :offered="END_FAULTS"
+          :faults="[]"
+          line=""
+          @outcome="(faults, line) => outcome = { faults, line }"
+        />
+      </MemoryForm>
+    </div>
+  </HousePage>
+</template>
+
+<style scoped>
+.remember { display: grid; gap: 16px; padding-top: 16px; }
+.more { display: flex; flex-wrap: wrap; gap: 12px 20px; align-items: end; }
+.more label { font-weight: 600; font-size: 0.9375rem; display: grid; gap: 3px; }
+.finish { width: 100%; }
+</style>
