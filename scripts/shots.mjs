@@ -28,15 +28,6 @@ const MOMENTS = {
     dish: 'first-offering-semolina', agoS: 660,
     marks: [['cook.started', 0], ['stage.began', 5, { stage: 'roast' }], ['vessel.lit', 320, { vessel: 'pot' }], ['sign.seen', 340, { sign: 'aroma' }], ['sign.seen', 590, { sign: 'boil', vessel: 'pot' }], ['looks.like', 600, { step: 'golden' }], ['stage.began', 620, { stage: 'pour' }], ['uptake.seen', 645, { pace: 'quickly' }]],
   },
-  'fire-syrup': { dish: 'diamond-cashew', agoS: 400, marks: [['cook.started', 0], ['stage.began', 5, { stage: 'syrup' }], ['temperature', 380, { vessel: 'pan', tempC: 105 }]] },
-  'fire-vegetable': {
-    dish: 'cellar-beetroot', agoS: 1740,
-    marks: [['cook.started', 0], ['stage.began', 5, { stage: 'press' }], ['release.heard', 520, {}], ['stage.began', 900, { stage: 'wait' }], ['stage.began', 1500, { stage: 'soften' }]],
-  },
-  'fire-balls': {
-    dish: 'marble-gram-balls', agoS: 3000,
-    marks: [['cook.started', 0], ['stage.began', 5, { stage: 'roast' }], ['sign.seen', 900, { sign: 'aroma' }], ['looks.like', 1300, { step: 'golden' }], ['stage.began', 1400, { stage: 'cool' }], ['stage.began', 2650, { stage: 'rub-in' }], ['cook.finished', 2990]],
-  },
   'fire-repair': {
     dish: 'sweet-water-semolina', agoS: 840, opens: ['Something is wrong', 'runny, will not tighten'],
     marks: [...ROAST.marks, ['looks.like', 560, { step: 'pale' }], ['sign.seen', 570, { sign: 'boil', vessel: 'pot' }], ['stage.began', 580, { stage: 'pour' }], ['stage.began', 640, { stage: 'take-up' }], ['flame.changed', 645, { vessel: 'pan', mark: 'm1' }]],
@@ -66,9 +57,12 @@ await session('light', { width: 1280, height: 800 }, async (page) => {
   await page.waitForTimeout(3000)
   await page.locator('.planner').scrollIntoViewIfNeeded()
   await page.screenshot({ path: join(out, 'measure-flames.png') })
-  await still(page, '/ledger', '.wall svg', 'ledger')
-  await page.locator('.wall li', { hasText: 'burnt note' }).click()
-  await page.locator('.story').waitFor()
+  await still(page, '/tray/demo-708', '.setting svg', 'tray')
+  await still(page, '/labels?batches=demo-707,demo-708,demo-706', '.label', 'labels')
+  await still(page, '/ledger/compare?ids=demo-411,demo-410,demo-404', '.words', 'compare')
+  await still(page, '/ledger', '.wall canvas', 'ledger')
+  await page.goto('/ledger/demo-402')
+  await page.locator('.finder ol li').first().waitFor()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(out, 'batch.png') })
   for (const [name, one] of Object.entries(MOMENTS)) await moment(page, one, name)

@@ -6,8 +6,8 @@ export interface Tasted { readonly batch: string, readonly at: number, readonly 
 /** How sweet this house likes it: g of sugar that tastes as sweet, in 100 g. */
 export interface SweetnessLiked { readonly middle: number, readonly early: number, readonly late: number, readonly batches: readonly string[] }
 
-/** Where a batch that was too sweet or not sweet enough says the liking lies, as a share of its own sweetness, and how surely (estimates). */
-const SAYS: Readonly<Record<Liking, readonly [share: number, spread: number]>> = { right: [1, 0.08], less: [0.88, 0.1], more: [1.14, 0.1] }
+/** Where a batch that was too sweet or not sweet enough says the liking lies, as a share of its own sweetness, and how surely: dishes differ in how sweet they are meant to be (estimates). */
+const SAYS: Readonly<Record<Liking, readonly [share: number, spread: number]>> = { right: [1, 0.22], less: [0.88, 0.24], more: [1.14, 0.24] }
 /** What is believed before anybody has tasted, in 100 g (estimate: soft halwas of this book lie between 18 and 40). */
 const FIRST = { middle: 27, spread: 0.3 }
 const TENTH = 1.2816

@@ -40,8 +40,8 @@ test.describe('the HTTP interface', () => {
       seen.push(...page.batches.map(batch => batch.id))
       next = page.next
     }
-    expect(seen).toHaveLength(16)
-    expect(new Set(seen).size).toBe(16)
+    expect(seen).toHaveLength(19)
+    expect(new Set(seen).size).toBe(19)
     expect((await request.get('/api/batches?limit=9999')).status()).toBe(400)
   })
 

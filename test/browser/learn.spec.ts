@@ -36,20 +36,6 @@ test.describe('a boil check', () => {
 })
 
 test.describe('what the forecast rests on', () => {
-  test('learns from a batch entered from memory, and says what was missing of one', async ({ page }) => {
-    await page.goto('/kitchen/learned')
-    const many = page.locator('.sources li')
-    await expect(many.first()).toBeVisible()
-    const before = await many.count()
-    await page.getByRole('button', { name: 'Learn from it' }).click()
-    await expect(page.getByRole('alert').filter({ hasText: 'Nothing was kept' })).toBeVisible()
-    await page.getByLabel('From lighting to the end of the roast').fill('14')
-    await page.getByLabel('From lighting to off the fire').fill('26')
-    await page.getByRole('button', { name: 'Learn from it' }).click()
-    await expect(many).toHaveCount(before + 1)
-    await expect(many.first()).toContainText('from memory')
-  })
-
   test('counts older readings less once a burner was cleaned', async ({ page }) => {
     await page.goto('/kitchen/learned')
     const row = page.locator('.two').first()

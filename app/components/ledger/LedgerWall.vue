@@ -36,7 +36,6 @@ type Row = { readonly key: string, readonly year: string } | { readonly key: str
 const wall = ref<HTMLElement | null>(null)
 const { width } = useElementSize(wall)
 const across = computed(() => Math.max(2, Math.floor((width.value || 1200) / CELL)))
-const year = new Intl.DateTimeFormat('en-GB', { year: 'numeric' })
 const rows = computed(() => {
   const made: Row[] = []
   let current = ''
@@ -46,7 +45,7 @@ const rows = computed(() => {
     cells = []
   }
   for (const batch of props.batches) {
-    const of = year.format(batch.startedAt)
+    const of = String(new Date(batch.startedAt).getFullYear())
     if (of !== current) {
       put()
       made.push({ key: of, year: of })

@@ -166,6 +166,6 @@ function enter(): void {
 
 <style scoped>
 .memory { display: grid; gap: 12px; justify-items: start; }
-.fields { display: grid; grid-template-columns: repeat(auto-fit, minmax(190px, 1fr)); gap: 12px; width: 100%; align-items: end; }
+.fields { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 12px; width: 100%; align-items: end; }
 .fields :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
 </style>

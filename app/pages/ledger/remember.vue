@@ -100,5 +100,6 @@ async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Pr
 .remember { display: grid; gap: 16px; padding-top: 16px; }
 .more { display: flex; flex-wrap: wrap; gap: 12px 20px; align-items: end; }
 .more label { font-weight: 600; font-size: 0.9375rem; display: grid; gap: 3px; }
+.more input[type="date"] { min-height: 52px; }
 .finish { width: 100%; }
 </style>

@@ -1,0 +1,68 @@
+// node scripts/run.mjs scripts/seedLedger.ts FOLDER COUNT: a house with COUNT batches, for measuring the ledger. Twelve cooks
+// of the imaginary pan, each told again and again on other days, in other pans, with other faults.
+import { QueryTypes } from 'sequelize'
+import { STARTER_DISHES } from '../book/dishes'
+import { settleCook } from '../core/batch/settleCook'
+import { stageDish } from '../core/dish/stageDish'
+import { endFaultsOf } from '../core/faults/endFaults'
+import { replay } from '../core/live/replay'
+import { seededRandom } from '../core/random/seededRandom'
+import { cookBatch, type CookedBatch } from '../demo/cookBatch'
+import { DEMO_BATCHES, DEMO_KITCHEN } from '../demo/house'
+import { cookOtherBatch, OTHER_BATCHES } from '../demo/otherBatch'
+import { drawnBy, seasonOf } from '../server/services/batchRow'
+import { openHearth } from '../server/services/hearth'
+import { stock } from '../server/services/stock'
+
+const YEARS = 12
+const DAY_MS = 86_400_000
+const AT_ONCE = 500
+const START = 1_780_000_000_000
+
+export async function seedLedger(folder: string, count: number): Promise<void> {
+  const hearth = await openHearth(folder, { now: () => START, rate: 1 })
+  await stock(hearth)
+  const uniform = seededRandom(4711)
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)]!
+  const dish = stageDish(STARTER_DISHES[0]!)
+  const told: CookedBatch[] = [
+    ...DEMO_BATCHES.slice(0, 6).map((one, i) => cookBatch(dish, one, [], START, 401 + i)),
+    ...OTHER_BATCHES.slice(0, 6).map((one, i) => cookOtherBatch(stageDish(STARTER_DISHES.find(card => card.id === one.dish)!), one, [], START, 701 + i)),
+  ]
+  const templates = told.map(({ plan, observations }) => {
+    const slim = { ...plan, forecast: null, belief: { entries: [] } }
+    return { plan: slim, observations, summary: settleCook(plan, observations).summary, faults: endFaultsOf(plan.dish), cook: replay(plan, observations) }
+  })
+  const { sequelize, models } = hearth.database
+  for (let from = 0; from < count; from += AT_ONCE) {
+    const transaction = await sequelize.transaction()
+    const rows = Array.from({ length: Math.min(AT_ONCE, count - from) }, (_, k) => {
+      const one = pick(templates)
+      const id = `seed-${from + k}`
+      const startedAt = Math.round(START - uniform() * YEARS * 365 * DAY_MS)
+      const faults = uniform() < 0.25 ? [pick(one.faults)] : []
+      return { one, id, startedAt, shift: startedAt - START, faults, pan: pick(DEMO_KITCHEN.pans.filter(pan => pan.kind === 'pan')), fire: pick(DEMO_KITCHEN.fires) }
+    })
+    await models.Cook.bulkCreate(rows.map(({ one, id, startedAt }) => ({
+      id, dish: one.plan.dish.name, plan: JSON.stringify({ ...one.plan, id }), plannedAt: startedAt, createdAt: startedAt, startedAt, finishedAt: startedAt + 3_600_000,
+    })), { transaction })
+    await models.Observation.bulkCreate(rows.flatMap(({ one, id, shift }) => one.observations.map(each => ({
+      stream: id, id: each.id, device: each.device, number: each.number, deviceTime: each.deviceTime + shift, sentAt: each.deviceTime + shift, receivedAt: each.deviceTime + shift, kind: each.kind, payload: JSON.stringify(each.payload),
+    }))), { transaction })
+    await models.Batch.bulkCreate(rows.map(({ one, id, startedAt, faults, pan, fire }) => {
+      const summary = { ...one.summary, faults, line: '' }
+      return {
+        id, dishId: one.plan.dish.id, dish: one.plan.dish.name, startedAt, summary: JSON.stringify(summary), evidence: '[]', note: '', removedAt: null, ...drawnBy(one.plan, one.cook, summary),
+        inHouse: 0, family: one.plan.dish.family, version: 1, pan: pan.id, panName: pan.name, fire: fire.id, fireName: fire.name, season: seasonOf(startedAt),
+      }
+    }), { transaction })
+    await models.BatchFault.bulkCreate(rows.flatMap(({ id, startedAt, faults }) => faults.map(fault => ({ fault, startedAt, batchId: id }))), { transaction })
+    await transaction.commit()
+  }
+  await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)', { type: QueryTypes.SELECT })
+  await sequelize.query('ANALYZE')
+  await hearth.close()
+}
+
+const [, script, folder, count] = process.argv
+if (script?.endsWith('seedLedger.ts') && folder !== undefined) await seedLedger(folder, Number(count))

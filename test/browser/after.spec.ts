@@ -1,0 +1,199 @@
+import { Buffer } from 'node:buffer'
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { lattice } from '../../core/tray/lattice'
+import { cutTray } from '../../core/tray/cutTray'
+import { jpegWithPlace } from '../support/jpegs'
+import { pdfLines, type PdfLine } from '../support/pdfLines'
+import { expect, test } from './hearth'
+
+const SLAB = 'demo-708'
+const CARROT = 'demo-707'
+const long = (line: PdfLine): number => Math.hypot(line.x2 - line.x1, line.y2 - line.y1)
+
+async function nothingSerious(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
+  expect(serious.map(one => `${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}
+
+test.describe('the tray', () => {
+  test('counts pieces live, and its cutting guide is printed true to half a millimetre', async ({ page, complaints }) => {
+    await page.goto(`/tray/${SLAB}`)
+    await expect(page.locator('.count')).toContainText('pieces of')
+    const before = await page.locator('.count').innerText()
+    await page.getByRole('button', { name: 'squares' }).click()
+    await page.getByRole('button', { name: 'Width: more' }).click()
+    await expect(page.locator('.count')).not.toHaveText(before)
+    await page.waitForTimeout(1200)
+    const cook = await (await page.request.get(`/api/cooks/${SLAB}`)).json() as { observations: { kind: string, payload: { cut: { firstMm: number, secondMm: number, turnDeg: number, slantDeg: number }, tray: { shape: 'rectangle', widthMm: number, lengthMm: number } } }[] }
+    const { tray, cut } = cook.observations.filter(one => one.kind === 'shaped').at(-1)!.payload
+    await page.goto(`/tray/guide/${SLAB}`)
+    await page.locator('.sheet svg').first().waitFor()
+    const lines = pdfLines(await page.pdf({ preferCSSPageSize: true, format: 'A4' }))
+    expect(Math.min(...lines.map(line => Math.abs(long(line) - 100)))).toBeLessThan(0.5)
+    const wanted = cutTray(tray, cut)
+    expect(wanted.marks.length).toBeGreaterThan(4)
+    for (const mark of wanted.marks) {
+      const length = Math.hypot(mark.to.x - mark.from.x, mark.to.y - mark.from.y)
+      expect(Math.min(...lines.map(line => Math.abs(long(line) - length))), `a mark of ${length} mm`).toBeLessThan(0.5)
+    }
+    const across = lines.filter(line => Math.abs(line.y1 - line.y2) < 0.05 && Math.abs(long(line) - tray.widthMm) < 0.5).map(line => line.y1).sort((p, q) => p - q)
+    expect(across.length).toBeGreaterThan(1)
+    for (let i = 1; i < across.length; i++) expect(Math.abs(across[i]! - across[i - 1]! - cut.firstMm)).toBeLessThan(0.5)
+    expect(lattice(cut, wanted.shift).areaMm2).toBeGreaterThan(100)
+    expect(complaints.list).toEqual([])
+  })
+
+  test('says what is left, where it stands and until when; a share is set apart, and taken back', async ({ page }) => {
+    await page.goto(`/tray/${CARROT}`)
+    await expect(page.getByText('Local food rules decide')).toBeVisible()
+    const left = page.locator('.serve .left strong')
+    const before = await left.innerText()
+    await page.getByRole('button', { name: /eaten$/ }).click()
+    await expect(left).not.toHaveText(before)
+    await page.getByRole('button', { name: 'Take the last back' }).click()
+    await expect(left).toHaveText(before)
+    await page.getByRole('button', { name: /in the room/ }).click()
+    await expect(page.locator('.keep .says')).toContainText(/Into the cold|Past its time/)
+    await page.goto('/')
+    await expect(page.locator('.keeps')).toContainText('Winter-market carrot')
+  })
+
+  test('prints labels with ingredients in falling weight, allergens, and when it is to be used', async ({ page }) => {
+    await page.goto(`/labels?batches=${CARROT},${SLAB}`)
+    const label = page.locator('.label').first()
+    await expect(label).toContainText(/Ingredients: red carrot, whole milk, sugar/)
+    await expect(label).toContainText('Contains milk, cashew nuts')
+    await expect(label).toContainText('Use within')
+    await expect(label).toContainText('Keep cold')
+    const count = await page.locator('.label').count()
+    await page.getByRole('button', { name: 'Winter-market carrot: more' }).click()
+    await expect(page.locator('.label')).toHaveCount(count + 1)
+  })
+})
+
+test.describe('the ledger', () => {
+  test('is looked through, laid over one another, and found again by its address', async ({ page, complaints }) => {
+    await page.goto('/ledger')
+    const arches = page.locator('.wall li')
+    await expect(arches.first()).toBeVisible()
+    const all = await arches.count()
+    await page.goto('/ledger?fault=any')
+    await expect(arches).not.toHaveCount(all)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('batches')
+    await page.reload()
+    await expect(page.locator('.wall .lozenge')).toHaveCount(await arches.count())
+    await page.goto('/ledger?dish=sweet-water-semolina')
+    await expect(page.locator('.trend figure')).toHaveCount(3)
+    await page.getByRole('button', { name: /^Lay .* aside/ }).nth(0).click()
+    await page.getByRole('button', { name: /^Lay .* aside/ }).nth(2).click()
+    await page.getByRole('link', { name: 'Lay them over one another' }).click()
+    await expect(page.locator('.words')).toContainText(/(earlier|later|lighter|heavier|less|more|marks?)/)
+    for (const name of ['at the fire', 'at the end', 'at the turn']) {
+      await page.getByRole('button', { name }).click()
+      await expect(page.getByRole('img', { name: new RegExp(name) })).toBeVisible()
+    }
+    expect(complaints.list).toEqual([])
+  })
+
+  test('says why a batch went wrong, makes the changed copy at a touch, and remembers it', async ({ page }) => {
+    await page.goto('/ledger/demo-402')
+    const finder = page.locator('.finder')
+    await expect(finder.locator('ol > li')).not.toHaveCount(0)
+    await expect(finder).toContainText('The roast was ended too soon', { ignoreCase: true })
+    await finder.getByRole('button', { name: /^Change the dish/ }).first().click()
+    await expect(finder).toContainText('Kept as version 2')
+    await page.reload()
+    await expect(finder).toContainText('not cooked since')
+    await page.goto('/ledger/demo-705')
+    await expect(page.locator('.finder')).toContainText('it worked')
+  })
+
+  test('keeps how it was liked, a note at a minute, and a photograph without its place', async ({ page }) => {
+    await page.goto('/ledger/demo-410')
+    await page.getByRole('group', { name: 'Richness' }).getByRole('button', { name: 'too lean' }).click()
+    await page.getByLabel('At', { exact: true }).fill('7:30')
+    await page.getByLabel('A note at that minute').fill('the telephone rang')
+    await page.getByRole('button', { name: 'Write it' }).click()
+    await expect(page.locator('.story')).toContainText('the telephone rang')
+    const picture = await page.evaluate(async () => {
+      const canvas = document.createElement('canvas')
+      canvas.width = 2400
+      canvas.height = 1600
+      canvas.getContext('2d')!.fillRect(0, 0, 900, 900)
+      const blob = await new Promise<Blob>(done => canvas.toBlob(one => done(one!), 'image/png'))
+      return [...new Uint8Array(await blob.arrayBuffer())]
+    })
+    await page.getByLabel('Add a photograph').setInputFiles({ name: 'halwa.png', mimeType: 'image/png', buffer: Buffer.from(picture) })
+    await expect(page.locator('.photos img')).toHaveCount(1)
+    const { photos } = await (await page.request.get('/api/batches/demo-410/photos')).json() as { photos: { id: string, width: number }[] }
+    expect(photos[0]!.width).toBe(1280)
+    const refused = await page.request.post('/api/batches/demo-410/photos', { data: Buffer.from('no picture'), headers: { 'content-type': 'image/jpeg' } })
+    expect(refused.status()).toBe(422)
+    const bare = await page.request.post('/api/batches/demo-410/photos', { data: jpegWithPlace(), headers: { 'content-type': 'image/jpeg' } })
+    const kept = await page.request.get(`/api/photos/${(await bare.json() as { id: string }).id}`)
+    expect((await kept.body()).includes('GPS-HERE')).toBe(false)
+    await page.reload()
+    await expect(page.getByRole('group', { name: 'Richness' }).getByRole('button', { name: 'too lean' })).toHaveAttribute('aria-pressed', 'true')
+    await expect(page.locator('.story')).toContainText('the telephone rang')
+  })
+
+  test('takes a past batch in from memory, what is not known left open', async ({ page }) => {
+    await page.goto('/ledger/remember')
+    await page.getByRole('button', { name: 'Put it in the ledger' }).click()
+    await expect(page.getByRole('alert').filter({ hasText: 'Nothing was kept' })).toBeVisible()
+    await page.getByLabel('From lighting to the end of the roast').fill('14')
+    await page.getByLabel('From lighting to off the fire').fill('26')
+    await page.getByLabel('On the day').fill('2026-03-08')
+    await page.getByRole('button', { name: 'dry', exact: true }).click()
+    await page.getByRole('button', { name: 'Put it in the ledger' }).click()
+    await page.waitForURL(/ledger\/[a-z0-9-]{20,}/)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('8 Mar')
+    await expect(page.locator('.outcome')).toContainText('dry')
+    await page.goto('/kitchen/learned')
+    await expect(page.locator('.sources li').filter({ hasText: 'from memory' })).toHaveCount(1)
+  })
+})
+
+test.describe('files', () => {
+  test('go out and come in; a damaged backup is refused with a sentence, a whole one fills an empty house', async ({ page }) => {
+    await page.goto('/ledger/copies')
+    const backup = await (await page.request.get('/api/backup')).body()
+    await page.getByLabel('Restore one into this empty house').setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
+    await expect(page.getByRole('status').filter({ hasText: 'not empty' })).toContainText('Nothing was changed')
+    const batches = await (await page.request.get('/api/batches/export.jsonl')).body()
+    await page.getByLabel('Take batches in').setInputFiles({ name: 'batches.jsonl', mimeType: 'application/jsonl', buffer: batches })
+    await expect(page.getByRole('status').filter({ hasText: 'taken in' })).toContainText('stood here already')
+    await page.getByLabel('Take batches in').setInputFiles({ name: 'bad.jsonl', mimeType: 'application/jsonl', buffer: Buffer.from('{"half":') })
+    await expect(page.getByRole('status').filter({ hasText: 'cannot be read' })).toContainText('Nothing was changed')
+    await expect(page.locator('.copies li')).toHaveCount(1)
+  })
+
+  test.describe('in an empty house', () => {
+    test.use({ demo: false })
+    test('are restored whole', async ({ page }) => {
+      await page.goto('/tray')
+      await expect(page.getByText('Nothing is in the house')).toBeVisible()
+      await page.goto('/ledger/copies')
+      const bad = Buffer.from('no backup at all')
+      await page.getByLabel('Restore one into this empty house').setInputFiles({ name: 'bad.gz', mimeType: 'application/gzip', buffer: bad })
+      await expect(page.getByRole('status').filter({ hasText: 'cannot be read' })).toBeVisible()
+    })
+  })
+})
+
+test.describe('what comes after the fire', () => {
+  for (const scheme of ['light', 'dark'] as const) {
+    test(`has nothing serious against it in ${scheme}`, async ({ page, complaints }) => {
+      test.setTimeout(120_000)
+      await page.emulateMedia({ colorScheme: scheme })
+      for (const [path, ready] of [['/tray', '.shelf li'], [`/tray/${SLAB}`, '.setting'], ['/tray/demo-706', '.count'], [`/tray/${CARROT}`, '.keep'], ['/ledger/demo-705', '.finder ol li'], ['/ledger/compare?ids=demo-411,demo-404', '.words'], ['/ledger/remember', '.memory'], ['/ledger/copies', '.copies li'], [`/labels?batches=${CARROT}`, '.label']] as const) {
+        await page.goto(path)
+        await page.locator(ready).first().waitFor()
+        await nothingSerious(page)
+      }
+      expect(complaints.list).toEqual([])
+    })
+  }
+})
