@@ -5,7 +5,7 @@ import { lattice } from '../../core/tray/lattice'
 import { cutTray } from '../../core/tray/cutTray'
 import { jpegWithPlace } from '../support/jpegs'
 import { pdfLines, type PdfLine } from '../support/pdfLines'
-import { expect, test } from './hearth'
+import { expect, runHearth, test } from './hearth'
 
 const SLAB = 'demo-708'
 const CARROT = 'demo-707'
@@ -62,14 +62,14 @@ test.describe('the tray', () => {
 
   test('prints labels with ingredients in falling weight, allergens, and when it is to be used', async ({ page }) => {
     await page.goto(`/labels?batches=${CARROT},${SLAB}`)
-    const label = page.locator('.label').first()
+    const label = page.locator('article.label').first()
     await expect(label).toContainText(/Ingredients: red carrot, whole milk, sugar/)
     await expect(label).toContainText('Contains milk, cashew nuts')
     await expect(label).toContainText('Use within')
     await expect(label).toContainText('Keep cold')
-    const count = await page.locator('.label').count()
+    const count = await page.locator('article.label').count()
     await page.getByRole('button', { name: 'Winter-market carrot: more' }).click()
-    await expect(page.locator('.label')).toHaveCount(count + 1)
+    await expect(page.locator('article.label')).toHaveCount(count + 1)
   })
 })
 
@@ -179,6 +179,15 @@ test.describe('files', () => {
       const bad = Buffer.from('no backup at all')
       await page.getByLabel('Restore one into this empty house').setInputFiles({ name: 'bad.gz', mimeType: 'application/gzip', buffer: bad })
       await expect(page.getByRole('status').filter({ hasText: 'cannot be read' })).toBeVisible()
+      const other = await runHearth({ demo: true, rate: 1 })
+      const backup = Buffer.from(await (await fetch(`${other.url}/api/backup`)).arrayBuffer())
+      await other.end()
+      await page.getByLabel('Restore one into this empty house').setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
+      await expect(page.getByRole('status').filter({ hasText: 'Restored' })).toBeVisible()
+      await page.goto('/ledger')
+      await expect(page.getByRole('heading', { level: 1 })).toContainText('19 batches')
+      await page.goto('/tray')
+      await expect(page.locator('.shelf li')).toHaveCount(3)
     })
   })
 })

@@ -1,19 +1,18 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
-import { PhotosSchema, type PhotoLine } from '../../../contracts/photo'
+import { computed, ref } from 'vue'
 import FinishForm from '../../components/FinishForm.vue'
 import HousePage from '../../components/HousePage.vue'
 import CauseFinder from '../../components/ledger/CauseFinder.vue'
 import LikedForm from '../../components/ledger/LikedForm.vue'
+import BatchStory from '../../components/ledger/BatchStory.vue'
 import PhotoStrip from '../../components/ledger/PhotoStrip.vue'
 import SmallArch from '../../components/SmallArch.vue'
 import { useAfterFire } from '../../composables/afterFire'
-import { Anything, ask, Refused } from '../../composables/api'
+import { Anything, ask } from '../../composables/api'
+import { useBatchPhotos } from '../../composables/batchPhotos'
 import { useFaultFinder } from '../../composables/faultFinder'
 import { clockText, dayText, gramsText, timeOfDay, windowText } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthClock'
-import { smallPhoto } from '../../composables/smallPhoto'
-import { typedNumber } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { editedDish, editForLiking, type DishEdit } from '../../../core/faults/dishEdit'
@@ -21,9 +20,8 @@ import { endFaultsOf } from '../../../core/faults/endFaults'
 import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/live/afterFire'
 import { LIKED_WORDS } from '../../../words/after'
 import { editText } from '../../../words/faults'
-import { FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
+import { FAULT_WORDS, SIGN_WORDS, STEP_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
-import { stageName } from '../../../words/stages'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -63,12 +61,6 @@ const rows = computed(() => {
     { name: 'Roast', planned: roastTo.value, happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
   ]
 })
-function momentText(kind: string, what: string): string {
-  const stage = plan.value?.dish.stages.find(one => one.id === what)
-  const mark = plan.value ? Object.values(plan.value.fires).flatMap(fire => fire.marks).find(one => one.id === what)?.label : undefined
-  const word = stage ? stageName(stage) : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? (plan.value && plan.value.vessels[what] ? vesselText(plan.value, what) : undefined) ?? (kind === 'weighed' ? gramsText(Number(what)) : mark ?? what)
-  return `${KIND_WORDS[kind] ?? kind} ${word ?? ''}`
-}
 async function saveNote(): Promise<void> {
   try {
     await ask('PATCH', `/batches/${id}`, Anything, { note: (note.value ?? '').slice(0, 2000) })
@@ -134,54 +126,7 @@ function like(of: LikedFor, liking: Liking): void {
   after.mark('liked', { [of]: liking })
 }
 
-const photos = shallowRef<readonly PhotoLine[]>([])
-const photoSays = ref('')
-async function readPhotos(): Promise<void> {
-  photos.value = (await ask('GET', `/batches/${id}/photos`, PhotosSchema)).photos
-}
-void readPhotos().catch(() => undefined)
-async function addPhoto(file: File): Promise<void> {
-  photoSays.value = 'Making it small…'
-  const small = await smallPhoto(file)
-  if (!small) {
-    photoSays.value = 'This is no picture that can be opened here. Nothing was kept.'
-    return
-  }
-  try {
-    const answer = await fetch(`/api/batches/${id}/photos`, { method: 'POST', body: small, headers: { 'content-type': 'image/jpeg' } })
-    photoSays.value = answer.ok ? '' : 'Not kept: twelve are enough, and each at most 600 kB.'
-    await readPhotos()
-  }
-  catch {
-    photoSays.value = 'The hearth is away: the photograph was not kept. Add it again later.'
-  }
-}
-async function removePhoto(photo: string): Promise<void> {
-  await ask('DELETE', `/photos/${photo}`, Anything).then(readPhotos).catch((error: unknown) => {
-    photoSays.value = error instanceof Refused ? error.problem.detail : 'The hearth is away. Nothing was changed.'
-  })
-}
-
-const noteAt = ref('')
-const noteText = ref('')
-const noteSays = ref('')
-/** A note at a minute of the cook, such as 7:30 or 7.5. */
-function addNote(): void {
-  const [minutes = '', seconds = '0'] = noteAt.value.trim().split(':')
-  const atS = typedNumber(minutes) * 60 + typedNumber(seconds || '0')
-  if (!(atS >= 0 && atS <= 86_400) || noteText.value.trim() === '') {
-    noteSays.value = 'A minute of the cook, such as 7:30, and a few words, please. Nothing was written.'
-    return
-  }
-  after.mark('note', { text: noteText.value.trim().slice(0, 200), atS: Math.round(atS) })
-  noteSays.value = ''
-  noteText.value = ''
-}
-const moments = computed(() => {
-  const told = summary.value?.moments ?? []
-  const fresh = (cook.value?.notes ?? []).filter(one => !told.some(each => each.kind === 'note' && each.what === one.what && Math.abs(each.timeS - one.timeS) < 2))
-  return [...told, ...fresh.map(one => ({ kind: 'note', what: one.what, timeS: one.timeS }))].sort((p, q) => p.timeS - q.timeS)
-})
+const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatchPhotos(id)
 </script>
 
 <template>
@@ -353,42 +298,12 @@ const moments = computed(() => {
             </p>
           </div>
         </div>
-        <section>
-          <h2>What was marked</h2>
-          <ol class="story">
-            <li
-              v-for="(moment, i) in moments"
-              :key="i"
-            >
-              <span class="at">{{ clockText(moment.timeS) }}</span> {{ momentText(moment.kind, moment.what) }}
-            </li>
-          </ol>
-          <form
-            class="noting"
-            @submit.prevent="addNote"
-          >
-            <label>At<input
-              v-model="noteAt"
-              inputmode="decimal"
-              placeholder="7:30"
-              autocomplete="off"
-            ></label>
-            <label class="wide">A note at that minute<input
-              v-model="noteText"
-              maxlength="200"
-              autocomplete="off"
-            ></label>
-            <button class="stone-button">
-              Write it
-            </button>
-            <p
-              role="status"
-              class="danger"
-            >
-              {{ noteSays }}
-            </p>
-          </form>
-        </section>
+        <BatchStory
+          :plan="plan"
+          :moments="summary.moments"
+          :notes="cook?.notes ?? []"
+          @note="(text, atS) => after.mark('note', { text, atS })"
+        />
       </template>
       <p><NuxtLink to="/ledger">All batches</NuxtLink></p>
     </div>
@@ -412,13 +327,5 @@ textarea { width: 100%; }
 
 .after { display: grid; grid-template-columns: 1fr 1fr; gap: 40px; }
 .liking { display: grid; gap: 8px; align-content: start; }
-.noting { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; margin-top: 14px; }
-.noting input { display: block; width: 6em; min-height: 48px; }
-.noting .wide { flex: 1 1 260px; }
-.noting .wide input { width: 100%; }
-.noting p:empty { display: none; }
-.story { list-style: none; margin: 8px 0 0; padding: 0; columns: 3; column-gap: 30px; }
-.story li { padding: 0.25rem 0; break-inside: avoid; }
-.at { display: inline-block; min-width: 3.6em; font-weight: 600; }
-@media (max-width: 1000px) { .after { grid-template-columns: minmax(0, 1fr); } .pair { grid-template-columns: 1fr 1fr; } .pair > div { grid-column: 1 / -1; } .story { columns: 1; } }
+@media (max-width: 1000px) { .after { grid-template-columns: minmax(0, 1fr); } .pair { grid-template-columns: 1fr 1fr; } .pair > div { grid-column: 1 / -1; } }
 </style>

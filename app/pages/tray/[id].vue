@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import HousePage from '../../components/HousePage.vue'
+import LikedForm from '../../components/ledger/LikedForm.vue'
 import KeepPanel from '../../components/tray/KeepPanel.vue'
 import ServePanel from '../../components/tray/ServePanel.vue'
 import SettingLine from '../../components/tray/SettingLine.vue'
@@ -58,6 +59,11 @@ const thickMm = computed(() => {
 const lowW = computed(() => Math.min(6000, Math.max(20, plan.value?.fires[main.value]?.marks[0]?.watts ?? 300)))
 const nuts = computed(() => plan.value?.dish.ingredients.some(one => one.part === 'nuts') ?? false)
 const cups = computed(() => (house.kitchen?.measures ?? []).filter(one => one.kind === 'cup' && one.volumeMl >= 20))
+/** It is asked once: what was answered when the page was opened is not asked again. */
+const answered = ref(false)
+watch(cook, (one, before) => {
+  if (one && !before) answered.value = Object.keys(one.after.liked).length > 0
+}, { immediate: true })
 const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id: one.id, ...one.what })))
 </script>
 
@@ -177,6 +183,12 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
           </NuxtLink>
         </KeepPanel>
       </div>
+      <LikedForm
+        v-if="!answered"
+        class="slab"
+        :liked="cook.after.liked"
+        @like="(of, liking) => after.mark('liked', { [of]: liking })"
+      />
       <p
         v-if="standing.gone"
         role="status"
