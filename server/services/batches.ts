@@ -72,7 +72,7 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       summary: JSON.stringify(summary), evidence: JSON.stringify(evidence), ...foundBy(plan, startedAt), ...drawnBy(plan, cook, summary),
       note: known ? String(known.note) : '', removedAt: known?.removedAt ?? null,
     })
-    await nameFaults(cookId, startedAt, summary.faults)
+    await nameFaults(cookId, startedAt, known?.removedAt ? [] : summary.faults)
     ledger.changed()
   }
   return {
@@ -92,8 +92,17 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       }
     },
     note: (id, note) => change(id, { note }),
-    remove: id => change(id, { removedAt: clock.now() }),
-    restore: id => change(id, { removedAt: null }),
+    async remove(id) {
+      await change(id, { removedAt: clock.now() })
+      await BatchFault.destroy({ where: { batchId: id } })
+      ledger.changed()
+    },
+    async restore(id) {
+      await change(id, { removedAt: null })
+      const found = await row(id)
+      await nameFaults(id, Number(found.started_at), BatchSummarySchema.parse(JSON.parse(String(found.summary))).faults)
+      ledger.changed()
+    },
     async changesOf(dish) {
       const rows = await database.sequelize.query<{ stream: string }>(
         'SELECT DISTINCT o.stream FROM observations o JOIN batches b ON b.id = o.stream WHERE b.dish_id = :dish AND b.removed_at IS NULL AND o.kind = \'dish.changed\' LIMIT :most',

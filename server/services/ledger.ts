@@ -21,6 +21,8 @@ const MOST_IN_HOUSE = 40
 const COLUMNS = 'b.id, b.dish_id, b.dish, b.started_at, b.note, b.family, b.version, b.pan, b.pan_name, b.fire, b.fire_name, b.picture, b.after'
 /** Counts that are kept until something changes. */
 const MOST_KEPT = 40
+/** Kinds of one sort that can be chosen from. */
+const MOST_KINDS = 60
 
 /**
  * The lists of one database.
@@ -88,21 +90,37 @@ function narrowed(filter: BatchFilter): Narrowed {
   }
 }
 
-async function count(select: <T extends object>(sql: string, values: Row) => Promise<T[]>, filter: BatchFilter): Promise<BatchTally> {
+type Select = <T extends object>(sql: string, values: Row) => Promise<T[]>
+
+/** How many a filter finds; what there is to filter by is told of the whole ledger alone. */
+async function count(select: Select, filter: BatchFilter): Promise<BatchTally> {
   const { from, where, values } = narrowed(filter)
-  const groups = (id: string, name: string, over = from, and = where): Promise<{ id: string | number | null, name: string | null, count: number }[]> =>
-    select(`SELECT ${id} AS id, ${name} AS name, count(*) AS count FROM ${over} WHERE ${and} GROUP BY 1 ORDER BY 3 DESC LIMIT 60`, values)
-  const [totals] = await select<{ count: number, faulty: number | null, oldest: number | null, newest: number | null }>(
-    `SELECT count(*) AS count, sum(b.faulty) AS faulty, min(b.started_at) AS oldest, max(b.started_at) AS newest FROM ${from} WHERE ${where}`, values)
+  const rows = await select<{ faulty: number, count: number, oldest: number | null, newest: number | null }>(
+    `SELECT b.faulty AS faulty, count(*) AS count, min(b.started_at) AS oldest, max(b.started_at) AS newest FROM ${from} WHERE ${where} GROUP BY b.faulty`, values)
+  const times = rows.flatMap(row => [row.oldest, row.newest]).filter((one): one is number => one !== null)
+  const totals = {
+    count: rows.reduce((sum, row) => sum + row.count, 0), right: rows.filter(row => row.faulty === 0).reduce((sum, row) => sum + row.count, 0),
+    oldest: times.length > 0 ? Math.min(...times) : null, newest: times.length > 0 ? Math.max(...times) : null,
+  }
+  const none = { dishes: [], families: [], faults: [], pans: [], fires: [], seasons: [] }
+  return Object.keys(filter).length > 0 ? { ...totals, ...none } : { ...totals, ...await kindsOf(select) }
+}
+
+type Counted = BatchTally['dishes']
+
+/** What batches can be told apart by, the most frequent first. Groups are read from indexes alone; a name is looked up for each. */
+async function kindsOf(select: Select): Promise<Omit<BatchTally, 'count' | 'right' | 'oldest' | 'newest'>> {
+  const groups = async (column: string, name: string): Promise<Counted> => (await select<{ id: string | number | null, name: string | null, count: number }>(
+    `SELECT k.id AS id, k.count AS count, (SELECT ${name} FROM batches n WHERE n.${column} = k.id AND n.removed_at IS NULL ORDER BY n.started_at DESC LIMIT 1) AS name
+     FROM (SELECT ${column} AS id, count(*) AS count FROM batches WHERE removed_at IS NULL AND ${column} IS NOT NULL GROUP BY ${column} ORDER BY 2 DESC LIMIT ${MOST_KINDS}) k`, {}))
+    .map(row => ({ id: String(row.id), name: String(row.name ?? row.id), count: row.count }))
   const [dishes, families, pans, fires, seasons, faults] = await Promise.all([
-    groups('b.dish_id', 'max(b.dish)'), groups('b.family', 'b.family'), groups('b.pan', 'max(b.pan_name)'), groups('b.fire', 'max(b.fire_name)'), groups('b.season', 'b.season'),
-    groups('g.fault', 'g.fault', `batch_faults g CROSS JOIN batches b ON b.id = g.batch_id${from.startsWith('batch_faults') ? ' CROSS JOIN batch_faults f ON f.batch_id = b.id' : ''}`),
+    groups('dish_id', 'n.dish'), groups('family', 'n.family'), groups('pan', 'n.pan_name'), groups('fire', 'n.fire_name'), groups('season', 'n.season'),
+    select<{ id: string, name: string, count: number }>('SELECT fault AS id, fault AS name, count(*) AS count FROM batch_faults GROUP BY fault ORDER BY 3 DESC', {}),
   ])
-  const named = (rows: Awaited<typeof dishes>): BatchTally['dishes'] => rows.flatMap(row => (row.id === null ? [] : [{ id: String(row.id), name: String(row.name ?? row.id), count: row.count }]))
   return {
-    count: totals?.count ?? 0, right: (totals?.count ?? 0) - (totals?.faulty ?? 0), oldest: totals?.oldest ?? null, newest: totals?.newest ?? null,
-    dishes: named(dishes), families: named(families).filter(one => (FAMILY_IDS as readonly string[]).includes(one.id)), faults: named(faults), pans: named(pans), fires: named(fires),
-    seasons: seasons.flatMap(row => (row.id === null ? [] : [{ id: SEASONS[Number(row.id)]!, name: SEASONS[Number(row.id)]!, count: row.count }])),
+    dishes, pans, fires, faults, families: families.filter(one => (FAMILY_IDS as readonly string[]).includes(one.id)),
+    seasons: seasons.map(({ id, count: many }) => ({ id: SEASONS[Number(id)]!, name: SEASONS[Number(id)]!, count: many })),
   }
 }
 

@@ -7,7 +7,7 @@ import FilterBar from '../../components/ledger/FilterBar.vue'
 import LedgerWall from '../../components/ledger/LedgerWall.vue'
 import { ask } from '../../composables/api'
 
-const LIMIT = 40
+const LIMIT = 30
 const MOST_PICKED = 4
 const route = useRoute()
 const router = useRouter()

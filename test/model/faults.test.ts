@@ -1,0 +1,33 @@
+import { describe, expect, it } from 'vitest'
+import { faultyBatch, soundBatch } from '../../cli/faults/faultyBatch'
+import { judgeFaults, QUICK_FAULTS } from '../../cli/faults/judgeFaults'
+import { findCauses } from '../../core/faults/findCauses'
+import { CAUSES_OF } from '../../core/faults/causes'
+
+describe('hidden causes', () => {
+  it('are found first in 70 of a hundred and among the first three in 90, and better than by how usual they are', () => {
+    const report = judgeFaults(QUICK_FAULTS)
+    expect(report.first).toBeGreaterThanOrEqual(0.7)
+    expect(report.firstThree).toBeGreaterThanOrEqual(0.9)
+    expect(report.first).toBeGreaterThan(report.blind.first + 0.1)
+    const named = Object.values(report.confusion).flatMap(row => Object.values(row)).reduce((sum, one) => sum + one, 0)
+    expect(named).toBe(report.batches)
+  }, 180_000)
+
+  it('stay out of the record', () => {
+    const { record, cause, fault } = faultyBatch(5)
+    expect(cause).toBe('too-wet')
+    expect(Object.keys(CAUSES_OF[fault])).toContain(cause)
+    const water = record.plan.amounts.find(one => one.ingredient === 'water' || one.ingredient === 'milk')!
+    const perBase = record.plan.dish.ingredients.find(one => one.id === water.id)!.perBase
+    expect(water.massG).toBeCloseTo(perBase * record.summary.baseG, 6)
+    expect(JSON.stringify(record.cook)).not.toContain(cause)
+  })
+
+  it('are the same for the same seed, and a sound batch of the house can stand beside', () => {
+    expect(faultyBatch(11)).toEqual(faultyBatch(11))
+    const { record, fault } = faultyBatch(7)
+    const ranked = findCauses(record, fault, [1, 2, 3].map(seed => soundBatch(seed, record.plan.dish.id)))
+    expect(ranked.reduce((sum, one) => sum + one.share, 0)).toBeCloseTo(1, 9)
+  })
+})
