@@ -23,7 +23,16 @@ const emit = defineEmits<{
   older: []
   /** One is laid aside, or put back. */
   pick: [id: string]
+  /** One is looked at. */
+  open: [id: string]
 }>()
+
+/** Plain links, as hundreds of them come and go while the wall is scrolled; with a key held down they are the browser's. */
+function open(event: MouseEvent, id: string): void {
+  if (event.button !== 0 || event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return
+  event.preventDefault()
+  emit('open', id)
+}
 
 const CELL = 118
 const HEADING = 46
@@ -112,7 +121,10 @@ function says(batch: BatchListLine): string {
             :key="batch.id"
             :class="{ picked: picked.includes(batch.id) }"
           >
-            <NuxtLink :to="`/ledger/${batch.id}`">
+            <a
+            :href="`/ledger/${batch.id}`"
+            @click="event => open(event, batch.id)"
+          >
               <span class="stand"><WallArch
                 :picture="batch.summary"
                 :line="colours.line"
@@ -131,7 +143,7 @@ function says(batch: BatchListLine): string {
                 :class="batch.summary.faults.length > 0 ? 'danger' : 'soft'"
               >{{ says(batch) }}</span>
               <span class="visually-hidden">turned at {{ clockText(batch.summary.keystoneS ?? 0) }}</span>
-            </NuxtLink>
+            </a>
             <button
               class="pick"
               :aria-pressed="picked.includes(batch.id)"

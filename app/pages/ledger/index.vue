@@ -138,6 +138,7 @@ const heading = computed(() => {
         :named="filter.dish === undefined"
         @older="read(false)"
         @pick="pick"
+        @open="id => router.push(`/ledger/${id}`)"
       />
       <div
         v-if="picked.length > 0"
