@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   test: {
+    // Two cores: one worker would leave one of them idle.
+    maxWorkers: 2,
     projects: [
       {
         test: {

@@ -141,7 +141,8 @@ h3::first-letter { text-transform: uppercase; }
 .bar { position: absolute; inset: 0 auto 0 0; background: var(--accent-pale); border-right: 3px solid var(--accent); }
 .figure { position: absolute; left: 8px; top: 1px; font-weight: 650; font-size: 0.9375rem; }
 .clues { list-style: none; margin: 0; padding: 0; display: grid; gap: 2px; }
-.clues strong { display: inline-block; min-width: 4.3em; font-size: 0.875rem; }
+.clues li:has(strong) { display: grid; grid-template-columns: 4.6em minmax(0, 1fr); align-items: baseline; }
+.clues strong { font-size: 0.875rem; }
 .next { font: 500 1.1rem/1.3 var(--voice); }
 .says:empty { display: none; }
 .says { font-weight: 600; }
