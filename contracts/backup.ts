@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { BatchSchema } from './batch'
 import { Millis } from './ids'
 
 /** Format of a full backup: gzip (RFC 1952) of JSON Lines; see docs/formats.md. */
@@ -27,9 +26,6 @@ export const BackupFootSchema = z.strictObject({ rows: z.number().int().min(0), 
 /** What came of taking in a file of batches. */
 export const TakenInSchema = z.strictObject({ taken: z.number().int(), known: z.number().int() })
 export type TakenIn = z.infer<typeof TakenInSchema>
-
-/** One line of a file of batches. */
-export const BatchLineOfFileSchema = BatchSchema
 
 /** Copies of the database that the hearth makes by itself. */
 export const CopiesSchema = z.strictObject({ copies: z.array(z.strictObject({ name: z.string(), at: Millis, bytes: z.number().int() })), folder: z.string() })

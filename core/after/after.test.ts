@@ -7,6 +7,7 @@ import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
 import { bringBack } from './bringBack'
 import { finishedMass } from './finishedMass'
+import { rollingOf } from './rollingOf'
 import { standing } from './standing'
 import { whatComes } from '../comes/whatComes'
 
@@ -77,6 +78,23 @@ describe('how a batch stands', () => {
     expect(cook.after.liked).toEqual({ sweetness: 'right', softness: 'less' })
     expect(cook.after).toMatchObject({ shaped: null, places: [], changed: [{ what: { version: 2 } }] })
     expect(cook.moments.filter(one => !one.known)).toHaveLength(3)
+  })
+})
+
+describe('when a finished mass can be rolled', () => {
+  it('is at once for balls, which are finished hand-warm, and later for what leaves the fire hot', () => {
+    const [balls, carrot] = ['marble-gram-balls', 'winter-market-carrot'].map((id) => {
+      const plan = starterPlan(id)
+      return rollingOf(plan, finishedMass(plan, replay(plan, cooked(plan)), finishedOf(id)))!
+    })
+    expect(balls!.from.middle).toBe(0)
+    expect(balls!.until!.middle).toBeGreaterThan(60)
+    expect(carrot!.from.middle).toBeGreaterThan(600)
+  })
+
+  it('is not known without its vessel', () => {
+    const plan = starterPlan('marble-gram-balls')
+    expect(rollingOf({ ...plan, vessels: {} }, finishedMass(plan, replay(plan, cooked(plan)), 600))).toBeNull()
   })
 })
 

@@ -7,7 +7,7 @@ import type { CookPlan } from '../live/plan'
 import type { FinishedMass } from './finishedMass'
 
 /** A mass without a syrup leaves the fire about so warm, °C (estimate: near the boil of its own water). */
-const LEAVES_AT_C = 95
+export const LEAVES_AT_C = 95
 
 function strength({ contents }: FinishedMass): number {
   const { sugarG, waterG } = contents

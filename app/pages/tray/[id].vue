@@ -13,7 +13,7 @@ import { dayText, gramsText } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthClock'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
-import { rollingSpan } from '../../../core/cooling/rollingSpan'
+import { rollingOf } from '../../../core/after/rollingOf'
 import { mixOf } from '../../../core/composition/mixOf'
 import { mainVessel } from '../../../core/dish/mainVessel'
 import { trayFill } from '../../../core/tray/trayFill'
@@ -41,13 +41,7 @@ const spreadAt = computed(() => {
 const since = computed(() => (plan.value?.dish.choices?.form === 'balls' ? doneMs.value : standing.value?.madeAt ?? 0))
 /** Nobody rolls it any more after so long, ms. */
 const LONG_PAST_MS = 6 * 3_600_000
-/** A mass that is rolled is finished hand-warm; one that was not meant to be leaves the fire hot. */
-const rolling = computed(() => {
-  const vessel = plan.value?.vessels[main.value]?.vessel
-  if (!standing.value || !plan.value || !vessel || now.value > since.value + LONG_PAST_MS) return null
-  const startC = plan.value.dish.choices?.form === 'balls' ? 42 : 95
-  return rollingSpan(standing.value.mass.contents, vessel, startC, plan.value.airC, plan.value.belief.entries.find(one => one.name === 'heatLoss')?.median ?? 13)
-})
+const rolling = computed(() => (standing.value && plan.value && now.value <= since.value + LONG_PAST_MS ? rollingOf(plan.value, standing.value.mass) : null))
 const mix = computed(() => mixOf((plan.value?.amounts ?? []).flatMap((one) => {
   const row = INGREDIENTS.find(known => known.id === one.ingredient)
   return row ? [{ massG: one.massG, food: row.nutrients }] : []
