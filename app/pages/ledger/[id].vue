@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import FinishForm from '../../components/FinishForm.vue'
 import HousePage from '../../components/HousePage.vue'
 import CauseFinder from '../../components/ledger/CauseFinder.vue'
+import ForecastBeside from '../../components/ledger/ForecastBeside.vue'
 import LikedForm from '../../components/ledger/LikedForm.vue'
 import BatchStory from '../../components/ledger/BatchStory.vue'
 import PhotoStrip from '../../components/ledger/PhotoStrip.vue'
@@ -11,7 +12,7 @@ import { useAfterFire } from '../../composables/afterFire'
 import { Anything, ask } from '../../composables/api'
 import { useBatchPhotos } from '../../composables/batchPhotos'
 import { useFaultFinder } from '../../composables/faultFinder'
-import { clockText, dayText, gramsText, timeOfDay, windowText } from '../../composables/format'
+import { dayText, gramsText, timeOfDay } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthClock'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
@@ -20,8 +21,7 @@ import { endFaultsOf } from '../../../core/faults/endFaults'
 import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/live/afterFire'
 import { LIKED_WORDS } from '../../../words/after'
 import { editText } from '../../../words/faults'
-import { FAULT_WORDS, SIGN_WORDS, STEP_WORDS } from '../../../words/cook'
-import { turnText } from '../../../words/dish'
+import { FAULT_WORDS } from '../../../words/cook'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -45,22 +45,6 @@ const faults = computed(() => cook.value?.outcome?.faults ?? summary.value?.faul
 const line = computed(() => cook.value?.outcome?.line ?? summary.value?.line ?? '')
 const found = useFaultFinder(batch, faults)
 const liked = computed(() => cook.value?.after.liked ?? {})
-const roastTo = computed(() => {
-  const until = plan.value?.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
-  return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : 'not planned'
-})
-const rows = computed(() => {
-  const one = summary.value
-  if (!one) return []
-  const within = (value: number | null, window: readonly [number, number] | null): string =>
-    value === null || window === null ? '' : value < window[0] ? 'earlier than the window' : value > window[1] ? 'later than the window' : 'inside the window'
-  return [
-    { name: plan.value ? turnText(plan.value.dish) : 'Turn', planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
-    { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
-    { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
-    { name: 'Roast', planned: roastTo.value, happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
-  ]
-})
 async function saveNote(): Promise<void> {
   try {
     await ask('PATCH', `/batches/${id}`, Anything, { note: (note.value ?? '').slice(0, 2000) })
@@ -196,35 +180,10 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
             <figcaption>As it went</figcaption>
           </figure>
           <div>
-            <table>
-              <caption class="visually-hidden">
-                Planned beside what happened
-              </caption>
-              <thead>
-                <tr>
-                  <td /><th scope="col">
-                    Forecast
-                  </th><th scope="col">
-                    Happened
-                  </th><td />
-                </tr>
-              </thead>
-              <tbody>
-                <tr
-                  v-for="row in rows"
-                  :key="row.name"
-                >
-                  <th scope="row">
-                    {{ row.name }}
-                  </th>
-                  <td>{{ row.planned }}</td>
-                  <td><strong>{{ row.happened }}</strong></td>
-                  <td class="soft small">
-                    {{ row.says }}
-                  </td>
-                </tr>
-              </tbody>
-            </table>
+            <ForecastBeside
+              :plan="plan"
+              :summary="summary"
+            />
             <p
               class="outcome"
               :class="{ danger: faults.length > 0 }"
@@ -318,9 +277,6 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
 figure { margin: 0; text-align: center; }
 figure :deep(svg) { border-bottom: 4px solid var(--ink); }
 figcaption { margin-top: 6px; font-weight: 600; }
-table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; padding: 0.4rem 0.9rem 0.4rem 0; border-bottom: 1px solid var(--line); font-weight: 450; vertical-align: baseline; }
-thead th { color: var(--ink-soft); }
 .outcome { font: 600 1.25rem var(--voice); margin: 14px 0; }
 label { font-weight: 600; display: block; }
 textarea { width: 100%; }

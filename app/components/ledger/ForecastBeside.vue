@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { BatchSummary } from '../../../core/batch/summary'
+import type { CookPlan } from '../../../core/live/plan'
+import { clockText, gramsText, windowText } from '../../composables/format'
+import { SIGN_WORDS, STEP_WORDS } from '../../../words/cook'
+import { turnText } from '../../../words/dish'
+
+const props = defineProps<{
+  /** The plan of the batch. */
+  plan: CookPlan
+  /** What happened, beside what was forecast. */
+  summary: BatchSummary
+}>()
+
+const roastTo = computed(() => {
+  const until = props.plan.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
+  return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : 'not planned'
+})
+const rows = computed(() => {
+  const one = props.summary
+  const within = (value: number | null, window: readonly [number, number] | null): string =>
+    value === null || window === null ? '' : value < window[0] ? 'earlier than the window' : value > window[1] ? 'later than the window' : 'inside the window'
+  return [
+    { name: turnText(props.plan.dish), planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
+    { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
+    { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
+    { name: 'Roast', planned: roastTo.value, happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
+  ]
+})
+</script>
+
+<template>
+  <table>
+    <caption class="visually-hidden">
+      Planned beside what happened
+    </caption>
+    <thead>
+      <tr>
+        <td /><th scope="col">
+          Forecast
+        </th><th scope="col">
+          Happened
+        </th><td />
+      </tr>
+    </thead>
+    <tbody>
+      <tr
+        v-for="row in rows"
+        :key="row.name"
+      >
+        <th scope="row">
+          {{ row.name }}
+        </th>
+        <td>{{ row.planned }}</td>
+        <td><strong>{{ row.happened }}</strong></td>
+        <td class="soft small">
+          {{ row.says }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table { border-collapse: collapse; width: 100%; }
+th, td { text-align: left; padding: 0.4rem 0.9rem 0.4rem 0; border-bottom: 1px solid var(--line); font-weight: 450; vertical-align: baseline; }
+thead th { color: var(--ink-soft); }
+</style>
