@@ -1,15 +1,24 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref } from 'vue'
 import { BatchSchema, type Batch } from '../../contracts/batch'
+import type { StoredObservation } from '../../contracts/observation'
 import { INGREDIENTS } from '../../book/ingredients'
 import { standing, type Standing } from '../../core/after/standing'
 import type { LiveCook } from '../../core/live/liveCook'
+import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
-import { useCooks } from '../stores/cooks'
 import { ask, isForLater } from './api'
 import { followStream } from './cookStream'
 
 const KIND = new Map(INGREDIENTS.map(row => [row.id, row.kind]))
+
+/** The cooks a page knows, and what is marked in them. */
+interface Cooks {
+  readonly known: Readonly<Record<string, { readonly plan: CookPlan, readonly observations: readonly Observation[] }>>
+  load(id: string): Promise<unknown>
+  mark(id: string, kind: string, payload: Readonly<Record<string, unknown>>): void
+  receive(id: string, stored: readonly StoredObservation[]): void
+}
 
 /** A batch after the fire, as a page shows it. */
 export interface BatchAfterFire {
@@ -27,10 +36,10 @@ export interface BatchAfterFire {
  * Follows a finished batch: its summary from the hearth, and what is marked of it, here and on other devices.
  *
  * @param id of the batch
+ * @param cooks of this page
  * @returns how it stands; `now` is null until its weight is known
  */
-export function useAfterFire(id: string): BatchAfterFire {
-  const cooks = useCooks()
+export function useAfterFire(id: string, cooks: Cooks): BatchAfterFire {
   const state = ref<'loading' | 'here' | 'unknown' | 'away'>('loading')
   const batch = shallowRef<Batch | null>(null)
   async function load(): Promise<void> {

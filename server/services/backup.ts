@@ -58,8 +58,6 @@ export function backupsOf(database: Database, clock: HearthClock, folder: string
       const work = await mkdtemp(join(folder, '.restore-'))
       const staged = open(join(work, 'staged.sqlite'))
       try {
-        // It is thrown away whatever happens: nothing of it has to outlive a power cut until it is taken over.
-        for (const pragma of ['synchronous = OFF', 'journal_mode = MEMORY']) await staged.query(`PRAGMA ${pragma}`)
         const rows = await stage(staged, file)
         await migrateTo(staged, undefined)
         await whole(staged)
@@ -126,7 +124,11 @@ async function stage(staged: Sequelize, file: Readable): Promise<number> {
   let rows = 0
   let waiting: BackupRow[] = []
   const counts = new Map<string, number>()
-  const flush = async (): Promise<void> => {
+  let tables = false
+  /** Tables are made with the first rows: most damaged files are refused before it comes to that. */
+  const flush = async (migration: string): Promise<void> => {
+    if (!tables) await layTables(staged, migration)
+    tables = true
     await insert(staged, waiting)
     waiting = []
   }
@@ -138,9 +140,6 @@ async function stage(staged: Sequelize, file: Readable): Promise<number> {
       if (!first.success) throw refuse('the first line is none of a backup')
       head = first.data
       if (head.tables.some(one => !(TABLES as readonly string[]).includes(one.name))) throw refuse('a table that is not known')
-      await migrateTo(staged, head.migration).catch(() => {
-        throw refuse(`of a newer version: ${head?.migration}`)
-      })
     }
     else if (typeof value === 'object' && value !== null && 'sha256' in value) {
       const last = BackupFootSchema.safeParse(value)
@@ -154,14 +153,22 @@ async function stage(staged: Sequelize, file: Readable): Promise<number> {
       rows++
       counts.set(row.data.t, (counts.get(row.data.t) ?? 0) + 1)
       waiting.push(row.data)
-      if (waiting.length >= AT_ONCE) await flush()
+      if (waiting.length >= AT_ONCE) await flush(head.migration)
     }
     hash.update(`${line}\n`)
   }
-  await flush()
   if (!foot || head === null) throw refuse('it ends too soon')
   for (const one of head.tables) if ((counts.get(one.name) ?? 0) !== one.rows) throw refuse(`rows of ${one.name}`)
+  await flush(head.migration)
   return rows
+}
+
+/** Tables as the version that wrote the backup had them. The database is thrown away whatever happens: nothing of it has to outlive a power cut until it is taken over. */
+async function layTables(staged: Sequelize, migration: string): Promise<void> {
+  for (const pragma of ['synchronous = OFF', 'journal_mode = MEMORY']) await staged.query(`PRAGMA ${pragma}`)
+  await migrateTo(staged, migration).catch(() => {
+    throw refuse(`of a newer version: ${migration}`)
+  })
 }
 
 function parsed(line: string): unknown {

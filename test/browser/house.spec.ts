@@ -1,43 +1,38 @@
-import AxeBuilder from '@axe-core/playwright'
+import { nothingSerious } from './accessible'
 import { toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 
 test.describe('every view', () => {
-  for (const scheme of ['light', 'dark'] as const) {
-    test(`has nothing serious against it in ${scheme}`, async ({ page, complaints }) => {
-      test.setTimeout(180_000)
-      await page.emulateMedia({ colorScheme: scheme })
-      const look = async (path: string, ready: string): Promise<void> => {
-        if (path !== '') await page.goto(path)
-        await expect(page.locator(ready).first()).toBeVisible()
-        const { violations } = await new AxeBuilder({ page }).analyze()
-        const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
-        expect(serious.map(one => `${path}: ${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
-      }
-      await look('/', '.arcade svg')
-      await look('/book', '.dishes li')
-      await look('/card/long-spoon-mung', '.card')
-      await look('/measure?dish=sweet-water-semolina', '.preview svg')
-      await page.locator('.labels .name').nth(2).click()
-      await look('', '.panel')
-      await page.getByRole('button', { name: 'Its stages' }).click()
-      await look('', '.stages')
-      await look('/kitchen', '.thing')
-      await page.locator('.thing').first().click()
-      await look('', '.editor')
-      await look('/kitchen/boil', '.setup')
-      await look('/kitchen/learned', '.span')
-      await look('/ledger', '.wall canvas')
-      await page.locator('.wall a').first().click()
-      await look('', '.story')
-      await toTheFire(page)
-      await look('', 'svg.arch')
-      await page.locator('[data-action="start"]').click()
-      await page.keyboard.press('m')
-      await look('', '.drawer')
-      expect(complaints.list).toEqual([])
-    })
-  }
+  test('has nothing serious against it, in light and in dark', async ({ page, complaints }) => {
+    test.setTimeout(240_000)
+    const look = async (path: string, ready: string): Promise<void> => {
+      if (path !== '') await page.goto(path)
+      await expect(page.locator(ready).first()).toBeVisible()
+      await nothingSerious(page, path || ready)
+    }
+    await look('/', '.arcade svg')
+    await look('/book', '.dishes li')
+    await look('/card/long-spoon-mung', '.card')
+    await look('/measure?dish=sweet-water-semolina', '.preview svg')
+    await page.locator('.labels .name').nth(2).click()
+    await look('', '.panel')
+    await page.getByRole('button', { name: 'Its stages' }).click()
+    await look('', '.stages')
+    await look('/kitchen', '.thing')
+    await page.locator('.thing').first().click()
+    await look('', '.editor')
+    await look('/kitchen/boil', '.setup')
+    await look('/kitchen/learned', '.span')
+    await look('/ledger', '.wall canvas')
+    await page.locator('.wall a').first().click()
+    await look('', '.story')
+    await toTheFire(page)
+    await look('', 'svg.arch')
+    await page.locator('[data-action="start"]').click()
+    await page.keyboard.press('m')
+    await look('', '.drawer')
+    expect(complaints.list).toEqual([])
+  })
 })
 
 test.describe('Measure', () => {

@@ -17,12 +17,12 @@ interface Look { readonly stage: string, readonly now: number, readonly forecast
 /** How an imaginary cook went. */
 export interface Cooked {
   readonly done: readonly string[]
-  /** When the pan leaves the fire if the hand never comes late after the turning point, s. */
-  readonly endS: number
   /** The end's window by the first forecast after the turning point, s. */
   readonly atTurn: readonly [number, number] | null
   /** When that forecast was made, s. */
   readonly askedS: number
+  /** When the pan leaves the fire if the hand never comes late after it, s; NaN where there was none in time. */
+  readonly endS: number
   readonly observations: readonly Observation[]
   readonly plan: CookPlan
 }
@@ -61,7 +61,7 @@ export async function cookImaginary(page: Page, seed: number, episodes: readonly
   for (; Date.now() < until; look = await lookAt(page)) {
     const observations = await stored(page, id)
     if (look.finished && observations.some(one => one.kind === 'cook.finished')) {
-      return { done, endS: endOf(plan, truth, observations, turn), atTurn, askedS, observations, plan }
+      return { done, endS: atTurn ? endOf(plan, truth, observations, askedS) : Number.NaN, atTurn, askedS, observations, plan }
     }
     const window = look.end ? look.end.split('-').map(Number) as [number, number] : null
     const at = line.findIndex(stage => stage.id === look.stage)
@@ -87,16 +87,14 @@ export async function cookImaginary(page: Page, seed: number, episodes: readonly
 const turnedS = (plan: CookPlan, observations: readonly Observation[], turn: number): number => replay(plan, observations).stageStarts[turn] ?? Number.POSITIVE_INFINITY
 
 /**
- * When the pan would leave the fire if every stage after the turning point were begun as its sign shows: at this speed each
- * reaction of the hand costs minutes of the cook, which no forecast can know.
+ * When the pan would leave the fire if, from the forecast on, every stage were begun as its sign shows: at this speed each
+ * later reaction of the hand costs minutes of the cook, which no forecast can know. What the hand did before it is known
+ * to it and stands.
  */
-function endOf(plan: CookPlan, truth: MemberValues, observations: readonly Observation[], turn: number): number {
-  const line = mainLine(plan.dish)
-  const later = new Set(line.slice(turn + 1).map(stage => stage.id))
-  const first = observations.findIndex(one => one.kind === 'stage.began' && later.has(String(one.payload.stage)))
-  const upToTurn = first < 0 ? observations : observations.slice(0, first)
-  const record = runTruth(plan, truth, upToTurn, turnedS(plan, observations, turn))
-  return record.starts[doneIndex(plan.dish)] ?? Number.POSITIVE_INFINITY
+function endOf(plan: CookPlan, truth: MemberValues, observations: readonly Observation[], askedS: number): number {
+  const startMs = observations.find(one => one.kind === 'cook.started')?.deviceTime ?? 0
+  const known = observations.filter(one => (one.deviceTime - startMs) / 1000 <= askedS)
+  return runTruth(plan, truth, known, askedS).starts[doneIndex(plan.dish)] ?? Number.POSITIVE_INFINITY
 }
 
 async function lookAt(page: Page): Promise<Look> {

@@ -115,44 +115,44 @@ function says(batch: BatchListLine): string {
       <ul
         v-else-if="item.row"
         :style="{ gridTemplateColumns: `repeat(${across}, 1fr)` }"
+      >
+        <li
+          v-for="batch in item.row.cells"
+          :key="batch.id"
+          :class="{ picked: picked.includes(batch.id) }"
         >
-          <li
-            v-for="batch in item.row.cells"
-            :key="batch.id"
-            :class="{ picked: picked.includes(batch.id) }"
-          >
-            <a
+          <a
             :href="`/ledger/${batch.id}`"
             @click="event => open(event, batch.id)"
           >
-              <span class="stand"><WallArch
-                :picture="batch.summary"
-                :line="colours.line"
-                :wall="colours.wall"
-              /><span
-                v-if="batch.summary.faults.length > 0"
-                class="lozenge"
-              /></span>
-              <strong
-                v-if="named"
-                class="dish"
-              >{{ batch.dish }}</strong>
-              <span class="day">{{ dayText(batch.startedAt) }}</span>
-              <span
-                class="small says"
-                :class="batch.summary.faults.length > 0 ? 'danger' : 'soft'"
-              >{{ says(batch) }}</span>
-              <span class="visually-hidden">turned at {{ clockText(batch.summary.keystoneS ?? 0) }}</span>
-            </a>
-            <button
-              class="pick"
-              :aria-pressed="picked.includes(batch.id)"
-              :aria-label="`Lay ${batch.dish} of ${dayText(batch.startedAt)} aside to compare`"
-              @click="emit('pick', batch.id)"
-            >
-              {{ picked.includes(batch.id) ? '✓' : '+' }}
-            </button>
-          </li>
+            <span class="stand"><WallArch
+              :picture="batch.summary"
+              :line="colours.line"
+              :wall="colours.wall"
+            /><span
+              v-if="batch.summary.faults.length > 0"
+              class="lozenge"
+            /></span>
+            <strong
+              v-if="named"
+              class="dish"
+            >{{ batch.dish }}</strong>
+            <span class="day">{{ dayText(batch.startedAt) }}</span>
+            <span
+              class="small says"
+              :class="batch.summary.faults.length > 0 ? 'danger' : 'soft'"
+            >{{ says(batch) }}</span>
+            <span class="visually-hidden">turned at {{ clockText(batch.summary.keystoneS ?? 0) }}</span>
+          </a>
+          <button
+            class="pick"
+            :aria-pressed="picked.includes(batch.id)"
+            :aria-label="`Lay ${batch.dish} of ${dayText(batch.startedAt)} aside to compare`"
+            @click="emit('pick', batch.id)"
+          >
+            {{ picked.includes(batch.id) ? '✓' : '+' }}
+          </button>
+        </li>
       </ul>
     </div>
   </div>

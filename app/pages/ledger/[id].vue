@@ -9,6 +9,7 @@ import BatchStory from '../../components/ledger/BatchStory.vue'
 import PhotoStrip from '../../components/ledger/PhotoStrip.vue'
 import SmallArch from '../../components/SmallArch.vue'
 import { useAfterFire } from '../../composables/afterFire'
+import { useCooks } from '../../stores/cooks'
 import { Anything, ask } from '../../composables/api'
 import { useBatchPhotos } from '../../composables/batchPhotos'
 import { useFaultFinder } from '../../composables/faultFinder'
@@ -27,7 +28,7 @@ const route = useRoute()
 const id = String(route.params.id)
 const house = useHouse()
 void house.load()
-const after = useAfterFire(id)
+const after = useAfterFire(id, useCooks())
 const { batch, state, cook } = after
 const now = useHearthTime(30_000)
 const trouble = ref('')

@@ -9,6 +9,7 @@ import ShapeBalls from '../../components/tray/ShapeBalls.vue'
 import ShapeBowls from '../../components/tray/ShapeBowls.vue'
 import ShapeTray from '../../components/tray/ShapeTray.vue'
 import { useAfterFire } from '../../composables/afterFire'
+import { useCooks } from '../../stores/cooks'
 import { dayText, gramsText } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthClock'
 import { useHouse } from '../../stores/house'
@@ -21,7 +22,7 @@ import { trayFill } from '../../../core/tray/trayFill'
 const id = String(useRoute().params.id)
 const house = useHouse()
 void house.load()
-const after = useAfterFire(id)
+const after = useAfterFire(id, useCooks())
 const { batch, plan, cook, now: standing, state } = after
 const now = useHearthTime(5000)
 

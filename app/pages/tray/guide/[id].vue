@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useAfterFire } from '../../../composables/afterFire'
+import { useCooks } from '../../../stores/cooks'
 import { lengthText } from '../../../composables/format'
 import { guideSheets } from '../../../drawings/cuttingGuide'
 import { trayView } from '../../../drawings/trayView'
 import { cutTray } from '../../../../core/tray/cutTray'
 
 const id = String(useRoute().params.id)
-const { cook, plan, state } = useAfterFire(id)
+const { cook, plan, state } = useAfterFire(id, useCooks())
 const shaped = computed(() => {
   const what = cook.value?.after.shaped?.what
   return what?.way === 'tray' ? what : null

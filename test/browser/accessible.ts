@@ -1,0 +1,23 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page } from '@playwright/test'
+
+/**
+ * Nothing serious stands against what a page shows: every rule in light, and in dark the contrast of its colours, which
+ * is all that differs there.
+ *
+ * @param page as it is to be looked at, in light
+ * @param where it stands, for the message
+ */
+export async function nothingSerious(page: Page, where: string): Promise<void> {
+  await expectNone(page, new AxeBuilder({ page }), `${where}, light`)
+  // Without motion: a colour on its way from one to the other would be measured.
+  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' })
+  await expectNone(page, new AxeBuilder({ page }).withRules(['color-contrast']), `${where}, dark`)
+  await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'no-preference' })
+}
+
+async function expectNone(page: Page, axe: AxeBuilder, where: string): Promise<void> {
+  const { violations } = await axe.analyze()
+  const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
+  expect(serious.map(one => `${where}: ${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}
