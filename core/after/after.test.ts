@@ -1,24 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
-import { marked, rowOf, starterPlan } from '../../test/support/plans'
-import { mainLine } from '../dish/mainLine'
-import type { Observation } from '../live/observation'
-import type { CookPlan } from '../live/plan'
-import { replay } from '../live/replay'
+import { cookThrough, standingOf, type AfterMarks } from '../../test/support/afterFire'
+import { rowOf, starterPlan } from '../../test/support/plans'
 import { bringBack } from './bringBack'
 import { finishedMass } from './finishedMass'
+import { labelOf } from './labelOf'
 import { rollingOf } from './rollingOf'
-import { standing } from './standing'
 import { whatComes } from '../comes/whatComes'
 
-const kindOf = (id: string) => rowOf(id)?.kind
-/** A cook that went through every stage a minute at a time, and what came after it. */
-function cooked(plan: CookPlan, after: readonly (readonly [timeS: number, kind: string, payload?: Record<string, unknown>])[] = []): Observation[] {
-  const line = mainLine(plan.dish)
-  const story: Observation[] = [marked(1, 0, 'cook.started'), ...line.slice(1).map((stage, k) => marked(k + 2, 60 * (k + 1), 'stage.began', { stage: stage.id })), marked(50, 60 * line.length, 'cook.finished')]
-  return [...story, ...after.map(([timeS, kind, payload], i) => marked(60 + i, timeS, kind, payload))]
-}
-const stand = (plan: CookPlan, finishedG: number, after: Parameters<typeof cooked>[1] = []) => standing(plan, replay(plan, cooked(plan, after)), finishedG, kindOf)
 const finishedOf = (id: string): number => {
   const card = STARTER_DISHES.find(one => one.id === id)!
   return whatComes(card, card.usual.baseG, rowOf).finishedG.middle
@@ -27,7 +16,7 @@ const finishedOf = (id: string): number => {
 describe('what a finished cook has made', () => {
   it.each(STARTER_DISHES.map(dish => dish.id))('%s: everything that went in, and the water its weight leaves', (id) => {
     const plan = starterPlan(id)
-    const mass = finishedMass(plan, replay(plan, cooked(plan)), finishedOf(id))
+    const mass = finishedMass(plan, cookThrough(plan), finishedOf(id))
     expect(mass.massG).toBeGreaterThanOrEqual(finishedOf(id) - 1e-6)
     expect(mass.density).toBeGreaterThan(0.7)
     expect(mass.density).toBeLessThan(1.6)
@@ -38,10 +27,10 @@ describe('what a finished cook has made', () => {
 
 describe('how a batch stands', () => {
   it('keeps milk and produce cold, and dry balls long', () => {
-    const carrot = stand(starterPlan('winter-market-carrot'), finishedOf('winter-market-carrot'))
+    const carrot = standingOf(starterPlan('winter-market-carrot'), finishedOf('winter-market-carrot'))
     expect(carrot.keeping.coldWithinTwoHours).toBe(true)
     expect(carrot.keeping.reasons).toContain('milk')
-    const balls = stand(starterPlan('marble-gram-balls'), finishedOf('marble-gram-balls'))
+    const balls = standingOf(starterPlan('marble-gram-balls'), finishedOf('marble-gram-balls'))
     expect(balls.keeping.days.room[0]).toBeGreaterThan(3)
     expect(balls.keeping.reasons).toContain('hands')
     expect(balls.activity.high).toBeLessThan(0.6)
@@ -49,32 +38,32 @@ describe('how a batch stands', () => {
 
   it('counts what was given out, and what was put away where', () => {
     const plan = starterPlan('winter-market-carrot')
-    const before = stand(plan, 900)
-    const after = stand(plan, 900, [[1000, 'given.out', { massG: 120, to: 'set-apart' }], [1100, 'given.out', { massG: 300, to: 'eaten' }], [1200, 'put.away', { place: 'cold' }], [1300, 'given.out', { massG: -4, to: 'eaten' }]])
+    const before = standingOf(plan, 900)
+    const after = standingOf(plan, 900, [[1000, 'given.out', { massG: 120, to: 'set-apart' }], [1100, 'given.out', { massG: 300, to: 'eaten' }], [1200, 'put.away', { place: 'cold' }], [1300, 'given.out', { massG: -4, to: 'eaten' }]])
     expect(after.leftG).toBeCloseTo(before.leftG - 420)
     expect(after).toMatchObject({ place: 'cold', gone: false })
     expect(after.eatBy[0]).toBeGreaterThan(before.eatBy[0])
-    expect(stand(plan, 900, [[1000, 'gone']]).gone).toBe(true)
+    expect(standingOf(plan, 900, [[1000, 'gone']]).gone).toBe(true)
   })
 
   it('sets a slab in its tray, and is ready when it can be cut', () => {
     const plan = starterPlan('diamond-cashew')
     const tray = { name: 'tin', shape: 'rectangle', widthMm: 180, lengthMm: 240, depthMm: 35 }
     const cut = { firstMm: 30, secondMm: 30, turnDeg: 0, slantDeg: 60 }
-    const one = stand(plan, finishedOf('diamond-cashew'), [[400, 'shaped', { way: 'tray', tray, cut }]])
+    const one = standingOf(plan, finishedOf('diamond-cashew'), [[400, 'shaped', { way: 'tray', tray, cut }]])
     expect(one.setting!.cut).not.toBeNull()
     expect(one.readyAt).toBeGreaterThan(one.madeAt)
-    const thick = stand(plan, finishedOf('diamond-cashew'), [[400, 'shaped', { way: 'tray', tray: { ...tray, widthMm: 90, lengthMm: 140, depthMm: 80 }, cut }]])
+    const thick = standingOf(plan, finishedOf('diamond-cashew'), [[400, 'shaped', { way: 'tray', tray: { ...tray, widthMm: 90, lengthMm: 140, depthMm: 80 }, cut }]])
     expect(thick.setting!.cut!.middle).toBeGreaterThan(one.setting!.cut!.middle)
-    expect(stand(plan, 600, [[400, 'shaped', { way: 'balls', eachG: 30 }]]).setting).toBeNull()
+    expect(standingOf(plan, 600, [[400, 'shaped', { way: 'balls', eachG: 30 }]]).setting).toBeNull()
   })
 
   it('passes over what cannot be used, and keeps the newest liking', () => {
     const plan = starterPlan('winter-market-carrot')
-    const cook = replay(plan, cooked(plan, [
+    const cook = cookThrough(plan, [
       [900, 'liked', { sweetness: 'more' }], [950, 'liked', { sweetness: 'right', softness: 'less' }], [960, 'liked', { sweetness: 'tasty' }],
       [970, 'shaped', { way: 'tray', tray: { shape: 'star' } }], [980, 'dish.changed', { dish: 'x', version: 2, fault: 'runny', cause: 'too-wet' }], [990, 'put.away', { place: 'moon' }],
-    ]))
+    ])
     expect(cook.after.liked).toEqual({ sweetness: 'right', softness: 'less' })
     expect(cook.after).toMatchObject({ shaped: null, places: [], changed: [{ what: { version: 2 } }] })
     expect(cook.moments.filter(one => !one.known)).toHaveLength(3)
@@ -85,7 +74,7 @@ describe('when a finished mass can be rolled', () => {
   it('is at once for balls, which are finished hand-warm, and later for what leaves the fire hot', () => {
     const [balls, carrot] = ['marble-gram-balls', 'winter-market-carrot'].map((id) => {
       const plan = starterPlan(id)
-      return rollingOf(plan, finishedMass(plan, replay(plan, cooked(plan)), finishedOf(id)))!
+      return rollingOf(plan, finishedMass(plan, cookThrough(plan), finishedOf(id)))!
     })
     expect(balls!.from.middle).toBe(0)
     expect(balls!.until!.middle).toBeGreaterThan(60)
@@ -94,7 +83,7 @@ describe('when a finished mass can be rolled', () => {
 
   it('is not known without its vessel', () => {
     const plan = starterPlan('marble-gram-balls')
-    expect(rollingOf({ ...plan, vessels: {} }, finishedMass(plan, replay(plan, cooked(plan)), 600))).toBeNull()
+    expect(rollingOf({ ...plan, vessels: {} }, finishedMass(plan, cookThrough(plan), 600))).toBeNull()
   })
 })
 
@@ -117,5 +106,31 @@ describe('bringing a portion back', () => {
     expect(moist.seconds).toBeGreaterThan(60)
     expect(moist.seconds).toBeLessThan(900)
     expect(bringBack({ ...contents, waterG: 10 }, 200, 'hot', false, 20, 26, 300, false).warmed!.spoonOf).toBe('ghee')
+  })
+})
+
+describe('a label', () => {
+  const plan = starterPlan('winter-market-carrot')
+  const labelled = (marks: AfterMarks) => labelOf(plan, cookThrough(plan, marks), standingOf(plan, 900, marks), rowOf)
+
+  it('names what went in by falling weight, and its allergens once', () => {
+    const label = labelled([])
+    const weights = label.ingredients.map(id => plan.amounts.filter(one => one.ingredient === id).reduce((sum, one) => sum + one.massG, 0))
+    expect(weights).toEqual([...weights].sort((p, q) => q - p))
+    expect(label.ingredients[0]).toBe('carrot-red')
+    expect(label.allergens).toContain('milk')
+    expect(new Set(label.allergens).size).toBe(label.allergens.length)
+    expect(label).toMatchObject({ name: plan.dish.name, cold: true })
+    expect(label.eatBy[0]).toBeLessThanOrEqual(label.eatBy[1])
+  })
+
+  it('counts what was added on the way and not what was forgotten, and says what is left', () => {
+    const sugar = plan.amounts.find(one => one.ingredient === 'sugar')!
+    const added = { ingredient: 'cashew-halves', massG: 4000, composition: rowOf('cashew-halves').composition }
+    const cooked: AfterMarks = [[1, 'forgotten', { ingredient: sugar.id }], [2, 'repaired', { fault: 'runny', way: 'add-nuts', adds: [added] }]]
+    const label = labelled([...cooked, [1000, 'given.out', { massG: 300, to: 'eaten' }]])
+    expect(label.ingredients).not.toContain('sugar')
+    expect(label.ingredients[0]).toBe('cashew-halves')
+    expect(label.massG).toBeCloseTo(labelled(cooked).massG - 300, 6)
   })
 })

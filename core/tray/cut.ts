@@ -49,3 +49,5 @@ export interface CutTray {
 /** Least and greatest distance of knife marks, mm. */
 export const LEAST_CUT_MM = 8
 export const MOST_CUT_MM = 300
+/** Sizes are tried in steps of this, mm. */
+export const CUT_STEP_MM = 0.5

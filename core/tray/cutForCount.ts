@@ -1,12 +1,9 @@
 import { requireRange } from '../requireRange'
 import type { TraySize } from '../scale/request'
-import { LEAST_CUT_MM, type Cut } from './cut'
+import { CUT_STEP_MM, LEAST_CUT_MM, MOST_CUT_MM, type Cut } from './cut'
 import { cutTray } from './cutTray'
 import { evenCut } from './evenCut'
 import { outlineOf } from './outline'
-
-/** Sizes are tried in steps of this, mm. */
-const STEP_MM = 0.5
 
 /**
  * The largest pieces of a kind of which a tray gives so many whole ones.
@@ -21,9 +18,9 @@ export function cutForCount(tray: TraySize, kind: Cut, count: number): Cut | nul
   requireRange('cutForCount.count', count, 1, 400)
   const ratio = kind.secondMm / kind.firstMm
   const greatest = Math.sqrt(outlineOf(tray).areaMm2 * Math.sin(kind.slantDeg * Math.PI / 180) / count / ratio)
-  for (let firstMm = Math.min(greatest + STEP_MM, 250); firstMm >= LEAST_CUT_MM && firstMm * ratio >= LEAST_CUT_MM; firstMm -= STEP_MM) {
+  for (let firstMm = Math.min(greatest + CUT_STEP_MM, 250); firstMm >= LEAST_CUT_MM && firstMm * ratio >= LEAST_CUT_MM; firstMm -= CUT_STEP_MM) {
     const cut = evenCut(tray, { ...kind, firstMm, secondMm: firstMm * ratio })
-    if (cut.secondMm <= 300 && cut.firstMm >= LEAST_CUT_MM && cut.secondMm >= LEAST_CUT_MM && cutTray(tray, cut).whole >= count) return cut
+    if (cut.secondMm <= MOST_CUT_MM && cut.firstMm >= LEAST_CUT_MM && cut.secondMm >= LEAST_CUT_MM && cutTray(tray, cut).whole >= count) return cut
   }
   return null
 }

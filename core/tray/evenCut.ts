@@ -1,9 +1,9 @@
 import type { TraySize } from '../scale/request'
-import type { Cut } from './cut'
+import { LEAST_CUT_MM, MOST_CUT_MM, type Cut } from './cut'
 
 /**
  * A cut whose marks come out even: where a set runs along a wall of a rectangle, its distance is changed to the nearest
- * one that divides that side.
+ * one that divides that side and that a knife can make.
  *
  * @param tray its shape and size, mm
  * @param cut as it was wished
@@ -14,7 +14,7 @@ export function evenCut(tray: TraySize, cut: Cut): Cut {
   if (tray.shape === 'round') return cut
   const even = (wished: number, angle: number): number => {
     const side = sideAcross(tray, angle)
-    return side === null ? wished : side / Math.max(1, Math.round(side / wished))
+    return side === null ? wished : side / Math.min(Math.floor(side / LEAST_CUT_MM), Math.max(Math.ceil(side / MOST_CUT_MM), Math.round(side / wished)))
   }
   return { ...cut, firstMm: even(cut.firstMm, cut.turnDeg), secondMm: even(cut.secondMm, cut.turnDeg + cut.slantDeg) }
 }

@@ -10,6 +10,7 @@ import { ballsOf } from './ballsOf'
 import { bowlsOf } from './bowlsOf'
 import type { Cut } from './cut'
 import { cutForCount } from './cutForCount'
+import { cutForFewer } from './cutForFewer'
 import { cutTray } from './cutTray'
 import { evenCut } from './evenCut'
 import { lattice } from './lattice'
@@ -142,6 +143,20 @@ describe('a cut tray', () => {
       expect(cutTray(tray, cut!).whole).toBeGreaterThanOrEqual(count)
     }), { numRuns: 15 })
     expect(cutForCount({ shape: 'round', widthMm: 90, lengthMm: 90 }, squares(40), 400)).toBeNull()
+  })
+
+  it('goes back to fewer pieces, and evens only to what a knife can make', () => {
+    fc.assert(fc.property(trays, fc.integer({ min: 12, max: 60 }), (tray, firstMm) => {
+      const before = evenCut(tray, squares(firstMm))
+      expect(Math.min(before.firstMm, before.secondMm)).toBeGreaterThanOrEqual(8)
+      expect(Math.max(evenCut(tray, squares(240)).firstMm, evenCut(tray, squares(240)).secondMm)).toBeLessThanOrEqual(300)
+      const { whole } = cutTray(tray, before)
+      if (whole < 2 || whole > 400) return
+      const fewer = cutForFewer(tray, squares(firstMm), whole)
+      if (fewer) expect(cutTray(tray, fewer).whole).toBeLessThan(whole)
+    }), { numRuns: 25 })
+    expect(cutForFewer(tin, squares(38), 2)).not.toBeNull()
+    expect(cutForFewer({ shape: 'round', widthMm: 60, lengthMm: 60 }, squares(40), 1)).toBeNull()
   })
 
   it('refuses cuts no knife makes', () => {

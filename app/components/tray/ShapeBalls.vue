@@ -6,6 +6,7 @@ import type { RollingSpan } from '../../../core/cooling/rollingSpan'
 import type { Shaping } from '../../../core/live/afterFire'
 import { ballsOf } from '../../../core/tray/ballsOf'
 import { gramsText, lengthText, timeOfDay } from '../../composables/format'
+import ShapePane from './ShapePane.vue'
 import StepField from './StepField.vue'
 
 const props = defineProps<{
@@ -62,70 +63,65 @@ watch(eachG, send)
 </script>
 
 <template>
-  <div class="shape">
-    <svg
-      :viewBox="`0 0 ${A_ROW * balls.diameterMm * 1.15} ${rows * balls.diameterMm * 1.15}`"
-      role="img"
-      :aria-label="`${balls.count} balls, ${lengthText(balls.diameterMm)} across`"
-    >
-      <circle
-        v-for="(ball, i) in drawn"
-        :key="i"
-        :cx="(ball.x + 0.5) * balls.diameterMm * 1.15"
-        :cy="(ball.y + 0.5) * balls.diameterMm * 1.15"
-        :r="balls.diameterMm / 2"
-        :fill="colour"
-      />
-    </svg>
-    <div class="set">
-      <p class="count">
-        <strong>{{ balls.count }}</strong> balls of <strong>{{ gramsText(balls.eachG) }}</strong>
-      </p>
-      <p>{{ balls.leftG >= 1 ? `${gramsText(balls.leftG)} left over; shared out, each is ${gramsText(balls.evenG)}.` : 'Nothing is left over.' }}</p>
-      <div class="steps">
-        <StepField
-          label="Weight of one"
-          :value="gramsText(balls.eachG)"
-          @step="step"
-        />
-        <StepField
-          label="Across"
-          :value="lengthText(balls.diameterMm)"
-          @step="diameter"
-        />
-        <StepField
-          label="How many"
-          :value="String(balls.count)"
-          :can-less="balls.count > 1"
-          @step="count"
-        />
-      </div>
-      <section
-        v-if="rolling"
-        class="slab"
-        aria-label="When to roll"
+  <ShapePane>
+    <template #drawn>
+      <svg
+        :viewBox="`0 0 ${A_ROW * balls.diameterMm * 1.15} ${rows * balls.diameterMm * 1.15}`"
+        role="img"
+        :aria-label="`${balls.count} balls, ${lengthText(balls.diameterMm)} across`"
       >
-        <h3 role="status">
-          {{ says }}
-        </h3>
-        <p>{{ late }}</p>
-        <p class="soft">
-          {{ balls.count }} take one pair of hands about {{ minutes }} min.
-        </p>
-      </section>
-      <slot />
+        <circle
+          v-for="(ball, i) in drawn"
+          :key="i"
+          :cx="(ball.x + 0.5) * balls.diameterMm * 1.15"
+          :cy="(ball.y + 0.5) * balls.diameterMm * 1.15"
+          :r="balls.diameterMm / 2"
+          :fill="colour"
+        />
+      </svg>
+    </template>
+    <p class="count">
+      <strong>{{ balls.count }}</strong> balls of <strong>{{ gramsText(balls.eachG) }}</strong>
+    </p>
+    <p>{{ balls.leftG >= 1 ? `${gramsText(balls.leftG)} left over; shared out, each is ${gramsText(balls.evenG)}.` : 'Nothing is left over.' }}</p>
+    <div class="steps">
+      <StepField
+        label="Weight of one"
+        :value="gramsText(balls.eachG)"
+        @step="step"
+      />
+      <StepField
+        label="Across"
+        :value="lengthText(balls.diameterMm)"
+        @step="diameter"
+      />
+      <StepField
+        label="How many"
+        :value="String(balls.count)"
+        :can-less="balls.count > 1"
+        @step="count"
+      />
     </div>
-  </div>
+    <section
+      v-if="rolling"
+      class="slab"
+      aria-label="When to roll"
+    >
+      <h3 role="status">
+        {{ says }}
+      </h3>
+      <p>{{ late }}</p>
+      <p class="soft">
+        {{ balls.count }} take one pair of hands about {{ minutes }} min.
+      </p>
+    </section>
+    <slot />
+  </ShapePane>
 </template>
 
 <style scoped>
-.shape { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr); gap: 34px; align-items: start; }
 svg { width: 100%; max-height: 430px; }
 circle { stroke: var(--wall); stroke-width: 1; }
-.set { display: grid; gap: 8px; }
-.steps { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(190px, 46%), 1fr)); gap: 10px 18px; }
-.count { font: 500 1.5rem var(--voice); }
-.count strong { font-size: 1.9rem; }
 .slab { margin-top: 8px; display: grid; gap: 6px; }
-@media (max-width: 900px) { .shape { grid-template-columns: minmax(0, 1fr); gap: 16px; } svg { max-height: 240px; } }
+@media (max-width: 900px) { svg { max-height: 240px; } }
 </style>

@@ -8,6 +8,7 @@ import type { Measure } from '../../../contracts/kitchen'
 import { vesselShape } from '../../drawings/vesselShape'
 import { gramsText } from '../../composables/format'
 import LabelledChoice from '../LabelledChoice.vue'
+import ShapePane from './ShapePane.vue'
 
 const props = defineProps<{
   /** What was made. */
@@ -43,56 +44,48 @@ watch(id, send)
 </script>
 
 <template>
-  <div
-    v-if="cup && bowls"
-    class="bowls"
-  >
-    <div
-      class="row"
-      role="img"
-      :aria-label="`${bowls.full} full ${cup.name.toLowerCase()}s`"
-    >
-      <svg
-        v-for="(one, i) in drawn"
-        :key="i"
-        :viewBox="`-4 -4 ${cup.topMm + 8} ${cup.heightMm + 8}`"
-        :width="(cup.topMm + 8) * 1.3"
+  <ShapePane v-if="cup && bowls">
+    <template #drawn>
+      <div
+        class="row"
+        role="img"
+        :aria-label="`${bowls.full} full ${cup.name.toLowerCase()}s`"
       >
-        <path
-          :d="one.content"
-          :fill="colour"
-        />
-        <path
-          class="wall"
-          :d="one.wall"
-        />
-      </svg>
-    </div>
-    <div class="set">
-      <p class="count">
-        <strong>{{ bowls.full }}</strong> full, <strong>{{ gramsText(bowls.eachG) }}</strong> each
-      </p>
-      <p>{{ bowls.lastMl > 1 ? `and ${gramsText(bowls.lastMl * mass.density)} in one more` : 'and nothing left over' }}</p>
-      <LabelledChoice
-        asks="Pressed into"
-        :chosen="cup.id"
-        :options="cups.map(one => ({ value: one.id, label: `${one.name}, ${one.volumeMl} ml` }))"
-        @choose="value => id = value"
-      />
-      <p class="soft">
-        Greased, pressed in while warm, turned out when it holds.
-      </p>
-      <slot />
-    </div>
-  </div>
+        <svg
+          v-for="(one, i) in drawn"
+          :key="i"
+          :viewBox="`-4 -4 ${cup.topMm + 8} ${cup.heightMm + 8}`"
+          :width="(cup.topMm + 8) * 1.3"
+        >
+          <path
+            :d="one.content"
+            :fill="colour"
+          />
+          <path
+            class="wall"
+            :d="one.wall"
+          />
+        </svg>
+      </div>
+    </template>
+    <p class="count">
+      <strong>{{ bowls.full }}</strong> full, <strong>{{ gramsText(bowls.eachG) }}</strong> each
+    </p>
+    <p>{{ bowls.lastMl > 1 ? `and ${gramsText(bowls.lastMl * mass.density)} in one more` : 'and nothing left over' }}</p>
+    <LabelledChoice
+      asks="Pressed into"
+      :chosen="cup.id"
+      :options="cups.map(one => ({ value: one.id, label: `${one.name}, ${one.volumeMl} ml` }))"
+      @choose="value => id = value"
+    />
+    <p class="soft">
+      Greased, pressed in while warm, turned out when it holds.
+    </p>
+    <slot />
+  </ShapePane>
 </template>
 
 <style scoped>
-.bowls { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr); gap: 34px; align-items: start; }
 .row { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; }
 .wall { stroke: var(--metal); stroke-width: 3; fill: none; }
-.set { display: grid; gap: 8px; }
-.count { font: 500 1.5rem var(--voice); }
-.count strong { font-size: 1.9rem; }
-@media (max-width: 900px) { .bowls { grid-template-columns: minmax(0, 1fr); } }
 </style>

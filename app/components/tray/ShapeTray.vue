@@ -5,6 +5,7 @@ import type { FinishedMass } from '../../../core/after/finishedMass'
 import type { Shaping } from '../../../core/live/afterFire'
 import type { Cut } from '../../../core/tray/cut'
 import { cutForCount } from '../../../core/tray/cutForCount'
+import { cutForFewer } from '../../../core/tray/cutForFewer'
 import { cutTray } from '../../../core/tray/cutTray'
 import { evenCut } from '../../../core/tray/evenCut'
 import { trayFill } from '../../../core/tray/trayFill'
@@ -13,6 +14,7 @@ import type { Tray } from '../../../contracts/kitchen'
 import { gramsText, lengthText } from '../../composables/format'
 import { FILL_WORDS } from '../../../words/after'
 import LabelledChoice from '../LabelledChoice.vue'
+import ShapePane from './ShapePane.vue'
 import StepField from './StepField.vue'
 import TrayDrawing from './TrayDrawing.vue'
 
@@ -67,7 +69,7 @@ function turn(by: number): void {
 }
 function pieces(by: number): void {
   if (!tray.value || !cutUp.value) return
-  const found = cutForCount(tray.value, wished.value, Math.max(1, cutUp.value.whole + by))
+  const found = by > 0 ? cutForCount(tray.value, wished.value, cutUp.value.whole + by) : cutForFewer(tray.value, wished.value, cutUp.value.whole)
   none.value = found === null
   if (found) wished.value = found
 }
@@ -84,29 +86,28 @@ watch([cut, tray], send)
 </script>
 
 <template>
-  <div class="shape">
-    <figure v-if="tray && cutUp">
-      <TrayDrawing
-        :tray="tray"
-        :cut="cutUp"
-        :colour="colour"
-        :title="`${tray.name}: ${cutUp.whole} whole pieces, ${cutUp.edge} edge pieces`"
-      />
-      <figcaption class="soft small">
-        {{ tray.name }}, {{ lengthText(tray.widthMm) }}{{ tray.shape === 'round' ? ' across' : ` × ${lengthText(tray.lengthMm)}` }}. Drawn to scale; pale pieces are cut by the wall.
-      </figcaption>
-      <slot name="under" />
-    </figure>
-    <p
-      v-else
-      class="soft"
-    >
-      No tray or plate stands in the kitchen yet. <NuxtLink to="/kitchen">Put one on the shelf</NuxtLink> and it can be cut here.
-    </p>
-    <div
-      v-if="tray && cutUp && figures && fill"
-      class="set"
-    >
+  <ShapePane>
+    <template #drawn>
+      <figure v-if="tray && cutUp">
+        <TrayDrawing
+          :tray="tray"
+          :cut="cutUp"
+          :colour="colour"
+          :title="`${tray.name}: ${cutUp.whole} whole pieces, ${cutUp.edge} edge pieces`"
+        />
+        <figcaption class="soft small">
+          {{ tray.name }}, {{ lengthText(tray.widthMm) }}{{ tray.shape === 'round' ? ' across' : ` × ${lengthText(tray.lengthMm)}` }}. Drawn to scale; pale pieces are cut by the wall.
+        </figcaption>
+        <slot name="under" />
+      </figure>
+      <p
+        v-else
+        class="soft"
+      >
+        No tray or plate stands in the kitchen yet. <NuxtLink to="/kitchen">Put one on the shelf</NuxtLink> and it can be cut here.
+      </p>
+    </template>
+    <template v-if="tray && cutUp && figures && fill">
       <p class="count">
         <strong>{{ figures.whole }}</strong> pieces of <strong>{{ gramsText(figures.each) }}</strong>
       </p>
@@ -190,23 +191,18 @@ watch([cut, tray], send)
         No knife cuts so many whole ones out of this tray.
       </p>
       <slot />
-    </div>
-  </div>
+    </template>
+  </ShapePane>
 </template>
 
 <style scoped>
-.shape { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr); gap: 34px; align-items: start; }
 figure { margin: 0; }
 figure :deep(svg) { max-height: 430px; }
+figure :deep(.setting) { margin-top: 20px; }
 figcaption { margin-top: 6px; text-align: center; }
-.set { display: grid; gap: 8px; }
-.count { font: 500 1.5rem var(--voice); }
-.count strong { font-size: 1.9rem; }
 .kinds { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; margin-top: 4px; }
 .kinds .stone-button { padding-inline: 0.3rem; min-height: 48px; }
-.steps { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(190px, 46%), 1fr)); gap: 10px 18px; }
 .even { display: flex; gap: 0.6rem; align-items: center; min-height: 44px; font-weight: 600; }
 .even input { width: 22px; height: 22px; accent-color: var(--accent); }
-figure :deep(.setting) { margin-top: 20px; }
-@media (max-width: 900px) { .shape { grid-template-columns: minmax(0, 1fr); gap: 16px; } figure :deep(svg) { max-height: 300px; } }
+@media (max-width: 900px) { figure :deep(svg) { max-height: 300px; } }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { BatchFilterSchema, BatchPageSchema, BatchTallySchema, type BatchFilter, type BatchListLine, type BatchTally } from '../../../contracts/batch'
+import HearthAway from '../../components/HearthAway.vue'
 import HousePage from '../../components/HousePage.vue'
 import DishTrend from '../../components/ledger/DishTrend.vue'
 import FilterBar from '../../components/ledger/FilterBar.vue'
@@ -107,18 +108,10 @@ const heading = computed(() => {
         v-if="filter.dish"
         :batches="batches"
       />
-      <p
+      <HearthAway
         v-if="state === 'away'"
-        class="danger"
-        role="alert"
-      >
-        The hearth cannot be reached. Nothing is lost. <button
-          class="stone-button"
-          @click="read(batches.length === 0)"
-        >
-          Try again
-        </button>
-      </p>
+        @again="read(batches.length === 0)"
+      />
       <p
         v-if="state === 'here' && batches.length === 0"
         class="empty"

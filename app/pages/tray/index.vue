@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue'
 import { InHouseSchema, type BatchListLine } from '../../../contracts/batch'
+import HearthAway from '../../components/HearthAway.vue'
 import HousePage from '../../components/HousePage.vue'
 import HouseShelf from '../../components/tray/HouseShelf.vue'
 import { ask } from '../../composables/api'
@@ -34,18 +35,10 @@ void load()
           Labels for all of it
         </NuxtLink>
       </header>
-      <p
+      <HearthAway
         v-if="state === 'away'"
-        class="danger"
-        role="alert"
-      >
-        The hearth cannot be reached. Nothing is lost. <button
-          class="stone-button"
-          @click="load"
-        >
-          Try again
-        </button>
-      </p>
+        @again="load"
+      />
       <p
         v-if="state === 'here' && batches.length === 0"
         class="empty"

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+const emit = defineEmits<{
+  /** It is to be asked again. */
+  again: []
+}>()
+</script>
+
+<template>
+  <p
+    class="danger"
+    role="alert"
+  >
+    The hearth cannot be reached. Nothing is lost. <button
+      class="stone-button"
+      @click="emit('again')"
+    >
+      Try again
+    </button>
+  </p>
+</template>
