@@ -1,5 +1,9 @@
-import { describe, expect, it } from 'vitest'
-import { clockText, dayText, gramsText, timeOfDay, windowText } from './format'
+import { afterEach, describe, expect, it } from 'vitest'
+import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, timeOfDay, unitsInUse, windowText } from './format'
+
+afterEach(() => {
+  unitsInUse.value = 'metric'
+})
 
 describe('numbers as they are read', () => {
   it.each([[0, '0:00'], [59.6, '1:00'], [520, '8:40'], [3725, '1:02:05'], [-4, '0:00']])('%d s is %s', (seconds, text) => {
@@ -15,9 +19,36 @@ describe('numbers as they are read', () => {
     expect(gramsText(grams)).toBe(text)
   })
 
+  it.each([[7.6, '8 mm'], [18.2, '18 mm'], [20, '2 cm'], [41.7, '4.2 cm'], [205, '20.5 cm']])('%d mm is %s', (mm, text) => {
+    expect(lengthText(mm)).toBe(text)
+  })
+
+  it('one switch reads them all in other units', () => {
+    unitsInUse.value = 'imperial'
+    expect(gramsText(1520)).toBe('3 lb 5.6 oz')
+    expect(lengthText(41.7)).toBe('1.6 in')
+    expect(degreesText(143)).toBe('289 °F')
+  })
+
   it('days and hours are short', () => {
     const noon = new Date(2026, 5, 12, 12, 5).getTime()
     expect(dayText(noon)).toBe('12 Jun')
     expect(timeOfDay(noon)).toMatch(/12:05\s?pm/)
+  })
+})
+
+describe('moments near now', () => {
+  const now = new Date(2026, 10, 26, 22, 30).getTime()
+  const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime()
+
+  it('are told by the day they fall on, not by the hours between', () => {
+    expect(momentText(at(26, 23, 10), now)).toMatch(/^11:10\s?pm$/)
+    expect(momentText(at(27, 0, 10), now)).toMatch(/^tomorrow 12:10\s?am$/)
+    expect(momentText(at(25, 23, 50), now)).toMatch(/^yesterday 11:50\s?pm$/)
+    expect(momentText(at(29, 9), now)).toMatch(/^Sun 29 Nov, 9:00\s?am$/)
+  })
+
+  it('are days alone where the hour does not matter', () => {
+    expect([at(26, 1), at(27, 23), at(25, 0), at(30, 5)].map(one => nearDayText(one, now))).toEqual(['today', 'tomorrow', 'yesterday', 'Mon 30 Nov'])
   })
 })
