@@ -41,7 +41,7 @@ export default defineNuxtConfig({
   vite: { worker: { format: 'es' }, build: { target: 'es2022', assetsInlineLimit: 0 } },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false }, exclude: ['../**/*.test.ts'] },
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
     nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
   },
   nitro: {

@@ -8,9 +8,19 @@ export default defineConfig({
     projects: [
       {
         test: {
+          name: 'core',
+          environment: 'node',
+          include: ['{core,contracts,book,words,devices,cli,app/drawings}/**/*.test.ts'],
+          // Pure functions: files of tests cannot disturb one another, and share what they import.
+          isolate: false,
+          testTimeout: 60_000,
+        },
+      },
+      {
+        test: {
           name: 'unit',
           environment: 'node',
-          include: ['{core,contracts,workers,book,words,devices,cli,demo,app/drawings,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts', 'test/model/**/*.test.ts'],
+          include: ['{workers,demo,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts', 'test/model/**/*.test.ts'],
           testTimeout: 60_000,
         },
       },

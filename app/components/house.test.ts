@@ -95,7 +95,7 @@ describe('a labelled choice', () => {
   it('says what it asks once to the eye and once to the ear', async () => {
     const drawn = mount(LabelledChoice, { props: { asks: 'Roast', chosen: 'golden', options: [{ value: 'golden', label: 'golden' }, { value: 'brown', label: 'brown' }] }, global })
     expect(drawn.get('span').attributes('aria-hidden')).toBe('true')
-    expect(drawn.get('[aria-label="Roast"]').exists()).toBe(true)
+    expect(drawn.find('[aria-label="Roast"]').exists()).toBe(true)
     await drawn.get('select').setValue('brown')
     expect(drawn.emitted('choose')).toEqual([['brown']])
   })

@@ -15,7 +15,7 @@ import { smallPhoto } from './smallPhoto'
 vi.mock('./smallPhoto', () => ({ smallPhoto: vi.fn() }))
 
 const plan = { ...starterPlan('winter-market-carrot'), id: 'batch' }
-const observations = (after: AfterMarks = []): StoredObservation[] => cookedThrough(plan, after).map((one, i) => ({ ...one, place: i + 1, receivedAt: one.deviceTime }))
+const observations = (after: AfterMarks = []): StoredObservation[] => cookedThrough(plan, after).map((one, i) => ({ ...one, payload: { ...one.payload }, place: i + 1, sentAt: one.deviceTime, receivedAt: one.deviceTime }))
 const summary: BatchSummary = {
   stones: [], plannedStones: [], keystoneS: 120, endS: 300, plannedKeystoneS: 900, plannedEndS: 2400, plannedKeystoneWindow: null, plannedEndWindow: null,
   moments: [], baseG: 1000, finishedG: 900, plannedFinishedG: 840, weighed: true, darkestStep: null, faults: [], line: '',

@@ -2,12 +2,12 @@ import { mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { INGREDIENTS } from '../../../book/ingredients'
-import type { DishVersion } from '../../../contracts/dish'
+import { DishVersionSchema, type DishVersion } from '../../../contracts/dish'
 import DishEntry from './DishEntry.vue'
 
 const dish = STARTER_DISHES[0]!
 const base = INGREDIENTS.find(row => row.id === dish.ingredients.find(one => one.id === dish.base)!.ingredient)!
-const version = (number: number): DishVersion => ({ version: number, name: dish.name, createdAt: 1e12 + number, dish: { ...dish, version: number } })
+const version = (number: number): DishVersion => DishVersionSchema.parse({ version: number, name: dish.name, createdAt: 1e12 + number, dish: { ...dish, version: number } })
 const entry = (more: Partial<InstanceType<typeof DishEntry>['$props']> = {}) => mount(DishEntry, {
   props: { dish, base, times: { before: 0, fire: 34 }, missing: [], open: false, versions: [], aside: false, ...more },
   global: { stubs: { NuxtLink: RouterLinkStub } },

@@ -5,7 +5,7 @@ import { boardsOf, newThing } from './boards'
 
 const SCHEMAS = { measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema }
 const fire = FIRST_KITCHEN.fires[0]!
-const learned = (value: number, batch: string, variance = 0.01) => ({ name: `fire.${fire.id}`, value, variance, batch, at: 0 })
+const learned = (value: number, batch: string, variance = 0.01) => ({ name: `fire.${fire.id}`, of: 'mainFire', value, variance, batch })
 const noteOf = (evidence: Parameters<typeof boardsOf>[1]): string => boardsOf(FIRST_KITCHEN, evidence).find(one => one.shelf === 'fires')!.things[0]!.note
 
 describe('the boards of the kitchen', () => {
@@ -19,11 +19,11 @@ describe('the boards of the kitchen', () => {
     }
   })
 
-  it('say of a fire what batches taught, the surer one more', () => {
-    expect(noteOf([])).not.toContain('batch')
-    expect(noteOf([learned(Math.log(0.8), 'a')])).toContain('about 80 % of that by 1 batch')
+  it('say of a fire what batches and checks taught, the surer one more', () => {
+    expect(noteOf([])).not.toContain('reading')
+    expect(noteOf([learned(Math.log(0.8), 'a')])).toContain('about 80 % of that by 1 reading')
     const both = noteOf([learned(Math.log(0.8), 'a', 0.001), learned(Math.log(1.2), 'b', 1)])
-    expect(both).toContain('by 2 batches')
+    expect(both).toContain('by 2 readings')
     expect(Number(/about (\d+) %/.exec(both)![1])).toBeLessThan(84)
   })
 })

@@ -45,13 +45,13 @@ export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
   ]
 }
 
-/** What past batches say of a fire's power against what is entered. */
+/** What past batches and boil checks say of a fire's power against what is entered. */
 function learnedOf(id: string, evidence: readonly Evidence[]): string {
   const found = evidence.filter(one => one.name === `fire.${id}`)
   if (found.length === 0) return ''
   const weight = found.reduce((sum, one) => sum + 1 / (one.variance + SCATTER), 0)
   const mean = found.reduce((sum, one) => sum + one.value / (one.variance + SCATTER), 0) / weight
-  return `gives about ${Math.round(100 * Math.exp(mean))} % of that by ${found.length} ${found.length === 1 ? 'batch' : 'batches'}`
+  return `gives about ${Math.round(100 * Math.exp(mean))} % of that by ${found.length} ${found.length === 1 ? 'reading' : 'readings'}`
 }
 
 /** Scatter of a fire from day to day in log power, squared: 12 %, see docs/model.md. */
