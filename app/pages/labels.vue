@@ -129,6 +129,8 @@ function print(): void {
 .label { border: 0.3mm solid #000; border-bottom-width: 1mm; padding: 3mm 4mm; overflow: hidden; font-size: 9.5pt; line-height: 1.28; display: flex; flex-direction: column; gap: 1mm; }
 h2 { font-size: 13pt; color: #000; }
 .dates { font-size: 10.5pt; font-weight: 600; }
+/* On a phone they stand one below the other; the paper is always as wide as it is. */
+@media screen and (max-width: 760px) { .sheet { grid-template-columns: minmax(0, 1fr); grid-auto-rows: auto; width: auto; } }
 @page { margin: 10mm; }
 @media print {
   .screen-only { display: none; }

@@ -29,6 +29,8 @@ const emit = defineEmits<{
 
 const at = ref(0)
 const shown = computed(() => props.faults[Math.min(at.value, props.faults.length - 1)] ?? null)
+/** In a narrower bar there is no room for its figure: it stands beside it. */
+const NARROW = 0.2
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 </script>
 
@@ -75,7 +77,10 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
           ><span
             class="bar"
             :style="{ width: `${ranked.share * 100}%` }"
-          /><span class="figure">{{ percent(ranked.share) }}</span></span>
+          /><span
+            class="figure"
+            :style="{ left: ranked.share < NARROW ? `calc(${ranked.share * 100}% + 8px)` : '8px' }"
+          >{{ percent(ranked.share) }}</span></span>
         </div>
         <ul class="clues">
           <li
@@ -139,7 +144,7 @@ h3 { font-size: 1.2rem; }
 h3::first-letter { text-transform: uppercase; }
 .share { position: relative; display: block; height: 24px; background: var(--wall-sunk); margin-top: 4px; }
 .bar { position: absolute; inset: 0 auto 0 0; background: var(--accent-pale); border-right: 3px solid var(--accent); }
-.figure { position: absolute; left: 8px; top: 1px; font-weight: 650; font-size: 0.9375rem; }
+.figure { position: absolute; top: 1px; font-weight: 650; font-size: 0.9375rem; }
 .clues { list-style: none; margin: 0; padding: 0; display: grid; gap: 2px; }
 .clues li:has(strong) { display: grid; grid-template-columns: 4.6em minmax(0, 1fr); align-items: baseline; }
 .clues strong { font-size: 0.875rem; }

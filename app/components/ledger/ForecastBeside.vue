@@ -15,7 +15,7 @@ const props = defineProps<{
 
 const roastTo = computed(() => {
   const until = props.plan.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
-  return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : 'not planned'
+  return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : null
 })
 const rows = computed(() => {
   const one = props.summary
@@ -25,7 +25,7 @@ const rows = computed(() => {
     { name: turnText(props.plan.dish), planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
     { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
     { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
-    { name: 'Roast', planned: roastTo.value, happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' },
+    ...(roastTo.value === null && one.darkestStep === null ? [] : [{ name: 'Roast', planned: roastTo.value ?? 'not planned', happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' }]),
   ]
 })
 </script>

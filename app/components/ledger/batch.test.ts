@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from 'vitest'
 import type { BatchListLine } from '../../../contracts/batch'
 import type { BatchSummary } from '../../../core/batch/summary'
 import { mainLine } from '../../../core/dish/mainLine'
-import { examplePlan } from '../../../test/support/plans'
+import { examplePlan, starterPlan } from '../../../test/support/plans'
 import BatchStory from './BatchStory.vue'
 import DishTrend from './DishTrend.vue'
 import ForecastBeside from './ForecastBeside.vue'
@@ -30,6 +30,13 @@ describe('what was forecast beside what happened', () => {
     expect(text(summary)).toContain('earlier than the window')
     expect(text({ ...summary, keystoneS: 800, endS: 1400 })).not.toContain('inside the window')
     expect(text(summary)).toContain('weighed')
+  })
+
+  it('speaks of a roast only where one was planned or seen', () => {
+    const open = starterPlan('winter-market-carrot')
+    const rows = (of: BatchSummary): number => mount(ForecastBeside, { props: { plan: open, summary: of } }).findAll('tbody tr').length
+    expect(rows({ ...summary, darkestStep: 'golden' })).toBe(rows(summary) + 1)
+    expect(text(summary)).toContain('Roast')
   })
 
   it('leaves open what is not known', () => {

@@ -83,7 +83,7 @@ const size = (bytes: number): string => (bytes < 1_000_000 ? `${Math.round(bytes
       <section class="slab">
         <h2>The whole house as one file</h2>
         <p class="soft">
-          Kitchen, book, batches, photographs and all that was learned; not the passphrase, and not who has entered. It can be made while something is on the fire. It is restored into an empty house, whole or not at all.
+          Kitchen, book, batches, photographs and all that was learned; not the passphrase, and not who has entered. It can be made while something is on the fire. It is restored into an empty house, whole or not at all; a house with batches in it refuses and stays as it is.
         </p>
         <div class="row">
           <a
@@ -91,7 +91,7 @@ const size = (bytes: number): string => (bytes < 1_000_000 ? `${Math.round(bytes
             href="/api/backup"
             download
           >Make a backup</a>
-          <label class="stone-button">Restore one into this empty house<input
+          <label class="stone-button">Restore a backup<input
             class="visually-hidden"
             type="file"
             accept=".gz,application/gzip"
