@@ -3,6 +3,11 @@ import { clockText } from '../../words/clockText'
 
 export { clockText }
 
+/** Made once: making one takes far longer than using it. */
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+const HOUR = new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' })
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+
 /** From an hour on tens of seconds say nothing, s. */
 const HOUR_S = 3600
 
@@ -85,7 +90,7 @@ export function degreesText(celsius: number): string {
  * @returns such as `12 Jun`
  */
 export function dayText(ms: number): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' }).format(ms)
+  return DAY.format(ms)
 }
 
 /**
@@ -95,7 +100,7 @@ export function dayText(ms: number): string {
  * @returns such as `7:42 pm`
  */
 export function timeOfDay(ms: number): string {
-  return new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' }).format(ms)
+  return HOUR.format(ms)
 }
 
 const MM_PER_INCH = 25.4
@@ -139,7 +144,7 @@ export function nearDayText(ms: number, nowMs: number): string {
 }
 
 function weekdayText(ms: number): string {
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(ms).replace(',', '')
+  return WEEKDAY.format(ms).replace(',', '')
 }
 
 function daysApart(ms: number, nowMs: number): number {

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
-import { useElementSize, usePreferredDark } from '@vueuse/core'
+import { useElementSize, usePreferredDark, useWindowSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
-import { clockText, dayText, gramsText } from '../../composables/format'
-import { FAULT_WORDS } from '../../../words/cook'
-import WallArch from './WallArch.vue'
+import WallRow from './WallRow.vue'
 
 const props = defineProps<{
   /** Batches read so far, newest first. */
@@ -27,23 +25,25 @@ const emit = defineEmits<{
   open: [id: string]
 }>()
 
-/** Plain links, as hundreds of them come and go while the wall is scrolled; with a key held down they are the browser's. */
-function open(event: MouseEvent, id: string): void {
-  if (event.button !== 0 || event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return
-  event.preventDefault()
-  emit('open', id)
-}
-
 const CELL = 118
 const HEADING = 46
 const ROW = { named: 214, plain: 180 } as const
+/** A heading and a row, the closest that rows can lie on average, px; and rows beyond the screen. */
+const LEAST_APART = 110
+const ROOM = 10
 /** Older ones are asked for when so many rows are left. */
 const AHEAD = 4
 
 type Row = { readonly key: string, readonly year: string } | { readonly key: string, readonly cells: readonly BatchListLine[] }
 
+let before: ReadonlyMap<string, Row> = new Map()
+function sameCells(p: Row, q: Row): boolean {
+  return 'cells' in p && 'cells' in q ? p.cells.length === q.cells.length && p.cells.every((cell, i) => cell === q.cells[i]) : 'year' in p && 'year' in q
+}
+
 const wall = ref<HTMLElement | null>(null)
 const { width } = useElementSize(wall)
+const screen = useWindowSize()
 const across = computed(() => Math.max(2, Math.floor((width.value || 1200) / CELL)))
 const rows = computed(() => {
   const made: Row[] = []
@@ -64,7 +64,13 @@ const rows = computed(() => {
     if (cells.length === across.value) put()
   }
   put()
-  return made
+  // A row that holds the same batches stays the same object, and is not drawn again.
+  const stay = made.map((row) => {
+    const old = before.get(row.key)
+    return old && sameCells(old, row) ? old : row
+  })
+  before = new Map(stay.map(row => [row.key, row]))
+  return stay
 })
 const offset = ref(0)
 onMounted(() => void nextTick(() => {
@@ -78,7 +84,9 @@ const virtual = useWindowVirtualizer(computed(() => ({
   count: rows.value.length, estimateSize: height, overscan: 2, scrollMargin: offset.value, getItemKey: (i: number) => rows.value[i]?.key ?? i,
 })))
 watch(() => [across.value, props.named], () => virtual.value.measure())
-const shown = computed(() => virtual.value.getVirtualItems().map(({ index, key, start }) => ({ index, key, start, row: rows.value[index] })))
+/** Rows that leave on one side come in again on the other, with other batches: making them anew costs far more. */
+const pool = computed(() => Math.ceil(screen.height.value / LEAST_APART) + ROOM)
+const shown = computed(() => virtual.value.getVirtualItems().map(({ index, start, size }) => ({ index, start, size, row: rows.value[index] })))
 watch(() => [shown.value.at(-1)?.index ?? 0, rows.value.length], ([last, all]) => {
   if (props.more && (last ?? 0) >= (all ?? 0) - AHEAD) emit('older')
 }, { immediate: true })
@@ -91,10 +99,6 @@ function readColours(): void {
 }
 onMounted(readColours)
 watch(dark, () => void nextTick(readColours))
-function says(batch: BatchListLine): string {
-  const { faults, finishedG } = batch.summary
-  return faults.length > 0 ? faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : finishedG === null ? '' : gramsText(finishedG)
-}
 </script>
 
 <template>
@@ -105,75 +109,31 @@ function says(batch: BatchListLine): string {
   >
     <div
       v-for="item in shown"
-      :key="String(item.key)"
+      :key="item.index % pool"
+      v-memo="[item.row, item.start, across, width, offset, picked, named, colours]"
       class="row"
-      :style="{ transform: `translateY(${item.start - offset}px)` }"
+      :style="{ transform: `translateY(${item.start - offset}px)`, height: `${item.size}px` }"
     >
       <h2 v-if="item.row && 'year' in item.row">
         {{ item.row.year }}
       </h2>
-      <ul
+      <WallRow
         v-else-if="item.row"
-        :style="{ gridTemplateColumns: `repeat(${across}, 1fr)` }"
-      >
-        <li
-          v-for="batch in item.row.cells"
-          :key="batch.id"
-          :class="{ picked: picked.includes(batch.id) }"
-        >
-          <a
-            :href="`/ledger/${batch.id}`"
-            @click="event => open(event, batch.id)"
-          >
-            <span class="stand"><WallArch
-              :picture="batch.summary"
-              :line="colours.line"
-              :wall="colours.wall"
-            /><span
-              v-if="batch.summary.faults.length > 0"
-              class="lozenge"
-            /></span>
-            <strong
-              v-if="named"
-              class="dish"
-            >{{ batch.dish }}</strong>
-            <span class="day">{{ dayText(batch.startedAt) }}</span>
-            <span
-              class="small says"
-              :class="batch.summary.faults.length > 0 ? 'danger' : 'soft'"
-            >{{ says(batch) }}</span>
-            <span class="visually-hidden">turned at {{ clockText(batch.summary.keystoneS ?? 0) }}</span>
-          </a>
-          <button
-            class="pick"
-            :aria-pressed="picked.includes(batch.id)"
-            :aria-label="`Lay ${batch.dish} of ${dayText(batch.startedAt)} aside to compare`"
-            @click="emit('pick', batch.id)"
-          >
-            {{ picked.includes(batch.id) ? '✓' : '+' }}
-          </button>
-        </li>
-      </ul>
+        :cells="item.row.cells"
+        :across="across"
+        :width="Math.round(width)"
+        :named="named"
+        :picked="picked"
+        :colours="colours"
+        @pick="id => emit('pick', id)"
+        @open="id => emit('open', id)"
+      />
     </div>
   </div>
 </template>
 
 <style scoped>
 .wall { position: relative; }
-.row { position: absolute; top: 0; left: 0; width: 100%; contain: layout; }
+.row { position: absolute; top: 0; left: 0; width: 100%; contain: strict; }
 h2 { font-size: 1.15rem; padding-top: 14px; color: var(--ink-soft); }
-ul { list-style: none; margin: 0; padding: 0; display: grid; }
-li { position: relative; padding-bottom: 8px; }
-a { display: grid; text-align: center; text-decoration: none; line-height: 1.25; }
-.stand { position: relative; display: block; border-bottom: 4px solid var(--ink); }
-.picked .stand { border-color: var(--accent); }
-.lozenge { position: absolute; left: 50%; bottom: 4px; width: 15px; height: 15px; border: 3px solid var(--danger); background: var(--wall); transform: translateX(-50%) rotate(45deg); }
-.dish { display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; margin-top: 4px; font-weight: 600; font-size: 0.9375rem; line-height: 1.15; padding: 0 4px; }
-.day { font-weight: 600; }
-.dish + .day { font-weight: 450; }
-.says { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; padding: 0 4px; }
-a:hover .day { text-decoration: underline; text-underline-offset: 3px; }
-.pick { position: absolute; top: 0; right: 2px; width: 40px; height: 40px; border: 2px solid transparent; background: transparent; font-weight: 700; font-size: 1.1rem; color: var(--ink-soft); cursor: pointer; border-radius: 2px; }
-.pick:hover { border-color: var(--ink); color: var(--ink); }
-.pick[aria-pressed="true"] { background: var(--accent); color: var(--on-accent); }
 </style>

@@ -9,7 +9,7 @@ import DishTrend from './DishTrend.vue'
 import ForecastBeside from './ForecastBeside.vue'
 import LedgerWall from './LedgerWall.vue'
 import PhotoStrip from './PhotoStrip.vue'
-import WallArch from './WallArch.vue'
+import WallRow from './WallRow.vue'
 
 const DAY = 86_400_000
 const plan = examplePlan()
@@ -128,6 +128,16 @@ describe('the wall', () => {
     few.unmount()
   })
 
+  it('draws a row anew where one of its batches is another', async () => {
+    const wall = view(12, false)
+    await vi.waitFor(() => expect(wall.findAll('li').length).toBe(12))
+    const batches = Array.from({ length: 12 }, (_, i) => line(i))
+    await wall.setProps({ batches: batches.map((one, i) => (i === 4 ? { ...one, summary: { ...one.summary, faults: ['gluey'] } } : one)) })
+    await vi.waitFor(() => expect(wall.findAll('li')[4]!.text()).toContain('gluey'))
+    expect(wall.findAll('.lozenge')).toHaveLength(1)
+    wall.unmount()
+  })
+
   it('opens one at a touch, leaves it to the browser with a key held down, and lays others aside', async () => {
     const wall = view(12, false)
     await vi.waitFor(() => expect(wall.findAll('li').length).toBe(12))
@@ -145,11 +155,12 @@ describe('the wall', () => {
     wall.unmount()
   })
 
-  it('draws each arch stone by stone', () => {
+  it('draws each arch stone by stone', async () => {
     const strokes: string[] = []
-    const pen = { setTransform: vi.fn(), beginPath: vi.fn(), moveTo: vi.fn(), lineTo: vi.fn(), strokeStyle: '', lineWidth: 0, lineJoin: '', stroke(): void { strokes.push(this.strokeStyle) } }
+    const pen = { reset: vi.fn(), scale: vi.fn(), beginPath: vi.fn(), moveTo: vi.fn(), lineTo: vi.fn(), strokeStyle: '', lineWidth: 0, lineJoin: '', stroke(): void { strokes.push(this.strokeStyle) } }
     const context = vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(pen as never)
-    mount(WallArch, { props: { picture: summary, line: '#111111', wall: '#eeeeee' } })
+    mount(WallRow, { props: { cells: [line(0)], across: 4, width: 400, named: true, picked: [], colours: { line: '#111111', wall: '#eeeeee' } } })
+    await vi.waitFor(() => expect(strokes.length).toBeGreaterThan(0))
     expect(strokes).toEqual(['#111111', '#ddccaa', '#bb9966', '#eeeeee', '#eeeeee'])
     context.mockRestore()
   })
