@@ -28,9 +28,10 @@ export const useCooks = defineStore('cooks', () => {
   async function load(id: string): Promise<'here' | 'unknown' | 'away'> {
     let cook: Cook | null
     let away = false
+    let fresh = false
     try {
       cook = await ask('GET', `/cooks/${id}`, CookSchema)
-      cache(id, cook)
+      fresh = true
     }
     catch (error) {
       away = isForLater(error)
@@ -40,7 +41,10 @@ export const useCooks = defineStore('cooks', () => {
     const plan = cook?.plan ?? waiting.flatMap(({ entry }) => (entry.type === 'plan' && entry.plan.id === id ? [entry.plan] : []))[0]
     if (!plan) return away ? 'away' : 'unknown'
     const local = waiting.flatMap(({ entry }) => (entry.type === 'observation' && entry.stream === id ? [entry.observation] : []))
-    set(id, { plan, observations: merge(merge(known.value[id]?.observations ?? [], local), cook?.observations ?? []) })
+    const observations = merge(merge(known.value[id]?.observations ?? [], local), cook?.observations ?? [])
+    set(id, { plan, observations })
+    // An answer can be older than what was acknowledged while it was on its way: both are kept.
+    if (fresh) cacheStored(id, plan, observations)
     return 'here'
   }
 
@@ -64,7 +68,7 @@ export const useCooks = defineStore('cooks', () => {
     const observations = merge(cook.observations, stored)
     if (observations === cook.observations) return
     set(id, { ...cook, observations })
-    cache(id, { plan: cook.plan, observations: observations.filter((one): one is StoredObservation => 'place' in one) })
+    cacheStored(id, cook.plan, observations)
   }
 
   return { known, load, begin, mark, receive }
@@ -82,7 +86,9 @@ function merge(old: readonly Observation[], fresh: readonly Observation[]): read
   return [...byId.values()]
 }
 
-function cache(id: string, cook: Cook): void {
+/** Keeps a cook on this device, with what the hearth has stored of it: the rest waits in the outbox. */
+function cacheStored(id: string, plan: CookPlan, observations: readonly Observation[]): void {
+  const cook: Cook = { plan, observations: observations.filter((one): one is StoredObservation => 'place' in one) }
   const keys = Object.keys(localStorage).filter(key => key.startsWith(CACHE) && key !== CACHE + id)
   for (const key of keys.slice(0, Math.max(0, keys.length - MOST_CACHED + 1))) localStorage.removeItem(key)
   localStorage.setItem(CACHE + id, JSON.stringify(cook))

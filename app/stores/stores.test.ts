@@ -76,6 +76,19 @@ describe('cooks', () => {
     expect(kept.every(one => one.receivedAt !== undefined)).toBe(true)
   })
 
+  it('keep on this device what was acknowledged while an older answer was on its way', async () => {
+    const cooks = useCooks()
+    answers['/api/cooks/cook-1'] = { plan, observations: [] }
+    await cooks.load('cook-1')
+    const late = cooks.load('cook-1')
+    cooks.receive('cook-1', [stored(1, 'cook.started')])
+    await late
+    away = true
+    setActivePinia(createPinia())
+    await useCooks().load('cook-1')
+    expect(useCooks().known['cook-1']!.observations.map(one => one.kind)).toEqual(['cook.started'])
+  })
+
   it('keep several live at once, and drop the oldest copies from the device', async () => {
     for (let i = 0; i < 6; i++) {
       const id = `cook-${i}`

@@ -47,6 +47,7 @@ test.describe('a lost connection', () => {
     await page.waitForTimeout(1500)
     const id = await toTheFire(page)
     await page.locator('[data-action="start"]').click()
+    await expect.poll(async () => (await stored(page, id)).length).toBe(1)
     await expect(page.getByText('kept on the hearth')).toBeVisible()
     await context.setOffline(true)
     await page.locator('[data-action="sign.nuts-golden"]').click()
