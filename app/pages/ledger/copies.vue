@@ -58,7 +58,7 @@ const size = (bytes: number): string => (bytes < 1_000_000 ? `${Math.round(bytes
       <section class="slab">
         <h2>Batches as files</h2>
         <p class="soft">
-          CSV for a table, one line a batch. JSON Lines holds each batch whole, and can be taken in again here or in another house; what stands there already stays as it is.
+          CSV for a table, one line a batch. JSON Lines holds each batch whole but for its photographs, and can be taken in again here or in another house; what stands there already stays as it is.
         </p>
         <div class="row">
           <a
