@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { isMainThread, parentPort, workerData } from 'node:worker_threads'
+import { DaySchema } from '../contracts/day'
 import { CoreError } from '../core/error'
 import { boilcheck, flameplan, forecast, learn, syrup } from './forecasting'
 import { FULL, judge, QUICK } from './judge/judge'
@@ -31,6 +32,23 @@ const VERBS: Readonly<Record<string, Verb>> = {
     run: async (args) => {
       const { FULL_FAULTS, judgeFaults, QUICK_FAULTS } = await import('./faults/judgeFaults')
       return judgeFaults(args.includes('--quick') ? QUICK_FAULTS : FULL_FAULTS)
+    },
+  },
+  'judge-plans': {
+    says: 'judge-plans [--json] [--seconds S] [FOLDER]   plans every day of a folder (test/days) and says how good the plans are (docs/planning.md)',
+    run: async (args) => {
+      const { judgePlans } = await import('./plans/judgePlans')
+      const words = args.filter(arg => arg !== '--json')
+      const at = words.indexOf('--seconds')
+      const [seconds] = at >= 0 ? words.splice(at, 2).slice(1) : []
+      return judgePlans(words[0] ?? 'test/days', Number(seconds ?? 20))
+    },
+  },
+  plan: {
+    says: 'plan FILE       plans one day: starts, what it costs, its bound, what does not fit',
+    run: async ([file]) => {
+      const { judgeDay } = await import('./plans/judgePlans')
+      return judgeDay(DaySchema.parse(await readJson(file)), 10)
     },
   },
   amounts: { says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it', run: async ([file]) => amounts(await readJson(file)) },

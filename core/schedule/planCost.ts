@@ -1,0 +1,70 @@
+import type { Day, DayDish, Starts } from './day'
+
+/** What a plan costs, minute by minute's worth, in parts a cook understands. */
+export interface PlanCost {
+  /** The objective of schema 1 (`docs/formats.md`). */
+  readonly total: number
+  /** Minutes from the first hands-on step to the meal in which somebody is there, by meal. */
+  readonly spans: Readonly<Record<string, number>>
+  /** Start of the first hands-on step, by meal. */
+  readonly begins: Readonly<Record<string, number>>
+  /** Minutes each dish stands ready before its meal. */
+  readonly waits: Readonly<Record<string, number>>
+  readonly reheats: number
+}
+
+/**
+ * Cost of a plan: per meal the minutes present from its first counted hands-on step; per dish what it costs to stand
+ * ready early, more beyond its window; and each liquid that is heated again. Meals moved are counted where they now are.
+ *
+ * @param day the day
+ * @param starts start minutes by `dish.activity`
+ * @param late minutes each meal is later, by id
+ */
+export function planCost(day: Day, starts: Starts, late: Readonly<Record<string, number>> = {}): PlanCost {
+  const present = presentBefore(day)
+  const spans: Record<string, number> = {}
+  const begins: Record<string, number> = {}
+  for (const meal of day.meals) {
+    const counted = day.dishes.filter(dish => dish.meal === meal.id)
+      .flatMap(dish => dish.activities.filter(activity => activity.hands > 0 && !activity.night).map(activity => starts[`${dish.id}.${activity.id}`]!))
+    if (counted.length === 0) continue
+    begins[meal.id] = Math.min(...counted)
+    spans[meal.id] = present(meal.at + (late[meal.id] ?? 0)) - present(begins[meal.id]!)
+  }
+  const waits = Object.fromEntries(day.dishes.map(dish => [dish.id, waitOf(day, dish, starts, late[dish.meal] ?? 0)]))
+  const reheats = day.dishes.filter(dish => starts[`${dish.id}.reheat`] !== undefined).length
+  const total = Object.values(spans).reduce((sum, span) => sum + day.weights.span * span, 0) + day.weights.reheat * reheats
+    + day.dishes.reduce((sum, dish) => sum + earlyCost(day, dish, waits[dish.id]!), 0)
+  return { total, spans, begins, waits, reheats }
+}
+
+function waitOf(day: Day, dish: DayDish, starts: Starts, late: number): number {
+  const sink = dish.activities.find(activity => activity.id === dish.sink)!
+  return day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[`${dish.id}.${dish.sink}`]! + sink.dur[1] + dish.ready)
+}
+
+/** What it costs that a dish stands ready some minutes before its meal, in minutes' worth. */
+export function earlyCost(day: Day, dish: DayDish, early: number): number {
+  return day.weights.early[dish.serve] * early + day.weights.stale[dish.serve] * Math.max(0, early - day.weights.window[dish.serve])
+}
+
+/** Spans in which no cook is there, minutes, sorted and apart. */
+export function nobodyThere(day: Day): [number, number][] {
+  const points = [...new Set(day.away.flatMap(away => [away.from, away.to]))].sort((a, b) => a - b)
+  const spans: [number, number][] = []
+  for (let i = 0; i + 1 < points.length; i++) {
+    const gone = (cook: number): boolean => day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= points[i]! && away.to >= points[i + 1]!)
+    if (!Array.from({ length: day.cooks }, (_, cook) => cook).every(gone)) continue
+    const last = spans.at(-1)
+    if (last && last[1] === points[i]) last[1] = points[i + 1]!
+    else spans.push([points[i]!, points[i + 1]!])
+  }
+  return spans
+}
+
+/** A clock that counts only minutes in which somebody is there. */
+export function presentBefore(day: Day): (minute: number) => number {
+  const gone = nobodyThere(day)
+  return minute => minute - gone.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(to, minute) - from), 0)
+}
