@@ -1,0 +1,260 @@
+import type { Dish, Stage } from '../dish/dish'
+import { mainLine } from '../dish/mainLine'
+import { sideStages } from '../dish/sideStages'
+import type { Activity, DayDish, Durations, Hold, Lag, Serving, VesselKind } from './day'
+
+/** What the day says of a dish. */
+export interface OnTheDay {
+  readonly id: string
+  readonly meal: string
+  readonly serve: Serving
+  /** Whether it needs a large pan. */
+  readonly large: boolean
+  /** Who may stand at the fire, as indices of cooks; everybody where it is absent. */
+  readonly roasters?: readonly number[]
+}
+
+/** Least and longest waits, minutes; kitchen rules and food safety margins, estimates. */
+const WAITS = {
+  soak: 840, paste: 60, puree: 120, grated: 60, prepared: 600, open: [10, 20], openLate: 180, hotBase: 5, hot: 3, warm: 15, cool: 60, rest: 60,
+  milk: [20, 120], chilled: 90, set: 720, steep: 10, syrup: [5, 40], liquid: [10, 120],
+} as const
+const WASH: Durations = [4, 5, 7]
+const OPEN: Durations = [2, 3, 4]
+const CUT: Durations = [4, 6, 9]
+const CHILL: Durations = [2, 3, 4]
+const AGAIN: Durations = [3, 4, 6]
+const PUT_TO_STEEP: Durations = [1, 2, 3]
+/** On the table after the last stir: into bowls, minutes (estimate). */
+const SERVED = 2
+
+/** A dish's steps while they are laid out. */
+interface Laying {
+  readonly activities: Activity[]
+  readonly lags: Lag[]
+  readonly holds: Hold[]
+  /** The step that the next one follows, and how long it may wait. */
+  last: string | null
+  min: number
+  max: number | null
+  kind: string
+}
+
+/**
+ * The steps of a dish for the day, derived from its stages: work of the hands and of the fire as activities that are not
+ * interrupted; soaking, cooling, setting and opening as waits with a least and a most; vessels held from the first to the
+ * last step; the liquid that must be hot at the pour.
+ *
+ * @param dish with its stages
+ * @param spans minutes of every stage, from `stageSpans`
+ * @param day what the day says of it
+ * @example dishSteps(dish, stageSpans(dish, forecast), { id: 'd1', meal: 'm1', serve: 'hot', large: true })
+ */
+export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>, day: OnTheDay): DayDish {
+  const laying: Laying = { activities: [], lags: [], holds: [], last: null, min: 0, max: null, kind: 'prep' }
+  const before = dish.stages.filter(stage => stage.phase === 'before')
+  for (const stage of before.filter(one => one.id !== 'steep' && one.id !== 'melt')) layBefore(laying, stage, spans)
+  const { first, fire } = layFire(laying, dish, spans)
+  for (const stage of before.filter(one => one.id === 'steep' || one.id === 'melt')) layAside(laying, stage, spans, stepOf(fire, stage.id === 'melt' ? jaggeryStage(dish) : mainLine(dish).filter(one => one.does !== 'rest').at(-1)!))
+  const hotPour = laySides(laying, dish, spans, fire)
+  const rest = layAfter(laying, dish, spans)
+  if (first) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first, last: fire.at(-1)!.id })
+  const cold = day.serve === 'cold'
+  if (cold) {
+    follow(laying, { id: 'chill', dur: CHILL, hands: 1, burner: 0 }, WAITS.milk[0], WAITS.milk[1], 'milk')
+  }
+  return {
+    id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: cold ? WAITS.chilled : Math.max(rest, SERVED),
+    activities: laying.activities.map(activity => day.roasters && activity.burner && activity.hands === 1 ? { ...activity, cooks: day.roasters } : activity),
+    lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
+  }
+}
+
+/** A step of the main line and the stages in it. */
+interface FireStep { readonly id: string, readonly stages: Stage[] }
+
+function stepOf(fire: readonly FireStep[], stage: Stage): string {
+  return (fire.find(step => step.stages.includes(stage)) ?? fire.at(-1)!).id
+}
+
+function jaggeryStage(dish: Dish): Stage {
+  const jaggery = new Set(dish.ingredients.filter(one => one.part === 'jaggery').map(one => one.id))
+  const line = mainLine(dish)
+  const adding = line.find(stage => stage.adds.some(one => jaggery.has(one.ingredient)))
+  const side = sideStages(dish).find(stage => stage.adds.some(one => jaggery.has(one.ingredient)))
+  return adding ?? line.find(stage => stage.id === side?.meets.stage) ?? line[0]!
+}
+
+/** Adds a step after the last one. */
+function follow(laying: Laying, activity: Activity, min: number, max: number | null, kind: string): void {
+  if (laying.last) laying.lags.push({ from: laying.last, to: activity.id, min: laying.min + min, max: max === null && laying.max === null ? null : (laying.max ?? laying.min) + (max ?? WAITS.prepared), kind })
+  laying.activities.push(activity)
+  laying.last = activity.id
+  laying.min = 0
+  laying.max = null
+}
+
+function layBefore(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>): void {
+  const dur = spans[stage.id]!
+  if (stage.hands === 0 && stage.does === 'prepare') {
+    if (!laying.last) follow(laying, { id: 'wash', dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')
+    laying.min += dur[1]
+    if (stage.id === 'soak') laying.max = WAITS.soak - WAITS.paste
+    laying.kind = stage.id
+    return
+  }
+  if (stage.does === 'wait') {
+    follow(laying, { id: 'open', dur: OPEN, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
+    laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
+    return
+  }
+  const grinds = stage.id === 'grind' || stage.id === 'puree'
+  const at = stage.does === 'press' ? 'wait' : stage.vessel
+  follow(laying, { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, ...(grinds ? { grinder: 1 as const } : {}) }, 0, laying.max === null ? maxBefore(stage) : 60, laying.kind)
+  laying.kind = kindAfter(stage)
+  const need: VesselKind | null = at === 'pot' ? 'pot' : at === 'pan' ? 'heavy' : null
+  if (need) laying.holds.push({ need, first: stage.id, last: stage.id })
+}
+
+/** How long what stands before a step may wait, minutes. */
+function maxBefore(stage: Stage): number | null {
+  return stage.id === 'puree' ? WAITS.openLate : null
+}
+
+function kindAfter(stage: Stage): string {
+  return stage.id === 'grate' ? 'grated' : stage.id === 'grind' || stage.id === 'puree' ? 'paste' : 'prep'
+}
+
+/** How long a prepared base keeps before it goes into the pan, minutes; null for ever. */
+function keeps(dish: Dish): number | null {
+  switch (dish.choices?.preparation) {
+    case 'raw-paste': return WAITS.paste
+    case 'cooked-puree': return WAITS.puree
+    case 'grated': return WAITS.grated
+    case 'dry-ground': return null
+    default: return WAITS.prepared
+  }
+}
+
+/** The main line as steps: stages of the same hands and flame go on as one; the pour begins one. */
+function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>): { first: string | null, fire: FireStep[] } {
+  const line = mainLine(dish).filter(stage => stage.does !== 'rest')
+  const fire: FireStep[] = []
+  let first: string | null = null
+  let wait: Durations | null = null
+  let waits = keeps(dish)
+  for (const [index, stage] of line.entries()) {
+    const previous = line[index - 1]
+    const dur = spans[stage.id]!
+    if (stage.does === 'wait') {
+      laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
+      follow(laying, { id: 'open', dur: OPEN, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
+      fire.push({ id: 'open', stages: [stage] })
+      waits = WAITS.warm
+      continue
+    }
+    if (stage.does === 'cool') {
+      wait = dur
+      fire.at(-1)!.stages.push(stage)
+      continue
+    }
+    const joined = fire.at(-1)
+    const fried = stage.does === 'fry' && first === null
+    const breaks = !previous || previous.does === 'fry' || previous.does === 'cool' || previous.does === 'press' || previous.does === 'wait' || stage.id === dish.keystone.stage
+      || (previous.hands ?? 1) !== (stage.hands ?? 1) || (previous.flame === 'off') !== (stage.flame === 'off')
+    if (joined && !breaks) {
+      joined.stages.push(stage)
+      const at = laying.activities.findIndex(one => one.id === joined.id)
+      const activity = laying.activities[at]!
+      laying.activities[at] = { ...activity, dur: [activity.dur[0] + dur[0], activity.dur[1] + dur[1], activity.dur[2] + dur[2]] }
+      continue
+    }
+    const activity: Activity = { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1 }
+    if (stage.id === 'soften-2' && dish.choices?.lots) layNextLot(laying, spans)
+    if (fried) layFried(laying, activity, line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)), fire, stage)
+    else {
+      if (wait) follow(laying, activity, wait[0], wait[1] + WAITS.cool, 'cool')
+      else if (stage.id === dish.keystone.stage) follow(laying, activity, 0, WAITS.hotBase, 'hotbase')
+      else if (first === null) follow(laying, activity, 0, laying.last === null ? null : waits, laying.kind)
+      else follow(laying, activity, 0, WAITS.hot, 'hot')
+      wait = null
+      if (stage.does !== 'press') first ??= stage.id
+      fire.push({ id: stage.id, stages: [stage] })
+    }
+  }
+  return { first, fire: fire.filter(step => step.id !== 'nuts' || fire.length === 1) }
+}
+
+/** The second lot is grated, half by half, while the first cooks. */
+function layNextLot(laying: Laying, spans: Readonly<Record<string, Durations>>): void {
+  const grate = spans.grate
+  if (!grate) return
+  laying.activities.push({ id: 'grate-2', dur: grate, hands: 0.5, burner: 0 })
+  laying.lags.push({ from: 'grate-2', to: 'soften-2', min: 0, max: WAITS.grated, kind: 'grated' })
+}
+
+/** Nuts fried first can be fried at any time before. */
+function layFried(laying: Laying, activity: Activity, next: Stage | undefined, fire: FireStep[], stage: Stage): void {
+  laying.activities.push(activity)
+  laying.holds.push({ need: 'heavy', first: activity.id, last: activity.id })
+  if (next) laying.lags.push({ from: activity.id, to: next.id, min: 0, max: null, kind: 'nuts' })
+  fire.push({ id: activity.id, stages: [stage] })
+}
+
+/** Steeping and melting: any time before the step they go into. */
+function layAside(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>, into: string): void {
+  const melt = stage.id === 'melt'
+  laying.activities.push({ id: stage.id, dur: melt ? spans[stage.id]! : PUT_TO_STEEP, hands: melt ? 0.5 : 1, burner: melt ? 1 : 0 })
+  laying.lags.push({ from: stage.id, to: into, min: melt ? 0 : WAITS.steep, max: null, kind: melt ? 'melted' : 'steep' })
+  if (melt) laying.holds.push({ need: 'pot', first: stage.id, last: stage.id })
+}
+
+/** Liquids and syrups in other vessels, and nuts fried last. */
+function laySides(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>, fire: readonly FireStep[]): DayDish['hotPour'] {
+  let hotPour: DayDish['hotPour']
+  for (const stage of sideStages(dish)) {
+    if (stage.does === 'fry') {
+      laying.activities.push({ id: stage.id, dur: spans[stage.id]!, hands: stage.hands ?? 0.5, burner: 1 })
+      const after = dish.stages.find(one => one.phase === 'after')
+      if (after) laying.lags.push({ from: stage.id, to: after.id, min: 0, max: null, kind: 'nuts' })
+      continue
+    }
+    const target = mainLine(dish).find(one => one.id === stage.meets.stage)!
+    const pour = stepOf(fire, target)
+    laying.activities.push({ id: stage.id, dur: spans[stage.id]!, hands: stage.hands ?? 0, burner: 1 })
+    laying.holds.push({ need: 'pot', first: stage.id, last: pour })
+    const [max, maxWait] = stage.does === 'boil-syrup' ? WAITS.syrup : WAITS.liquid
+    // A step that begins earlier than the pour inside it cannot hold the liquid to the minute.
+    if (hotPour || pour !== target.id) laying.lags.push({ from: stage.id, to: pour, min: 0, max, kind: 'hotliquid' })
+    else hotPour = { heat: stage.id, pour, max, reheat: { dur: AGAIN, maxWait } }
+  }
+  return hotPour
+}
+
+/** What comes after the fire; minutes of a last rest before it is on the table. */
+function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>): number {
+  const rest = dish.stages.find(stage => stage.does === 'rest' && (stage.phase ?? 'fire') === 'fire')
+  let min = rest ? spans[rest.id]![1] : 0
+  let max = min + WAITS.rest
+  let kind = 'rest'
+  const after = dish.stages.filter(stage => stage.phase === 'after')
+  let open = null as Activity | null
+  for (const stage of after) {
+    const dur = spans[stage.id]!
+    if (stage.does === 'set') {
+      follow(laying, { id: 'cut', dur: CUT, hands: 1, burner: 0 }, dur[0], WAITS.set, 'set')
+      open = null
+      continue
+    }
+    if (open) {
+      open = { ...open, dur: [open.dur[0] + dur[0], open.dur[1] + dur[1], open.dur[2] + dur[2]] }
+      laying.activities[laying.activities.length - 1] = open
+      continue
+    }
+    open = { id: stage.id, dur, hands: 1, burner: 0 }
+    follow(laying, open, min, dish.choices?.form === 'balls' ? min + WAITS.warm : max, kind)
+    min = max = 0
+    kind = 'warm'
+  }
+  return after.length === 0 && rest ? spans[rest.id]![1] : 0
+}
