@@ -8,6 +8,7 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'not-found': { status: 404, title: 'There is nothing here', detail: 'Nothing was changed. Check the address.' },
   'method-not-allowed': { status: 405, title: 'This cannot be done here', detail: 'Nothing was changed.' },
   'already-different': { status: 409, title: 'Something else stands under this name', detail: 'Nothing was changed. What stands there is kept; send yours under a new id or version.' },
+  'changed-meanwhile': { status: 409, title: 'Another device has changed this meanwhile', detail: 'Nothing was changed; what stands on the hearth is kept. It is read again: do the last thing once more.' },
   'enter-first': { status: 401, title: 'This device has not entered the house', detail: 'Nothing was changed; what is marked here is kept. Enter the household\'s passphrase and it goes on.' },
   'wrong-passphrase': { status: 403, title: 'That is not the passphrase', detail: 'Nothing was changed. Try again, or have it set anew on the hearth itself.' },
   'too-many-tries': { status: 429, title: 'Too many tries', detail: 'Nothing was changed. Wait a few minutes, then try again.' },

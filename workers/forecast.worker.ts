@@ -1,5 +1,6 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { answers, type StandingRuns } from './answer'
+import { breath } from './breath'
 
 interface WorkerScope {
   onmessage: ((event: { data: WorkerQuestion }) => void) | null
@@ -40,16 +41,4 @@ async function answer(question: WorkerQuestion): Promise<void> {
     if (waiting.has(question.stream)) return
     for (const other of [...waiting.values()]) if (URGENCY[other.type] > URGENCY[question.type]) await answer(other)
   }
-}
-
-/** Lets messages in that came meanwhile. */
-function breath(): Promise<void> {
-  return new Promise((resolve) => {
-    const { port1, port2 } = new MessageChannel()
-    port1.onmessage = () => {
-      port1.close()
-      resolve()
-    }
-    port2.postMessage(0)
-  })
 }

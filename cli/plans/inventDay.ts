@@ -1,14 +1,7 @@
-import type { Activity, Day, DayDish, DayWeights, Durations, Hold, HotPour, Lag, Serving, VesselKind } from '../../core/schedule/day'
+import type { Activity, Day, DayDish, Durations, Hold, HotPour, Lag, Serving, VesselKind } from '../../core/schedule/day'
+import { DAY_WEIGHTS } from '../../core/schedule/dayWeights'
 import { seededRandom, type Uniform } from '../../core/random/seededRandom'
 
-/** Weights of schema 1 (`docs/formats.md`): minutes' worth. */
-export const DAY_WEIGHTS: DayWeights = {
-  late: 100, span: 1, reheat: 10,
-  early: { hot: 0.3, warm: 0.1, room: 0.02, cold: 0.02 },
-  stale: { hot: 5, warm: 3, room: 1, cold: 1 },
-  window: { hot: 15, warm: 60, room: 720, cold: 480 },
-  maxEarly: { hot: 240, warm: 360, room: 1440, cold: 720 },
-}
 
 type Rows = readonly (readonly [id: string, dur: Durations, hands: 0 | 0.5 | 1, burner: 0 | 1, more?: Partial<Activity>])[]
 type Lags = readonly (readonly [from: string, to: string, min: number, max: number | null, kind: string])[]

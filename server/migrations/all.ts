@@ -3,6 +3,7 @@ import { book } from './2026-11-26-book'
 import { lessons } from './2026-11-27-lessons'
 import { house } from './2026-11-28-house'
 import { ledger } from './2026-11-29-ledger'
+import { spreads } from './2026-11-30-spreads'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book, lessons, house, ledger]
+export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads]

@@ -18,6 +18,7 @@ export interface Models {
   readonly HouseSetting: Table
   readonly Session: Table
   readonly DeviceLink: Table
+  readonly Spread: Table
 }
 
 const text = (allowNull = false) => ({ type: DataTypes.TEXT, allowNull })
@@ -68,5 +69,8 @@ export function defineModels(sequelize: Sequelize): Models {
       id: { ...text(), primaryKey: true }, secret: text(), name: text(), createdAt: whole(), seenAt: whole(),
     }, { ...plain, tableName: 'sessions' }),
     DeviceLink: sequelize.define('DeviceLink', { device: { ...text(), primaryKey: true }, cook: text(), vessel: text() }, { ...plain, tableName: 'device_links' }),
+    Spread: sequelize.define('Spread', {
+      id: { ...text(), primaryKey: true }, name: text(), eve: text(), revision: whole(), spread: text(), changedAt: whole(), removedAt: whole(true),
+    }, { ...plain, tableName: 'spreads' }),
   }
 }

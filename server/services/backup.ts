@@ -20,7 +20,7 @@ export interface Backups {
 }
 
 /** What a backup holds, in an order in which every row finds the one it belongs to. Who has entered the house stays out of it. */
-const TABLES = ['shelf_items', 'dish_versions', 'dish_states', 'cooks', 'observations', 'batches', 'batch_faults', 'photos', 'lessons'] as const
+const TABLES = ['shelf_items', 'dish_versions', 'dish_states', 'cooks', 'observations', 'batches', 'batch_faults', 'photos', 'lessons', 'spreads'] as const
 /** A house where any of these holds a row is not empty. */
 const LIVED_IN = ['cooks', 'lessons'] as const
 const AT_ONCE = 500

@@ -12,6 +12,7 @@ import { houseOf, type House } from './house'
 import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
 import { photosOf, type Photos } from './photos'
+import { spreadsOf, type Spreads } from './spreads'
 import { streamsOf, type Streams } from './streams'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
 import { AFTER_KINDS } from '../../core/live/afterFire'
@@ -31,6 +32,7 @@ export interface Hearth {
   readonly copies: DailyCopies
   readonly exchange: Exchange
   readonly lessons: Lessons
+  readonly spreads: Spreads
   readonly house: House
   readonly devices: Devices
   /** Appends to a stream and settles the cook under its id when that changes what the ledger shows. */
@@ -91,6 +93,7 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
     kitchens: kitchensOf(database, clock),
     dishes: dishesOf(database, clock),
     lessons: lessonsOf(database, clock, batches),
+    spreads: spreadsOf(database, clock),
     async settled() {
       await settling
     },

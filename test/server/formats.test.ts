@@ -29,7 +29,7 @@ const folder = (): string => {
   folders.push(made)
   return made
 }
-const TABLES = ['shelf_items', 'dish_versions', 'dish_states', 'cooks', 'observations', 'batches', 'batch_faults', 'photos', 'lessons'] as const
+const TABLES = ['shelf_items', 'dish_versions', 'dish_states', 'cooks', 'observations', 'batches', 'batch_faults', 'photos', 'lessons', 'spreads'] as const
 
 async function dump(hearth: Hearth): Promise<Record<string, unknown[]>> {
   const all: Record<string, unknown[]> = {}

@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import type { Day, Starts } from '../core/schedule/day'
+import { DAY_TROUBLES, type DayTrouble } from '../core/schedule/checkDay'
+import type { DayTries } from '../core/schedule/simulateDay'
+import { DaySchema, StartsSchema } from './day'
+
+/** What the page asks of the planner: a day to be planned for some seconds, or to stop. A newer question ends an older one. */
+export const PlannerQuestionSchema = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), day: DaySchema, seconds: z.number().min(0.05).max(120) }),
+  z.strictObject({ type: z.literal('offers'), ticket: z.number().int(), day: DaySchema }),
+  z.strictObject({ type: z.literal('stop'), ticket: z.number().int() }),
+])
+export type PlannerQuestion =
+  | { readonly type: 'plan', readonly ticket: number, readonly day: Day, readonly seconds: number }
+  /** What would help, where the meals cannot be kept or the day is long. */
+  | { readonly type: 'offers', readonly ticket: number, readonly day: Day }
+  | { readonly type: 'stop', readonly ticket: number }
+
+const PlannedSchema = z.strictObject({
+  starts: StartsSchema, late: z.record(z.string(), z.number().int()), cost: z.number(), bound: z.number(), proven: z.boolean(),
+})
+/** A plan on the way or at its end. */
+export interface Planned {
+  readonly starts: Starts
+  readonly late: Readonly<Record<string, number>>
+  readonly cost: number
+  readonly bound: number
+  readonly proven: boolean
+}
+
+const TriesSchema = z.strictObject({
+  tries: z.number().int(), lateTries: z.number().int(), meals: z.number().int(), lateMeals: z.number().int(), pours: z.number().int(), coldPours: z.number().int(),
+  waitedBases: z.number().int(), spanMin: z.number(), tightest: z.array(z.strictObject({ step: z.string(), lateTries: z.number().int() })),
+}) satisfies z.ZodType<DayTries>
+
+/** Changes of the kitchen that are tried for a day that does not fit. */
+export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'sooner'] as const
+export type OfferKind = (typeof OFFER_KINDS)[number]
+/** What one more of something does: minutes the meals are late with it, and minutes in the kitchen. */
+export interface Offer { readonly kind: OfferKind, readonly lateMin: number, readonly spanMin: number }
+
+export const PlannerAnswerSchema = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), plan: PlannedSchema.nullable(), done: z.boolean(), seconds: z.number() }),
+  z.strictObject({ type: z.literal('latest'), ticket: z.number().int(), latest: z.record(z.string(), z.number().int()) }),
+  z.strictObject({ type: z.literal('tries'), ticket: z.number().int(), tries: TriesSchema }),
+  z.strictObject({ type: z.literal('offers'), ticket: z.number().int(), now: z.strictObject({ lateMin: z.number(), spanMin: z.number() }), offers: z.array(z.strictObject({ kind: z.enum(OFFER_KINDS), lateMin: z.number(), spanMin: z.number() })), done: z.boolean() }),
+  z.strictObject({ type: z.literal('refused'), ticket: z.number().int(), troubles: z.array(z.strictObject({ code: z.enum(DAY_TROUBLES), about: z.string() })) }),
+])
+export type PlannerAnswer =
+  /** `done` false on the way; a plan of null with `done` means that it cannot be done at all. */
+  | { readonly type: 'plan', readonly ticket: number, readonly plan: Planned | null, readonly done: boolean, readonly seconds: number }
+  /** Minute after which nobody could start for a meal, proven. */
+  | { readonly type: 'latest', readonly ticket: number, readonly latest: Readonly<Record<string, number>> }
+  | { readonly type: 'tries', readonly ticket: number, readonly tries: DayTries }
+  | { readonly type: 'offers', readonly ticket: number, readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean }
+  | { readonly type: 'refused', readonly ticket: number, readonly troubles: readonly DayTrouble[] }

@@ -1,0 +1,64 @@
+import type { Away, Day, DayDish, Link } from './day'
+import { DAY_WEIGHTS } from './dayWeights'
+import { isAtFire, type Spread, type SpreadDish } from './spread'
+
+/** Minutes of a calendar day. */
+export const DAY_MIN = 1440
+/** A meal may move this far where it cannot be kept, minutes. */
+const MOST_LATE = 720
+
+/**
+ * The planning problem of a household's day: dishes with their steps, who is there when, what there is, and what was
+ * wished. What is begun or done stands where it happened.
+ *
+ * @param spread the day as it is kept
+ * @param now minute before which nothing can begin
+ */
+export function dayOf(spread: Spread, now: number): Day {
+  const last = Math.max(0, ...spread.meals.map(meal => meal.at))
+  const dishes = spread.dishes.map(dish => dishOf(spread, dish))
+  return {
+    id: spread.id, now: Math.max(0, Math.round(now)), horizon: last + MOST_LATE, cooks: spread.hands.length, burners: spread.fires.length,
+    away: [...nightsOf(spread, last + MOST_LATE), ...spread.hands.flatMap((hand, cook) => hand.away.map((away): Away => ({ cook, ...away })))],
+    vessels: spread.vessels.map(({ id, kind, litres }) => ({ id, kind, ...(litres === undefined ? {} : { litres }) })),
+    meals: spread.meals.map(({ id, at }) => ({ id, at })), weights: DAY_WEIGHTS, dishes,
+    links: linksOf(spread, dishes), washMin: spread.washMin,
+    wishes: spread.wishes.filter(wish => dishes.some(dish => dish.activities.some(activity => `${dish.id}.${activity.id}` === wish.step))),
+  }
+}
+
+function nightsOf({ nights }: Spread, until: number): Away[] {
+  if (!nights || nights.from === nights.to) return []
+  const spans: Away[] = []
+  for (let day = -1; day * DAY_MIN < until; day++) {
+    const from = day * DAY_MIN + nights.from
+    const to = (nights.to > nights.from ? day : day + 1) * DAY_MIN + nights.to
+    if (to > 0) spans.push({ cook: 'all', from: Math.max(0, from), to, why: 'sleep' })
+  }
+  return spans
+}
+
+/** A dish without the steps that another's serve, at the fire only those who roast. */
+function dishOf(spread: Spread, dish: SpreadDish): DayDish {
+  const spared = new Set(spread.shared.filter(one => one.for === dish.id).map(one => one.step))
+  const roasters = spread.hands.flatMap((hand, cook) => (hand.roasts ? [cook] : []))
+  const { steps } = dish
+  return {
+    id: dish.id, template: dish.card.id, meal: dish.meal, serve: dish.serve, sink: steps.sink, ready: steps.ready,
+    activities: steps.activities.filter(activity => !spared.has(activity.id))
+      .map(activity => (isAtFire(activity) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
+    lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
+    holds: steps.holds.filter(hold => !spared.has(hold.first)),
+    ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
+  }
+}
+
+/** What was made for both has to be there for the other as well. */
+function linksOf(spread: Spread, dishes: readonly DayDish[]): Link[] {
+  return spread.shared.flatMap(({ step, from, for: id }) => {
+    const other = spread.dishes.find(dish => dish.id === id)
+    const here = dishes.find(dish => dish.id === from)
+    if (!other || !here?.activities.some(activity => activity.id === step)) return []
+    return other.steps.lags.filter(lag => lag.from === step).map((lag): Link => ({ from: `${from}.${step}`, to: `${id}.${lag.to}`, min: lag.min, max: null, kind: lag.kind }))
+  })
+}

@@ -1,0 +1,74 @@
+import { SpreadSchema, type Spread, type SpreadLine } from '../../contracts/spread'
+import type { Row } from '../models/models'
+import type { HearthClock } from './clock'
+import type { Database } from './database'
+import { Refusal } from './refusal'
+
+/** Days of cooking. */
+export interface Spreads {
+  /** Latest day first. */
+  all(): Promise<SpreadLine[]>
+  one(id: string): Promise<Spread>
+  /** Keeps a day; its revision must be the one that stands, and comes back one higher. */
+  put(spread: Spread): Promise<Spread>
+  remove(id: string): Promise<void>
+  /** Tells of every change of a day until it is stopped. */
+  follow(id: string, tell: (spread: Spread) => void): () => void
+}
+
+/** So many of the latest days are listed. */
+const MOST = 200
+
+/**
+ * The days of one database. Removing is soft; putting a day again brings it back.
+ *
+ * @param database an open database
+ * @param clock gives the time of a change
+ * @returns `put` refuses `changed-meanwhile` where another device has changed the day since
+ */
+export function spreadsOf(database: Database, clock: HearthClock): Spreads {
+  const { Spread: Table } = database.models
+  const followers = new Map<string, Set<(spread: Spread) => void>>()
+  const read = async (id: string): Promise<Spread | null> => {
+    const row = await Table.findOne({ where: { id, removedAt: null }, raw: true }) as Row | null
+    return row ? SpreadSchema.parse({ ...JSON.parse(String(row.spread)), revision: Number(row.revision) }) : null
+  }
+  return {
+    async all() {
+      const rows = await Table.findAll({ where: { removedAt: null }, order: [['eve', 'DESC'], ['id', 'DESC']], limit: MOST, raw: true }) as unknown as Row[]
+      return rows.map((row): SpreadLine => ({
+        id: String(row.id), name: String(row.name), eve: String(row.eve), revision: Number(row.revision), changedAt: Number(row.changedAt),
+        dishes: (JSON.parse(String(row.spread)) as Spread).dishes.length,
+      }))
+    },
+    async one(id) {
+      const spread = await read(id)
+      if (!spread) throw new Refusal('not-found', `spreads/${id}`)
+      return spread
+    },
+    async put(spread) {
+      const next: Spread = { ...spread, revision: spread.revision + 1 }
+      const row = { id: next.id, name: next.name, eve: next.eve, revision: next.revision, spread: JSON.stringify(next), changedAt: clock.now(), removedAt: null }
+      const [count] = await Table.update(row, { where: { id: spread.id, revision: spread.revision } })
+      if (count === 0) {
+        const standing = await Table.findOne({ where: { id: spread.id }, raw: true }) as Row | null
+        if (standing) throw new Refusal('changed-meanwhile', `spreads/${spread.id} revision ${String(standing.revision)}`)
+        await Table.create(row)
+      }
+      for (const tell of followers.get(next.id) ?? []) tell(next)
+      return next
+    },
+    async remove(id) {
+      const [count] = await Table.update({ removedAt: clock.now() }, { where: { id, removedAt: null } })
+      if (count === 0) throw new Refusal('not-found', `spreads/${id}`)
+    },
+    follow(id, tell) {
+      const here = followers.get(id) ?? new Set()
+      followers.set(id, here.add(tell))
+      return () => {
+        here.delete(tell)
+        if (here.size === 0) followers.delete(id)
+      }
+    },
+  }
+}

@@ -1,0 +1,11 @@
+/** Lets messages in that came meanwhile. */
+export function breath(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      resolve()
+    }
+    port2.postMessage(0)
+  })
+}
