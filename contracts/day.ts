@@ -17,7 +17,7 @@ const HandsSchema = z.union([z.literal(0), z.literal(0.5), z.literal(1)])
 const Flag = z.union([z.literal(0), z.literal(1)])
 
 const ActivitySchema = z.object({
-  id: Key, dur: DurationsSchema, hands: HandsSchema, burner: Flag, grinder: Flag.optional(), night: z.boolean().optional(), cooks: z.array(z.number().int().min(0).max(20)).max(20).optional(),
+  id: Key, dur: DurationsSchema, hands: HandsSchema, burner: Flag, grinder: Flag.optional(), night: z.boolean().optional(), hot: z.boolean().optional(), cooks: z.array(z.number().int().min(0).max(20)).max(20).optional(),
 })
 const LagSchema = z.object({ from: Key, to: Key, min: Minutes, max: Minutes.nullable(), kind: z.string().max(40) })
 const DayDishSchema = z.object({
@@ -36,7 +36,7 @@ export const DaySchema = z.object({
   weights: z.object({ late: z.number().min(0).max(1e4), span: z.number().min(0).max(100), reheat: z.number().min(0).max(1e4), early: PerServing, stale: PerServing, window: PerServing, maxEarly: PerServing }),
   dishes: z.array(DayDishSchema).max(400),
   links: z.array(LagSchema.extend({ from: StepKey, to: StepKey })).max(200).optional(),
-  washMin: Minutes.optional(),
+  washMin: Minutes.optional(), spans: z.enum(['triangle', 'percentiles']).optional(),
   wishes: z.array(z.discriminatedUnion('kind', [
     z.object({ kind: z.literal('pin'), step: StepKey, start: Minute }),
     z.object({ kind: z.literal('forbid'), step: StepKey, from: Minute, to: Minute }),

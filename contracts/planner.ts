@@ -17,7 +17,7 @@ export type PlannerQuestion =
   | { readonly type: 'stop', readonly ticket: number }
 
 const PlannedSchema = z.strictObject({
-  starts: StartsSchema, late: z.record(z.string(), z.number().int()), cost: z.number(), bound: z.number(), proven: z.boolean(),
+  starts: StartsSchema, late: z.record(z.string(), z.number().int()), cost: z.number(), bound: z.number(), proven: z.boolean(), room: z.number(),
 })
 /** A plan on the way or at its end. */
 export interface Planned {
@@ -26,6 +26,8 @@ export interface Planned {
   readonly cost: number
   readonly bound: number
   readonly proven: boolean
+  /** How much more room than usual its steps were given: 1 is usual. */
+  readonly room: number
 }
 
 const TriesSchema = z.strictObject({

@@ -15,7 +15,7 @@ const LagSchema = z.strictObject({ from: Key, to: Key, min: Minute, max: Minute.
 export const StepsSchema = z.strictObject({
   activities: z.array(z.strictObject({
     id: Key, dur: DurationsSchema, hands: z.union([z.literal(0), z.literal(0.5), z.literal(1)]), burner: z.union([z.literal(0), z.literal(1)]),
-    grinder: z.union([z.literal(0), z.literal(1)]).optional(), night: z.boolean().optional(),
+    grinder: z.union([z.literal(0), z.literal(1)]).optional(), night: z.boolean().optional(), hot: z.boolean().optional(),
   })).min(1).max(40),
   lags: z.array(LagSchema).max(120),
   holds: z.array(z.strictObject({ need: VesselKindSchema, first: Key, last: Key })).max(40),
@@ -43,7 +43,7 @@ export const SpreadSchema = z.strictObject({
   shared: z.array(z.strictObject({ step: Key, from: Key, for: Key })).max(60),
   promises: z.array(z.strictObject({ id: Key, whom: Name, dish: Key.nullable(), what: Text, at: Minute, given: z.boolean() })).max(200),
   plan: z.strictObject({
-    starts: StartsSchema, late: z.record(Key, Minute), cost: z.number(), bound: z.number(), proven: z.boolean(),
+    starts: StartsSchema, late: z.record(Key, Minute), cost: z.number(), bound: z.number(), proven: z.boolean(), room: z.number().min(0).max(10),
     latest: z.record(Key, Minute), tries: z.strictObject({ tries: z.number().int(), lateTries: z.number().int(), pours: z.number().int(), coldPours: z.number().int() }).nullable(),
   }).nullable(),
   doings: z.array(z.strictObject({ step: StepKey, begun: Minute.nullable(), ended: Minute.nullable(), cook: Id.nullable().optional() })).max(2000),

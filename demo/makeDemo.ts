@@ -7,6 +7,7 @@ import { openHearth, type Hearth } from '../server/services/hearth'
 import { stock } from '../server/services/stock'
 import { cookBatch } from './cookBatch'
 import { boilOnce } from './boilOnce'
+import { lampEvening } from './lampEvening'
 import { cookOtherBatch, OTHER_BATCHES } from './otherBatch'
 import { DEMO_BATCHES, DEMO_KITCHEN, demoStore, EATEN_UP } from './house'
 
@@ -67,7 +68,15 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
     }
     await hearth.settled()
   }
+  nowMs = todayMs
+  await hearth.spreads.put(lampEvening(DEMO_KITCHEN, (await hearth.lessons.learned()).evidence, localDate(todayMs)))
   await hearth.close()
+}
+
+/** Calendar date of a moment where the hearth stands, ISO 8601. */
+function localDate(ms: number): string {
+  const day = new Date(ms)
+  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`
 }
 
 /** The changed copy that the house made of a dish: it stands longer after the turn. */

@@ -4,7 +4,7 @@ import { checkDay } from '../core/schedule/checkDay'
 import type { Day } from '../core/schedule/day'
 import { mealAlone } from '../core/schedule/latestStart'
 import { reliefsOf } from '../core/schedule/offersOf'
-import { paddedDay } from '../core/schedule/paddedDay'
+import { paddedDay, paddingOf } from '../core/schedule/paddedDay'
 import { planCost } from '../core/schedule/planCost'
 import { simulateDay } from '../core/schedule/simulateDay'
 import { DaySolver } from '../core/schedule/solveDay'
@@ -15,6 +15,10 @@ const LATEST_S = 1
 const OFFER_S = 0.7
 /** Minutes that stand for a day that cannot be done at all. */
 const CANNOT = 1_000_000
+/** Room given to the steps: more where the usual leaves too many late meals, unless there is no time to seek. */
+const ROOMS = [1, 1.8, 2.8] as const
+const MOST_LATE_SHARE = 0.05
+const LEAST_FOR_ROOM_S = 2
 /** Progress is told this often, s. */
 const TELL_S = 0.25
 
@@ -37,31 +41,46 @@ export function* planSteps(question: Exclude<PlannerQuestion, { type: 'stop' }>,
 }
 
 function* plan(ticket: number, day: Day, most: number, seconds: () => number): Generator<PlannerAnswer | null, void> {
-  const padded = paddedDay(day)
-  const solver = new DaySolver(padded)
   const began = seconds()
+  for (const room of ROOMS) {
+    const padded = paddedDay(day, paddingOf(room))
+    const solver = new DaySolver(padded)
+    yield* solving(ticket, solver, room, began, most, seconds)
+    if (!solver.plan) {
+      yield { type: 'plan', ticket, plan: null, done: true, seconds: seconds() - began }
+      return
+    }
+    const { late, starts } = solver.plan
+    const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
+    const tries = simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1))
+    const isLast = room === ROOMS.at(-1) || seconds() - began > most || most < LEAST_FOR_ROOM_S
+    if (!isLast && tries.lateTries > MOST_LATE_SHARE * TRIES) continue
+    yield { type: 'tries', ticket, tries }
+    yield { type: 'plan', ticket, plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
+    yield* latest(ticket, moved, seconds)
+    return
+  }
+}
+
+/** Seeks one plan; the plans of the usual room are told on the way. */
+function* solving(ticket: number, solver: DaySolver, room: number, began: number, most: number, seconds: () => number): Generator<PlannerAnswer | null, void> {
   let told = -1
   let cost = Infinity
-  while (!solver.done && seconds() - began < most) {
-    solver.step(() => seconds() - began > most)
+  const until = seconds() + Math.max(most / 2, most - (seconds() - began))
+  while (!solver.done && seconds() < until) {
+    solver.step(() => seconds() > until)
     const better = solver.plan !== null && solver.plan.cost < cost
     if (better || seconds() - told > TELL_S) {
       told = seconds()
       cost = solver.plan?.cost ?? cost
-      yield { type: 'plan', ticket, plan: plannedOf(solver), done: false, seconds: seconds() - began }
+      yield { type: 'plan', ticket, plan: plannedOf(solver, room), done: false, seconds: seconds() - began }
     }
     else yield null
   }
-  yield { type: 'plan', ticket, plan: plannedOf(solver), done: true, seconds: seconds() - began }
-  if (!solver.plan) return
-  const { late, starts } = solver.plan
-  const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
-  yield { type: 'tries', ticket, tries: simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1)) }
-  yield* latest(ticket, moved, seconds)
 }
 
-function plannedOf(solver: DaySolver): Planned | null {
-  return solver.plan ? { ...solver.plan, bound: solver.bound, proven: solver.proven } : null
+function plannedOf(solver: DaySolver, room: number): Planned | null {
+  return solver.plan ? { ...solver.plan, bound: solver.bound, proven: solver.proven, room } : null
 }
 
 /** For each meal the last minute at which anybody could begin, where that is proven in time. */

@@ -28,6 +28,10 @@ const { waiting, reachable } = outboxState
       <NuxtLink to="/book">Book</NuxtLink>
       <NuxtLink to="/measure">Measure</NuxtLink>
       <NuxtLink
+        to="/spread"
+        :class="{ within: $route.path.startsWith('/spread/') }"
+      >Spread</NuxtLink>
+      <NuxtLink
         v-if="live"
         :to="`/fire/${live}`"
       >Fire</NuxtLink>

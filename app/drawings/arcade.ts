@@ -40,15 +40,16 @@ const SHOWN = new Set(['soak', 'drain', 'wash-dry', 'cool-whole', 'cool', 'set',
  * @param scale the clock
  * @param looks colours along the arch and the step at which it turns, by dish
  * @param rowHeight drawing units
+ * @param above room above the first row
  */
-export function arcadeOf(day: Day, starts: Starts, scale: DayScale, looks: ReadonlyMap<string, { readonly colours: readonly string[], readonly turn: string | null }>, rowHeight: number): ArcadeRow[] {
+export function arcadeOf(day: Day, starts: Starts, scale: DayScale, looks: ReadonlyMap<string, { readonly colours: readonly string[], readonly turn: string | null }>, rowHeight: number, above = 0): ArcadeRow[] {
   const steps = stepsOf(day, starts)
   return day.dishes.map((dish, index) => {
     const mine = steps.filter(one => one.dish === dish.id)
     const look = looks.get(dish.id)
     const main = mainPan(dish, mine)
-    const ground = (index + 1) * rowHeight
-    const top = index * rowHeight + ABOVE
+    const ground = above + (index + 1) * rowHeight
+    const top = above + index * rowHeight + ABOVE
     const fireMin = main.length > 0 ? { from: main[0]!.from, to: Math.max(...main.map(one => one.to)) } : null
     const turnMin = mine.find(one => one.activity.id === look?.turn)?.from ?? null
     const arch = fireMin ? { left: scale.x(fireMin.from), right: scale.x(fireMin.to), crown: scale.x(turnMin ?? (fireMin.from + fireMin.to) / 2), turnMin } : null
@@ -72,7 +73,7 @@ function mainPan(dish: Day['dishes'][number], mine: readonly PlannedStep[]): Pla
   const last = mine.find(one => one.activity.id === hold?.last)
   if (!first || !last) return []
   const aside = new Set([dish.hotPour?.heat, 'reheat', 'nuts', 'nuts-last', 'melt', 'grate-2', 'steep'])
-  return mine.filter(one => one.from >= first.from && one.to <= last.to && (one === first || one === last || (one.activity.hands > 0 && !aside.has(one.activity.id) && one.activity.burner > 0)))
+  return mine.filter(one => one.from >= first.from && one.to <= last.to && one.activity.hands > 0 && !aside.has(one.activity.id) && (one.activity.burner > 0 || (one !== last && one.activity.hot === true)))
 }
 
 function stonesOf(arch: NonNullable<ArcadeRow['arch']>, top: number, ground: number, colours: readonly string[]): ArcadeStone[] {

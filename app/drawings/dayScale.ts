@@ -56,6 +56,7 @@ export function dayScale(busy: readonly Stretch[], left: number, right: number):
   const step = STEPS.find(one => one * perMinute >= LEAST_ROOM) ?? 480
   const ticks: number[] = []
   for (let minute = Math.ceil(from / step) * step; minute <= to; minute += step) if (!gaps.some(gap => minute > gap.from && minute < gap.to)) ticks.push(minute)
+  for (const stretch of merged) if (!ticks.some(tick => tick >= stretch.from - AROUND_MIN && tick <= stretch.to + AROUND_MIN)) ticks.push(stretch.from)
   return { x: minute => scale(minute), minute: x => Math.round(scale.invert(x)), gaps, ticks, from, to }
 }
 

@@ -4,7 +4,7 @@ export type Serving = 'hot' | 'warm' | 'room' | 'cold'
 /** Kind of a vessel or machine that is held while steps go on. A large heavy pan also serves where a heavy one is needed. */
 export type VesselKind = 'heavy' | 'heavyL' | 'pot' | 'ppan' | 'grinder' | 'tray' | 'cold'
 
-/** Shortest, likely and longest duration of a step, whole minutes. */
+/** Shortest, likely and longest duration of a step, whole minutes; what shortest and longest mean is said by the day's `spans`. */
 export type Durations = readonly [shortest: number, likely: number, longest: number]
 
 /** One step of a dish that is not interrupted once begun. */
@@ -19,6 +19,8 @@ export interface Activity {
   readonly grinder?: 0 | 1
   /** True if it does not count as time in the kitchen, such as washing lentils for a soak the evening before. */
   readonly night?: boolean
+  /** True where a pan or liquid is hot in it: only who may stand at the fire does it. */
+  readonly hot?: boolean
   /** Who may do it, as indices of cooks; everybody where it is absent. */
   readonly cooks?: readonly number[]
 }
@@ -111,6 +113,8 @@ export interface Day {
   /** Minutes in which a vessel is washed between two dishes; nobody's hands are counted for it. */
   readonly washMin?: number
   readonly wishes?: readonly Wish[]
+  /** Whether shortest and longest are the ends of a triangle around the likely, as in schema 1, or its 10th and 90th percentile. */
+  readonly spans?: 'triangle' | 'percentiles'
 }
 
 /** Start minute of every step by `dish.activity`; a dish's liquid that is heated again has `dish.reheat`. */

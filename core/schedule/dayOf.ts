@@ -1,6 +1,6 @@
 import type { Away, Day, DayDish, Link } from './day'
 import { DAY_WEIGHTS } from './dayWeights'
-import { isAtFire, type Spread, type SpreadDish } from './spread'
+import type { Spread, SpreadDish } from './spread'
 
 /** Minutes of a calendar day. */
 export const DAY_MIN = 1440
@@ -22,7 +22,7 @@ export function dayOf(spread: Spread, now: number): Day {
     away: [...nightsOf(spread, last + MOST_LATE), ...spread.hands.flatMap((hand, cook) => hand.away.map((away): Away => ({ cook, ...away })))],
     vessels: spread.vessels.map(({ id, kind, litres }) => ({ id, kind, ...(litres === undefined ? {} : { litres }) })),
     meals: spread.meals.map(({ id, at }) => ({ id, at })), weights: DAY_WEIGHTS, dishes,
-    links: linksOf(spread, dishes), washMin: spread.washMin,
+    links: linksOf(spread, dishes), washMin: spread.washMin, spans: 'percentiles',
     wishes: spread.wishes.filter(wish => dishes.some(dish => dish.activities.some(activity => `${dish.id}.${activity.id}` === wish.step))),
   }
 }
@@ -46,7 +46,7 @@ function dishOf(spread: Spread, dish: SpreadDish): DayDish {
   return {
     id: dish.id, template: dish.card.id, meal: dish.meal, serve: dish.serve, sink: steps.sink, ready: steps.ready,
     activities: steps.activities.filter(activity => !spared.has(activity.id))
-      .map(activity => (isAtFire(activity) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
+      .map(activity => (activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
     holds: steps.holds.filter(hold => !spared.has(hold.first)),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),

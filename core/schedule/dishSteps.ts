@@ -10,8 +10,6 @@ export interface OnTheDay {
   readonly serve: Serving
   /** Whether it needs a large pan. */
   readonly large: boolean
-  /** Who may stand at the fire, as indices of cooks; everybody where it is absent. */
-  readonly roasters?: readonly number[]
 }
 
 /** Least and longest waits, minutes; kitchen rules and food safety margins, estimates. */
@@ -65,8 +63,7 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
   }
   return {
     id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: cold ? WAITS.chilled : Math.max(rest, SERVED),
-    activities: laying.activities.map(activity => day.roasters && activity.burner && activity.hands === 1 ? { ...activity, cooks: day.roasters } : activity),
-    lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
+    activities: laying.activities, lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
   }
 }
 
@@ -169,7 +166,7 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
       laying.activities[at] = { ...activity, dur: [activity.dur[0] + dur[0], activity.dur[1] + dur[1], activity.dur[2] + dur[2]] }
       continue
     }
-    const activity: Activity = { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1 }
+    const activity: Activity = { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, hot: true }
     if (stage.id === 'soften-2' && dish.choices?.lots) layNextLot(laying, spans)
     if (fried) layFried(laying, activity, line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)), fire, stage)
     else {
@@ -251,7 +248,7 @@ function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
       laying.activities[laying.activities.length - 1] = open
       continue
     }
-    open = { id: stage.id, dur, hands: 1, burner: 0 }
+    open = { id: stage.id, dur, hands: 1, burner: 0, ...(stage.id === 'spread' ? { hot: true } : {}) }
     follow(laying, open, min, dish.choices?.form === 'balls' ? min + WAITS.warm : max, kind)
     min = max = 0
     kind = 'warm'

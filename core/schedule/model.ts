@@ -269,12 +269,15 @@ export class DayModel {
   private whoReheats(reheat: Reheat): (Literal | undefined)[] {
     const { nogoods } = this.search
     const again = { side: 2 * reheat.again, value: 1 }
-    if (this.day.cooks === 1) return [again]
-    const literals = Array.from({ length: this.day.cooks }, () => ({ side: 2 * this.choice([reheat.from], true), value: 1 }))
+    const may = this.steps.find(step => step.variable === reheat.from)!.activity.cooks
+    const able = Array.from({ length: this.day.cooks }, (_, cook) => !may || may.includes(cook))
+    if (able.filter(Boolean).length === 1) return able.map(one => (one ? again : undefined))
+    const all = able.map(one => (one ? { side: 2 * this.choice([reheat.from], true), value: 1 } : undefined))
+    const literals = all.filter(literal => literal !== undefined)
     nogoods.add([again.side ^ 1, ...literals.map(literal => literal.side)], [0, ...literals.map(() => 1)], 0)
     for (const literal of literals) nogoods.add([literal.side ^ 1, again.side], [0, 1], 0)
     literals.forEach((a, i) => literals.slice(0, i).forEach(b => nogoods.add([a.side ^ 1, b.side ^ 1], [0, 0], 0)))
-    return literals
+    return all
   }
 
   private use(step: Step, demand: number, literal: Literal): Use {

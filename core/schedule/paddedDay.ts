@@ -2,7 +2,7 @@ import type { Activity, Day, DayDish, HotPour } from './day'
 
 /** How a day is padded against what goes slower than likely. */
 export interface Padding {
-  /** Share of the way from the likely to the longest that each step is given. */
+  /** Share of the way from the likely to the longest end of a triangle that each step is given. */
   readonly share: number
   /** Minutes everything is ready before the meal. */
   readonly readyMin: number
@@ -11,8 +11,23 @@ export interface Padding {
   readonly hotMax: number
 }
 
+/**
+ * From the middle of a triangle to its end, over the way to its 90th percentile: that percentile of a symmetric triangle of
+ * half-width h lies h (1 - sqrt 0.2) above the middle.
+ */
+const TRIANGLE = 1 / (1 - Math.sqrt(0.2))
+
 /** Measured to bring late meals and cold pours near none for a day about an eighth longer (`docs/planning.md`). */
 export const PADDING: Padding = { share: 0.25, readyMin: 10, hotMin: 2, hotMax: 8 }
+
+/**
+ * Padding with more or less room.
+ *
+ * @param room 1 for the usual room, 2 for twice as much on each step
+ */
+export function paddingOf(room: number): Padding {
+  return { ...PADDING, share: PADDING.share * room }
+}
 
 /**
  * A day in which every step is given a little more than is likely, everything is ready a little before the meal, and
@@ -22,7 +37,7 @@ export const PADDING: Padding = { share: 0.25, readyMin: 10, hotMin: 2, hotMax: 
  * @param padding how much
  */
 export function paddedDay(day: Day, padding: Padding = PADDING): Day {
-  return { ...day, dishes: day.dishes.map(dish => paddedDish(dish, padding)) }
+  return { ...day, dishes: day.dishes.map(dish => paddedDish(dish, day.spans === 'percentiles' ? { ...padding, share: padding.share * TRIANGLE } : padding)) }
 }
 
 function paddedDish(dish: DayDish, padding: Padding): DayDish {
@@ -35,6 +50,6 @@ function paddedDish(dish: DayDish, padding: Padding): DayDish {
 }
 
 /** Minutes a step is planned with. */
-export function paddedMinutes(activity: Pick<Activity, 'dur'>, padding: Padding = PADDING): number {
+function paddedMinutes(activity: Pick<Activity, 'dur'>, padding: Padding): number {
   return activity.dur[1] + Math.round(padding.share * (activity.dur[2] - activity.dur[1]))
 }

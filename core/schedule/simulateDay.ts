@@ -1,3 +1,4 @@
+import { Z90 } from '../random/normalCdf'
 import type { Uniform } from '../random/seededRandom'
 import { handsOf, vesselsOf } from './checkPlan'
 import type { Activity, Day, DayDish, Durations, Starts } from './day'
@@ -44,7 +45,8 @@ interface Run {
 }
 
 /**
- * Tries a plan many times with durations drawn from triangles on shortest, likely and longest, each independent. The
+ * Tries a plan many times with durations drawn from triangles on shortest, likely and longest, or, where those are
+ * percentiles, from a log-normal with each half's own width; each independent. The
  * cooks keep the planned order, begin no step before its time unless it follows at once on the one before, and light a
  * liquid on the roast's cue.
  *
@@ -117,11 +119,17 @@ function triangular([low, mode, high]: Durations, uniform: Uniform): number {
   return u < cut ? low + Math.sqrt(u * (high - low) * (mode - low)) : high - Math.sqrt((1 - u) * (high - low) * (high - mode))
 }
 
+/** A log-normal time of which the 10th, 50th and 90th percentile are given, each half with its own width (Box and Muller, 1958). */
+function logNormal([p10, p50, p90]: Durations, uniform: Uniform): number {
+  const normal = Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform())
+  return p50 * Math.exp(normal / Z90 * Math.log(normal < 0 ? p50 / p10 : p90 / p50))
+}
+
 /** Carries a plan out once, minute by minute. */
 function carryOut(day: Day, plan: Starts, team: Team, uniform: Uniform): Run[] {
   const runs = day.dishes.flatMap(dish => activitiesOf(dish, plan).map((activity): Run => {
     const step = `${dish.id}.${activity.id}`
-    return { step, dish, activity, planned: plan[step]!, lasts: Math.max(1, Math.round(triangular(activity.dur, uniform))), cook: team.hands.get(step) ?? null, start: null, end: Infinity }
+    return { step, dish, activity, planned: plan[step]!, lasts: Math.max(1, Math.round((day.spans === 'percentiles' ? logNormal : triangular)(activity.dur, uniform))), cook: team.hands.get(step) ?? null, start: null, end: Infinity }
   })).sort((a, b) => a.planned - b.planned)
   const byStep = new Map(runs.map(run => [run.step, run]))
   const cues = new Map(runs.map(run => [run.step, 1 + CUE_ERROR * (uniform() + uniform() - 1)]))

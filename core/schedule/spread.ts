@@ -1,5 +1,5 @@
 import type { DishCard } from '../dish/dish'
-import type { Activity, DayDish, Serving, VesselKind, Wish } from './day'
+import type { DayDish, Serving, VesselKind, Wish } from './day'
 
 /** Steps of a dish as they were derived when it was put on the day. */
 export type Steps = Pick<DayDish, 'activities' | 'lags' | 'holds' | 'hotPour' | 'sink' | 'ready'>
@@ -34,6 +34,8 @@ export interface SpreadPlan {
   readonly cost: number
   readonly bound: number
   readonly proven: boolean
+  /** How much more room than usual its steps were given, for what may take longer: 1 is usual. */
+  readonly room: number
   /** Minute after which nobody could start for a meal, by meal; only where that is proven. */
   readonly latest: Readonly<Record<string, number>>
   readonly tries: { readonly tries: number, readonly lateTries: number, readonly pours: number, readonly coldPours: number } | null
@@ -63,9 +65,4 @@ export interface Spread {
   readonly promises: readonly { readonly id: string, readonly whom: string, readonly dish: string | null, readonly what: string, readonly at: number, readonly given: boolean }[]
   readonly plan: SpreadPlan | null
   readonly doings: readonly Doing[]
-}
-
-/** Steps that stand at the fire need somebody who roasts. */
-export function isAtFire(activity: Pick<Activity, 'burner' | 'hands'>): boolean {
-  return activity.burner > 0 && activity.hands > 0
 }

@@ -5,22 +5,17 @@ import { usualMinutes } from '../dish/usualMinutes'
 import type { Forecast, Window } from '../forecast/forecast'
 import type { Durations } from './day'
 
-/**
- * Half-width of a triangular spread over its distance from the middle to the 10th or 90th percentile: a symmetric
- * triangle of half-width h has its 10th percentile at h (1 - sqrt 0.2) below the middle.
- */
-const TRIANGLE = 1 / (1 - Math.sqrt(0.2))
-/** Work of the hands without a forecast: shortest and longest over the likely (estimate). */
+/** Work of the hands without a forecast: 10th and 90th percentile over the likely (estimate). */
 const HANDS_SPREAD = [0.8, 1.35] as const
-/** Waits by themselves, such as setting and soaking, are longest at this many times the likely (estimate). */
+/** Waits by themselves, such as setting and soaking: the same (estimate). */
 const WAIT_SPREAD = [0.8, 1.5] as const
 /** No stage is thought to take less than this share of its likely time. */
 const LEAST_SHARE = 0.4
 
 /**
- * Shortest, likely and longest minutes of every stage of a dish: from the windows of its forecast where it is at the
- * fire, from usual minutes elsewhere. A forecast gives windows for the ends of stages; a stage's own spread is what is
- * left after that of the stage before, taken as independent.
+ * 10th, 50th and 90th percentile of the minutes of every stage of a dish: from the windows of its forecast where it is at the
+ * fire, from usual minutes elsewhere. A forecast gives windows for the starts of stages; a stage's own spread is what
+ * its end has more than its start, taken as independent.
  *
  * @param dish with its stages
  * @param forecast of the dish before it is begun, s
@@ -29,12 +24,10 @@ const LEAST_SHARE = 0.4
 export function stageSpans(dish: Dish, forecast: Pick<Forecast, 'stages' | 'sides'>): Record<string, Durations> {
   const spans: Record<string, Durations> = {}
   for (const stage of dish.stages) spans[stage.id] = usualSpan(dish, stage)
-  let before: Window = { early: 0, middle: 0, late: 0 }
   mainLine(dish).forEach((stage, index) => {
-    const end = forecast.stages[index]
-    if (!end) return
-    if (!('minutes' in stage.until)) spans[stage.id] = span(between(before, end))
-    before = end
+    const start = forecast.stages[index]
+    const end = forecast.stages[index + 1]
+    if (start && end && !('minutes' in stage.until)) spans[stage.id] = span(between(start, end))
   })
   const sides = sideStages(dish)
   for (const side of forecast.sides) {
@@ -57,10 +50,8 @@ function between(start: Window, end: Window): Window {
   return { early: middle - left(end.middle - end.early, start.middle - start.early), middle, late: middle + left(end.late - end.middle, start.late - start.middle) }
 }
 
-/** A 10-90 % window in s as a triangular spread in whole minutes. */
+/** A 10-90 % window in s in whole minutes. */
 function span({ early, middle, late }: Window): Durations {
   const minutes = Math.max(1, Math.round(middle / 60))
-  const low = Math.max(LEAST_SHARE * middle, middle - TRIANGLE * (middle - early))
-  const high = middle + TRIANGLE * (late - middle)
-  return [Math.max(1, Math.min(minutes, Math.floor(low / 60))), minutes, Math.max(minutes, Math.ceil(high / 60))]
+  return [Math.max(1, Math.min(minutes, Math.floor(Math.max(early, LEAST_SHARE * middle) / 60))), minutes, Math.max(minutes, Math.ceil(late / 60))]
 }

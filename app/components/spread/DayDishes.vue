@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Spread } from '../../../contracts/spread'
+import type { DishCard } from '../../../core/dish/dish'
+import type { Serving } from '../../../core/schedule/day'
+import { SERVING_WORDS, timeText } from '../../../words/spread'
+import LabelledChoice from '../LabelledChoice.vue'
+import TimeField from './TimeField.vue'
+
+const props = defineProps<{
+  /** The day. */
+  spread: Spread
+  /** Dishes of the book. */
+  book: readonly DishCard[]
+  /** Writes grams in the units of the house. */
+  grams: (massG: number) => string
+  /** A dish is being worked out. */
+  busy: boolean
+}>()
+
+const emit = defineEmits<{
+  /** Put a dish of the book on the day. */
+  add: [card: DishCard, meal: string]
+  /** Change a dish: amount, meal or serving. */
+  alter: [dish: string, change: { baseG?: number, meal?: string, serve?: Serving }]
+  /** Take a dish off. */
+  drop: [dish: string]
+  /** Change a meal's name or time of day; the day it is on. */
+  meal: [id: string, change: { name?: string, at?: number }]
+  /** One more meal. */
+  moreMeals: []
+  /** Take a meal off that no dish is for. */
+  dropMeal: [id: string]
+}>()
+
+const wanted = ref<string>()
+const forMeal = ref(props.spread.meals.at(-1)?.id ?? '')
+const meals = computed(() => props.spread.meals.map(meal => ({ value: meal.id, label: `${meal.name} ${timeText(meal.at)}` })))
+const servings = Object.entries(SERVING_WORDS).map(([value, label]) => ({ value, label }))
+const STEPS = [0.5, 0.75, 1.5, 2] as const
+const factor = (by: number): string => (by === 0.5 ? 'half' : by === 0.75 ? 'three quarters' : by === 1.5 ? 'half more' : 'twice')
+function add(): void {
+  const card = props.book.find(dish => dish.id === wanted.value)
+  if (!card) return
+  emit('add', card, props.spread.meals.some(meal => meal.id === forMeal.value) ? forMeal.value : props.spread.meals[0]?.id ?? '')
+  wanted.value = undefined
+}
+const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the eve' : Math.floor(at / 1440) === 1 ? 'on the day' : `${Math.floor(at / 1440) - 1} days after`)
+</script>
+
+<template>
+  <div class="dishes">
+    <section>
+      <h2>Meals</h2>
+      <ul>
+        <li
+          v-for="meal in spread.meals"
+          :key="meal.id"
+          class="row"
+        >
+          <input
+            :value="meal.name"
+            aria-label="Name of the meal"
+            maxlength="60"
+            @change="event => emit('meal', meal.id, { name: (event.target as HTMLInputElement).value })"
+          >
+          <TimeField
+            asks="On the table at"
+            :value="meal.at % 1440"
+            @set="value => emit('meal', meal.id, { at: Math.floor(meal.at / 1440) * 1440 + value })"
+          />
+          <span class="soft">{{ weekday(meal.at) }}</span>
+          <button
+            v-if="spread.meals.length > 1 && !spread.dishes.some(dish => dish.meal === meal.id)"
+            type="button"
+            class="stone-button quiet"
+            @click="emit('dropMeal', meal.id)"
+          >
+            Take off
+          </button>
+        </li>
+      </ul>
+      <button
+        type="button"
+        class="stone-button"
+        @click="emit('moreMeals')"
+      >
+        One more meal
+      </button>
+    </section>
+    <section>
+      <h2>Dishes</h2>
+      <form
+        class="row"
+        @submit.prevent="add"
+      >
+        <ElSelect
+          v-model="wanted"
+          filterable
+          placeholder="A dish of the book"
+          aria-label="A dish of the book"
+          class="pick"
+        >
+          <ElOption
+            v-for="card in book"
+            :key="card.id"
+            :value="card.id"
+            :label="`${card.name} · ${card.otherNames[0] ?? ''}`"
+          />
+        </ElSelect>
+        <LabelledChoice
+          asks="For"
+          :chosen="forMeal"
+          :options="meals"
+          @choose="value => { forMeal = value }"
+        />
+        <button
+          type="submit"
+          class="stone-button first"
+          :disabled="!wanted || busy"
+        >
+          Put it on the day
+        </button>
+      </form>
+      <ul>
+        <li
+          v-for="dish in spread.dishes"
+          :key="dish.id"
+          class="row dish"
+        >
+          <strong>{{ dish.card.name }}</strong>
+          <span>{{ grams(dish.baseG) }} {{ dish.card.base }}</span>
+          <span class="amounts">
+            <button
+              v-for="by in STEPS"
+              :key="by"
+              type="button"
+              class="stone-button"
+              :aria-label="`${factor(by)} of ${dish.card.name}`"
+              @click="emit('alter', dish.id, { baseG: Math.min(20000, Math.max(5, Math.round(dish.baseG * by))) })"
+            >×{{ by === 0.5 ? '½' : by === 0.75 ? '¾' : by === 1.5 ? '1½' : '2' }}</button>
+          </span>
+          <LabelledChoice
+            asks="For"
+            :chosen="dish.meal"
+            :options="meals"
+            @choose="value => emit('alter', dish.id, { meal: value })"
+          />
+          <LabelledChoice
+            asks="Served"
+            :chosen="dish.serve"
+            :options="servings"
+            @choose="value => emit('alter', dish.id, { serve: value as Serving })"
+          />
+          <button
+            type="button"
+            class="stone-button quiet"
+            @click="emit('drop', dish.id)"
+          >
+            Take off
+          </button>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.dishes { display: grid; gap: 22px; }
+ul { list-style: none; margin: 8px 0; padding: 0; display: grid; gap: 8px; }
+.row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
+.dish { border-top: 2px solid var(--line); padding-top: 8px; align-items: center; }
+.dish strong { flex: 1 1 220px; }
+.pick { width: min(360px, 100%); }
+.amounts { display: inline-flex; gap: 4px; }
+.amounts .stone-button { padding-inline: 0.6rem; border-bottom-width: 3px; }
+</style>

@@ -1,0 +1,363 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { DayView } from '../../drawings/dayView'
+import { stepName, timeText, WAIT_WORDS } from '../../../words/spread'
+
+const props = defineProps<{
+  /** The day as it is laid out. */
+  view: DayView
+  /** Name and manner of serving of each dish, by its id. */
+  dishes: ReadonlyMap<string, { readonly name: string, readonly says: string }>
+  /** Names of the meals, by id. */
+  meals: ReadonlyMap<string, string>
+  /** Minutes of slack by step. */
+  slack: Readonly<Record<string, number>>
+  /** Steps that are held at their time. */
+  pinned: ReadonlySet<string>
+  /** Steps at which something hot is poured. */
+  pours: ReadonlySet<string>
+  /** Dish or step that is looked at, or null. */
+  chosen: string | null
+  /** The minute it is now, or null where the day is not today. */
+  now: number | null
+}>()
+
+const emit = defineEmits<{
+  /** A step, or a dish, was picked to be looked at. */
+  pick: [what: string]
+  /** A dish is moved by minutes; `done` once it is let go. */
+  move: [dish: string, minutes: number, done: boolean]
+}>()
+
+/** Slack below this is tight, minutes. */
+const TIGHT = 5
+const STEP_MIN = 5
+const drag = ref<{ readonly dish: string, readonly fromX: number, readonly fromMin: number, moved: boolean } | null>(null)
+const svg = ref<SVGSVGElement | null>(null)
+const isTight = (step: string): boolean => (props.slack[step] ?? Infinity) < TIGHT
+const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
+const short = (step: string): string => stepName(step.split('.')[1] ?? step)
+const says = (step: string, from: number, to: number): string => {
+  const slack = props.slack[step]
+  return `${short(step)}, ${props.dishes.get(step.split('.')[0]!)?.name ?? ''}, ${timeText(from)} to ${timeText(to)}${slack === undefined ? '' : isTight(step) ? `, tight: ${Math.max(0, slack)} min to spare` : `, ${slack} min to spare`}${props.pinned.has(step) ? ', held' : ''}`
+}
+/** Text fits a span from about this many units a letter. */
+const fits = (text: string, width: number): boolean => text.length * 7.4 + 8 <= width
+const labels = computed(() => new Map(props.view.lanes.flatMap(lane => lane.spans.map((span) => {
+  const own = short(span.step)
+  const dish = props.dishes.get(span.dish)?.name ?? ''
+  const text = lane.kind === 'hands' ? own : lane.kind === 'fire' ? (own === 'pour' ? '' : own) : dish
+  return [`${lane.key} ${span.step}`, fits(text, span.width) ? text : ''] as const
+}))))
+
+function unitsOf(event: PointerEvent): number {
+  const box = svg.value!.getBoundingClientRect()
+  return (event.clientX - box.left) * props.view.width / box.width
+}
+function down(event: PointerEvent, dish: string): void {
+  if (event.button !== 0) return
+  (event.currentTarget as Element).setPointerCapture(event.pointerId)
+  const x = unitsOf(event)
+  drag.value = { dish, fromX: x, fromMin: props.view.scale.minute(x), moved: false }
+}
+function moving(event: PointerEvent): void {
+  const held = drag.value
+  if (!held) return
+  const x = unitsOf(event)
+  if (!held.moved && Math.abs(x - held.fromX) < 6) return
+  held.moved = true
+  emit('move', held.dish, props.view.scale.minute(x) - held.fromMin, false)
+}
+function up(event: PointerEvent): void {
+  const held = drag.value
+  drag.value = null
+  if (!held) return
+  if (held.moved) emit('move', held.dish, props.view.scale.minute(unitsOf(event)) - held.fromMin, true)
+  else emit('pick', held.dish)
+}
+function key(event: KeyboardEvent, dish: string): void {
+  const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
+  if (way !== 0) {
+    event.preventDefault()
+    emit('move', dish, way * (event.shiftKey ? 1 : STEP_MIN), true)
+  }
+  else if (event.key === 'Enter' || event.key === ' ') {
+    event.preventDefault()
+    emit('pick', dish)
+  }
+}
+</script>
+
+<template>
+  <svg
+    ref="svg"
+    class="day"
+    :viewBox="`0 0 ${view.width} ${view.height}`"
+    role="group"
+    aria-label="The day: dishes as arches on the clock, and who and what is busy beneath"
+  >
+    <defs>
+      <pattern
+        id="tight"
+        width="7"
+        height="7"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      ><line
+        x1="0"
+        y1="0"
+        x2="0"
+        y2="7"
+        class="hatch"
+      /></pattern>
+    </defs>
+    <g aria-hidden="true">
+      <g
+        v-for="gap in view.scale.gaps"
+        :key="gap.from"
+      >
+        <rect
+          class="gap"
+          :x="view.scale.x(gap.from)"
+          y="26"
+          :width="view.scale.x(gap.to) - view.scale.x(gap.from)"
+          :height="view.height - 28"
+        />
+        <text
+          class="gapname"
+          :x="(view.scale.x(gap.from) + view.scale.x(gap.to)) / 2"
+          y="20"
+        >{{ Math.round((gap.to - gap.from) / 60) }} h</text>
+      </g>
+      <g
+        v-for="tick in view.scale.ticks"
+        :key="tick"
+      >
+        <line
+          class="tick"
+          :x1="view.scale.x(tick)"
+          y1="26"
+          :x2="view.scale.x(tick)"
+          :y2="view.height"
+        />
+        <text
+          class="time"
+          :x="view.scale.x(tick)"
+          y="20"
+        >{{ timeText(tick) }}</text>
+      </g>
+    </g>
+    <g
+      v-for="meal in view.meals"
+      :key="meal.id"
+    >
+      <line
+        class="meal"
+        :x1="meal.x"
+        y1="26"
+        :x2="meal.x"
+        :y2="view.height"
+      />
+      <text
+        class="mealname"
+        :x="meal.x - 7"
+        :y="view.ground - 3"
+      >{{ meals.get(meal.id) }} {{ timeText(meal.at) }}</text>
+    </g>
+    <g
+      v-for="row in view.rows"
+      :key="row.dish"
+      class="dish"
+      :class="{ chosen: dishOf(chosen) === row.dish, held: drag?.dish === row.dish }"
+      role="button"
+      tabindex="0"
+      :data-dish="row.dish"
+      :aria-pressed="dishOf(chosen) === row.dish"
+      :aria-label="`${dishes.get(row.dish)?.name}, ${row.fireMin ? `on the fire from ${timeText(row.fireMin.from)} to ${timeText(row.fireMin.to)}` : 'nothing on the fire'}. Left and right move it.`"
+      @pointerdown="down($event, row.dish)"
+      @pointermove="moving"
+      @pointerup="up"
+      @keydown="key($event, row.dish)"
+    >
+      <rect
+        class="ground"
+        x="0"
+        :y="row.top - 8"
+        :width="view.width"
+        :height="view.rowHeight"
+      />
+      <text
+        class="name"
+        x="2"
+        :y="row.ground - view.rowHeight / 2 + 4"
+      >{{ dishes.get(row.dish)?.name }}</text>
+      <text
+        class="says"
+        x="2"
+        :y="row.ground - view.rowHeight / 2 + 22"
+      >{{ dishes.get(row.dish)?.says }}</text>
+      <line
+        class="floor"
+        :x1="view.left"
+        :y1="row.ground"
+        :x2="view.width"
+        :y2="row.ground"
+      />
+      <g
+        v-for="wait in row.waits"
+        :key="`${wait.kind}${wait.from}`"
+      >
+        <path
+          class="wait"
+          :d="`M${wait.from} ${row.ground - 2}V${row.ground - 11}H${wait.to}V${row.ground - 2}`"
+        />
+        <text
+          v-if="wait.to - wait.from > 46"
+          class="waits"
+          :x="(wait.from + wait.to) / 2"
+          :y="row.ground - 16"
+        >{{ WAIT_WORDS[wait.kind] ?? wait.kind }}{{ wait.to - wait.from > 120 ? ` until ${timeText(wait.until)}` : '' }}</text>
+      </g>
+      <rect
+        v-for="block in row.blocks"
+        :key="block.step"
+        class="block"
+        :x="block.from"
+        :y="row.ground - 8"
+        :width="Math.max(2, block.to - block.from)"
+        height="8"
+      />
+      <path
+        v-for="(stone, i) in row.stones"
+        :key="i"
+        class="stone"
+        :d="stone.path"
+        :fill="stone.colour"
+        :stroke="stone.colour"
+      />
+      <g v-if="row.arch && row.arch.turnMin !== null && row.arch.right - row.arch.left > 66">
+        <text
+          class="turn"
+          :x="(row.arch.left + row.arch.right) / 2"
+          :y="row.ground - 27"
+        >{{ timeText(row.arch.turnMin) }}</text>
+        <text
+          class="turnword"
+          :x="(row.arch.left + row.arch.right) / 2"
+          :y="row.ground - 13"
+        >{{ [...pours].some(step => step.startsWith(`${row.dish}.`)) ? 'pour' : 'turns' }}</text>
+      </g>
+      <path
+        v-if="row.arch && [...pinned].some(step => step.startsWith(`${row.dish}.`))"
+        class="pin"
+        :d="`M${row.arch.left - 6} ${row.ground}l6 -9l6 9z`"
+      />
+    </g>
+    <line
+      class="base"
+      x1="0"
+      :y1="view.ground"
+      :x2="view.width"
+      :y2="view.ground"
+    />
+    <g
+      v-for="lane in view.lanes"
+      :key="lane.key"
+      :aria-label="lane.name"
+      role="group"
+    >
+      <text
+        class="lane"
+        x="2"
+        :y="lane.y + 18"
+      >{{ lane.name }}</text>
+      <g
+        v-for="span in lane.spans"
+        :key="span.step"
+        class="span"
+        :class="[lane.kind, { chosen: chosen === span.step, mine: dishOf(chosen) === span.dish, whole: span.much === 1 }]"
+        :role="lane.kind === 'hands' ? 'button' : undefined"
+        :tabindex="lane.kind === 'hands' ? 0 : undefined"
+        :aria-label="says(span.step, span.from, span.to)"
+        :data-step="lane.kind === 'hands' ? span.step : undefined"
+        @click="emit('pick', span.step)"
+        @keydown.enter.prevent="emit('pick', span.step)"
+        @keydown.space.prevent="emit('pick', span.step)"
+      >
+        <title>{{ says(span.step, span.from, span.to) }}</title>
+        <rect
+          :x="span.x + 0.5"
+          :y="span.top + 0.5"
+          :width="Math.max(1, span.width - 1)"
+          :height="span.tall - 1"
+        />
+        <rect
+          v-if="lane.kind === 'hands' && isTight(span.step)"
+          class="tight"
+          :x="span.x + 0.5"
+          :y="span.top + span.tall - 6"
+          :width="Math.max(1, span.width - 1)"
+          height="5"
+        />
+        <path
+          v-if="lane.kind === 'hands' && pours.has(span.step)"
+          class="hot"
+          :d="`M${span.x + span.width / 2} ${span.top - 3}l5 6h-10z`"
+        />
+        <text
+          v-if="labels.get(`${lane.key} ${span.step}`)"
+          :x="span.x + span.width / 2"
+          :y="span.top + span.tall / 2 + 5"
+        >{{ labels.get(`${lane.key} ${span.step}`) }}</text>
+      </g>
+    </g>
+    <line
+      v-if="now !== null && now >= view.scale.from && now <= view.scale.to"
+      class="now"
+      :x1="view.scale.x(now)"
+      y1="26"
+      :x2="view.scale.x(now)"
+      :y2="view.height"
+    />
+  </svg>
+</template>
+
+<style scoped>
+.day { display: block; width: 100%; height: auto; touch-action: pan-y; user-select: none; }
+text { fill: var(--ink); font: 500 13px var(--text); }
+.time { text-anchor: middle; font-weight: 650; font-size: 15px; }
+.tick { stroke: var(--line); stroke-width: 1.2; }
+.gap { fill: var(--wall-sunk); }
+.gapname { text-anchor: middle; fill: var(--ink-soft); }
+.meal { stroke: var(--ink); stroke-width: 4; }
+.mealname { text-anchor: end; font-weight: 650; font-size: 14px; }
+.base { stroke: var(--ink); stroke-width: 3.5; }
+.floor { stroke: var(--line); stroke-width: 1; }
+.ground { fill: transparent; }
+.dish { cursor: grab; outline: none; }
+.dish.held { cursor: grabbing; }
+.dish.chosen .ground, .dish:hover .ground { fill: var(--wall-raised); }
+.dish:focus-visible .ground { stroke: var(--accent); stroke-width: 3; }
+.name { font-weight: 650; font-size: 16px; }
+.says { fill: var(--ink-soft); font-size: 14px; }
+.stone { stroke-width: 0.6; }
+.block { fill: var(--ink-soft); }
+.wait { fill: none; stroke: var(--ink-soft); stroke-width: 2; stroke-dasharray: 2.5 4; }
+.waits { text-anchor: middle; fill: var(--ink-soft); paint-order: stroke; stroke: var(--wall); stroke-width: 4px; }
+.turn { text-anchor: middle; font-weight: 650; font-size: 15px; }
+.turnword { text-anchor: middle; fill: var(--ink-soft); }
+.pin { fill: var(--accent); }
+.lane { font-weight: 600; font-size: 15px; }
+.span rect { fill: var(--wall-sunk); stroke: var(--ink); stroke-width: 1.4; }
+.span text { text-anchor: middle; font-weight: 600; pointer-events: none; }
+.span.hands { cursor: pointer; outline: none; }
+.span.hands.whole rect { fill: var(--ink); }
+.span.hands.whole text { fill: var(--wall); }
+.span.mine rect { stroke: var(--accent); stroke-width: 3; }
+.span.chosen rect { stroke: var(--accent); stroke-width: 4; }
+.span:focus-visible rect { stroke: var(--accent); stroke-width: 4; }
+.span rect.tight { fill: url("#tight"); stroke: none; }
+.hatch { stroke: var(--danger-pale); stroke-width: 6; }
+.hot { fill: var(--danger); stroke: var(--wall); stroke-width: 1.2; }
+.now { stroke: var(--accent); stroke-width: 3; stroke-dasharray: 8 5; }
+</style>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Offer, Planned } from '../../../contracts/planner'
+import type { DayTrouble } from '../../../core/schedule/checkDay'
+import { DAY_TROUBLE_WORDS, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
+
+const props = defineProps<{
+  /** The plan, or null while there is none. */
+  planned: Planned | null
+  /** Start and span of each meal, with the last minute at which anybody could begin where that is known. */
+  meals: readonly { readonly name: string, readonly begins: number, readonly spanMin: number, readonly latest: number | null, readonly lateMin: number }[]
+  /** What came of trying the plan. */
+  tries: { readonly tries: number, readonly lateTries: number, readonly pours: number, readonly coldPours: number } | null
+  /** Why it cannot be planned. */
+  troubles: readonly DayTrouble[]
+  /** Names of dishes and meals, by id. */
+  names: ReadonlyMap<string, string>
+  /** A plan is being sought. */
+  seeking: boolean
+  /** Nothing fits, not even with meals moved. */
+  cannot: boolean
+  /** What one more of something would do, once asked. */
+  offers: { readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean } | null
+  /** What waits and is heated again. */
+  waits: readonly string[]
+}>()
+
+const emit = defineEmits<{
+  /** Ask what one more of something would do. */
+  help: []
+  /** Look longer for a better plan. */
+  again: []
+}>()
+
+const late = computed(() => props.meals.filter(meal => meal.lateMin > 0))
+const bound = computed(() => {
+  const plan = props.planned
+  if (!plan) return ''
+  if (plan.proven) return 'There is no better plan of these steps: that is proven.'
+  const gap = Math.max(0, plan.cost - plan.bound)
+  return `No plan can be more than ${spanText(gap)} better than this one.`
+})
+const tried = computed(() => {
+  const said = props.tries
+  if (!said || said.tries === 0) return ''
+  const meals = said.lateTries === 0 ? 'no meal was more than five minutes late' : `a meal was more than five minutes late in ${said.lateTries}`
+  const pours = said.pours === 0 ? '' : said.coldPours === 0 ? ', and no liquid was cold at its pour' : `, and ${said.coldPours} of ${said.pours} pours were cold`
+  return `Tried ${said.tries} times with honest delays, ${meals}${pours}.`
+})
+const better = (offer: Offer): string => {
+  const now = props.offers!.now
+  if (now.lateMin > 0) return offer.lateMin === 0 ? 'everything is on the table in time' : `the delay falls to ${spanText(offer.lateMin)}`
+  return `saves ${spanText(now.spanMin - offer.spanMin)} in the kitchen`
+}
+</script>
+
+<template>
+  <section
+    class="said"
+    aria-live="polite"
+  >
+    <p
+      v-for="trouble in troubles"
+      :key="trouble.code + trouble.about"
+      class="danger"
+    >
+      {{ DAY_TROUBLE_WORDS[trouble.code](names.get(trouble.about) ?? trouble.about) }}
+    </p>
+    <p
+      v-if="cannot"
+      class="danger"
+    >
+      These steps cannot all be done with what is there, however late. The day is kept: take the last change back, or see what would help.
+    </p>
+    <p
+      v-for="meal in late"
+      :key="meal.name"
+      class="danger"
+    >
+      {{ meal.name }} cannot be ready in time: {{ spanText(meal.lateMin) }} later is the least.
+    </p>
+    <p v-if="planned">
+      <template
+        v-for="meal in meals"
+        :key="meal.name"
+      >
+        For {{ meal.name }} you begin at <strong>{{ timeText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${timeText(meal.latest)}` : '' }}.
+      </template>
+      {{ waits.join(' ') }}
+    </p>
+    <p
+      v-if="planned"
+      class="soft"
+    >
+      {{ tried }} {{ seeking ? 'A better plan is being sought.' : bound }}
+    </p>
+    <p class="row">
+      <button
+        v-if="planned && !planned.proven && !seeking"
+        type="button"
+        class="stone-button"
+        @click="emit('again')"
+      >
+        Look longer
+      </button>
+      <button
+        v-if="planned || cannot"
+        type="button"
+        class="stone-button"
+        @click="emit('help')"
+      >
+        What would help?
+      </button>
+    </p>
+    <ul v-if="offers">
+      <li
+        v-for="offer in offers.offers"
+        :key="offer.kind"
+      >
+        {{ OFFER_WORDS[offer.kind] }}: {{ better(offer) }}.
+      </li>
+      <li v-if="offers.done && offers.offers.length === 0">
+        One more of anything that is here would help nothing: the steps themselves take this long.
+      </li>
+      <li
+        v-if="!offers.done"
+        class="soft"
+      >
+        Trying…
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.said { display: grid; gap: 6px; max-width: 70em; }
+.row { display: flex; gap: 10px; }
+ul { margin: 0; padding-left: 1.2em; }
+</style>

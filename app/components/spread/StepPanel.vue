@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { timeText } from '../../../words/spread'
+import TimeField from './TimeField.vue'
+
+const props = defineProps<{
+  /** The step, `dish.activity`. */
+  step: string
+  /** Its name. */
+  name: string
+  /** Name of its dish. */
+  dish: string
+  /** Planned start, minutes from the eve. */
+  from: number
+  /** Planned end, minutes from the eve. */
+  to: number
+  /** Minutes to spare, where known. */
+  slack: number | null
+  /** Shortest, likely and longest minutes. */
+  spans: readonly [number, number, number]
+  /** Held at its start. */
+  pinned: boolean
+  /** Spans it is kept out of. */
+  forbidden: readonly { readonly from: number, readonly to: number }[]
+  /** True once it is begun. */
+  begun: boolean
+}>()
+
+const emit = defineEmits<{
+  /** Hold it at a minute, or let it go. */
+  pin: [at: number | null]
+  /** Keep it out of a span; null forgets all of them. */
+  forbid: [span: { from: number, to: number } | null]
+}>()
+
+const day = computed(() => Math.floor(props.from / 1440) * 1440)
+const sentence = computed(() => {
+  const [shortest, likely, longest] = props.spans
+  const spare = props.slack === null ? '' : props.slack < 0 ? ' It is late as things stand.' : props.slack < 5 ? ` Tight: ${props.slack} min to spare.` : ` ${props.slack} min to spare.`
+  return `${shortest === longest ? `${likely} min` : `likely ${likely} min, ${shortest} to ${longest}`}.${spare}`
+})
+</script>
+
+<template>
+  <section
+    class="step"
+    aria-label="The step that is looked at"
+  >
+    <div>
+      <h3>{{ name }}, {{ dish }}</h3>
+      <p>{{ timeText(from) }}–{{ timeText(to) }}: {{ sentence }}</p>
+    </div>
+    <template v-if="!begun">
+      <TimeField
+        :asks="pinned ? 'Held at' : 'Hold at'"
+        :value="from - day"
+        @set="value => emit('pin', day + value)"
+      />
+      <button
+        v-if="pinned"
+        type="button"
+        class="stone-button"
+        @click="emit('pin', null)"
+      >
+        Let it go
+      </button>
+      <button
+        v-else
+        type="button"
+        class="stone-button"
+        @click="emit('pin', from)"
+      >
+        Hold it here
+      </button>
+      <button
+        v-if="forbidden.length === 0"
+        type="button"
+        class="stone-button"
+        @click="emit('forbid', { from, to })"
+      >
+        Not at this time
+      </button>
+      <button
+        v-else
+        type="button"
+        class="stone-button"
+        @click="emit('forbid', null)"
+      >
+        Any time again
+      </button>
+      <p
+        v-if="forbidden.length > 0"
+        class="soft"
+      >
+        Kept out of {{ forbidden.map(span => `${timeText(span.from)}–${timeText(span.to)}`).join(', ') }}.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.step { display: flex; flex-wrap: wrap; gap: 10px 16px; align-items: end; border-top: 3px solid var(--accent); padding-top: 10px; }
+.step > div:first-child { flex: 1 1 320px; }
+</style>

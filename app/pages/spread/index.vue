@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import { SpreadListSchema, SpreadSchema, type Spread, type SpreadLine } from '../../../contracts/spread'
+import HousePage from '../../components/HousePage.vue'
+import { ask } from '../../composables/api'
+import { hearthNow } from '../../composables/hearthClock'
+import { eveMs } from '../../composables/spreadDay'
+import { useHouse } from '../../stores/house'
+import { vesselsOfKitchen } from '../../../core/schedule/putOnDay'
+
+const house = useHouse()
+const router = useRouter()
+const days = shallowRef<readonly SpreadLine[] | null>(null)
+const trouble = ref('')
+const date = ref(isoDate(hearthNow() + 86_400_000))
+const name = ref('')
+void house.load()
+void ask('GET', '/spreads', SpreadListSchema).then((list) => {
+  days.value = list.spreads
+}).catch((error: unknown) => {
+  trouble.value = error instanceof Error ? error.message : String(error)
+})
+
+function isoDate(ms: number): string {
+  const day = new Date(ms)
+  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`
+}
+const dayText = (eve: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(eveMs(eve) + 36 * 3_600_000)
+async function begin(): Promise<void> {
+  if (!house.kitchen || !/^\d{4}-\d{2}-\d{2}$/.test(date.value)) return
+  const id = `day-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`
+  const spread: Spread = {
+    id, revision: 0, name: name.value.trim() || dayText(isoDate(eveMs(date.value) - 12 * 3_600_000)), eve: isoDate(eveMs(date.value) - 12 * 3_600_000),
+    meals: [{ id: 'm1', name: 'Dinner', at: 1440 + 19 * 60 }], dishes: [], hands: [{ id: 'h1', name: 'You', roasts: true, away: [] }], nights: { from: 1350, to: 390 },
+    ...vesselsOfKitchen(house.kitchen), washMin: 5, wishes: [], shared: [], promises: [], plan: null, doings: [],
+  }
+  try {
+    await ask('PUT', `/spreads/${id}`, SpreadSchema, spread)
+    await router.push(`/spread/${id}`)
+  }
+  catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <HousePage :trouble="trouble || house.trouble">
+    <div class="days">
+      <h1>Spread</h1>
+      <p class="soft">
+        A day of several dishes, planned backwards from the meal: who does what, on which fire, in which pan, and when.
+      </p>
+      <form
+        class="new slab"
+        @submit.prevent="begin"
+      >
+        <label><span>The day of the meal</span><input
+          v-model="date"
+          type="date"
+          required
+        ></label>
+        <label class="grow"><span>What it is called</span><input
+          v-model="name"
+          maxlength="60"
+          placeholder="Lamp evening, aunt’s visit, Sunday"
+        ></label>
+        <button
+          type="submit"
+          class="stone-button first"
+        >
+          Plan a day
+        </button>
+      </form>
+      <ul v-if="days && days.length > 0">
+        <li
+          v-for="line in days"
+          :key="line.id"
+        >
+          <NuxtLink :to="`/spread/${line.id}`">
+            <strong>{{ line.name }}</strong>
+            <span>{{ dayText(line.eve) }}</span>
+            <span class="soft">{{ line.dishes }} {{ line.dishes === 1 ? 'dish' : 'dishes' }}</span>
+          </NuxtLink>
+        </li>
+      </ul>
+    </div>
+  </HousePage>
+</template>
+
+<style scoped>
+.days { display: grid; gap: 14px; padding-top: 14px; }
+.new { display: flex; flex-wrap: wrap; gap: 10px 18px; align-items: end; margin: 8px 0; }
+.new label { display: grid; }
+.new span { font-weight: 600; }
+.new .grow { flex: 1 1 260px; }
+.new input { width: 100%; }
+ul { list-style: none; margin: 0; padding: 0; }
+li a { display: grid; grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) auto; gap: 4px 20px; align-items: center; min-height: 64px; border-top: 2px solid var(--line); text-decoration: none; font-size: 1.125rem; }
+li a:hover strong { color: var(--accent); }
+@media (max-width: 700px) { li a { grid-template-columns: minmax(0, 1fr); padding: 8px 0; } }
+</style>

@@ -1,0 +1,125 @@
+import { firstBelief } from '../belief/firstBelief'
+import type { Evidence } from '../belief/evidence'
+import { labToHex } from '../colour/labToHex'
+import { volumesOf } from '../comes/volumes'
+import type { Ingredient } from '../composition/ingredient'
+import type { Dish, DishCard } from '../dish/dish'
+import { stageDish } from '../dish/stageDish'
+import { CoreError } from '../error'
+import type { Forecast } from '../forecast/forecast'
+import type { CookPlan } from '../live/plan'
+import { planCook, type ChosenFire, type ChosenPan } from '../live/planCook'
+import { finishedShare } from '../proportions/finishedShare'
+import { capacityMl } from '../vessel/capacityMl'
+import { BUBBLING, ROOM_TO_STIR } from '../vessel/panFit'
+import type { Serving, VesselKind } from './day'
+import { dishSteps } from './dishSteps'
+import type { SpreadDish } from './spread'
+import { stageSpans } from './stageSpans'
+
+/** A pan of this volume or more counts as a large one, ml. */
+export const LARGE_PAN_ML = 3000
+/** Colours along an arch. */
+const SHADES = 22
+const AIR_C = 27
+const SEED = 20261126
+
+/** What of the kitchen a day needs. */
+export interface DayKitchen {
+  readonly pans: readonly (ChosenPan & { readonly kind: 'pan' | 'pot' })[]
+  readonly fires: readonly ChosenFire[]
+  readonly measures: readonly { readonly id: string, readonly name: string, readonly kind: string, readonly volumeMl: number }[]
+  readonly settings: readonly { readonly altitudeM?: number | undefined }[]
+}
+
+/** A dish that is to stand on a day. */
+export interface Wanted { readonly id: string, readonly card: DishCard, readonly baseG: number, readonly meal: string, readonly serve: Serving }
+
+/**
+ * The cook of a dish on a day, for its forecast: in the smallest pan that holds it, on the household's first fire.
+ *
+ * @param wanted the dish and its amount
+ * @param kitchen what the household has
+ * @param ingredients the table
+ * @param evidence what was learned
+ * @throws CoreError `cannot-work` where there is no pan, pot, fire or cup
+ */
+export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: readonly Ingredient[], evidence: readonly Evidence[]): { readonly plan: CookPlan, readonly large: boolean } {
+  const dish = stageDish(wanted.card)
+  const row = rowsOf(ingredients)
+  const pan = panFor(volumesOf(dish, wanted.baseG, row).greatestMl, kitchen.pans.filter(one => one.kind === 'pan'))
+  const pot = kitchen.pans.find(one => one.kind === 'pot') ?? pan
+  const cup = kitchen.measures.find(one => one.kind === 'cup')
+  const [fire, other] = kitchen.fires
+  if (!pan || !pot || !fire || !cup) throw new CoreError('cannot-work', 'cookOnDay.kitchen', { missing: !pan ? 'pan' : !fire ? 'fire' : 'cup' })
+  const onMain = new Set(['pan', 'pressure-pan'])
+  const finished = finishedShare(wanted.card, row).perBase
+  const plan = planCook(`day-${wanted.id}`, {
+    dish, baseG: wanted.baseG, ingredients, cup,
+    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : pot])),
+    fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMain.has(vessel.id) ? fire : other ?? fire])),
+    flames: {}, people: Math.min(500, Math.max(0.5, Math.round(wanted.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
+    seed: SEED, airC: AIR_C, altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
+  }, 0)
+  return { plan, large: capacityMl(pan) >= LARGE_PAN_ML }
+}
+
+/**
+ * A dish on a day: its steps from its stages and the windows of its forecast, and the colours of its arch.
+ *
+ * @param wanted the dish and its amount
+ * @param cook from `cookOnDay`
+ * @param forecast of that cook before it is begun
+ */
+export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 'dish'>, readonly large: boolean }, forecast: Forecast): SpreadDish {
+  const { dish } = cook.plan
+  const { activities, lags, holds, hotPour, sink, ready } = dishSteps(dish, stageSpans(dish, forecast), { ...wanted, large: cook.large })
+  const points = forecast.points
+  const colours = points.length === 0 ? [] : Array.from({ length: SHADES }, (_, i) => labToHex(points[Math.round(i / (SHADES - 1) * (points.length - 1))]!.colour))
+  return { ...wanted, steps: { activities, lags, holds, sink, ready, ...(hotPour ? { hotPour } : {}) }, colours, turn: turnOf(dish, activities.map(one => one.id)) }
+}
+
+function turnOf(dish: Dish, steps: readonly string[]): string | null {
+  const { stage } = dish.keystone
+  return steps.includes(stage) ? stage : null
+}
+
+/** The smallest pan that holds a content with room to stir, or the largest. */
+function panFor(greatestMl: number, pans: DayKitchen['pans']): DayKitchen['pans'][number] | undefined {
+  const sorted = [...pans].sort((a, b) => capacityMl(a) - capacityMl(b))
+  return sorted.find(pan => greatestMl * BUBBLING <= capacityMl(pan) * ROOM_TO_STIR) ?? sorted.at(-1)
+}
+
+function rowsOf(ingredients: readonly Ingredient[]): (id: string) => Ingredient {
+  const rows = new Map(ingredients.map(row => [row.id, row]))
+  return (id) => {
+    const row = rows.get(id)
+    if (!row) throw new CoreError('unknown-name', 'cookOnDay.ingredients', { missing: id })
+    return row
+  }
+}
+
+/**
+ * Fires and vessels of a day as the household has them; a pressure pan and a grinder are taken to be there.
+ *
+ * @param kitchen what the household has
+ */
+export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires'>): { fires: { id: string, name: string }[], vessels: { id: string, name: string, kind: VesselKind, litres?: number }[] } {
+  const litres = (pan: DayKitchen['pans'][number]): number => Math.round(capacityMl(pan) / 100) / 10
+  return {
+    fires: kitchen.fires.map(({ id, name }) => ({ id, name })),
+    vessels: [
+      ...kitchen.pans.map(pan => ({ id: pan.id, name: pan.name, kind: pan.kind === 'pot' ? 'pot' as const : capacityMl(pan) >= LARGE_PAN_ML ? 'heavyL' as const : 'heavy' as const, litres: litres(pan) })),
+      { id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }, { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
+    ],
+  }
+}
+
+/**
+ * How a dish is usually served: slabs and balls at room temperature, the others warm.
+ *
+ * @param card the dish
+ */
+export function usualServing(card: Pick<DishCard, 'choices'>): Serving {
+  return card.choices.form === 'soft' ? 'warm' : 'room'
+}

@@ -1,0 +1,49 @@
+import { INGREDIENTS } from '../book/ingredients'
+import { STARTER_DISHES } from '../book/dishes'
+import type { Kitchen } from '../contracts/kitchen'
+import type { Spread } from '../contracts/spread'
+import type { Evidence } from '../core/belief/evidence'
+import { forecastCook } from '../core/forecast/forecastCook'
+import { cookOnDay, dishOnDay, vesselsOfKitchen } from '../core/schedule/putOnDay'
+import type { Serving } from '../core/schedule/day'
+
+/** Runs of each dish's forecast. */
+const MEMBERS = 120
+/** Dishes of an invented evening of lamps: id in the book, base, meal, serving. */
+const DISHES: readonly (readonly [dish: string, baseG: number, meal: string, serve: Serving])[] = [
+  ['marble-gram-balls', 260, 'm2', 'room'],
+  ['one-thread-gram', 240, 'm2', 'room'],
+  ['winter-market-carrot', 900, 'm2', 'warm'],
+  ['long-spoon-mung', 200, 'm1', 'hot'],
+  ['sweet-water-semolina', 180, 'm2', 'hot'],
+]
+
+/**
+ * The demo house's next large day: five dishes, two meals, two pairs of hands.
+ *
+ * @param kitchen of the house
+ * @param evidence what its batches have taught
+ * @param eve calendar date of the eve, ISO 8601
+ */
+export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve: string): Spread {
+  return {
+    id: 'lamp-evening', revision: 0, name: 'Lamp evening', eve,
+    meals: [{ id: 'm1', name: 'Lunch', at: 1440 + 13 * 60 }, { id: 'm2', name: 'Lamps', at: 1440 + 19 * 60 }],
+    dishes: DISHES.map(([dish, baseG, meal, serve], i) => {
+      const card = STARTER_DISHES.find(one => one.id === dish)!
+      const wanted = { id: `d${i + 1}`, card, baseG, meal, serve }
+      const cook = cookOnDay(wanted, kitchen, INGREDIENTS, evidence)
+      return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, MEMBERS))
+    }),
+    hands: [
+      { id: 'h1', name: 'Your hands', roasts: true, away: [{ from: 1440 + 14 * 60, to: 1440 + 15 * 60, why: 'market' }] },
+      { id: 'h2', name: 'Ilan’s hands', roasts: false, away: [{ from: 1440 + 8 * 60, to: 1440 + 16 * 60, why: 'at work' }] },
+    ],
+    nights: { from: 22 * 60 + 30, to: 6 * 60 + 30 }, ...vesselsOfKitchen(kitchen), washMin: 5, wishes: [], shared: [],
+    promises: [
+      { id: 'p1', whom: 'Aunt Meru', dish: 'd1', what: '12 balls', at: 1440 + 18 * 60, given: false },
+      { id: 'p2', whom: 'Next door', dish: 'd2', what: 'a plate of squares', at: 1440 + 18 * 60 + 30, given: false },
+    ],
+    plan: null, doings: [],
+  }
+}

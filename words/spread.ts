@@ -1,0 +1,61 @@
+import type { OfferKind } from '../contracts/planner'
+import type { DayTroubleCode } from '../core/schedule/checkDay'
+import type { Serving, VesselKind } from '../core/schedule/day'
+import { BESIDE_WORDS, stageName } from './stages'
+
+/** Steps of the day that are no stages of a dish. */
+const STEPS: Readonly<Record<string, string>> = {
+  'wash': 'wash, soak', 'open': 'open', 'cut': 'cut', 'chill': 'into the cold', 'reheat': 'heat again', 'grate-2': 'grate second lot', 'nuts': 'nuts',
+}
+
+/** Short name of a step. */
+export function stepName(id: string): string {
+  return STEPS[id] ?? BESIDE_WORDS[id] ?? stageName({ id, does: 'cook-down' })
+}
+
+/** How a dish is served. */
+export const SERVING_WORDS: Readonly<Record<Serving, string>> = { hot: 'hot', warm: 'warm', room: 'at room warmth', cold: 'cold' }
+
+/** Kinds of vessels. */
+export const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
+  heavy: 'heavy pan', heavyL: 'large heavy pan', pot: 'pot', ppan: 'pressure pan', grinder: 'grinder', tray: 'tray', cold: 'cold room',
+}
+
+/** What a wait is for. */
+export const WAIT_WORDS: Readonly<Record<string, string>> = {
+  'soak': 'soaks', 'drain': 'soaks, drains', 'wash-dry': 'dries', 'cool-whole': 'cools', 'cool': 'cools', 'set': 'sets', 'milk': 'cools', 'rest': 'rests',
+}
+
+/** Why a day cannot be planned: what happened, what is safe, what to do. */
+export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) => string>> = {
+  'meal-in-past': about => `The time of ${about} has passed already. The day is kept; give it a later time.`,
+  'no-hands': () => 'Nobody is there to cook. The day is kept; add somebody under Hands.',
+  'no-fire': () => 'There is no fire. The day is kept; add one under Kitchen of the day.',
+  'no-vessel': about => `A dish needs a ${VESSEL_WORDS[about as VesselKind] ?? about}, and there is none. The day is kept; add or borrow one under Kitchen of the day, or take the dish off.`,
+  'step-length': about => `The step ${about} lasts no minute or more than a day and a half. The day is kept; change the amount of its dish.`,
+  'circular-waits': () => 'Some steps wait for one another in a circle. The day is kept; take the last change back.',
+  'unknown-step': about => `The step ${about} is not there any more. The day is kept; take what was wished for it off.`,
+  'unknown-meal': about => `${about} belongs to no meal. The day is kept; give it one.`,
+  'nobody-may': about => `Nobody may do ${about}. The day is kept; let somebody stand at the fire under Hands.`,
+  'too-many': about => `${about} dishes are more than one day bears; sixty are planned at most. The day is kept; take some off.`,
+  'nothing-to-cook': () => 'Nothing is on this day yet. Put a dish on it.',
+}
+
+/** What one more of something does for the day. */
+export const OFFER_WORDS: Readonly<Record<OfferKind, string>> = {
+  fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder',
+  sooner: 'Beginning ten hours sooner, such as soaking tonight',
+}
+
+/** Minutes as hours and minutes, such as `1 h 05`. */
+export function spanText(minutes: number): string {
+  const whole = Math.round(minutes)
+  if (whole < 60) return `${whole} min`
+  return whole % 60 === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+}
+
+/** Minute of a day as a clock time, `19:05`. */
+export function timeText(minute: number): string {
+  const day = ((Math.round(minute) % 1440) + 1440) % 1440
+  return `${String(Math.floor(day / 60)).padStart(2, '0')}:${String(day % 60).padStart(2, '0')}`
+}
