@@ -44,6 +44,6 @@ export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve
       { id: 'p1', whom: 'Aunt Meru', dish: 'd1', what: '12 balls', at: 1440 + 18 * 60, given: false },
       { id: 'p2', whom: 'Next door', dish: 'd2', what: 'a plate of squares', at: 1440 + 18 * 60 + 30, given: false },
     ],
-    plan: null, doings: [],
+    plan: null, doings: [], cooks: [],
   }
 }

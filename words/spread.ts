@@ -47,6 +47,13 @@ export const OFFER_WORDS: Readonly<Record<OfferKind, string>> = {
   sooner: 'Beginning ten hours sooner, such as soaking tonight',
 }
 
+/** What a repair could not save. */
+export const BROKEN_WORDS: Readonly<Record<'late' | 'waits-long' | 'cold-pour', (about: string, minutes: string) => string>> = {
+  'late': (about, minutes) => `${about} will be ${minutes} late as things stand. Nothing else was moved more than it must be.`,
+  'waits-long': (about, minutes) => `${about} waits ${minutes} longer than it bears between two steps: take it off the flame meanwhile.`,
+  'cold-pour': (about, minutes) => `The liquid for ${about} stands ${minutes} too long: heat it again before the pour.`,
+}
+
 /** Minutes as hours and minutes, such as `1 h 05`. */
 export function spanText(minutes: number): string {
   const whole = Math.round(minutes)

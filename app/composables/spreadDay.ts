@@ -64,13 +64,13 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
   const history = useManualRefHistory(spread, { capacity: 200 })
   const saving = useSaving(id, spread, trouble, () => history.clear())
   const planning = usePlanning(spread, () => saving.soon())
-  /** Changes the day: one step to be undone. The plan follows. */
-  function change(next: (now: Spread) => Spread, moving = false): void {
+  /** Changes the day: one step to be undone, unless it is still moved. The plan follows, unless it is to be kept. */
+  function change(next: (now: Spread) => Spread, how: 'planned' | 'moving' | 'kept' = 'planned'): void {
     if (!spread.value) return
     spread.value = next(spread.value)
-    if (!moving) history.commit()
+    if (how !== 'moving') history.commit()
     saving.soon()
-    planning.soon(moving)
+    if (how !== 'kept') planning.soon(how === 'moving')
   }
   async function load(): Promise<void> {
     await saving.load()
@@ -99,6 +99,8 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
       saving.soon()
       planning.soon(false)
     },
+    /** Waits until the hearth has the day as it stands. */
+    saved: () => saving.now(),
     /** Plans once more, longer. */
     again: () => planning.soon(false),
     offers: planning.offers,
@@ -253,6 +255,7 @@ function useSaving(id: string, spread: Ref<Spread | null>, trouble: Ref<string>,
         trouble.value = error instanceof Error ? error.message : String(error)
       }
     },
+    now: () => save(),
     soon(): void {
       dirty = true
       if (spread.value) localStorage.setItem(KEPT(id), JSON.stringify(spread.value))

@@ -1,5 +1,5 @@
 import type { Day, Starts } from '../../core/schedule/day'
-import { lanesOf, stepsOf, type LaneSpan } from '../../core/schedule/lanesOf'
+import { lanesOf, stepsOf, type Lanes, type LaneSpan } from '../../core/schedule/lanesOf'
 import { arcadeOf, type ArcadeRow } from './arcade'
 import { dayScale, type DayScale } from './dayScale'
 
@@ -48,14 +48,14 @@ const RIGHT = 26
  * @param width drawing units
  * @param left room for names
  * @param rowHeight of a dish
+ * @param laid lanes, where they are not those of the starts
  */
-export function dayView(day: Day, starts: Starts, late: Readonly<Record<string, number>>, looks: Parameters<typeof arcadeOf>[3], names: LaneNames, width: number, left: number, rowHeight: number): DayView {
+export function dayView(day: Day, starts: Starts, late: Readonly<Record<string, number>>, looks: Parameters<typeof arcadeOf>[3], names: LaneNames, width: number, left: number, rowHeight: number, laid: Lanes = lanesOf(day, starts)): DayView {
   const steps = stepsOf(day, starts)
   const meals = day.meals.filter(meal => day.dishes.some(dish => dish.meal === meal.id)).map(meal => ({ id: meal.id, at: meal.at + (late[meal.id] ?? 0) }))
   const scale = dayScale([...steps, ...meals.map(meal => ({ from: meal.at, to: meal.at }))], left, width - RIGHT)
   const rows = arcadeOf(day, starts, scale, looks, rowHeight, CLOCK)
   const ground = CLOCK + rows.length * rowHeight + BELOW
-  const laid = lanesOf(day, starts)
   const all = [
     ...laid.hands.map((spans, i) => ({ key: `hands-${i}`, name: names.hands[i] ?? '', kind: 'hands' as const, spans })),
     ...laid.fires.map((spans, i) => ({ key: `fire-${i}`, name: names.fires[i] ?? '', kind: 'fire' as const, spans })),

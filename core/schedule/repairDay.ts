@@ -31,9 +31,10 @@ interface Arc { readonly from: string, readonly to: string, readonly least: numb
  * @param starts the plan
  * @param doings what is begun and done, minutes
  * @param now minute
+ * @param own the day with the durations as they are now, where those of the plan had room in them
  */
-export function repairDay(planned: Day, starts: Starts, doings: readonly Doing[], now: number): Repaired {
-  const day = underWay(planned, doings, now)
+export function repairDay(planned: Day, starts: Starts, doings: readonly Doing[], now: number, own: Day = planned): Repaired {
+  const day = underWay(own, doings, now)
   const begun = new Map(doings.flatMap(one => (one.begun === null ? [] : [[one.step, one.begun] as const])))
   const answer = (after: Record<string, number>, dispatched: boolean): Repaired => {
     const broken = brokenBy(day, after, begun)
@@ -133,8 +134,13 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
   return arcs
 }
 
-/** Last step of the hold that begins with a step. */
-function lastOf(day: Day, first: string): string {
+/**
+ * Last step of the hold that begins with a step.
+ *
+ * @param day with the dish
+ * @param first step, `dish.activity`
+ */
+export function lastOf(day: Day, first: string): string {
   const [id, activity] = first.split('.') as [string, string]
   const dish = day.dishes.find(one => one.id === id)!
   return `${id}.${dish.holds.find(hold => hold.first === activity)?.last ?? activity}`

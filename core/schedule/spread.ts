@@ -42,7 +42,7 @@ export interface SpreadPlan {
 }
 
 /** What is going on or done of a step; minutes. */
-export interface Doing { readonly step: string, readonly begun: number | null, readonly ended: number | null, readonly cook?: string | null | undefined }
+export interface Doing { readonly step: string, readonly begun: number | null, readonly ended: number | null }
 
 /** A day of cooking as a household keeps it; minutes from 00:00 of the eve. */
 export interface Spread {
@@ -65,4 +65,6 @@ export interface Spread {
   readonly promises: readonly { readonly id: string, readonly whom: string, readonly dish: string | null, readonly what: string, readonly at: number, readonly given: boolean }[]
   readonly plan: SpreadPlan | null
   readonly doings: readonly Doing[]
+  /** Cooks that were taken to the fire, by dish. */
+  readonly cooks: readonly { readonly dish: string, readonly cook: string }[]
 }

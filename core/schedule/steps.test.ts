@@ -78,7 +78,7 @@ describe('a dish on a household\'s day', () => {
     const two: Spread = {
       id: 's', revision: 0, name: 'Two', eve: '2026-11-26', meals: [{ id: 'm1', name: 'Dinner', at: 2580 }], dishes: [dish, { ...dish, id: 'd2' }],
       hands: [{ id: 'h1', name: 'You', roasts: true, away: [] }, { id: 'h2', name: 'Helper', roasts: false, away: [{ from: 2000, to: 2100, why: 'out' }] }], nights: { from: 1350, to: 390 },
-      ...vesselsOfKitchen(kitchen), washMin: 5, wishes: [], shared: [{ step: 'nuts', from: 'd1', for: 'd2' }], promises: [], plan: null, doings: [],
+      ...vesselsOfKitchen(kitchen), washMin: 5, wishes: [], shared: [{ step: 'nuts', from: 'd1', for: 'd2' }], promises: [], plan: null, doings: [], cooks: [],
     }
     const day = dayOf(two, 1000)
     expect(day.dishes[1]!.activities.some(activity => activity.id === 'nuts')).toBe(false)

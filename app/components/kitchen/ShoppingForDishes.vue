@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { gramsText } from '../../composables/format'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { DishCard } from '../../../core/dish/dish'
 import { preparedWeight } from '../../../core/preparing/preparedWeight'
 import { addNeeds, shopping } from '../../../core/store/shopping'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import ShoppingTable from './ShoppingTable.vue'
 
 const props = defineProps<{
   /** Dishes of the book. */
@@ -30,7 +30,6 @@ const list = computed(() => shopping(addNeeds(chosen.value.flatMap(({ dish, time
   const massG = Math.min(50_000, one.perBase * dish.usual.baseG * times)
   return { ingredient: row.id, massG: preparedWeight(massG, row.yields, one.id === dish.base ? dish.choices.preparation : 'as-bought').asBoughtG, dishes: [dish.name] }
 }))), props.store, rowOf, props.today))
-const counted = (sizes: readonly number[]): string => [...new Set(sizes)].map(size => `${sizes.filter(one => one === size).length} × ${gramsText(size)}`).join(' + ')
 function add(id: string): void {
   wanted.value = wanted.value.some(one => one.id === id) ? wanted.value : [...wanted.value, { id, times: 1 }]
 }
@@ -71,36 +70,15 @@ function more(id: string, step: number): void {
         </button>
       </li>
     </ul>
-    <table v-if="list.length > 0">
-      <thead><tr><th>Buy</th><th>what</th><th>needed</th><th>in the house</th><th>for</th></tr></thead>
-      <tbody>
-        <tr
-          v-for="line in list"
-          :key="line.ingredient"
-        >
-          <td :class="{ need: line.packagesG.length > 0 }">
-            {{ line.packagesG.length > 0 ? counted(line.packagesG) : 'enough' }}
-          </td>
-          <th scope="row">
-            {{ rowOf(line.ingredient).name }}
-          </th>
-          <td>{{ gramsText(line.neededG) }}</td>
-          <td>{{ line.inHouseG > 0 ? gramsText(line.inHouseG) : '–' }}</td>
-          <td class="soft small">
-            {{ line.dishes.join(', ') }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <ShoppingTable
+      v-if="list.length > 0"
+      :list="list"
+      :name-of="id => rowOf(id).name"
+    />
   </section>
 </template>
 
 <style scoped>
 .pick { max-width: 320px; margin: 6px 0; }
 ul { list-style: none; padding: 0; margin: 4px 0; }
-table { border-collapse: collapse; width: 100%; margin: 8px 0; }
-th, td { text-align: left; font-weight: 400; border-top: 2px solid var(--line); padding: 4px 14px 4px 0; }
-thead th { border: 0; color: var(--ink-soft); font-size: 0.9375rem; }
-.need { font-weight: 650; }
-@media (max-width: 700px) { table { display: block; overflow-x: auto; } }
 </style>

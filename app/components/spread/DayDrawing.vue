@@ -302,7 +302,7 @@ function key(event: KeyboardEvent, dish: string): void {
         <path
           v-if="lane.kind === 'hands' && pours.has(span.step)"
           class="hot"
-          :d="`M${span.x + span.width / 2} ${span.top - 3}l5 6h-10z`"
+          :d="`M${span.x + span.width / 2} ${span.top + 7}l-7 -10h14z`"
         />
         <text
           v-if="labels.get(`${lane.key} ${span.step}`)"
@@ -351,7 +351,7 @@ text { fill: var(--ink); font: 500 13px var(--text); }
 .span rect { fill: var(--wall-sunk); stroke: var(--ink); stroke-width: 1.4; }
 .span text { text-anchor: middle; font-weight: 600; pointer-events: none; }
 .span.hands { cursor: pointer; outline: none; }
-.span.hands.whole rect { fill: var(--ink); }
+.span.hands.whole rect { fill: var(--ink); stroke: var(--wall); }
 .span.hands.whole text { fill: var(--wall); }
 .span.mine rect { stroke: var(--accent); stroke-width: 3; }
 .span.chosen rect { stroke: var(--accent); stroke-width: 4; }

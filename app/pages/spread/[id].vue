@@ -7,13 +7,21 @@ import DayDishes from '../../components/spread/DayDishes.vue'
 import DayDrawing from '../../components/spread/DayDrawing.vue'
 import DayHands from '../../components/spread/DayHands.vue'
 import DayKitchen from '../../components/spread/DayKitchen.vue'
+import DayPromises from '../../components/spread/DayPromises.vue'
+import ShoppingTable from '../../components/kitchen/ShoppingTable.vue'
+import DayNow from '../../components/spread/DayNow.vue'
 import DaySaid from '../../components/spread/DaySaid.vue'
 import StepPanel from '../../components/spread/StepPanel.vue'
 import HousePage from '../../components/HousePage.vue'
-import { dayView } from '../../drawings/dayView'
+import { rowHeightFor, viewOfSpread } from '../../drawings/spreadView'
 import { gramsText } from '../../composables/format'
-import { useHearthTime } from '../../composables/hearthClock'
-import { eveMs, minuteOf, useSpreadDay } from '../../composables/spreadDay'
+import { hearthNow, useHearthTime } from '../../composables/hearthClock'
+import { eveMs, useSpreadDay } from '../../composables/spreadDay'
+import { dayShopping } from '../../composables/dayShopping'
+import { giveFile } from '../../composables/dishFiles'
+import { newId } from '../../composables/outbox'
+import { useSpreadToday } from '../../composables/spreadToday'
+import { useCooks } from '../../stores/cooks'
 import { useHouse } from '../../stores/house'
 import type { DishCard } from '../../../core/dish/dish'
 import type { Serving } from '../../../core/schedule/day'
@@ -21,6 +29,8 @@ import { lanesOf, stepsOf } from '../../../core/schedule/lanesOf'
 import { paddedDay, paddingOf } from '../../../core/schedule/paddedDay'
 import { planCost } from '../../../core/schedule/planCost'
 import { slackOf } from '../../../core/schedule/slackOf'
+import { cookOnDay } from '../../../core/schedule/putOnDay'
+import { withCorrections } from '../../../core/composition/corrections'
 import { SERVING_WORDS, spanText, stepName, timeText } from '../../../words/spread'
 
 const route = useRoute()
@@ -31,8 +41,9 @@ const { spread, planned, tries, latest, troubles, seeking, cannot, day, trouble,
 void house.load().then(() => state.load())
 const now = useHearthTime(10_000)
 const chosen = ref<string | null>(null)
-const tab = ref<'dishes' | 'hands' | 'kitchen' | null>(null)
+const tab = ref<'dishes' | 'hands' | 'kitchen' | 'promises' | 'buy' | null>(null)
 const busy = ref(false)
+const TABS = [{ id: 'dishes', name: 'Dishes' }, { id: 'hands', name: 'Hands' }, { id: 'kitchen', name: 'Kitchen' }, { id: 'promises', name: 'Promised' }, { id: 'buy', name: 'To buy' }] as const
 const stage = ref<HTMLElement | null>(null)
 const { width } = useElementSize(stage)
 
@@ -42,16 +53,24 @@ const fitting = computed(() => {
   const plan = planned.value
   return plan && day.value && day.value.dishes.every(dish => dish.activities.every(activity => plan.starts[`${dish.id}.${activity.id}`] !== undefined)) ? plan : null
 })
+const cooks = useCooks()
+const going = computed(() => {
+  const plan = fitting.value
+  if (!plan || !padded.value || !day.value) return null
+  const moved = <T extends { readonly id: string, readonly at: number }>(meals: readonly T[]): T[] => meals.map(meal => ({ ...meal, at: meal.at + (plan.late[meal.id] ?? 0) }))
+  return { planned: { ...padded.value, meals: moved(padded.value.meals) }, own: { ...day.value, meals: moved(day.value.meals) }, starts: plan.starts }
+})
+const { today, nowMin } = useSpreadToday(spread, going, now, cooks)
+const cookOf = computed(() => new Map((spread.value?.cooks ?? []).map(one => [one.dish, one.cook] as const)))
 const view = computed(() => {
   const plan = fitting.value
   if (!plan || !padded.value || !spread.value) return null
-  const wide = Math.max(640, Math.round(width.value || 1224))
-  const rows = spread.value.dishes.length
-  return dayView(padded.value, plan.starts, plan.late, new Map(spread.value.dishes.map(dish => [dish.id, dish])),
-    { hands: spread.value.hands.map(hand => hand.name), fires: spread.value.fires.map(fire => fire.name), vessels: new Map(spread.value.vessels.map(vessel => [vessel.id, vessel.name])) },
-    wide, wide < 900 ? 176 : 214, rows <= 3 ? 104 : rows <= 5 ? 78 : rows <= 8 ? 66 : 56)
+  return viewOfSpread(spread.value, today.value?.day ?? padded.value, { starts: today.value?.repaired.starts ?? plan.starts, late: plan.late }, Math.max(640, Math.round(width.value || 1224)), rowHeightFor(spread.value.dishes.length), today.value?.lanes)
 })
-const slack = computed(() => (fitting.value && day.value && padded.value ? slackOf(day.value, fitting.value.starts, lanesOf(padded.value, fitting.value.starts), fitting.value.late) : {}))
+const slack = computed(() => {
+  if (today.value) return slackOf(today.value.day, today.value.repaired.starts, today.value.lanes)
+  return fitting.value && day.value && padded.value ? slackOf(day.value, fitting.value.starts, lanesOf(padded.value, fitting.value.starts), fitting.value.late) : {}
+})
 const said = computed(() => new Map((spread.value?.dishes ?? []).map(dish => [dish.id, { name: dish.card.name, says: `${SERVING_WORDS[dish.serve]}, ${gramsText(dish.baseG)} ${dish.card.base}` }])))
 const pinned = computed(() => new Set((spread.value?.wishes ?? []).filter(wish => wish.kind === 'pin').map(wish => wish.step)))
 const pours = computed(() => new Set((day.value?.dishes ?? []).flatMap(dish => (dish.hotPour ? [`${dish.id}.${dish.hotPour.pour}`] : []))))
@@ -74,7 +93,6 @@ const counts = computed(() => {
   const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`
   return spread.value ? `${count(spread.value.dishes.length, 'dish', 'dishes')}, ${count(spread.value.hands.length, 'pair of hands', 'pairs of hands')}, ${count(spread.value.fires.length, 'fire', 'fires')}` : ''
 })
-const nowMin = computed(() => (spread.value ? minuteOf(spread.value.eve, now.value) : null))
 const step = computed(() => {
   const id = chosen.value
   if (!id || !fitting.value || !padded.value || !day.value) return null
@@ -99,7 +117,7 @@ function move(dish: string, minutes: number, done: boolean): void {
   if (done) dragged = null
 }
 function pin(id: string, at: number | null, moving = false): void {
-  state.change(was => ({ ...was, wishes: [...was.wishes.filter(wish => wish.kind !== 'pin' || wish.step !== id), ...(at === null ? [] : [{ kind: 'pin' as const, step: id, start: at }])] }), moving)
+  state.change(was => ({ ...was, wishes: [...was.wishes.filter(wish => wish.kind !== 'pin' || wish.step !== id), ...(at === null ? [] : [{ kind: 'pin' as const, step: id, start: at }])] }), moving ? 'moving' : 'planned')
 }
 function forbid(id: string, span: { from: number, to: number } | null): void {
   state.change(was => ({ ...was, wishes: [...was.wishes.filter(wish => wish.step !== id), ...(span ? [{ kind: 'forbid' as const, step: id, ...span }] : [])] }))
@@ -122,6 +140,34 @@ function moreMeals(): void {
     const id = Array.from({ length: 40 }, (_, i) => `m${i + 1}`).find(one => !was.meals.some(meal => meal.id === one))!
     return { ...was, meals: [...was.meals, { id, name: 'Another meal', at: Math.min(49_000, (was.meals.at(-1)?.at ?? 2580) + 1440) }] }
   })
+}
+function mark(id: string, what: { begun?: number, ended?: number | null } | null): void {
+  state.change((was) => {
+    const known = was.doings.find(one => one.step === id)
+    const rest = was.doings.filter(one => one.step !== id)
+    if (what === null) return { ...was, doings: known?.ended == null ? rest : [...rest, { ...known, ended: null }] }
+    return { ...was, doings: [...rest, { step: id, begun: what.begun ?? known?.begun ?? nowMin.value, ended: what.ended ?? null }] }
+  }, 'kept')
+}
+const router = useRouter()
+async function toTheFire(id: string): Promise<void> {
+  const dish = spread.value?.dishes.find(one => one.id === id)
+  if (!dish || !kitchen.value) return
+  const cook = newId()
+  const { plan } = cookOnDay(dish, kitchen.value, withCorrections(INGREDIENTS, kitchen.value.corrections), evidence.value)
+  cooks.begin({ ...plan, id: cook, plannedAt: hearthNow() })
+  state.change(was => ({ ...was, cooks: [...was.cooks.filter(one => one.dish !== id), { dish: id, cook }] }), 'kept')
+  await state.saved()
+  await router.push(`/fire/${cook}`)
+}
+const list = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, withCorrections(INGREDIENTS, kitchen.value.corrections), kitchen.value.store, Math.floor(hearthNow() / 86_400_000)) : []))
+/** The day as a calendar file, made here. */
+async function calendar(): Promise<void> {
+  if (!spread.value || !fitting.value || !padded.value) return
+  const { spreadCalendar } = await import('../../composables/spreadCalendar')
+  const who = new Map(lanesOf(padded.value, fitting.value.starts).hands.flatMap((lane, i) => lane.map(span => [span.step, spread.value!.hands[i]?.name ?? ''] as const)))
+  const text = spreadCalendar(spread.value, stepsOf(padded.value, fitting.value.starts), who, eveMs(spread.value.eve), hearthNow())
+  giveFile(`${spread.value.name}.ics`, text, 'text/calendar')
 }
 watch(spread, (value) => {
   if (value && value.dishes.length === 0) tab.value ??= 'dishes'
@@ -148,15 +194,27 @@ watch(spread, (value) => {
           >
             Undo
           </button>
+          <NuxtLink
+            class="stone-button"
+            :to="`/spread/sheet/${spread.id}`"
+          >Print</NuxtLink>
           <button
-            v-for="one in (['dishes', 'hands', 'kitchen'] as const)"
-            :key="one"
             type="button"
             class="stone-button"
-            :aria-pressed="tab === one"
-            @click="tab = tab === one ? null : one"
+            :disabled="!fitting"
+            @click="calendar"
           >
-            {{ one === 'dishes' ? 'Dishes and meals' : one === 'hands' ? 'Hands' : 'Kitchen of the day' }}
+            Calendar
+          </button>
+          <button
+            v-for="one in TABS"
+            :key="one.id"
+            type="button"
+            class="stone-button"
+            :aria-pressed="tab === one.id"
+            @click="tab = tab === one.id ? null : one.id"
+          >
+            {{ one.name }}
           </button>
         </div>
       </header>
@@ -183,6 +241,18 @@ watch(spread, (value) => {
           @hands="hands => state.change(was => ({ ...was, hands: [...hands] }))"
           @nights="nights => state.change(was => ({ ...was, nights }))"
         />
+        <DayPromises
+          v-else-if="tab === 'promises'"
+          :spread="spread"
+          @promises="promises => state.change(was => ({ ...was, promises: [...promises] }), 'kept')"
+        />
+        <section v-else-if="tab === 'buy'">
+          <h2>To buy for this day</h2>
+          <ShoppingTable
+            :list="list"
+            :name-of="id => INGREDIENTS.find(row => row.id === id)?.name ?? id"
+          />
+        </section>
         <DayKitchen
           v-else
           :spread="spread"
@@ -191,6 +261,18 @@ watch(spread, (value) => {
           @wash="washMin => state.change(was => ({ ...was, washMin }))"
         />
       </div>
+      <DayNow
+        v-if="today"
+        :spread="spread"
+        :today="today"
+        :now="nowMin"
+        :names="names"
+        :cooks="cookOf"
+        @begin="id => mark(id, { begun: nowMin })"
+        @end="id => mark(id, { ended: nowMin })"
+        @back="id => mark(id, null)"
+        @fire="toTheFire"
+      />
       <div ref="stage">
         <DayDrawing
           v-if="view"

@@ -32,7 +32,7 @@ async function begin(): Promise<void> {
   const spread: Spread = {
     id, revision: 0, name: name.value.trim() || dayText(isoDate(eveMs(date.value) - 12 * 3_600_000)), eve: isoDate(eveMs(date.value) - 12 * 3_600_000),
     meals: [{ id: 'm1', name: 'Dinner', at: 1440 + 19 * 60 }], dishes: [], hands: [{ id: 'h1', name: 'You', roasts: true, away: [] }], nights: { from: 1350, to: 390 },
-    ...vesselsOfKitchen(house.kitchen), washMin: 5, wishes: [], shared: [], promises: [], plan: null, doings: [],
+    ...vesselsOfKitchen(house.kitchen), washMin: 5, wishes: [], shared: [], promises: [], plan: null, doings: [], cooks: [],
   }
   try {
     await ask('PUT', `/spreads/${id}`, SpreadSchema, spread)

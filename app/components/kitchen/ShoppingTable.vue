@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { gramsText } from '../../composables/format'
+import type { ShoppingLine } from '../../../core/store/shopping'
+
+defineProps<{
+  /** What to buy. */
+  list: readonly ShoppingLine[]
+  /** Name of an ingredient. */
+  nameOf: (id: string) => string
+}>()
+
+const counted = (sizes: readonly number[]): string => [...new Set(sizes)].map(size => `${sizes.filter(one => one === size).length} × ${gramsText(size)}`).join(' + ')
+</script>
+
+<template>
+  <table>
+    <thead><tr><th>Buy</th><th>what</th><th>needed</th><th>in the house</th><th>for</th></tr></thead>
+    <tbody>
+      <tr
+        v-for="line in list"
+        :key="line.ingredient"
+      >
+        <td :class="{ need: line.packagesG.length > 0 }">
+          {{ line.packagesG.length > 0 ? counted(line.packagesG) : 'enough' }}
+        </td>
+        <th scope="row">
+          {{ nameOf(line.ingredient) }}
+        </th>
+        <td>{{ gramsText(line.neededG) }}</td>
+        <td>{{ line.inHouseG > 0 ? gramsText(line.inHouseG) : '–' }}</td>
+        <td class="soft small">
+          {{ line.dishes.join(', ') }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table { border-collapse: collapse; width: 100%; margin: 8px 0; }
+th, td { text-align: left; font-weight: 400; border-top: 2px solid var(--line); padding: 4px 14px 4px 0; }
+thead th { border: 0; color: var(--ink-soft); font-size: 0.9375rem; }
+.need { font-weight: 650; }
+@media (max-width: 700px) { table { display: block; overflow-x: auto; } }
+</style>

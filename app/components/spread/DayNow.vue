@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Spread } from '../../../contracts/spread'
+import type { Today, TodayStep } from '../../../core/schedule/todayOf'
+import { BROKEN_WORDS, spanText, stepName, timeText } from '../../../words/spread'
+
+const props = defineProps<{
+  /** The day. */
+  spread: Spread
+  /** The day under way. */
+  today: Today
+  /** The minute it is. */
+  now: number
+  /** Names of dishes and meals, by id. */
+  names: ReadonlyMap<string, string>
+  /** Steps that are done at the fire, and the cook there, by dish. */
+  cooks: ReadonlyMap<string, string>
+}>()
+
+const emit = defineEmits<{
+  /** A step is begun. */
+  begin: [step: string]
+  /** A step is done. */
+  end: [step: string]
+  /** What was marked last of a step is taken back. */
+  back: [step: string]
+  /** A dish is taken to the fire. */
+  fire: [dish: string]
+}>()
+
+const open = (steps: readonly TodayStep[]): readonly TodayStep[] => steps.filter(one => one.state !== 'done')
+const own = computed(() => props.today.hands.map((steps, i) => {
+  const left = open(steps)
+  const going = left.filter(one => one.state === 'going')
+  const next = left.filter(one => one.state !== 'going')
+  return { name: props.spread.hands[i]?.name ?? '', now: going, next: next[0] ?? null, after: next[1] ?? null, last: steps.filter(one => one.state === 'done').at(-1) ?? null }
+}))
+const alone = computed(() => open(props.today.byThemselves).slice(0, 3))
+const say = (one: TodayStep): string => `${stepName(one.activity.id)}, ${props.names.get(one.dish) ?? ''}`
+const when = (one: TodayStep): string => {
+  if (one.state === 'going') return one.to <= props.now ? 'should be done' : `until about ${timeText(one.to)}`
+  const wait = one.from - props.now
+  return wait <= 0 ? 'now' : wait < 90 ? `in ${wait} min, at ${timeText(one.from)}` : `at ${timeText(one.from)}`
+}
+/** A step on the dish's own fire is marked at the fire. */
+const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activity.hot === true
+</script>
+
+<template>
+  <section
+    class="now"
+    aria-label="Now and next"
+  >
+    <p
+      v-for="broken in today.repaired.broken"
+      :key="broken.kind + broken.about"
+      class="danger"
+      role="alert"
+    >
+      {{ BROKEN_WORDS[broken.kind](names.get(broken.about.split('.')[0]!) ?? broken.about, spanText(broken.minutes)) }}
+    </p>
+    <div class="hands">
+      <article
+        v-for="hand in own"
+        :key="hand.name"
+      >
+        <h3>{{ hand.name }}</h3>
+        <p
+          v-if="hand.now.length === 0 && !hand.next"
+          class="soft"
+        >
+          Nothing more today.
+        </p>
+        <div
+          v-for="one in hand.now"
+          :key="one.step"
+          class="going"
+        >
+          <p><strong>{{ say(one) }}</strong> <span>{{ when(one) }}</span></p>
+          <NuxtLink
+            v-if="cooks.get(one.dish)"
+            class="stone-button"
+            :to="`/fire/${cooks.get(one.dish)}`"
+          >At the fire</NuxtLink>
+          <button
+            v-else
+            type="button"
+            class="stone-button first"
+            @click="emit('end', one.step)"
+          >
+            Done
+          </button>
+        </div>
+        <div
+          v-if="hand.next"
+          :class="{ due: hand.next.state === 'due' }"
+        >
+          <p><span class="soft">{{ hand.now.length > 0 ? 'then' : 'next' }}</span> <strong>{{ say(hand.next) }}</strong> <span>{{ when(hand.next) }}</span></p>
+          <NuxtLink
+            v-if="atFire(hand.next) && cooks.get(hand.next.dish)"
+            class="stone-button"
+            :to="`/fire/${cooks.get(hand.next.dish)}`"
+          >At the fire</NuxtLink>
+          <template v-else>
+            <button
+              type="button"
+              class="stone-button"
+              :class="{ first: hand.now.length === 0 }"
+              @click="emit('begin', hand.next!.step)"
+            >
+              Begun
+            </button>
+            <button
+              v-if="atFire(hand.next)"
+              type="button"
+              class="stone-button"
+              @click="emit('fire', hand.next!.dish)"
+            >
+              Take it to the fire
+            </button>
+          </template>
+        </div>
+        <p
+          v-if="hand.after"
+          class="soft"
+        >
+          after that {{ say(hand.after) }}, {{ when(hand.after) }}
+        </p>
+        <button
+          v-if="hand.last && !cooks.get(hand.last.dish)"
+          type="button"
+          class="stone-button quiet"
+          @click="emit('back', hand.last!.step)"
+        >
+          Take back: {{ say(hand.last) }} done
+        </button>
+      </article>
+      <article v-if="alone.length > 0">
+        <h3>By themselves</h3>
+        <div
+          v-for="one in alone"
+          :key="one.step"
+          :class="{ due: one.state === 'due' }"
+        >
+          <p><strong>{{ say(one) }}</strong> <span>{{ when(one) }}</span></p>
+          <button
+            type="button"
+            class="stone-button"
+            @click="one.state === 'going' ? emit('end', one.step) : emit('begin', one.step)"
+          >
+            {{ one.state === 'going' ? 'Done' : 'Lit' }}
+          </button>
+        </div>
+      </article>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.now { border-top: 4px solid var(--ink); padding-top: 10px; display: grid; gap: 10px; }
+.hands { display: grid; grid-template-columns: repeat(auto-fit, minmax(270px, 1fr)); gap: 14px 28px; }
+article { display: grid; gap: 8px; align-content: start; }
+article > div { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; justify-content: space-between; border-left: 5px solid var(--line); padding-left: 10px; }
+article > div > p { flex: 1 1 150px; font-size: 1.25rem; line-height: 1.2; }
+article > div > p span { display: block; font-size: 1.0625rem; }
+.going { border-left-color: var(--accent); }
+.due { border-left-color: var(--danger); }
+.stone-button { min-height: var(--touch); }
+</style>

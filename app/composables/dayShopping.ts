@@ -1,0 +1,24 @@
+import type { Ingredient } from '../../contracts/ingredient'
+import type { Kitchen } from '../../contracts/kitchen'
+import type { Spread } from '../../contracts/spread'
+import { preparedWeight } from '../../core/preparing/preparedWeight'
+import { addNeeds, shopping, type ShoppingLine } from '../../core/store/shopping'
+
+/**
+ * What to buy for a day: the amounts of its dishes added up, less what is in the house.
+ *
+ * @param spread the day
+ * @param table the ingredient table
+ * @param store what is in the house
+ * @param today days since 1970-01-01
+ */
+export function dayShopping(spread: Pick<Spread, 'dishes'>, table: readonly Ingredient[], store: Kitchen['store'], today: number): ShoppingLine[] {
+  const rows = new Map(table.map(row => [row.id, row]))
+  const rowOf = (id: string): Ingredient => rows.get(id)!
+  const needs = spread.dishes.flatMap(({ card, baseG }) => card.ingredients.filter(one => rows.has(one.ingredient)).map((one) => {
+    const row = rowOf(one.ingredient)
+    const massG = Math.min(50_000, one.perBase * baseG)
+    return { ingredient: row.id, massG: preparedWeight(massG, row.yields, one.id === card.base ? card.choices.preparation : 'as-bought').asBoughtG, dishes: [card.name] }
+  }))
+  return shopping(addNeeds(needs), store, rowOf, today)
+}

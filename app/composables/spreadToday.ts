@@ -1,0 +1,79 @@
+import { computed, effectScope, onScopeDispose, shallowRef, watch, type EffectScope, type Ref } from 'vue'
+import type { Spread } from '../../contracts/spread'
+import type { Forecast } from '../../core/forecast/forecast'
+import { replay } from '../../core/live/replay'
+import type { Observation } from '../../core/live/observation'
+import type { CookPlan } from '../../core/live/plan'
+import type { Day } from '../../core/schedule/day'
+import { fromFire } from '../../core/schedule/fromFire'
+import { todayOf } from '../../core/schedule/todayOf'
+import { followStream } from './cookStream'
+import { askForecast } from './forecaster'
+import { minuteOf } from './spreadDay'
+
+/** The day is on from so long before its first step to so long after its last meal, minutes. */
+const BEFORE_MIN = 30
+const AFTER_MIN = 120
+const MEMBERS = 100
+/** Forecasts of cooks at the fire are asked anew this often, ms. */
+const FORECAST_MS = 20_000
+
+/** The cooks a page hands over. */
+interface Cooks {
+  readonly known: Readonly<Record<string, { readonly plan: CookPlan, readonly observations: readonly Observation[] }>>
+  load(id: string): Promise<unknown>
+  receive(id: string, stored: never): void
+}
+
+/**
+ * A day while it is on: what is begun and done, marked here or at the fire, and the plan repaired for it.
+ *
+ * @param spread the day
+ * @param plan the planning problem with room and without, and the starts
+ * @param nowMs the hearth's time, ms
+ * @param cooks the cooks of this page
+ */
+export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Readonly<Ref<{ readonly planned: Day, readonly own: Day, readonly starts: Readonly<Record<string, number>> } | null>>, nowMs: Readonly<Ref<number>>, cooks: Cooks) {
+  const forecasts = shallowRef<Readonly<Record<string, Forecast>>>({})
+  const followed = new Map<string, EffectScope>()
+  watch(() => spread.value?.cooks.map(one => one.cook).join(' ') ?? '', () => {
+    for (const { cook } of spread.value?.cooks ?? []) {
+      if (followed.has(cook)) continue
+      const scope = effectScope(true)
+      followed.set(cook, scope)
+      void cooks.load(cook).then(() => scope.run(() => followStream(cook, stored => cooks.receive(cook, stored as never), () => void cooks.load(cook))))
+    }
+  }, { immediate: true })
+  onScopeDispose(() => {
+    for (const scope of followed.values()) scope.stop()
+  })
+  const live = computed(() => (spread.value?.cooks ?? []).flatMap(({ dish, cook }) => {
+    const known = cooks.known[cook]
+    const own = spread.value?.dishes.find(one => one.id === dish)
+    return known && own ? [{ own, id: cook, plan: known.plan, observations: known.observations, cook: replay(known.plan, known.observations) }] : []
+  }))
+  watch(() => live.value.map(one => `${one.id}${one.observations.length}`).join() + Math.floor(nowMs.value / FORECAST_MS), () => {
+    for (const one of live.value) {
+      if (one.cook.startedMs === null || one.cook.finishedS !== null) continue
+      void askForecast(`today-${one.id}`, one.plan, one.observations, Math.max(0, (nowMs.value - one.cook.startedMs) / 1000), MEMBERS).then((forecast) => {
+        if (forecast) forecasts.value = { ...forecasts.value, [one.id]: forecast }
+      }, () => undefined)
+    }
+  }, { immediate: true })
+  const nowMin = computed(() => (spread.value ? minuteOf(spread.value.eve, nowMs.value) : 0))
+  const isOn = computed(() => {
+    if (!spread.value || !plan.value) return false
+    const first = Math.min(...Object.values(plan.value.starts))
+    const last = Math.max(...spread.value.meals.map(meal => meal.at))
+    return nowMin.value >= first - BEFORE_MIN && nowMin.value <= last + AFTER_MIN
+  })
+  const today = computed(() => {
+    const at = plan.value
+    const day = spread.value
+    if (!at || !day || (!isOn.value && day.doings.length === 0 && live.value.length === 0)) return null
+    const fire = live.value.map(({ own, id, plan: cooked, cook }) =>
+      fromFire({ id: own.id, steps: own.steps.activities.map(one => one.id) }, cooked, cook, forecasts.value[id] ?? null, timeS => minuteOf(day.eve, (cook.startedMs ?? 0) + timeS * 1000)))
+    return todayOf(at.planned, at.own, at.starts, day.doings, fire, nowMin.value)
+  })
+  return { today, nowMin, isOn }
+}
