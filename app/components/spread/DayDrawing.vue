@@ -235,7 +235,7 @@ function key(event: KeyboardEvent, dish: string): void {
         :fill="stone.colour"
         :stroke="stone.colour"
       />
-      <g v-if="row.arch && row.arch.turnMin !== null && row.arch.right - row.arch.left > 66">
+      <g v-if="row.arch && row.arch.turnMin !== null && row.arch.right - row.arch.left > 66 && view.rowHeight > 60">
         <text
           class="turn"
           :x="(row.arch.left + row.arch.right) / 2"

@@ -20,7 +20,7 @@ const state = useSpreadDay(String(useRoute().params.id), { kitchen, evidence, in
 const { spread, planned, day } = state
 void house.load().then(() => state.load())
 const padded = computed(() => (day.value ? paddedDay(day.value, paddingOf(planned.value?.room ?? 1)) : null))
-const view = computed(() => (spread.value && padded.value && planned.value ? viewOfSpread(spread.value, padded.value, planned.value, 1060, 56) : null))
+const view = computed(() => (spread.value && padded.value && planned.value ? viewOfSpread(spread.value, padded.value, planned.value, 1060, spread.value.dishes.length <= 6 ? 50 : 38, { ...lanesOf(padded.value, planned.value.starts), vessels: [] }) : null))
 const names = computed(() => new Map([...(spread.value?.dishes ?? []).map(dish => [dish.id, dish.card.name] as const), ...(spread.value?.meals ?? []).map(meal => [meal.id, meal.name] as const)]))
 const said = computed(() => new Map((spread.value?.dishes ?? []).map(dish => [dish.id, { name: dish.card.name, says: `${SERVING_WORDS[dish.serve]}, ${gramsText(dish.baseG)} ${dish.card.base}` }])))
 const lists = computed(() => {
@@ -134,7 +134,7 @@ li { break-inside: avoid; padding: 1px 0; }
   .screen { display: none; }
   .sheet { padding: 0; max-width: none; gap: 4px; }
   .sheet h1 { font-size: 1.3rem; }
-  .lists { font-size: 10px; columns: 5; }
+  .lists { font-size: 10px; columns: 5; column-gap: 14px; }
   .lists h2 { font-size: 12px; }
   .small { font-size: 9px; }
 }
