@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import type { Day, Starts } from '../core/schedule/day'
+import type { Day } from '../core/schedule/day'
 import { DAY_TROUBLES, type DayTrouble } from '../core/schedule/checkDay'
+import type { Offer, OffersTold, Planned, PlanTold } from '../core/schedule/planDay'
 import type { DayTries } from '../core/schedule/simulateDay'
 import { DaySchema, StartsSchema } from './day'
 
@@ -16,31 +17,19 @@ export type PlannerQuestion =
   | { readonly type: 'offers', readonly ticket: number, readonly day: Day }
   | { readonly type: 'stop', readonly ticket: number }
 
+export type { Offer, Planned }
+
 const PlannedSchema = z.strictObject({
   starts: StartsSchema, late: z.record(z.string(), z.number().int()), cost: z.number(), bound: z.number(), proven: z.boolean(), room: z.number(),
-})
-/** A plan on the way or at its end. */
-export interface Planned {
-  readonly starts: Starts
-  readonly late: Readonly<Record<string, number>>
-  readonly cost: number
-  readonly bound: number
-  readonly proven: boolean
-  /** How much more room than usual its steps were given: 1 is usual. */
-  readonly room: number
-}
-
+}) satisfies z.ZodType<Planned>
 const TriesSchema = z.strictObject({
   tries: z.number().int(), lateTries: z.number().int(), meals: z.number().int(), lateMeals: z.number().int(), pours: z.number().int(), coldPours: z.number().int(),
   waitedBases: z.number().int(), spanMin: z.number(), tightest: z.array(z.strictObject({ step: z.string(), lateTries: z.number().int() })),
 }) satisfies z.ZodType<DayTries>
 
 /** Changes of the kitchen that are tried for a day that does not fit. */
-export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'sooner'] as const
-export type OfferKind = (typeof OFFER_KINDS)[number]
-/** What one more of something does: minutes the meals are late with it, and minutes in the kitchen. */
-export interface Offer { readonly kind: OfferKind, readonly lateMin: number, readonly spanMin: number }
-
+export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'sooner'] as const satisfies readonly Offer['kind'][]
+export type OfferKind = Offer['kind']
 export const PlannerAnswerSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), plan: PlannedSchema.nullable(), done: z.boolean(), seconds: z.number() }),
   z.strictObject({ type: z.literal('latest'), ticket: z.number().int(), latest: z.record(z.string(), z.number().int()) }),
@@ -49,10 +38,6 @@ export const PlannerAnswerSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('refused'), ticket: z.number().int(), troubles: z.array(z.strictObject({ code: z.enum(DAY_TROUBLES), about: z.string() })) }),
 ])
 export type PlannerAnswer =
-  /** `done` false on the way; a plan of null with `done` means that it cannot be done at all. */
-  | { readonly type: 'plan', readonly ticket: number, readonly plan: Planned | null, readonly done: boolean, readonly seconds: number }
-  /** Minute after which nobody could start for a meal, proven. */
-  | { readonly type: 'latest', readonly ticket: number, readonly latest: Readonly<Record<string, number>> }
-  | { readonly type: 'tries', readonly ticket: number, readonly tries: DayTries }
-  | { readonly type: 'offers', readonly ticket: number, readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean }
+  | (PlanTold & { readonly ticket: number })
+  | (OffersTold & { readonly type: 'offers', readonly ticket: number })
   | { readonly type: 'refused', readonly ticket: number, readonly troubles: readonly DayTrouble[] }

@@ -6,7 +6,12 @@ import type { Evidence } from '../core/belief/evidence'
 import { forecastCook } from '../core/forecast/forecastCook'
 import { cookOnDay, dishOnDay, vesselsOfKitchen } from '../core/schedule/putOnDay'
 import type { Serving } from '../core/schedule/day'
+import { dayOf } from '../core/schedule/dayOf'
+import { planDay, type PlanTold } from '../core/schedule/planDay'
 
+/** Seconds of a clock that moves so far at every look. */
+const LONGEST_S = 2
+const TICK_S = 0.02
 /** Runs of each dish's forecast. */
 const MEMBERS = 120
 /** Dishes of an invented evening of lamps: id in the book, base, meal, serving. */
@@ -24,9 +29,10 @@ const DISHES: readonly (readonly [dish: string, baseG: number, meal: string, ser
  * @param kitchen of the house
  * @param evidence what its batches have taught
  * @param eve calendar date of the eve, ISO 8601
+ * @param now minute of the eve
  */
-export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve: string): Spread {
-  return {
+export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve: string, now: number): Spread {
+  return withPlan({
     id: 'lamp-evening', revision: 0, name: 'Lamp evening', eve,
     meals: [{ id: 'm1', name: 'Lunch', at: 1440 + 13 * 60 }, { id: 'm2', name: 'Lamps', at: 1440 + 19 * 60 }],
     dishes: DISHES.map(([dish, baseG, meal, serve], i) => {
@@ -45,5 +51,17 @@ export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve
       { id: 'p2', whom: 'Next door', dish: 'd2', what: 'a plate of squares', at: 1440 + 18 * 60 + 30, given: false },
     ],
     plan: null, doings: [], cooks: [],
-  }
+  }, now)
 }
+
+/** The day with a plan: sought for so many looks at a clock that moves by itself, so that it is the same every time. */
+function withPlan(spread: Spread, now: number): Spread {
+  let seconds = 0
+  const found: Partial<Record<PlanTold['type'], PlanTold>> = {}
+  for (const told of planDay(dayOf(spread, now), LONGEST_S, () => seconds += TICK_S)) if (told) found[told.type] = told
+  const { plan, tries, latest } = found
+  if (plan?.type !== 'plan' || !plan.plan || tries?.type !== 'tries' || latest?.type !== 'latest') return spread
+  const { tries: tried, lateTries, pours, coldPours } = tries.tries
+  return { ...spread, plan: { ...plan.plan, latest: latest.latest, tries: { tries: tried, lateTries, pours, coldPours } } }
+}
+

@@ -69,8 +69,14 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
     await hearth.settled()
   }
   nowMs = todayMs
-  await hearth.spreads.put(lampEvening(DEMO_KITCHEN, (await hearth.lessons.learned()).evidence, localDate(todayMs)))
+  await hearth.spreads.put(lampEvening(DEMO_KITCHEN, (await hearth.lessons.learned()).evidence, localDate(todayMs), minuteOfDay(todayMs)))
   await hearth.close()
+}
+
+/** Minute of the day of a moment where the hearth stands. */
+function minuteOfDay(ms: number): number {
+  const day = new Date(ms)
+  return day.getHours() * 60 + day.getMinutes()
 }
 
 /** Calendar date of a moment where the hearth stands, ISO 8601. */

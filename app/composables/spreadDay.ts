@@ -22,8 +22,10 @@ import { askPlanner } from './planner'
 const MEMBERS = 120
 /** Seconds a plan is sought while something is moved, and once it stands. */
 const QUICK_S = 0.4
-const WHOLE_S = 6
+const WHOLE_S = 4
 const REPLAN_MS = 60
+/** So long after its last meal a day is one of the past, minutes. */
+const LONG_OVER_MIN = 720
 const SAVE_MS = 400
 const RETRY_MS = 5000
 const KEPT = (id: string): string => `yon-hearth.spread.${id}`
@@ -97,7 +99,7 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
       history.undo()
       if (spread.value) spread.value = { ...spread.value, revision }
       saving.soon()
-      planning.soon(false)
+      if (!planning.takeKept()) planning.soon(false)
     },
     /** Waits until the hearth has the day as it stands. */
     saved: () => saving.now(),
@@ -120,11 +122,11 @@ function usePlanning(spread: Ref<Spread | null>, keep: () => void) {
   const found = shallowRef<{ readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean } | null>(null)
   let stop: () => void = () => undefined
   const nowMin = (): number => (spread.value ? minuteOf(spread.value.eve, hearthNow()) : 0)
-  /** The planning problem as it stands now; a day that is over is planned from its eve. */
+  /** The planning problem as it stands now; a day that is long over is looked at from its eve. */
   const day = computed(() => {
     if (!spread.value) return null
     const last = Math.max(0, ...spread.value.meals.map(meal => meal.at))
-    return dayOf(spread.value, Math.min(nowMin(), last > nowMin() ? nowMin() : 0))
+    return dayOf(spread.value, nowMin() > last + LONG_OVER_MIN ? 0 : nowMin())
   })
   function run(seconds: number): void {
     const problem = day.value

@@ -1,0 +1,151 @@
+import { seededRandom } from '../random/seededRandom'
+import type { Day, Starts } from './day'
+import { mealAlone } from './latestStart'
+import { reliefsOf, type Relief } from './offersOf'
+import { paddedDay, paddingOf } from './paddedDay'
+import { planCost } from './planCost'
+import { simulateDay, type DayTries } from './simulateDay'
+import { DaySolver } from './solveDay'
+
+/** A plan on the way or at its end. */
+export interface Planned {
+  readonly starts: Starts
+  /** Minutes each meal is moved, by id; empty where all are kept. */
+  readonly late: Readonly<Record<string, number>>
+  readonly cost: number
+  readonly bound: number
+  readonly proven: boolean
+  /** How much more room than usual its steps were given, for what may take longer: 1 is usual. */
+  readonly room: number
+}
+
+/** What is told while a day is planned. */
+export type PlanTold =
+  /** `done` false on the way; a plan of null with `done` means that it cannot be done at all. */
+  | { readonly type: 'plan', readonly plan: Planned | null, readonly done: boolean, readonly seconds: number }
+  | { readonly type: 'tries', readonly tries: DayTries }
+  /** Minute after which nobody could begin for a meal, by meal; only where that is proven. */
+  | { readonly type: 'latest', readonly latest: Readonly<Record<string, number>> }
+
+/** What one more of something does: minutes the meals are late with it, and minutes in the kitchen. */
+export interface Offer { readonly kind: Relief['kind'], readonly lateMin: number, readonly spanMin: number }
+
+/** What would help, as far as it is tried. */
+export interface OffersTold { readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean }
+
+/** Tries of a plan; seconds for the proof of a latest start, and for each thing that may help. */
+const TRIES = 400
+const LATEST_S = 1
+const OFFER_S = 0.7
+/** Room given to the steps: more where the usual leaves too many late meals, unless there is no time to seek. */
+const ROOMS = [1, 1.8, 2.8] as const
+const MOST_LATE_SHARE = 0.05
+const LEAST_FOR_ROOM_S = 2
+/** Minutes that stand for a day that cannot be done at all. */
+const CANNOT = 1_000_000
+/** Progress is told this often, s. */
+const TELL_S = 0.25
+
+/**
+ * Plans a day with room for what goes slower, tries the plan, and finds how late one could begin; in steps of a few
+ * hundredths of a second.
+ *
+ * @param day checked by `checkDay`, with its own durations
+ * @param most seconds a plan may be sought
+ * @param seconds a clock, s
+ * @returns yields what is found, and null where something else may be let in
+ */
+export function* planDay(day: Day, most: number, seconds: () => number): Generator<PlanTold | null, void> {
+  const began = seconds()
+  for (const room of ROOMS) {
+    const padded = paddedDay(day, paddingOf(room))
+    const solver = new DaySolver(padded)
+    yield* solving(solver, room, began, most, seconds)
+    if (!solver.plan) {
+      yield { type: 'plan', plan: null, done: true, seconds: seconds() - began }
+      return
+    }
+    const { late, starts } = solver.plan
+    const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
+    const tries = simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1))
+    const isLast = room === ROOMS.at(-1) || seconds() - began > most || most < LEAST_FOR_ROOM_S
+    if (!isLast && tries.lateTries > MOST_LATE_SHARE * TRIES) continue
+    yield { type: 'tries', tries }
+    yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
+    yield* latest(moved, seconds)
+    return
+  }
+}
+
+/** Seeks one plan, telling the best so far. */
+function* solving(solver: DaySolver, room: number, began: number, most: number, seconds: () => number): Generator<PlanTold | null, void> {
+  let told = -1
+  let cost = Infinity
+  const until = seconds() + Math.max(most / 2, most - (seconds() - began))
+  while (!solver.done && seconds() < until) {
+    solver.step(() => seconds() > until)
+    const better = solver.plan !== null && solver.plan.cost < cost
+    if (better || seconds() - told > TELL_S) {
+      told = seconds()
+      cost = solver.plan?.cost ?? cost
+      yield { type: 'plan', plan: plannedOf(solver, room), done: false, seconds: seconds() - began }
+    }
+    else yield null
+  }
+}
+
+function plannedOf(solver: DaySolver, room: number): Planned | null {
+  return solver.plan ? { ...solver.plan, bound: solver.bound, proven: solver.proven, room } : null
+}
+
+/** For each meal the last minute at which anybody could begin, where that is proven in time. */
+function* latest(day: Day, seconds: () => number): Generator<PlanTold | null, void> {
+  const found: Record<string, number> = {}
+  for (const meal of day.meals.filter(one => day.dishes.some(dish => dish.meal === one.id))) {
+    const alone = mealAlone(day, meal.id)
+    const solver = new DaySolver(alone)
+    const began = seconds()
+    while (!solver.done && seconds() - began < LATEST_S) {
+      solver.step(() => seconds() - began > LATEST_S)
+      yield null
+    }
+    if (!solver.proven || Object.values(solver.plan!.late).some(minutes => minutes > 0)) continue
+    const begins = planCost(alone, solver.plan!.starts).begins[meal.id]
+    if (begins !== undefined) found[meal.id] = begins
+  }
+  yield { type: 'latest', latest: found }
+}
+
+/**
+ * Works out what one more of each thing that may bind would do for a day.
+ *
+ * @param day checked by `checkDay`
+ * @param seconds a clock, s
+ * @returns yields what is found so far, and null where something else may be let in
+ */
+export function* helpDay(day: Day, seconds: () => number): Generator<OffersTold | null, void> {
+  const now = yield* judged(day, seconds)
+  const offers: Offer[] = []
+  for (const relief of reliefsOf(day)) {
+    const { lateMin, spanMin } = yield* judged(relief.day, seconds)
+    if (lateMin < now.lateMin || (lateMin === now.lateMin && spanMin < now.spanMin)) offers.push({ kind: relief.kind, lateMin, spanMin })
+    yield { now, offers: [...offers], done: false }
+  }
+  yield { now, offers, done: true }
+}
+
+function* judged(day: Day, seconds: () => number): Generator<null, { lateMin: number, spanMin: number }> {
+  const padded = paddedDay(day)
+  const solver = new DaySolver(padded)
+  const began = seconds()
+  while (!solver.done && seconds() - began < OFFER_S) {
+    solver.step(() => seconds() - began > OFFER_S)
+    yield null
+  }
+  if (!solver.plan) return { lateMin: CANNOT, spanMin: CANNOT }
+  return { lateMin: sum(Object.values(solver.plan.late)), spanMin: sum(Object.values(planCost(padded, solver.plan.starts, solver.plan.late).spans)) }
+}
+
+function sum(numbers: readonly number[]): number {
+  return numbers.reduce((total, one) => total + one, 0)
+}
