@@ -8,19 +8,21 @@ interface Part {
   low: number
   /** Model in which everything up to a target is being refuted; null before the next target is chosen. */
   model: DayModel | null
-  /** How far towards the known cost the next target is set. */
-  reach: number
-  /** Conflicts spent on the target, on all of them, and what may be spent on one before an easier one is taken. */
+  /** Conflicts spent on the target, sides propagated for all of them, and conflicts that may be spent on one before an easier one is taken. */
   spent: number
   all: number
   patience: number
+  /** A plan was found below the target: once nothing is left below it, it is the best. */
+  found: boolean
   done: boolean
 }
 
-/** Conflicts after which a first target is thought too hard, and how far it is set. */
-const FIRST_PATIENCE = 1000
-const FIRST_REACH = 0.4
-const LEAST_REACH = 0.02
+/** Conflicts after which a target is thought too hard, and by how much patience grows with each that was met. */
+const FIRST_PATIENCE = 800
+const PATIENCE_GROWTH = 1.4
+/** A target is set so far towards the known cost; one that is too hard is brought so near again. */
+const REACH = 0.35
+const NEARER = 0.6
 
 /**
  * Lower bounds by destruction (Klein and Scholl, 1999): a cost is refuted by searching all plans up to it. Done for the
@@ -52,18 +54,19 @@ export class LowerBound {
    * @param cost of the best plan of the whole day, minutes' worth
    * @param conflicts how many to spend
    * @param stop true ends it
+   * @returns sides propagated
    */
-  step(cost: number, conflicts: number, stop: () => boolean): void {
+  step(cost: number, conflicts: number, stop: () => boolean): number {
     const known = Math.round(cost * COST_SCALE)
     const sum = this.meals.reduce((total, part) => total + part.low, 0)
     const open = [this.whole, ...this.meals].filter(part => !part.done).sort((a, b) => a.all - b.all)
     const part = open[0]
-    if (part) refute(part, part === this.whole ? known : known - sum + part.low, conflicts, stop)
+    return part ? refute(part, part === this.whole ? known : known - sum + part.low, conflicts, stop) : 1_000_000
   }
 }
 
 function partOf(day: Day, low: number): Part {
-  return { day, low, model: null, reach: FIRST_REACH, spent: 0, all: 0, patience: FIRST_PATIENCE, done: false }
+  return { day, low, model: null, spent: 0, all: 0, patience: FIRST_PATIENCE, found: false, done: false }
 }
 
 function ofMeal(day: Day, meal: string): Day {
@@ -73,31 +76,36 @@ function ofMeal(day: Day, meal: string): Day {
 }
 
 /** Tries to refute a cost between what is known; takes an easier one where that is too hard. */
-function refute(part: Part, known: number, conflicts: number, stop: () => boolean): void {
+function refute(part: Part, known: number, conflicts: number, stop: () => boolean): number {
   const { search, possible } = part.model ??= begin(part, known)
   const before = search.conflicts
-  const ended = possible ? search.run({ conflicts, stop, onFound: () => undefined }) : 'exhausted'
+  const worked = search.work
+  const ended = possible ? search.run({ conflicts, stop, onFound: () => { part.found = true } }) : 'exhausted'
   const spent = search.conflicts - before
   part.spent += spent
-  part.all += spent + 1
+  part.all += search.work - worked + 1
   if (ended === 'exhausted') {
     part.low = Math.max(part.low, search.objective.most + 1)
     part.model = null
-    part.done = part.low >= known || !possible
+    part.patience *= PATIENCE_GROWTH
+    part.done = part.low >= known || part.found || !possible
   }
   else if (part.spent >= part.patience) {
-    part.model = null
-    part.reach /= 2
-    if (part.reach >= LEAST_REACH) return
-    part.reach = FIRST_REACH
-    part.patience *= 3
+    // What was learnt under a higher limit holds under a lower one: the same model goes on.
+    search.objective.most = part.low + Math.floor(NEARER * (search.objective.most - part.low))
+    part.spent = 0
+    if (search.objective.most <= part.low) {
+      part.model = null
+      part.patience *= PATIENCE_GROWTH
+    }
   }
+  return search.work - worked + 1
 }
 
 function begin(part: Part, known: number): DayModel {
   const model = new DayModel(part.day)
   if (model.possible) part.low = Math.max(part.low, model.search.objective.least())
-  model.search.objective.most = Math.min(known - 1, part.low + Math.ceil(part.reach * (known - part.low)))
+  model.search.objective.most = Math.min(known - 1, part.low + Math.ceil(REACH * (known - part.low)))
   part.spent = 0
   return model
 }

@@ -35,8 +35,9 @@ export class Search {
   readonly timetables: Timetable[] = []
   objective!: Objective
   branching!: Branching
-  /** Conflicts met so far. */
+  /** Conflicts met so far, and sides propagated: the measure of time spent. */
   conflicts = 0
+  work = 0
   private readonly analysis = new ConflictAnalysis(this.domains, this.lags, this.nogoods)
   private readonly wakes: number[][] = []
   private readonly awake: boolean[] = []
@@ -73,6 +74,7 @@ export class Search {
     const { domains } = this
     for (;;) {
       for (let side = domains.next(); side >= 0; side = domains.next()) {
+        this.work++
         if (!this.lags.changed(side) || !this.nogoods.changed(side) || !this.closures.changed(side)) return false
         const wakes = this.wakes[side]
         if (wakes) for (let i = 0; i < wakes.length; i++) this.awake[wakes[i]!] = true

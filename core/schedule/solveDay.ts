@@ -16,6 +16,11 @@ export interface FoundPlan {
 const FIRST_SLICE = 400
 const SLICE_GROWTH = 1.5
 const LONGEST_SLICE = 4000
+/** A slice longer than this, conflicts, tells of a hard day; then complete search has one turn in so many. */
+const HARD_SLICE = 1000
+const SEARCH_EVERY = 6
+/** Sides propagated for a conflict, about: turns are measured by what is propagated, as neighbourhoods have few conflicts. */
+const WORK_PER_CONFLICT = 150
 /** Conflicts spent on one neighbourhood. */
 const NEIGHBOURHOOD_CONFLICTS = 100
 /** Conflicts of one step: a few hundredths of a second. */
@@ -46,6 +51,7 @@ export class DaySolver {
   private left = FIRST_SLICE
   private turn: 'search' | 'neighbourhoods' | 'bound' = 'search'
   private share = 0.3
+  private turns = 0
   private readonly uniform
 
   constructor(private day: Day, seed = 1) {
@@ -90,11 +96,12 @@ export class DaySolver {
 
   private improve(stop: () => boolean): void {
     const { search } = this.model
-    const before = search.conflicts
-    if (this.turn === 'search') search.run({ conflicts: Math.min(STEP_CONFLICTS, this.left), stop, onFound: this.found })
+    const before = search.work
+    let spent = 0
+    if (this.turn === 'search') search.run({ conflicts: Math.min(STEP_CONFLICTS, Math.ceil(this.left)), stop, onFound: this.found })
     else if (this.turn === 'neighbourhoods') this.look(stop)
-    else (this.bounds ??= new LowerBound(this.day, this.bound)).step(this.plan!.cost, STEP_CONFLICTS, stop)
-    this.left -= this.turn === 'bound' ? STEP_CONFLICTS : Math.max(1, search.conflicts - before)
+    else spent = (this.bounds ??= new LowerBound(this.day, this.bound)).step(this.plan!.cost, STEP_CONFLICTS, stop)
+    this.left -= (spent + search.work - before) / WORK_PER_CONFLICT + 1
     if (search.closed || (this.bounds && this.bounds.value >= this.plan!.cost)) return this.ended()
     if (this.left <= 0) this.nextTurn()
   }
@@ -109,11 +116,14 @@ export class DaySolver {
     }
   }
 
+  /** Once a day proves hard, bounds get half of the time, and complete search a turn now and then. */
   private nextTurn(): void {
+    this.turns++
+    const hard = this.slice > HARD_SLICE
     if (this.turn === 'search') this.turn = 'neighbourhoods'
-    else if (this.turn === 'neighbourhoods' && this.slice > 2 * FIRST_SLICE) this.turn = 'bound'
+    else if (this.turn === 'neighbourhoods' && hard) this.turn = 'bound'
     else {
-      this.turn = 'search'
+      this.turn = hard && this.turns % SEARCH_EVERY !== 0 ? 'neighbourhoods' : 'search'
       this.slice = Math.min(LONGEST_SLICE, this.slice * SLICE_GROWTH)
     }
     this.left = this.slice
