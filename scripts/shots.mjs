@@ -24,10 +24,6 @@ const ROAST = {
 }
 const MOMENTS = {
   'fire-roast': ROAST,
-  'fire-pour': {
-    dish: 'first-offering-semolina', agoS: 660,
-    marks: [['cook.started', 0], ['stage.began', 5, { stage: 'roast' }], ['vessel.lit', 320, { vessel: 'pot' }], ['sign.seen', 340, { sign: 'aroma' }], ['sign.seen', 590, { sign: 'boil', vessel: 'pot' }], ['looks.like', 600, { step: 'golden' }], ['stage.began', 620, { stage: 'pour' }], ['uptake.seen', 645, { pace: 'quickly' }]],
-  },
   'fire-repair': {
     dish: 'sweet-water-semolina', agoS: 840, opens: ['Something is wrong', 'runny, will not tighten'],
     marks: [...ROAST.marks, ['looks.like', 560, { step: 'pale' }], ['sign.seen', 570, { sign: 'boil', vessel: 'pot' }], ['stage.began', 580, { stage: 'pour' }], ['stage.began', 640, { stage: 'take-up' }], ['flame.changed', 645, { vessel: 'pan', mark: 'm1' }]],
@@ -42,7 +38,7 @@ await session('light', { width: 1280, height: 800 }, async (page) => {
   await page.waitForTimeout(1500)
   await page.screenshot({ path: join(out, 'measure-stages.png'), fullPage: true })
   await still(page, '/book', '.dishes li', 'book')
-  await still(page, '/card/threshing-floor-wheat', '.card', 'card')
+  await still(page, '/spread/lamp-evening', '[data-dish]', 'spread')
   await page.goto('/kitchen')
   await page.locator('.thing').first().click()
   await page.waitForTimeout(600)
@@ -68,6 +64,7 @@ await session('light', { width: 1280, height: 800 }, async (page) => {
   for (const [name, one] of Object.entries(MOMENTS)) await moment(page, one, name)
 })
 await session('dark', { width: 1280, height: 800 }, page => moment(page, ROAST, 'fire-roast-dark'))
+await session('dark', { width: 820, height: 1180 }, page => still(page, '/spread/lamp-evening', '[data-dish]', 'spread-tablet-dark'))
 await session('light', { width: 390, height: 844 }, page => moment(page, ROAST, 'fire-roast-phone'))
 await browser.close()
 rmSync(folder, { recursive: true, force: true })

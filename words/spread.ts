@@ -1,6 +1,7 @@
 import type { OfferKind } from '../contracts/planner'
 import type { DayTroubleCode } from '../core/schedule/checkDay'
 import type { Serving, VesselKind } from '../core/schedule/day'
+import type { Shareable } from '../core/schedule/shareable'
 import { BESIDE_WORDS, stageName } from './stages'
 
 /** Steps of the day that are no stages of a dish. */
@@ -39,6 +40,13 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
   'nobody-may': about => `Nobody may do ${about}. The day is kept; let somebody stand at the fire under Hands.`,
   'too-many': about => `${about} dishes are more than one day bears; sixty are planned at most. The day is kept; take some off.`,
   'nothing-to-cook': () => 'Nothing is on this day yet. Put a dish on it.',
+}
+
+/** What can be made once for two dishes. */
+export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: string) => string>> = {
+  nuts: (a, b) => `Nuts are fried once for ${a} and ${b}`,
+  jaggery: (a, b) => `Jaggery is melted once for ${a} and ${b}`,
+  ground: (a, b) => `Lentils are washed and ground once for ${a} and ${b}`,
 }
 
 /** What one more of something does for the day. */

@@ -8,10 +8,12 @@ import type { Evidence } from '../../core/belief/evidence'
 import { withCorrections } from '../../core/composition/corrections'
 import type { DishCard } from '../../core/dish/dish'
 import type { DayTrouble } from '../../core/schedule/checkDay'
-import type { Serving } from '../../core/schedule/day'
+import type { Day, Serving } from '../../core/schedule/day'
 import { checkPlan } from '../../core/schedule/checkPlan'
 import { dayOf } from '../../core/schedule/dayOf'
 import { paddedDay, paddingOf } from '../../core/schedule/paddedDay'
+import type { Doing } from '../../core/schedule/spread'
+import { whatIsLeft } from '../../core/schedule/underWay'
 import { cookOnDay, dishOnDay, usualServing } from '../../core/schedule/putOnDay'
 import type { DayTries } from '../../core/schedule/simulateDay'
 import { ask, isForLater, Refused } from './api'
@@ -106,6 +108,8 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
     /** Plans once more, longer. */
     again: () => planning.soon(false),
     offers: planning.offers,
+    /** Tells what is begun by now. */
+    begun: planning.begun,
   }
 }
 /** State of one day. */
@@ -128,8 +132,17 @@ function usePlanning(spread: Ref<Spread | null>, keep: () => void) {
     const last = Math.max(0, ...spread.value.meals.map(meal => meal.at))
     return dayOf(spread.value, nowMin() > last + LONG_OVER_MIN ? 0 : nowMin())
   })
-  function run(seconds: number): void {
+  /** What is begun by now, from the day or from the fire; a new plan leaves it where it is. */
+  let doings: readonly Doing[] = []
+  /** The problem that is left: what is begun is held, and what begins at once too. */
+  function left(): Day | null {
     const problem = day.value
+    const plan = planned.value
+    if (!problem || !plan || doings.length === 0) return problem
+    return whatIsLeft(problem, plan.starts, doings, nowMin())
+  }
+  function run(seconds: number): void {
+    const problem = left()
     if (!problem) return
     stop()
     if (problem.dishes.length === 0) {
@@ -153,7 +166,7 @@ function usePlanning(spread: Ref<Spread | null>, keep: () => void) {
       if (answer.type !== 'plan') return
       troubles.value = []
       if (answer.plan) planned.value = answer.plan
-      cannot.value = answer.done && !answer.plan
+      cannot.value = answer.done && !answer.plan && doings.length === 0
       if (!answer.done) return
       seeking.value = false
     }, () => { seeking.value = false })
@@ -183,13 +196,16 @@ function usePlanning(spread: Ref<Spread | null>, keep: () => void) {
   onScopeDispose(() => stop())
   return {
     takeKept,
+    begun: (known: readonly Doing[]): void => {
+      doings = known
+    },
     state: { planned, tries, latest, troubles, seeking, cannot, day, found },
     soon: (moving: boolean): void => {
       found.value = null
       void later(moving ? QUICK_S : WHOLE_S)
     },
     offers(): void {
-      const problem = day.value
+      const problem = left()
       if (!problem) return
       stop()
       stop = askPlanner({ type: 'offers', day: problem }, (answer) => {

@@ -1,5 +1,6 @@
 import type { Day } from './day'
-import { COST_SCALE, DayModel } from './model'
+import { DayModel } from './model'
+import { COST_SCALE } from './modelParts'
 
 /** A day, or the part of it that belongs to one meal, and what is known of its least cost, in hundredths. */
 interface Part {

@@ -1,9 +1,11 @@
-import type { Away, Day, DayDish, Link } from './day'
+import type { Activity, Away, Day, DayDish, Link } from './day'
 import { DAY_WEIGHTS } from './dayWeights'
 import type { Spread, SpreadDish } from './spread'
 
 /** Minutes of a calendar day. */
 export const DAY_MIN = 1440
+/** Minutes of a step done for two dishes, over those for one (estimate). */
+const FOR_TWO = 1.4
 /** A meal may move this far where it cannot be kept, minutes. */
 const MOST_LATE = 720
 
@@ -42,15 +44,21 @@ function nightsOf({ nights }: Spread, until: number): Away[] {
 function dishOf(spread: Spread, dish: SpreadDish): DayDish {
   const spared = new Set(spread.shared.filter(one => one.for === dish.id).map(one => one.step))
   const roasters = spread.hands.flatMap((hand, cook) => (hand.roasts ? [cook] : []))
+  const lends = new Set(spread.shared.filter(one => one.from === dish.id).map(one => one.step))
   const { steps } = dish
   return {
     id: dish.id, template: dish.card.id, meal: dish.meal, serve: dish.serve, sink: steps.sink, ready: steps.ready,
-    activities: steps.activities.filter(activity => !spared.has(activity.id))
+    activities: steps.activities.filter(activity => !spared.has(activity.id)).map(activity => (lends.has(activity.id) ? { ...activity, dur: longer(activity.dur) } : activity))
       .map(activity => (activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
     holds: steps.holds.filter(hold => !spared.has(hold.first)),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
   }
+}
+
+/** What is made for two takes longer, not twice as long. */
+function longer([shortest, likely, longest]: Activity['dur']): Activity['dur'] {
+  return [Math.ceil(shortest * FOR_TWO), Math.ceil(likely * FOR_TWO), Math.ceil(longest * FOR_TWO)]
 }
 
 /** What was made for both has to be there for the other as well. */
@@ -59,6 +67,7 @@ function linksOf(spread: Spread, dishes: readonly DayDish[]): Link[] {
     const other = spread.dishes.find(dish => dish.id === id)
     const here = dishes.find(dish => dish.id === from)
     if (!other || !here?.activities.some(activity => activity.id === step)) return []
-    return other.steps.lags.filter(lag => lag.from === step).map((lag): Link => ({ from: `${from}.${step}`, to: `${id}.${lag.to}`, min: lag.min, max: null, kind: lag.kind }))
+    const spared = new Set(spread.shared.filter(one => one.for === id).map(one => one.step))
+    return other.steps.lags.filter(lag => lag.from === step && !spared.has(lag.to)).map((lag): Link => ({ from: `${from}.${step}`, to: `${id}.${lag.to}`, min: lag.min, max: null, kind: lag.kind }))
   })
 }

@@ -1,7 +1,8 @@
 import { seededRandom } from '../random/seededRandom'
 import { LowerBound } from './bound'
 import type { Day, Starts } from './day'
-import { COST_SCALE, DayModel } from './model'
+import { DayModel } from './model'
+import { COST_SCALE } from './modelParts'
 import { keptOf, neighbourhood } from './neighbourhoods'
 
 /** A plan, and what it costs in minutes' worth. */

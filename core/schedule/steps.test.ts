@@ -11,6 +11,7 @@ import { DAY_WEIGHTS } from './dayWeights'
 import { dayOf } from './dayOf'
 import { dishSteps } from './dishSteps'
 import { cookOnDay, dishOnDay, usualServing, vesselsOfKitchen } from './putOnDay'
+import { shareableOf } from './shareable'
 import { DaySolver } from './solveDay'
 import type { Spread } from './spread'
 import { stageSpans } from './stageSpans'
@@ -82,6 +83,8 @@ describe('a dish on a household\'s day', () => {
     }
     const day = dayOf(two, 1000)
     expect(day.dishes[1]!.activities.some(activity => activity.id === 'nuts')).toBe(false)
+    expect(shareableOf(two).map(one => [one.kind, one.from, one.for])).toEqual([['nuts', 'd1', 'd2']])
+    expect(day.dishes[0]!.activities.find(activity => activity.id === 'nuts')!.dur[1]).toBeGreaterThan(dish.steps.activities.find(activity => activity.id === 'nuts')!.dur[1])
     expect(day.links).toEqual([{ from: 'd1.nuts', to: 'd2.roast', min: 0, max: null, kind: 'nuts' }])
     expect(day.dishes[0]!.activities.filter(activity => activity.hot || activity.burner > 0).filter(activity => activity.hands > 0).every(activity => activity.cooks?.join() === '0')).toBe(true)
     expect(day.away.filter(away => away.cook === 'all').length).toBeGreaterThanOrEqual(2)

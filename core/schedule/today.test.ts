@@ -5,9 +5,11 @@ import { forecastCook } from '../forecast/forecastCook'
 import { replay } from '../live/replay'
 import { dayOf } from './dayOf'
 import { fromFire } from './fromFire'
+import { lanesOf } from './lanesOf'
 import { paddedDay } from './paddedDay'
 import { DaySolver } from './solveDay'
 import { todayOf } from './todayOf'
+import { whatIsLeft } from './underWay'
 
 const day = dayOf(exampleSpread(), 2000)
 const planned = paddedDay(day)
@@ -40,6 +42,24 @@ describe('a day under way', () => {
       for (let i = 1; i < sorted.length; i++) if (sorted[i]!.much === 1 && sorted[i - 1]!.much === 1) expect(sorted[i]!.from).toBeGreaterThanOrEqual(Math.min(sorted[i - 1]!.to, now))
     }
     for (const [step, at] of Object.entries(repaired.starts)) if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
+  })
+
+  it('is planned anew around what is begun: that stays, and nothing else begins in the past', () => {
+    const now = starts['d1.roast']! + 4
+    const doings = Object.entries(starts).filter(([, at]) => at < now).map(([step, at]) => ({ step, begun: at + 1, ended: at + 6 < now ? at + 6 : null }))
+    const anew = new DaySolver(whatIsLeft(planned, starts, doings, now))
+    for (let i = 0; i < 60 && !anew.done; i++) anew.step(() => false)
+    const again = anew.plan!.starts
+    for (const { step, begun } of doings) expect(again[step]).toBe(begun)
+    for (const [step, at] of Object.entries(again)) if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
+  })
+
+  it('leaves no step off its lanes, even where nobody has hands left for it', () => {
+    const crowded = Object.fromEntries(Object.keys(starts).map(step => [step, 2400]))
+    const lanes = lanesOf(planned, crowded)
+    expect(lanes.hands.flat().length).toBe(planned.dishes.flatMap(dish => dish.activities).filter(one => one.hands > 0).length)
+    expect(lanes.hands[1]!.every(span => !planned.dishes.find(dish => dish.id === span.dish)!.activities.find(one => `${span.dish}.${one.id}` === span.step)!.hot)).toBe(true)
+    expect(lanes.fires.flat().length).toBe(planned.dishes.flatMap(dish => dish.activities).filter(one => one.burner > 0).length)
   })
 
   it('believes the fire: steps begin and end where the cook marked them, and the rest lasts as forecast', () => {

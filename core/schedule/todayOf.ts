@@ -23,6 +23,8 @@ export interface Today {
   /** The lanes of the plan, moved. */
   readonly lanes: Lanes
   readonly repaired: Repaired
+  /** What is begun and done, marked on the day or at the fire. */
+  readonly doings: readonly Doing[]
   /** Steps of each pair of hands in order, and those that need none. */
   readonly hands: readonly (readonly TodayStep[])[]
   readonly byThemselves: readonly TodayStep[]
@@ -54,7 +56,7 @@ export function todayOf(planned: Day, own: Day, starts: Starts, doings: readonly
     return { step: one.step, dish: one.dish, activity: one.activity, from: begun ?? one.from, to, state }
   })
   return {
-    repaired, day: underWay(timed, [...known.values()], now), lanes: movedLanes(planned, lanes, new Map(steps.map(one => [one.step, one]))),
+    repaired, doings: [...known.values()], day: underWay(timed, [...known.values()], now), lanes: movedLanes(planned, lanes, new Map(steps.map(one => [one.step, one]))),
     hands: Array.from({ length: planned.cooks }, (_, cook) => steps.filter(one => cookOf.get(one.step) === cook)),
     byThemselves: steps.filter(one => !cookOf.has(one.step)),
   }

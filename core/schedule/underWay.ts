@@ -43,3 +43,26 @@ export function frozen(day: Day, starts: Starts, doings: readonly Doing[], now: 
     return planned !== undefined && planned >= now && planned < now + FROZEN_MIN ? [{ kind: 'pin', step, start: planned }] : []
   }))
 }
+
+/**
+ * What is left of a day under way, to be planned anew: what is begun and what begins at once are held, and waits before
+ * what is begun are history.
+ *
+ * @param planned the day, with the room its steps were given
+ * @param starts the plan
+ * @param doings what is begun and done
+ * @param now minute
+ */
+export function whatIsLeft(planned: Day, starts: Starts, doings: readonly Doing[], now: number): Day {
+  const begun = new Set(doings.flatMap(one => (one.begun === null ? [] : [one.step])))
+  const wishes = frozen(planned, starts, doings, now)
+  const held = new Set(wishes.map(wish => wish.step))
+  const going = underWay(planned, doings, now)
+  return {
+    ...going, wishes: [...(planned.wishes ?? []).filter(wish => !held.has(wish.step)), ...wishes],
+    dishes: going.dishes.map((dish): DayDish => {
+      const { hotPour, ...rest } = dish
+      return { ...rest, lags: dish.lags.filter(lag => !begun.has(`${dish.id}.${lag.to}`)), ...(hotPour && !begun.has(`${dish.id}.${hotPour.pour}`) ? { hotPour } : {}) }
+    }),
+  }
+}

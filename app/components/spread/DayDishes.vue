@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
 import type { Serving } from '../../../core/schedule/day'
-import { SERVING_WORDS, timeText } from '../../../words/spread'
+import { shareableOf, type Shareable } from '../../../core/schedule/shareable'
+import { SERVING_WORDS, SHARE_WORDS, timeText } from '../../../words/spread'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
 
@@ -31,12 +32,17 @@ const emit = defineEmits<{
   moreMeals: []
   /** Take a meal off that no dish is for. */
   dropMeal: [id: string]
+  /** Make something once for two dishes, or not. */
+  share: [what: Shareable, once: boolean]
 }>()
 
 const wanted = ref<string>()
 const forMeal = ref(props.spread.meals.at(-1)?.id ?? '')
 const meals = computed(() => props.spread.meals.map(meal => ({ value: meal.id, label: `${meal.name} ${timeText(meal.at)}` })))
 const servings = Object.entries(SERVING_WORDS).map(([value, label]) => ({ value, label }))
+const shareable = computed(() => shareableOf(props.spread))
+const nameOf = (id: string): string => props.spread.dishes.find(dish => dish.id === id)?.card.name ?? id
+const isShared = (what: Shareable): boolean => props.spread.shared.some(one => one.from === what.from && one.for === what.for && what.steps.includes(one.step))
 const STEPS = [0.5, 0.75, 1.5, 2] as const
 const factor = (by: number): string => (by === 0.5 ? 'half' : by === 0.75 ? 'three quarters' : by === 1.5 ? 'half more' : 'twice')
 function add(): void {
@@ -161,6 +167,16 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           </button>
         </li>
       </ul>
+      <p
+        v-for="what in shareable"
+        :key="`${what.kind}${what.from}${what.for}`"
+      >
+        <ElCheckbox
+          :model-value="isShared(what)"
+          :label="SHARE_WORDS[what.kind](nameOf(what.from), nameOf(what.for))"
+          @update:model-value="value => emit('share', what, value === true)"
+        />
+      </p>
     </section>
   </div>
 </template>

@@ -61,6 +61,7 @@ const going = computed(() => {
   return { planned: { ...padded.value, meals: moved(padded.value.meals) }, own: { ...day.value, meals: moved(day.value.meals) }, starts: plan.starts }
 })
 const { today, nowMin } = useSpreadToday(spread, going, now, cooks)
+watch(() => today.value?.doings ?? [], known => state.begun(known))
 const cookOf = computed(() => new Map((spread.value?.cooks ?? []).map(one => [one.dish, one.cook] as const)))
 const view = computed(() => {
   const plan = fitting.value
@@ -232,6 +233,7 @@ watch(spread, (value) => {
           @alter="alter"
           @drop="id => state.change(was => ({ ...was, dishes: was.dishes.filter(dish => dish.id !== id), wishes: was.wishes.filter(wish => !wish.step.startsWith(`${id}.`)), shared: was.shared.filter(one => one.from !== id && one.for !== id) }))"
           @meal="alterMeal"
+          @share="(what, once) => state.change(was => ({ ...was, shared: [...was.shared.filter(one => one.from !== what.from || one.for !== what.for || !what.steps.includes(one.step)), ...(once ? what.steps.map(step => ({ step, from: what.from, for: what.for })) : [])] }))"
           @more-meals="moreMeals"
           @drop-meal="id => state.change(was => ({ ...was, meals: was.meals.filter(meal => meal.id !== id) }))"
         />
