@@ -5,7 +5,7 @@ import { dayView, type DayView } from './dayView'
 
 /** Below this width names have less room. */
 const NARROW = 900
-const NAMES = { narrow: 176, wide: 214 } as const
+const NAMES = { narrow: 212, wide: 214 } as const
 
 /**
  * A household's day as it is drawn.
