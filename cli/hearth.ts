@@ -35,13 +35,18 @@ const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   'judge-plans': {
-    says: 'judge-plans [--json] [--seconds S] [FOLDER]   plans every day of a folder (test/days) and says how good the plans are (docs/planning.md)',
+    says: 'judge-plans [--json] [--seconds S] [--no-tries] [FOLDER | --invented DISHES]   plans every day of a folder (test/days), or eight invented ones, and says how good the plans are (docs/planning.md)',
     run: async (args) => {
-      const { judgePlans } = await import('./plans/judgePlans')
-      const words = args.filter(arg => arg !== '--json')
-      const at = words.indexOf('--seconds')
-      const [seconds] = at >= 0 ? words.splice(at, 2).slice(1) : []
-      return judgePlans(words[0] ?? 'test/days', Number(seconds ?? 20))
+      const { judgeInvented, judgePlans } = await import('./plans/judgePlans')
+      const words = args.filter(arg => arg !== '--json' && arg !== '--no-tries')
+      const taken = (flag: string): string | undefined => {
+        const at = words.indexOf(flag)
+        return at < 0 ? undefined : words.splice(at, 2)[1]
+      }
+      const seconds = taken('--seconds')
+      const invented = taken('--invented')
+      if (invented !== undefined) return judgeInvented(Number(invented), 8, Number(seconds ?? 10))
+      return judgePlans(words[0] ?? 'test/days', Number(seconds ?? 20), !args.includes('--no-tries'))
     },
   },
   plan: {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Day } from '../core/schedule/day'
 import { DAY_TROUBLES, type DayTrouble } from '../core/schedule/checkDay'
-import type { Offer, OffersTold, Planned, PlanTold } from '../core/schedule/planDay'
+import type { Least, Offer, OffersTold, Planned, PlanTold } from '../core/schedule/planDay'
 import type { DayTries } from '../core/schedule/simulateDay'
 import { DaySchema, StartsSchema } from './day'
 
@@ -17,22 +17,24 @@ export type PlannerQuestion =
   | { readonly type: 'offers', readonly ticket: number, readonly day: Day }
   | { readonly type: 'stop', readonly ticket: number }
 
-export type { Offer, Planned }
+export type { Least, Offer, Planned }
 
 const PlannedSchema = z.strictObject({
   starts: StartsSchema, late: z.record(z.string(), z.number().int()), cost: z.number(), bound: z.number(), proven: z.boolean(), room: z.number(),
 }) satisfies z.ZodType<Planned>
+/** Least that any plan waits and heats again, null where that is not proven. */
+export const LeastSchema = z.strictObject({ waitMin: z.number().int().nullable(), reheats: z.number().int().nullable() }) satisfies z.ZodType<Least>
 const TriesSchema = z.strictObject({
   tries: z.number().int(), lateTries: z.number().int(), meals: z.number().int(), lateMeals: z.number().int(), pours: z.number().int(), coldPours: z.number().int(),
   waitedBases: z.number().int(), spanMin: z.number(), tightest: z.array(z.strictObject({ step: z.string(), lateTries: z.number().int() })),
 }) satisfies z.ZodType<DayTries>
 
 /** Changes of the kitchen that are tried for a day that does not fit. */
-export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'sooner'] as const satisfies readonly Offer['kind'][]
+export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'tray', 'sooner'] as const satisfies readonly Offer['kind'][]
 export type OfferKind = Offer['kind']
 export const PlannerAnswerSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), plan: PlannedSchema.nullable(), done: z.boolean(), seconds: z.number() }),
-  z.strictObject({ type: z.literal('latest'), ticket: z.number().int(), latest: z.record(z.string(), z.number().int()) }),
+  z.strictObject({ type: z.literal('latest'), ticket: z.number().int(), latest: z.record(z.string(), z.number().int()), least: LeastSchema }),
   z.strictObject({ type: z.literal('tries'), ticket: z.number().int(), tries: TriesSchema }),
   z.strictObject({ type: z.literal('offers'), ticket: z.number().int(), now: z.strictObject({ lateMin: z.number(), spanMin: z.number() }), offers: z.array(z.strictObject({ kind: z.enum(OFFER_KINDS), lateMin: z.number(), spanMin: z.number() })), done: z.boolean() }),
   z.strictObject({ type: z.literal('refused'), ticket: z.number().int(), troubles: z.array(z.strictObject({ code: z.enum(DAY_TROUBLES), about: z.string() })) }),

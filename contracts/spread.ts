@@ -45,6 +45,7 @@ export const SpreadSchema = z.strictObject({
   plan: z.strictObject({
     starts: StartsSchema, late: z.record(Key, Minute), cost: z.number(), bound: z.number(), proven: z.boolean(), room: z.number().min(0).max(10),
     latest: z.record(Key, Minute), tries: z.strictObject({ tries: z.number().int(), lateTries: z.number().int(), pours: z.number().int(), coldPours: z.number().int() }).nullable(),
+    least: z.strictObject({ waitMin: z.number().int().nullable(), reheats: z.number().int().nullable() }).optional(),
   }).nullable(),
   doings: z.array(z.strictObject({ step: StepKey, begun: Minute.nullable(), ended: Minute.nullable() })).max(2000),
   cooks: z.array(z.strictObject({ dish: Key, cook: Id })).max(400),

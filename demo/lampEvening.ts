@@ -48,7 +48,7 @@ export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve
     nights: { from: 22 * 60 + 30, to: 6 * 60 + 30 }, ...vesselsOfKitchen(kitchen), washMin: 5, wishes: [], shared: [],
     promises: [
       { id: 'p1', whom: 'Aunt Meru', dish: 'd1', what: '12 balls', at: 1440 + 18 * 60, given: false },
-      { id: 'p2', whom: 'Next door', dish: 'd2', what: 'a plate of squares', at: 1440 + 18 * 60 + 30, given: false },
+      { id: 'p2', whom: 'Next door', dish: 'd2', what: 'a plate of squares', at: 1440 + 19 * 60, given: false },
     ],
     plan: null, doings: [], cooks: [],
   }, now)
@@ -62,6 +62,6 @@ function withPlan(spread: Spread, now: number): Spread {
   const { plan, tries, latest } = found
   if (plan?.type !== 'plan' || !plan.plan || tries?.type !== 'tries' || latest?.type !== 'latest') return spread
   const { tries: tried, lateTries, pours, coldPours } = tries.tries
-  return { ...spread, plan: { ...plan.plan, latest: latest.latest, tries: { tries: tried, lateTries, pours, coldPours } } }
+  return { ...spread, plan: { ...plan.plan, latest: latest.latest, least: latest.least, tries: { tries: tried, lateTries, pours, coldPours } } }
 }
 

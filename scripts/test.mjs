@@ -1,5 +1,5 @@
 // npm test: everything, in one command; closes with one line summed over all runners.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuilt, ensureInstalled, ensureTypes, must, ROOT, tool } from './house.mjs'
@@ -14,10 +14,14 @@ const reports = join(ROOT, 'test-results')
 rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 
-check('lint', tool('eslint'), ['.', '--max-warnings', '0'])
-check('types of the core', tool('tsc'), ['-p', 'core/tsconfig.json'])
-check('types', tool('nuxt'), ['typecheck'])
-check('rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers'])
+// Two at a time; what each says is printed once it is done.
+const checks = [
+  ['types', tool('nuxt'), ['typecheck']],
+  ['lint', tool('eslint'), ['.', '--max-warnings', '0']],
+  ['types of the core', tool('tsc'), ['-p', 'core/tsconfig.json']],
+  ['rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers']],
+]
+await Promise.all([checkNext(), checkNext()])
 run('unit and server tests', tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`])
 count('unit.json', report => [report.numPassedTests, report.numFailedTests + (report.success === false && report.numFailedTests === 0 ? 1 : 0)])
 ensureBuilt()
@@ -32,9 +36,25 @@ function run(name, command, args) {
   return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, FORCE_COLOR: '0' } }).status === 0
 }
 
-function check(name, command, args) {
-  if (run(name, command, args)) passed++
-  else failed++
+async function checkNext() {
+  for (let next = checks.shift(); next; next = checks.shift()) {
+    const [name, command, args] = next
+    const { status, said } = await quietly(command, args)
+    console.log(`\n— ${name}\n${said}`)
+    if (status === 0) passed++
+    else failed++
+  }
+}
+
+function quietly(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, FORCE_COLOR: '0' } })
+    let said = ''
+    child.stdout.on('data', (text) => { said += text })
+    child.stderr.on('data', (text) => { said += text })
+    child.on('error', error => resolve({ status: 1, said: String(error) }))
+    child.on('close', status => resolve({ status, said }))
+  })
 }
 
 /** A runner whose report is missing has failed. */

@@ -51,15 +51,16 @@ export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: stri
 
 /** What one more of something does for the day. */
 export const OFFER_WORDS: Readonly<Record<OfferKind, string>> = {
-  fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder',
+  fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder', tray: 'One more tray',
   sooner: 'Beginning ten hours sooner, such as soaking tonight',
 }
 
 /** What a repair could not save. */
-export const BROKEN_WORDS: Readonly<Record<'late' | 'waits-long' | 'cold-pour', (about: string, minutes: string) => string>> = {
+export const BROKEN_WORDS: Readonly<Record<'late' | 'waits-long' | 'cold-pour' | 'lacking', (about: string, minutes: string) => string>> = {
   'late': (about, minutes) => `${about} will be ${minutes} late as things stand. Nothing else was moved more than it must be.`,
   'waits-long': (about, minutes) => `${about} waits ${minutes} longer than it bears between two steps: take it off the flame meanwhile.`,
   'cold-pour': (about, minutes) => `The liquid for ${about} stands ${minutes} too long: heat it again before the pour.`,
+  'lacking': about => `${about} finds no free fire, pan or hands for a step. Borrow one, or let another dish wait.`,
 }
 
 /** Minutes as hours and minutes, such as `1 h 05`. */

@@ -29,12 +29,18 @@ describe('the planner worker', () => {
     expect(last(found, 'tries').tries.tries).toBe(400)
     const latest = last(found, 'latest').latest.m1!
     expect(planCost(day, end.plan!.starts).begins.m1!).toBeLessThanOrEqual(latest)
+    const { waits, reheats } = planCost(day, end.plan!.starts)
+    const { waitMin, reheats: fewest } = last(found, 'latest').least
+    expect(waitMin!).toBeLessThanOrEqual(day.dishes.filter(dish => dish.serve === 'hot' || dish.serve === 'warm').reduce((sum, dish) => sum + waits[dish.id]!, 0))
+    expect(fewest!).toBeLessThanOrEqual(reheats)
     expect(found.every(one => one.ticket === 7)).toBe(true)
   })
 
   it('ends in time with the best so far', () => {
     const found = answers({ type: 'plan', ticket: 1, day, seconds: 0.05 }, 0.02)
-    expect(last(found, 'plan').done).toBe(true)
+    expect(last(found, 'plan')).toMatchObject({ done: true })
+    expect(last(found, 'plan').plan).not.toBeNull()
+    expect(found.map(one => one.type)).not.toContain('tries')
   })
 
   it('says why a day cannot be planned', () => {

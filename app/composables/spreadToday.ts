@@ -6,10 +6,11 @@ import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import type { Day } from '../../core/schedule/day'
 import { fromFire } from '../../core/schedule/fromFire'
+import { WORTH_NEW_ORDER_MIN } from '../../core/schedule/repairDay'
 import { todayOf } from '../../core/schedule/todayOf'
 import { followStream } from './cookStream'
 import { askForecast } from './forecaster'
-import { minuteOf } from './spreadDay'
+import { minuteOf } from './spreadClock'
 
 /** The day is on from so long before its first step to so long after its last meal, minutes. */
 const BEFORE_MIN = 30
@@ -30,10 +31,11 @@ interface Cooks {
  *
  * @param spread the day
  * @param plan the planning problem with room and without, and the starts
+ * @param other another order of what is left, if one was sought
  * @param nowMs the hearth's time, ms
  * @param cooks the cooks of this page
  */
-export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Readonly<Ref<{ readonly planned: Day, readonly own: Day, readonly starts: Readonly<Record<string, number>> } | null>>, nowMs: Readonly<Ref<number>>, cooks: Cooks) {
+export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Readonly<Ref<{ readonly planned: Day, readonly own: Day, readonly starts: Readonly<Record<string, number>> } | null>>, other: Readonly<Ref<{ readonly starts: Readonly<Record<string, number>> } | null>>, nowMs: Readonly<Ref<number>>, cooks: Cooks) {
   const forecasts = shallowRef<Readonly<Record<string, Forecast>>>({})
   const followed = new Map<string, EffectScope>()
   watch(() => spread.value?.cooks.map(one => one.cook).join(' ') ?? '', () => {
@@ -67,13 +69,24 @@ export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Reado
     const last = Math.max(...spread.value.meals.map(meal => meal.at))
     return nowMin.value >= first - BEFORE_MIN && nowMin.value <= last + AFTER_MIN
   })
+  const fire = computed(() => {
+    const day = spread.value
+    return !day ? [] : live.value.map(({ own, id, plan: cooked, cook }) =>
+      fromFire({ id: own.id, steps: own.steps.activities.map(one => one.id) }, cooked, cook, forecasts.value[id] ?? null, timeS => minuteOf(day.eve, (cook.startedMs ?? 0) + timeS * 1000)))
+  })
   const today = computed(() => {
     const at = plan.value
     const day = spread.value
     if (!at || !day || (!isOn.value && day.doings.length === 0 && live.value.length === 0)) return null
-    const fire = live.value.map(({ own, id, plan: cooked, cook }) =>
-      fromFire({ id: own.id, steps: own.steps.activities.map(one => one.id) }, cooked, cook, forecasts.value[id] ?? null, timeS => minuteOf(day.eve, (cook.startedMs ?? 0) + timeS * 1000)))
-    return todayOf(at.planned, at.own, at.starts, day.doings, fire, nowMin.value)
+    return todayOf(at.planned, at.own, at.starts, day.doings, fire.value, nowMin.value)
   })
-  return { today, nowMin, isOn }
+  /** Minutes of lateness that another order saves; 0 where it is not worth it. */
+  const savesMin = computed(() => {
+    const at = plan.value
+    if (!at || !spread.value || !today.value || !other.value || today.value.repaired.lateMin < WORTH_NEW_ORDER_MIN) return 0
+    const { repaired } = todayOf(at.planned, at.own, other.value.starts, spread.value.doings, fire.value, nowMin.value)
+    const saved = today.value.repaired.lateMin - repaired.lateMin
+    return saved >= WORTH_NEW_ORDER_MIN ? saved : 0
+  })
+  return { today, nowMin, isOn, savesMin }
 }

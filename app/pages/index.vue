@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { BatchPageSchema, InHouseSchema, type BatchListLine } from '../../contracts/batch'
 import HousePage from '../components/HousePage.vue'
 import SmallArch from '../components/SmallArch.vue'
@@ -12,6 +12,8 @@ import { useHouse } from '../stores/house'
 import { FAULT_WORDS } from '../../words/cook'
 import { schoolOf } from '../../words/dish'
 
+/** Comes after what is seen first. */
+const NextDay = defineAsyncComponent(() => import('../components/spread/NextDay.vue'))
 const house = useHouse()
 void house.load()
 const live = useLiveCooks()
@@ -79,6 +81,7 @@ const guesses = computed(() => {
           <span>{{ cook.dish }}</span><span>{{ clockText((now - (cook.startedAt ?? now)) / 1000) }}</span>
         </NuxtLink>
       </section>
+      <NextDay :now="now" />
       <section
         v-if="inHouse.length > 0"
         class="keeps"

@@ -7,6 +7,8 @@ import { checkPlan } from '../../core/schedule/checkPlan'
 import type { Day, Starts } from '../../core/schedule/day'
 import { planCost } from '../../core/schedule/planCost'
 import { DaySolver } from '../../core/schedule/solveDay'
+import { inventDay } from './inventDay'
+import { judgeTries, type JudgedTries } from './judgeTries'
 
 /** Seconds at which the best cost so far is noted, and the longest a day is given. */
 const NOTED_S = [0.15, 0.5, 2, 10] as const
@@ -29,6 +31,8 @@ export interface JudgedDay {
   /** Troubles of the day, or breaches found by the independent checker; empty for a plan that can be done. */
   readonly breaches: readonly string[]
   readonly plan: Starts
+  /** How a plan with room stands its tries; absent where that was not asked for, null where a meal cannot be kept so. */
+  readonly tried?: JudgedTries | null
 }
 
 const BestSchema = z.object({ instances: z.array(z.object({ id: z.string(), best: z.number(), plan: StartsSchema })) })
@@ -70,28 +74,45 @@ export function judgeDay(day: Day, longestS = LONGEST_S, best: number | null = n
  *
  * @param folder days in schema 1 (`docs/formats.md`), one a file
  * @param longestS seconds a day may take
+ * @param withTries whether plans with room are made and tried too
  */
-export function judgePlans(folder: string, longestS = LONGEST_S): { days: JudgedDay[], summary: Record<string, number> } {
+export function judgePlans(folder: string, longestS = LONGEST_S, withTries = true): { days: JudgedDay[], summary: Record<string, number> } {
   const files = readdirSync(folder).filter(name => name.endsWith('.json') && name !== 'best.json').sort()
   const best = new Map(readdirSync(folder).includes('best.json')
     ? BestSchema.parse(JSON.parse(readFileSync(join(folder, 'best.json'), 'utf8'))).instances.map(one => [one.id, one.best] as const)
     : [])
   const days = files.map((name) => {
     const day = DaySchema.parse(JSON.parse(readFileSync(join(folder, name), 'utf8')))
-    return judgeDay(day, longestS, best.get(day.id) ?? null)
+    const judged = judgeDay(day, longestS, best.get(day.id) ?? null)
+    return withTries && judged.cost !== null ? { ...judged, tried: judgeTries(day, judged.plan) } : judged
   })
   return { days, summary: summaryOf(days) }
 }
 
-/** Counts over judged days; gaps are (cost - bound) / cost. */
+/**
+ * Plans invented days and says how good the plans are.
+ *
+ * @param dishes on each day
+ * @param seeds how many days, from seed 1
+ * @param longestS seconds a day may take
+ */
+export function judgeInvented(dishes: number, seeds: number, longestS: number): { days: JudgedDay[], summary: Record<string, number> } {
+  const days = Array.from({ length: seeds }, (_, index) => judgeDay(inventDay(index + 1, dishes), longestS))
+  return { days, summary: summaryOf(days) }
+}
+
+/** Counts over judged days; gaps are (cost - bound) / cost; what comes of tries is the mean over the days. */
 export function summaryOf(days: readonly JudgedDay[]): Record<string, number> {
   const planned = days.filter(day => day.cost !== null)
   const near = (share: number, at: string): number => planned.filter(day => day.best !== null && day.costAt[at] !== null && day.costAt[at]! <= day.best * (1 + share) + 1e-9).length
   const gaps = planned.map(day => (day.cost! - day.bound) / Math.max(1, day.cost!)).sort((a, b) => a - b)
+  const tried = days.flatMap(day => (day.tried ? [day.tried] : []))
+  const mean = (of: (one: JudgedTries) => number): number => tried.reduce((sum, one) => sum + of(one), 0) / tried.length
   return {
     days: days.length, planned: planned.length, proven: days.filter(day => day.proven).length, breaches: days.reduce((sum, day) => sum + day.breaches.length, 0),
     bestAtHalfSecond: near(0, '0.5'), within2PercentAt2Seconds: near(0.02, '2'), bestAtEnd: planned.filter(day => day.best !== null && day.cost! <= day.best + 1e-9).length,
     belowBest: planned.filter(day => day.best !== null && day.cost! < day.best - 1e-9).length,
     medianGap: gaps[gaps.length >> 1] ?? 0, slowestFirstS: Math.max(0, ...planned.map(day => day.firstS ?? 0)), slowestS: Math.max(0, ...days.map(day => day.seconds)),
+    ...(tried.length > 0 ? { tried: tried.length, lateMeals: mean(one => one.lateMeals), coldPours: mean(one => one.coldPours), waitedBases: mean(one => one.waitedBases), longer: mean(one => one.longer), bareLateTries: mean(one => one.bareLateTries) } : {}),
   }
 }

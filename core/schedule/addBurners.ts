@@ -1,6 +1,6 @@
 import { ALWAYS } from './literal'
 import type { ModelParts } from './modelParts'
-import { nobodyThere } from './planCost'
+import { nobodyThere } from './presence'
 import { reheatUse } from './reheatUse'
 import { Timetable } from './timetable'
 

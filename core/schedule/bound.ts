@@ -1,6 +1,8 @@
 import type { Day } from './day'
 import { DayModel } from './model'
 import { COST_SCALE } from './modelParts'
+import { PriceBound } from './priceBound'
+import { SIDES_PER_CONFLICT } from './search'
 
 /** A day, or the part of it that belongs to one meal, and what is known of its least cost, in hundredths. */
 interface Part {
@@ -25,14 +27,21 @@ const PATIENCE_GROWTH = 1.4
 const REACH = 0.35
 const NEARER = 0.6
 
+/** Prices get so much more time than a target, as long as they bring something. */
+const PRICES_FIRST = 3
+/** Values looked at under prices that take as long as one side propagated, about. */
+const VALUES_PER_SIDE = 20
+
 /**
- * Lower bounds by destruction (Klein and Scholl, 1999): a cost is refuted by searching all plans up to it. Done for the
- * whole day and for the dishes of each meal alone; leaving out the other meals relaxes the day, so that the sum over the
- * meals is a bound as well.
+ * Lower bounds. Under prices (`priceBound.ts`), and by destruction (Klein and Scholl, 1999): a cost is
+ * refuted by searching all plans up to it. The latter for the whole day and for the dishes of each meal alone; leaving
+ * out the other meals relaxes the day, so that the sum over the meals is a bound as well.
  */
 export class LowerBound {
   private readonly whole: Part
   private readonly meals: readonly Part[]
+  private readonly priced: PriceBound
+  private spentOnPrices = 0
 
   /**
    * @param day checked by `checkDay`
@@ -40,13 +49,14 @@ export class LowerBound {
    */
   constructor(day: Day, least: number) {
     this.whole = partOf(day, Math.floor(least * COST_SCALE))
+    this.priced = new PriceBound(day)
     const served = day.meals.filter(meal => day.dishes.some(dish => dish.meal === meal.id))
     this.meals = served.length < 2 || (day.links ?? []).length > 0 ? [] : served.map(meal => partOf(ofMeal(day, meal.id), 0))
   }
 
   /** Best bound so far, minutes' worth. */
   get value(): number {
-    return Math.max(this.whole.low, this.meals.reduce((sum, part) => sum + part.low, 0)) / COST_SCALE
+    return Math.max(this.whole.low, Math.floor(this.priced.low), this.meals.reduce((sum, part) => sum + part.low, 0)) / COST_SCALE
   }
 
   /**
@@ -62,7 +72,15 @@ export class LowerBound {
     const sum = this.meals.reduce((total, part) => total + part.low, 0)
     const open = [this.whole, ...this.meals].filter(part => !part.done).sort((a, b) => a.all - b.all)
     const part = open[0]
+    if (!this.priced.done && (!part || this.spentOnPrices <= PRICES_FIRST * part.all)) return this.price(known, conflicts, stop)
     return part ? refute(part, part === this.whole ? known : known - sum + part.low, conflicts, stop) : 1_000_000
+  }
+
+  private price(known: number, conflicts: number, stop: () => boolean): number {
+    let sides = 0
+    while (!this.priced.done && sides < conflicts * SIDES_PER_CONFLICT && !stop()) sides += this.priced.round(known) / VALUES_PER_SIDE + 1
+    this.spentOnPrices += sides
+    return sides
   }
 }
 

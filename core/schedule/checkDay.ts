@@ -1,5 +1,5 @@
 import type { Day, DayDish } from './day'
-import { holdsOf } from './holdsOf'
+import { holdsOf, serves } from './holdsOf'
 
 /** Why a day cannot be planned at all. */
 export const DAY_TROUBLES = [
@@ -39,8 +39,7 @@ function dishTroubles(day: Day, dish: DayDish): DayTrouble[] {
   const named = [dish.sink, ...dish.lags.flatMap(lag => [lag.from, lag.to]), ...dish.holds.flatMap(hold => [hold.first, hold.last]), ...(dish.hotPour ? [dish.hotPour.heat, dish.hotPour.pour] : [])]
   troubles.push(...named.filter(step => !steps.has(step)).map((step): DayTrouble => ({ code: 'unknown-step', about: `${dish.id}.${step}` })))
   for (const hold of holdsOf(dish)) {
-    const serves = day.vessels.some(vessel => vessel.kind === hold.need || (hold.need === 'heavy' && vessel.kind === 'heavyL'))
-    if (!serves) troubles.push({ code: 'no-vessel', about: hold.need })
+    if (!day.vessels.some(vessel => serves(hold.need, vessel.kind))) troubles.push({ code: 'no-vessel', about: hold.need })
   }
   for (const activity of dish.activities) {
     const [shortest, likely, longest] = activity.dur

@@ -25,7 +25,8 @@ export function checkPlan(day: Day, starts: Starts, late: Readonly<Record<string
   if (missing.length > 0) return missing.map(step => ({ kind: 'missing', step, minute: 0 }))
   const busy = day.dishes.flatMap(dish => busyOf(dish, starts))
   return [
-    ...busy.filter(one => one.from < day.now).map((one): Breach => ({ kind: 'before-now', step: one.step, minute: one.from })),
+    // What is held at a start in the past is begun.
+    ...busy.filter(one => one.from < day.now && !(day.wishes ?? []).some(wish => wish.kind === 'pin' && wish.step === one.step && wish.start === one.from)).map((one): Breach => ({ kind: 'before-now', step: one.step, minute: one.from })),
     ...day.dishes.flatMap(dish => [...lagBreaches(dish, starts), ...tableBreaches(day, dish, starts, late[dish.meal] ?? 0), ...pourBreaches(dish, starts)]),
     ...linkBreaches(day, starts), ...wishBreaches(day, starts), ...minuteBreaches(day, busy), ...vesselBreaches(day, starts),
   ]

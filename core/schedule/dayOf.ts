@@ -51,7 +51,8 @@ function dishOf(spread: Spread, dish: SpreadDish): DayDish {
     activities: steps.activities.filter(activity => !spared.has(activity.id)).map(activity => (lends.has(activity.id) ? { ...activity, dur: longer(activity.dur) } : activity))
       .map(activity => (activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
-    holds: steps.holds.filter(hold => !spared.has(hold.first)),
+    // A slab that sets where no tray is counted is set on what there is.
+    holds: steps.holds.filter(hold => !spared.has(hold.first) && (hold.need !== 'tray' || spread.vessels.some(vessel => vessel.kind === 'tray'))),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
   }
 }

@@ -187,7 +187,7 @@ function layNextLot(laying: Laying, spans: Readonly<Record<string, Durations>>):
   const grate = spans.grate
   if (!grate) return
   laying.activities.push({ id: 'grate-2', dur: grate, hands: 0.5, burner: 0 })
-  laying.lags.push({ from: 'grate-2', to: 'soften-2', min: 0, max: WAITS.grated, kind: 'grated' })
+  laying.lags.push({ from: 'grate', to: 'grate-2', min: 0, max: null, kind: 'lots' }, { from: 'grate-2', to: 'soften-2', min: 0, max: WAITS.grated, kind: 'grated' })
 }
 
 /** Nuts fried first can be fried at any time before. */
@@ -239,7 +239,9 @@ function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
   for (const stage of after) {
     const dur = spans[stage.id]!
     if (stage.does === 'set') {
+      const spreadOut = laying.last!
       follow(laying, { id: 'cut', dur: CUT, hands: 1, burner: 0 }, dur[0], WAITS.set, 'set')
+      laying.holds.push({ need: 'tray', first: spreadOut, last: 'cut' })
       open = null
       continue
     }

@@ -1,6 +1,6 @@
 import { handsOf, vesselsOf } from './checkPlan'
 import type { Activity, Day, Starts } from './day'
-import { holdsOf } from './holdsOf'
+import { holdsOf, serves } from './holdsOf'
 
 /** A step on a lane, minutes. */
 export interface LaneSpan {
@@ -65,7 +65,7 @@ export function lanesOf(day: Day, starts: Starts): Lanes {
     return first && last ? [{ need: hold.need, step: first.step, dish: dish.id, from: first.from, to: last.to + (day.washMin ?? 0), end: last.to }] : []
   }))
   const taken = vesselsOf(day, holds) ?? new Map(holds.map((held) => {
-    const able = day.vessels.filter(vessel => vessel.kind === held.need || (held.need === 'heavy' && vessel.kind === 'heavyL'))
+    const able = day.vessels.filter(vessel => serves(held.need, vessel.kind))
     return [held, able[0]?.id ?? '']
   }))
   return {

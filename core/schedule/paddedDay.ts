@@ -9,6 +9,8 @@ export interface Padding {
   /** Least and longest minutes a liquid is hot before its pour. */
   readonly hotMin: number
   readonly hotMax: number
+  /** Share of the time a roasted base bears before its pour that is planned with. */
+  readonly baseShare: number
 }
 
 /**
@@ -18,7 +20,7 @@ export interface Padding {
 const TRIANGLE = 1 / (1 - Math.sqrt(0.2))
 
 /** Measured to bring late meals and cold pours near none for a day about an eighth longer (`docs/planning.md`). */
-export const PADDING: Padding = { share: 0.25, readyMin: 10, hotMin: 2, hotMax: 8 }
+export const PADDING: Padding = { share: 0.25, readyMin: 10, hotMin: 2, hotMax: 8, baseShare: 0.5 }
 
 /**
  * Padding with more or less room.
@@ -42,10 +44,11 @@ export function paddedDay(day: Day, padding: Padding = PADDING): Day {
 
 function paddedDish(dish: DayDish, padding: Padding): DayDish {
   const { hotPour } = dish
+  const lags = dish.lags.map(lag => (lag.kind === 'hotbase' && lag.max !== null ? { ...lag, max: Math.max(lag.min, Math.ceil(padding.baseShare * lag.max)) } : lag))
   return {
-    ...dish, ready: dish.ready + padding.readyMin,
+    ...dish, lags, ready: dish.ready + padding.readyMin,
     activities: dish.activities.map((activity): Activity => ({ ...activity, dur: [activity.dur[0], paddedMinutes(activity, padding), activity.dur[2]] })),
-    ...(hotPour ? { hotPour: { ...hotPour, max: Math.min(hotPour.max, padding.hotMax) } satisfies HotPour, lags: [...dish.lags, { from: hotPour.heat, to: hotPour.pour, min: padding.hotMin, max: null, kind: 'hotliquid' }] } : {}),
+    ...(hotPour ? { hotPour: { ...hotPour, max: Math.min(hotPour.max, padding.hotMax) } satisfies HotPour, lags: [...lags, { from: hotPour.heat, to: hotPour.pour, min: padding.hotMin, max: null, kind: 'hotliquid' }] } : {}),
   }
 }
 

@@ -1,3 +1,4 @@
+import { presentBefore } from './presence'
 import type { Day, DayDish, Starts } from './day'
 
 /** What a plan costs, minute by minute's worth, in parts a cook understands. */
@@ -47,24 +48,4 @@ function waitOf(day: Day, dish: DayDish, starts: Starts, late: number): number {
 /** What it costs that a dish stands ready some minutes before its meal, in minutes' worth. */
 export function earlyCost(day: Day, dish: DayDish, early: number): number {
   return day.weights.early[dish.serve] * early + day.weights.stale[dish.serve] * Math.max(0, early - day.weights.window[dish.serve])
-}
-
-/** Spans in which no cook is there, minutes, sorted and apart. */
-export function nobodyThere(day: Day): [number, number][] {
-  const points = [...new Set(day.away.flatMap(away => [away.from, away.to]))].sort((a, b) => a - b)
-  const spans: [number, number][] = []
-  for (let i = 0; i + 1 < points.length; i++) {
-    const gone = (cook: number): boolean => day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= points[i]! && away.to >= points[i + 1]!)
-    if (!Array.from({ length: day.cooks }, (_, cook) => cook).every(gone)) continue
-    const last = spans.at(-1)
-    if (last && last[1] === points[i]) last[1] = points[i + 1]!
-    else spans.push([points[i]!, points[i + 1]!])
-  }
-  return spans
-}
-
-/** A clock that counts only minutes in which somebody is there. */
-export function presentBefore(day: Day): (minute: number) => number {
-  const gone = nobodyThere(day)
-  return minute => minute - gone.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(to, minute) - from), 0)
 }

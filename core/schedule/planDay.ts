@@ -1,5 +1,5 @@
 import { seededRandom } from '../random/seededRandom'
-import type { Day, Starts } from './day'
+import type { Day, DayWeights, Serving, Starts } from './day'
 import { mealAlone } from './latestStart'
 import { reliefsOf, type Relief } from './offersOf'
 import { paddedDay, paddingOf } from './paddedDay'
@@ -25,7 +25,10 @@ export type PlanTold =
   | { readonly type: 'plan', readonly plan: Planned | null, readonly done: boolean, readonly seconds: number }
   | { readonly type: 'tries', readonly tries: DayTries }
   /** Minute after which nobody could begin for a meal, by meal; only where that is proven. */
-  | { readonly type: 'latest', readonly latest: Readonly<Record<string, number>> }
+  | { readonly type: 'latest', readonly latest: Readonly<Record<string, number>>, readonly least: Least }
+
+/** What no plan can do with less of: minutes that hot and warm dishes wait, liquids heated again; null where that is not proven. */
+export interface Least { readonly waitMin: number | null, readonly reheats: number | null }
 
 /** What one more of something does: minutes the meals are late with it, and minutes in the kitchen. */
 export interface Offer { readonly kind: Relief['kind'], readonly lateMin: number, readonly spanMin: number }
@@ -41,14 +44,24 @@ const OFFER_S = 0.7
 const ROOMS = [1, 1.8, 2.8] as const
 const MOST_LATE_SHARE = 0.05
 const LEAST_FOR_ROOM_S = 2
+/** A plan sought for less is looked at for a moment only, while something is moved, and is not tried. */
+const LEAST_FOR_TRIES_S = 1
+/** What is eaten hot or warm cools while it waits. */
+const COOLS: readonly Serving[] = ['hot', 'warm']
+/** Weights by which nothing counts. */
+const NOTHING = { span: 0, reheat: 0, early: { hot: 0, warm: 0, room: 0, cold: 0 }, stale: { hot: 0, warm: 0, room: 0, cold: 0 } } as const
 /** Minutes that stand for a day that cannot be done at all. */
 const CANNOT = 1_000_000
+/** Share of the time after which a plan with room for the base is given up. */
+const BASE_SHARE = 0.25
+/** A first plan is waited for so much longer, s. */
+const FIRST_PLAN_S = 8
 /** Progress is told this often, s. */
 const TELL_S = 0.25
 
 /**
  * Plans a day with room for what goes slower, tries the plan, and finds how late one could begin; in steps of a few
- * hundredths of a second.
+ * hundredths of a second. Asked for less than a second, it plans only.
  *
  * @param day checked by `checkDay`, with its own durations
  * @param most seconds a plan may be sought
@@ -58,11 +71,13 @@ const TELL_S = 0.25
 export function* planDay(day: Day, most: number, seconds: () => number): Generator<PlanTold | null, void> {
   const began = seconds()
   for (const room of ROOMS) {
-    const padded = paddedDay(day, paddingOf(room))
-    const solver = new DaySolver(padded)
-    yield* solving(solver, room, began, most, seconds)
+    const { padded, solver } = yield* roomy(day, room, began, most, seconds)
     if (!solver.plan) {
       yield { type: 'plan', plan: null, done: true, seconds: seconds() - began }
+      return
+    }
+    if (most < LEAST_FOR_TRIES_S) {
+      yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
       return
     }
     const { late, starts } = solver.plan
@@ -72,18 +87,32 @@ export function* planDay(day: Day, most: number, seconds: () => number): Generat
     if (!isLast && tries.lateTries > MOST_LATE_SHARE * TRIES) continue
     yield { type: 'tries', tries }
     yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
-    yield* latest(moved, seconds)
+    yield* latest(moved, starts, seconds)
     return
   }
 }
 
-/** Seeks one plan, telling the best so far. */
-function* solving(solver: DaySolver, room: number, began: number, most: number, seconds: () => number): Generator<PlanTold | null, void> {
+/** Seeks a plan with room for the base to wait too; without that where it is not found soon, as a meal would have to move for it. */
+function* roomy(day: Day, room: number, began: number, most: number, seconds: () => number): Generator<PlanTold | null, { padded: Day, solver: DaySolver }> {
+  const until = seconds() + Math.max(most / 2, most - (seconds() - began))
+  const soon = seconds() + BASE_SHARE * most
+  const tight = paddedDay(day, paddingOf(room))
+  const first = new DaySolver(tight)
+  yield* solving(first, room, began, () => (first.plan ? seconds() > until : first.movesMeals || seconds() > soon), seconds)
+  if (first.plan && !first.movesMeals) return { padded: tight, solver: first }
+  const padded = paddedDay(day, { ...paddingOf(room), baseShare: 1 })
+  const solver = new DaySolver(padded)
+  // No plan at all would say that there is none: a first one is waited for.
+  yield* solving(solver, room, began, () => seconds() > (solver.plan ? until : until + FIRST_PLAN_S), seconds)
+  return { padded, solver }
+}
+
+/** Seeks one plan until it is over, telling the best so far. */
+function* solving(solver: DaySolver, room: number, began: number, over: () => boolean, seconds: () => number): Generator<PlanTold | null, void> {
   let told = -1
   let cost = Infinity
-  const until = seconds() + Math.max(most / 2, most - (seconds() - began))
-  while (!solver.done && seconds() < until) {
-    solver.step(() => seconds() > until)
+  while (!solver.done && !over()) {
+    solver.step(over)
     const better = solver.plan !== null && solver.plan.cost < cost
     if (better || seconds() - told > TELL_S) {
       told = seconds()
@@ -99,21 +128,37 @@ function plannedOf(solver: DaySolver, room: number): Planned | null {
 }
 
 /** For each meal the last minute at which anybody could begin, where that is proven in time. */
-function* latest(day: Day, seconds: () => number): Generator<PlanTold | null, void> {
+function* latest(day: Day, starts: Starts, seconds: () => number): Generator<PlanTold | null, void> {
   const found: Record<string, number> = {}
   for (const meal of day.meals.filter(one => day.dishes.some(dish => dish.meal === one.id))) {
     const alone = mealAlone(day, meal.id)
-    const solver = new DaySolver(alone)
-    const began = seconds()
-    while (!solver.done && seconds() - began < LATEST_S) {
-      solver.step(() => seconds() - began > LATEST_S)
-      yield null
-    }
-    if (!solver.proven || Object.values(solver.plan!.late).some(minutes => minutes > 0)) continue
+    const solver = yield* proving(alone, seconds)
+    if (!solver) continue
     const begins = planCost(alone, solver.plan!.starts).begins[meal.id]
     if (begins !== undefined) found[meal.id] = begins
   }
-  yield { type: 'latest', latest: found }
+  const { waits, reheats } = planCost(day, starts)
+  const waited = sum(day.dishes.filter(dish => COOLS.includes(dish.serve)).map(dish => waits[dish.id]!))
+  const waiting = waited === 0 ? 0 : yield* least(day, { ...NOTHING, early: { ...NOTHING.early, hot: 1, warm: 1 } }, seconds)
+  const heating = reheats === 0 ? 0 : yield* least(day, { ...NOTHING, reheat: 1 }, seconds)
+  yield { type: 'latest', latest: found, least: { waitMin: waiting, reheats: heating } }
+}
+
+/** The least that any plan of a day comes to, if only some of it is counted; null where that is not proven in time. */
+function* least(day: Day, counted: Partial<DayWeights>, seconds: () => number): Generator<null, number | null> {
+  const solver = yield* proving({ ...day, weights: { ...day.weights, ...counted } }, seconds)
+  return solver ? Math.round(solver.plan!.cost) : null
+}
+
+/** Proves the best plan of a day within a time; null where that fails or a meal is moved. */
+function* proving(day: Day, seconds: () => number): Generator<null, DaySolver | null> {
+  const solver = new DaySolver(day)
+  const began = seconds()
+  while (!solver.done && seconds() - began < LATEST_S) {
+    solver.step(() => seconds() - began > LATEST_S)
+    yield null
+  }
+  return solver.proven && !solver.movesMeals ? solver : null
 }
 
 /**

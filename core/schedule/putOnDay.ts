@@ -28,6 +28,7 @@ const SEED = 20261126
 export interface DayKitchen {
   readonly pans: readonly (ChosenPan & { readonly kind: 'pan' | 'pot' })[]
   readonly fires: readonly ChosenFire[]
+  readonly trays?: readonly { readonly id: string, readonly name: string }[]
   readonly measures: readonly { readonly id: string, readonly name: string, readonly kind: string, readonly volumeMl: number }[]
   readonly settings: readonly { readonly altitudeM?: number | undefined }[]
 }
@@ -104,13 +105,14 @@ function rowsOf(ingredients: readonly Ingredient[]): (id: string) => Ingredient 
  *
  * @param kitchen what the household has
  */
-export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires'>): { fires: { id: string, name: string }[], vessels: { id: string, name: string, kind: VesselKind, litres?: number }[] } {
+export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 'trays'>): { fires: { id: string, name: string }[], vessels: { id: string, name: string, kind: VesselKind, litres?: number }[] } {
   const litres = (pan: DayKitchen['pans'][number]): number => Math.round(capacityMl(pan) / 100) / 10
   return {
     fires: kitchen.fires.map(({ id, name }) => ({ id, name })),
     vessels: [
       ...kitchen.pans.map(pan => ({ id: pan.id, name: pan.name, kind: pan.kind === 'pot' ? 'pot' as const : capacityMl(pan) >= LARGE_PAN_ML ? 'heavyL' as const : 'heavy' as const, litres: litres(pan) })),
       { id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }, { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
+      ...(kitchen.trays ?? []).map(({ id, name }) => ({ id, name, kind: 'tray' as const })),
     ],
   }
 }

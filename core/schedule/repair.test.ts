@@ -5,6 +5,7 @@ import { seededRandom } from '../random/seededRandom'
 import type { Day } from './day'
 import { dispatchDay } from './dispatchDay'
 import { stepsOf } from './lanesOf'
+import { overbooked } from './overbooked'
 import { brokenBy, repairDay } from './repairDay'
 import { DaySolver } from './solveDay'
 import type { Doing } from './spread'
@@ -46,6 +47,27 @@ describe('a repair', () => {
       expect(Object.values(plain).every(Number.isFinite)).toBe(true)
       if (brokenBy(going, plain, begun).length === 0) expect(repaired.broken).toEqual([])
     }), { numRuns: 40, seed: 5 })
+  })
+
+  it('books no fire, pan or pair of hands that was lost while the day was on', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 3000 }), fc.integer({ min: 2, max: 5 }), fc.double({ min: 0, max: 0.9, noNaN: true }), fc.constantFrom('fire', 'pan', 'hands'), (seed, dishes, share, lost) => {
+      const day = inventDay(seed, dishes)
+      const starts = planOf(day)
+      if (!starts) return
+      const times = Object.values(starts).sort((a, b) => a - b)
+      const now = times[Math.floor(share * times.length)]! + 1
+      const doings = late(day, starts, now, seed)
+      const heavy = day.vessels.find(vessel => vessel.kind === 'heavy')
+      const left: Day = lost === 'fire' && day.burners > 1
+        ? { ...day, burners: day.burners - 1 }
+        : lost === 'hands' && day.cooks > 1 ? { ...day, cooks: day.cooks - 1 } : heavy ? { ...day, vessels: day.vessels.filter(vessel => vessel !== heavy) } : day
+      const repaired = repairDay(left, starts, doings, now)
+      const lacking = overbooked(underWay(left, doings, now), repaired.starts, new Set(doings.map(one => one.step)))
+      expect(repaired.broken.filter(one => one.kind === 'lacking').map(one => one.about)).toEqual(lacking)
+      // Only what needs a pan that is on the fire already, and will stay there until that is done, can be without one.
+      const isHeld = day.dishes.some(dish => dish.holds.some(hold => doings.some(one => one.step === `${dish.id}.${hold.first}`) && !doings.some(one => one.step === `${dish.id}.${hold.last}`)))
+      if (!isHeld) expect(lacking).toEqual([])
+    }), { numRuns: 60, seed: 21 })
   })
 
   it('moves nothing where nothing went otherwise', () => {

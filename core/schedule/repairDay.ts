@@ -1,18 +1,24 @@
-import { nobodyThere } from './planCost'
+import { nobodyThere } from './presence'
 import type { Day, Starts } from './day'
 import { dispatchDay } from './dispatchDay'
 import { lanesOf, stepsOf, type Lanes, type PlannedStep } from './lanesOf'
+import { overbooked } from './overbooked'
 import type { Doing } from './spread'
 import { underWay } from './underWay'
 
-/** Something that no longer holds after a repair. */
-export interface Broken { readonly kind: 'late' | 'waits-long' | 'cold-pour', readonly about: string, readonly minutes: number }
+/** Something that no longer holds after a repair; `lacking` is a step for which no fire, hands or vessel is left, without minutes. */
+export interface Broken { readonly kind: 'late' | 'waits-long' | 'cold-pour' | 'lacking', readonly about: string, readonly minutes: number }
+
+/** A new order is worth it if it saves this much lateness, minutes. */
+export const WORTH_NEW_ORDER_MIN = 10
 
 /** A plan after something went otherwise. */
 export interface Repaired {
   readonly starts: Starts
   /** Minutes each meal is late now, by id; those in time are left out. */
   readonly late: Readonly<Record<string, number>>
+  /** Minutes of all of them. */
+  readonly lateMin: number
   readonly broken: readonly Broken[]
   /** Steps that begin at another minute than before. */
   readonly moved: readonly string[]
@@ -25,7 +31,8 @@ interface Arc { readonly from: string, readonly to: string, readonly least: numb
 
 /**
  * Repairs a plan after a step went otherwise: the order on every lane is kept, steps move only as far as they must, what
- * is begun stays. Where that breaks more than plain forward dispatch would, dispatch is taken. There is always an answer.
+ * is begun stays. Where that breaks more than plain forward dispatch would, or books what is no longer there, dispatch is
+ * taken. There is always an answer.
  *
  * @param planned the day the plan was made for
  * @param starts the plan
@@ -37,13 +44,16 @@ export function repairDay(planned: Day, starts: Starts, doings: readonly Doing[]
   const day = underWay(own, doings, now)
   const begun = new Map(doings.flatMap(one => (one.begun === null ? [] : [[one.step, one.begun] as const])))
   const answer = (after: Record<string, number>, dispatched: boolean): Repaired => {
-    const broken = brokenBy(day, after, begun)
+    const lacking = overbooked(day, after, new Set(begun.keys())).map((about): Broken => ({ kind: 'lacking', about, minutes: 0 }))
+    const broken = [...brokenBy(day, after, begun), ...lacking]
     const late = Object.fromEntries(broken.flatMap(one => (one.kind === 'late' ? [[one.about, one.minutes] as const] : [])))
-    return { starts: after, late, broken, dispatched, moved: Object.keys(after).filter(step => after[step] !== starts[step]) }
+    return { starts: after, late, lateMin: Object.values(late).reduce((sum, minutes) => sum + minutes, 0), broken, dispatched, moved: Object.keys(after).filter(step => after[step] !== starts[step]) }
   }
   const kept = answer(keepOrder(planned, day, starts, begun), false)
   if (kept.broken.length === 0) return kept
   const plain = answer(dispatchDay(day, starts, begun), true)
+  const lacks = ({ broken }: Repaired): number => broken.filter(one => one.kind === 'lacking').length
+  if (lacks(plain) !== lacks(kept)) return lacks(plain) < lacks(kept) ? plain : kept
   return harm(plain.broken) < harm(kept.broken) ? plain : kept
 }
 

@@ -7,6 +7,9 @@ import { Nogoods } from './nogoods'
 import type { Objective } from './objective'
 import type { Timetable } from './timetable'
 
+/** Sides propagated for a conflict, about: turns are measured by what is propagated, as neighbourhoods have few conflicts. */
+export const SIDES_PER_CONFLICT = 150
+
 /** How a search ended: everything below the limit was seen, the limit of conflicts was reached, or it was stopped. */
 export type Ended = 'exhausted' | 'limit' | 'stopped' | 'found'
 
@@ -90,6 +93,13 @@ export class Search {
       this.awake[index] = false
       if (!this.timetables[index]!.propagate()) return false
     }
+  }
+
+  /** Lowers the limit of the objective and propagates what follows without any decision; false if nothing is left. */
+  limit(most: number): boolean {
+    this.backTo(0)
+    this.objective.most = Math.min(this.objective.most, most)
+    return !this.closed && (this.propagate() || this.close())
   }
 
   /** Searches for plans below the limit of the objective, which each plan found lowers. */

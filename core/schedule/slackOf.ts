@@ -2,6 +2,9 @@ import type { Day, Starts } from './day'
 import type { Lanes } from './lanesOf'
 import { stepsOf } from './lanesOf'
 
+/** Slack below this is tight, minutes. */
+export const TIGHT_MIN = 5
+
 /**
  * Slack of every step, minutes: how much later it could begin, the order on every lane kept, without making a meal late
  * or a wait shorter than it must be (Kelley and Walker, 1959, with the order on resources as further arcs).

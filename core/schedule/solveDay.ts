@@ -4,6 +4,7 @@ import type { Day, Starts } from './day'
 import { DayModel } from './model'
 import { COST_SCALE } from './modelParts'
 import { keptOf, neighbourhood } from './neighbourhoods'
+import { SIDES_PER_CONFLICT } from './search'
 
 /** A plan, and what it costs in minutes' worth. */
 export interface FoundPlan {
@@ -18,10 +19,8 @@ const FIRST_SLICE = 400
 const SLICE_GROWTH = 1.5
 const LONGEST_SLICE = 4000
 /** A slice longer than this, conflicts, tells of a hard day; then complete search has one turn in so many. */
-const HARD_SLICE = 1000
+const HARD_SLICE = 500
 const SEARCH_EVERY = 6
-/** Sides propagated for a conflict, about: turns are measured by what is propagated, as neighbourhoods have few conflicts. */
-const WORK_PER_CONFLICT = 150
 /** Conflicts spent on one neighbourhood. */
 const NEIGHBOURHOOD_CONFLICTS = 100
 /** Conflicts of one step: a few hundredths of a second. */
@@ -66,6 +65,9 @@ export class DaySolver {
     return this.bounds?.value ?? (this.phase === 'lateness' || !this.model.possible ? 0 : this.model.search.objective.least() / COST_SCALE)
   }
 
+  /** True once the meals are known not to be kept: the least delay is sought, or has been. */
+  get movesMeals(): boolean { return this.phase === 'lateness' || Object.values(this.late).some(minutes => minutes > 0) }
+
   /** True once the plan is known to be the best. */
   get proven(): boolean { return this.done && this.plan !== null }
 
@@ -102,7 +104,7 @@ export class DaySolver {
     if (this.turn === 'search') search.run({ conflicts: Math.min(STEP_CONFLICTS, Math.ceil(this.left)), stop, onFound: this.found })
     else if (this.turn === 'neighbourhoods') this.look(stop)
     else spent = (this.bounds ??= new LowerBound(this.day, this.bound)).step(this.plan!.cost, STEP_CONFLICTS, stop)
-    this.left -= (spent + search.work - before) / WORK_PER_CONFLICT + 1
+    this.left -= (spent + search.work - before) / SIDES_PER_CONFLICT + 1
     if (search.closed || (this.bounds && this.bounds.value >= this.plan!.cost)) return this.ended()
     if (this.left <= 0) this.nextTurn()
   }

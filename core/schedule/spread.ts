@@ -39,6 +39,8 @@ export interface SpreadPlan {
   /** Minute after which nobody could start for a meal, by meal; only where that is proven. */
   readonly latest: Readonly<Record<string, number>>
   readonly tries: { readonly tries: number, readonly lateTries: number, readonly pours: number, readonly coldPours: number } | null
+  /** Least that any plan waits and heats again, null where that is not proven. */
+  readonly least?: { readonly waitMin: number | null, readonly reheats: number | null } | undefined
 }
 
 /** What is going on or done of a step; minutes. */

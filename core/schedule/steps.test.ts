@@ -27,7 +27,7 @@ describe('steps of a dish', () => {
     const steps = dishSteps(dish, spans, day)
     const alone: Day = {
       id, now: 1020, horizon: 3300, cooks: 1, burners: 2, away: [{ cook: 'all', from: 1350, to: 1830, why: 'sleep' }], meals: [{ id: 'm1', at: 2580 }], weights: DAY_WEIGHTS, dishes: [steps],
-      vessels: (['heavyL', 'heavy', 'pot', 'pot', 'ppan', 'grinder'] as const).map((kind, i) => ({ id: `v${i}`, kind })),
+      vessels: (['heavyL', 'heavy', 'pot', 'pot', 'ppan', 'grinder', 'tray'] as const).map((kind, i) => ({ id: `v${i}`, kind })),
     }
     expect(checkDay(alone)).toEqual([])
     const solver = new DaySolver(alone)
@@ -47,7 +47,16 @@ describe('steps of a dish', () => {
     expect(steps.activities.find(activity => activity.id === 'pour')!.hot).toBe(true)
     const slab = dishSteps(...spansOf('one-thread-gram'))
     expect(slab.sink).toBe('cut')
+    expect(slab.holds.find(hold => hold.need === 'tray')).toMatchObject({ last: 'cut' })
     expect(slab.hotPour).toMatchObject({ heat: 'syrup', max: 5 })
+  })
+
+  it('grate the second lot after the first, while that cooks', () => {
+    const [dish, spans, day] = spansOf('winter-market-carrot')
+    const steps = dishSteps(dish, spans, day)
+    expect(steps.lags).toContainEqual({ from: 'grate', to: 'grate-2', min: 0, max: null, kind: 'lots' })
+    expect(steps.lags.find(lag => lag.from === 'grate-2')).toMatchObject({ to: 'soften-2', kind: 'grated' })
+    expect(steps.activities.find(activity => activity.id === 'grate-2')).toMatchObject({ hands: 0.5, burner: 0, dur: spans.grate })
   })
 
   it('set a cold dish into the cold before its meal', () => {

@@ -1,6 +1,7 @@
 import { COST_SCALE, type ModelParts } from './modelParts'
 import type { Term } from './objective'
-import { earlyCost, presentBefore } from './planCost'
+import { earlyCost } from './planCost'
+import { presentBefore } from './presence'
 
 /**
  * What a day costs: minutes present by meal, dishes that stand ready early, liquids heated again; or the minutes meals are

@@ -5,6 +5,7 @@ import { forecastCook } from '../forecast/forecastCook'
 import { replay } from '../live/replay'
 import { dayOf } from './dayOf'
 import { fromFire } from './fromFire'
+import { nextOfDay } from './nextOfDay'
 import { lanesOf } from './lanesOf'
 import { paddedDay } from './paddedDay'
 import { DaySolver } from './solveDay'
@@ -52,6 +53,19 @@ describe('a day under way', () => {
     const again = anew.plan!.starts
     for (const { step, begun } of doings) expect(again[step]).toBe(begun)
     for (const [step, at] of Object.entries(again)) if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
+  })
+
+  it('says what comes next of a plan: what goes on, else the first that is not begun', () => {
+    const plan = { starts, late: {}, cost: 0, bound: 0, proven: true, room: 1, latest: {}, tries: null }
+    const spread = exampleSpread({ plan })
+    const [dish, activity] = first.split('.')
+    expect(nextOfDay(spread, 1500)).toEqual({ dish, activity, at: starts[first], going: false })
+    expect(nextOfDay({ ...spread, doings: [{ step: first, begun: 2400, ended: null }] }, 2402)).toEqual({ dish, activity, at: 2400, going: true })
+    const second = Object.entries(starts).sort((a, b) => a[1] - b[1])[1]![0]
+    expect(nextOfDay({ ...spread, doings: [{ step: first, begun: 2400, ended: 2410 }] }, 2412)).toMatchObject({ dish: second.split('.')[0], activity: second.split('.')[1] })
+    expect(nextOfDay({ ...spread, doings: Object.keys(starts).map(step => ({ step, begun: 2400, ended: 2410 })) }, 2412)).toBeNull()
+    expect(nextOfDay(spread, 4000)).toBeNull()
+    expect(nextOfDay(exampleSpread(), 1500)).toBeNull()
   })
 
   it('leaves no step off its lanes, even where nobody has hands left for it', () => {

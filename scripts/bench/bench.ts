@@ -18,6 +18,7 @@ import { dragging } from './dragging'
 import { firstView } from './firstView'
 import { forecasting } from './forecasting'
 import { measuring } from './measuring'
+import { planning } from './planning'
 import { median, timed } from './timed'
 import { tightLoop } from './tightLoop'
 
@@ -77,6 +78,6 @@ async function saving(): Promise<Figure> {
   return { name: 'saving one observation', value, unit: 'ms', ratio: value / median(theirs), limit: 'ratio to a raw insert with the same durability <= 6' }
 }
 
-const figures: Figure[] = [...simulation(), ...forecasting(), ...measuring(), await saving(), ...(process.argv.includes('--no-page') ? [] : [...await dragging(), ...await firstView()])]
+const figures: Figure[] = [...simulation(), ...forecasting(), ...measuring(), ...planning(), await saving(), ...(process.argv.includes('--no-page') ? [] : [...await dragging(), ...await firstView()])]
 if (process.argv.includes('--json')) console.log(JSON.stringify(figures, null, 2))
 else for (const one of figures) console.log(`${one.name}: ${one.value.toPrecision(4)} ${one.unit}${one.ratio === null ? '' : `, ratio ${one.ratio.toFixed(2)}`} (${one.limit})`)

@@ -41,7 +41,7 @@ test.describe('a day of five dishes', () => {
     await page.mouse.up()
     await planned(page)
     await expect(page.locator('[data-step="d5.pour"]')).toHaveAttribute('aria-label', /held/)
-    expect((await kept(page.request)).wishes).toEqual([expect.objectContaining({ kind: 'pin', step: 'd5.pour' })])
+    await expect.poll(async () => (await kept(page.request)).wishes).toEqual([expect.objectContaining({ kind: 'pin', step: 'd5.pour' })])
     await page.getByRole('button', { name: 'Undo' }).click()
     await planned(page)
     await expect.poll(() => startOf(roast)).toBe(before)

@@ -115,6 +115,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           />
         </ElSelect>
         <LabelledChoice
+          class="choice"
           asks="For"
           :chosen="forMeal"
           :options="meals"
@@ -147,12 +148,14 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
             >×{{ by === 0.5 ? '½' : by === 0.75 ? '¾' : by === 1.5 ? '1½' : '2' }}</button>
           </span>
           <LabelledChoice
+            class="choice"
             asks="For"
             :chosen="dish.meal"
             :options="meals"
             @choose="value => emit('alter', dish.id, { meal: value })"
           />
           <LabelledChoice
+            class="choice"
             asks="Served"
             :chosen="dish.serve"
             :options="servings"
@@ -182,12 +185,16 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
 </template>
 
 <style scoped>
-.dishes { display: grid; gap: 22px; }
-ul { list-style: none; margin: 8px 0; padding: 0; display: grid; gap: 8px; }
+.dishes { display: grid; grid-template-columns: minmax(0, 1fr); gap: 22px; }
+ul { list-style: none; margin: 8px 0; padding: 0; display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; }
 .row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
 .dish { border-top: 2px solid var(--line); padding-top: 8px; align-items: center; }
 .dish strong { flex: 1 1 220px; }
 .pick { width: min(360px, 100%); }
 .amounts { display: inline-flex; gap: 4px; }
 .amounts .stone-button { padding-inline: 0.6rem; border-bottom-width: 3px; }
+:deep(.el-checkbox) { height: auto; min-height: var(--touch); white-space: normal; }
+:deep(.el-checkbox__label) { white-space: normal; }
+/* In a row of fields it would shrink to its caret. */
+.choice { min-width: 190px; }
 </style>

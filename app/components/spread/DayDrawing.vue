@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { DayView } from '../../drawings/dayView'
+import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import { timeText, WAIT_WORDS } from '../../../words/spread'
 import DayLanes from './DayLanes.vue'
+import DayLegend from './DayLegend.vue'
 
 const props = defineProps<{
   /** The day as it is laid out. */
@@ -31,8 +33,16 @@ const emit = defineEmits<{
 }>()
 
 const STEP_MIN = 5
+/** Least distance between the middle of a gap's name and a time, drawing units. */
+const NAME_ROOM = 38
 const drag = ref<{ readonly dish: string, readonly fromX: number, readonly fromMin: number, moved: boolean } | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
+/** Gaps whose width can be written without touching a time. */
+const namedGaps = computed(() => props.view.scale.gaps.filter((gap) => {
+  const middle = (props.view.scale.x(gap.from) + props.view.scale.x(gap.to)) / 2
+  return props.view.scale.ticks.every(tick => Math.abs(props.view.scale.x(tick) - middle) > NAME_ROOM)
+}))
+const isTight = computed(() => Object.values(props.slack).some(minutes => minutes < TIGHT_MIN))
 const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
 
 function unitsOf(event: PointerEvent): number {
@@ -74,6 +84,7 @@ function key(event: KeyboardEvent, dish: string): void {
 </script>
 
 <template>
+  <div class="drawing">
   <svg
     ref="svg"
     class="day"
@@ -94,6 +105,7 @@ function key(event: KeyboardEvent, dish: string): void {
           :height="view.height - 28"
         />
         <text
+          v-if="namedGaps.includes(gap)"
           class="gapname"
           :x="(view.scale.x(gap.from) + view.scale.x(gap.to)) / 2"
           y="20"
@@ -248,10 +260,17 @@ function key(event: KeyboardEvent, dish: string): void {
       :y2="view.height"
     />
   </svg>
+  </div>
+  <DayLegend
+    :pours="pours.size > 0"
+    :tight="isTight"
+    :pinned="pinned.size > 0"
+  />
 </template>
 
 <style scoped>
-.day { display: block; width: 100%; height: auto; touch-action: pan-y; user-select: none; }
+.drawing { overflow-x: auto; }
+.day { display: block; width: 100%; min-width: 640px; height: auto; touch-action: pan-x pan-y; user-select: none; }
 text { fill: var(--ink); font: 500 13px var(--text); }
 .time { text-anchor: middle; font-weight: 650; font-size: 15px; }
 .tick { stroke: var(--line); stroke-width: 1.2; }
@@ -262,7 +281,7 @@ text { fill: var(--ink); font: 500 13px var(--text); }
 .base { stroke: var(--ink); stroke-width: 3.5; }
 .floor { stroke: var(--line); stroke-width: 1; }
 .ground { fill: transparent; }
-.dish { cursor: grab; outline: none; }
+.dish { cursor: grab; outline: none; touch-action: pan-y; }
 .dish.held { cursor: grabbing; }
 .dish.chosen .ground, .dish:hover .ground { fill: var(--wall-raised); }
 .dish:focus-visible .ground { stroke: var(--accent); stroke-width: 3; }

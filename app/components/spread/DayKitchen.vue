@@ -20,7 +20,7 @@ const emit = defineEmits<{
 }>()
 
 const kind = ref<VesselKind>('heavyL')
-const kinds = (['heavyL', 'heavy', 'pot', 'ppan', 'grinder'] as const).map(value => ({ value, label: VESSEL_WORDS[value] }))
+const kinds = (['heavyL', 'heavy', 'pot', 'ppan', 'grinder', 'tray'] as const).map(value => ({ value, label: VESSEL_WORDS[value] }))
 const free = (prefix: string, taken: readonly { readonly id: string }[]): string => Array.from({ length: 80 }, (_, i) => `${prefix}${i + 1}`).find(one => !taken.some(other => other.id === one))!
 </script>
 
@@ -73,6 +73,7 @@ const free = (prefix: string, taken: readonly { readonly id: string }[]): string
       </ul>
       <p class="row">
         <LabelledChoice
+          class="choice"
           asks="Borrow a"
           :chosen="kind"
           :options="kinds"
@@ -107,4 +108,6 @@ li { display: flex; gap: 16px; align-items: center; justify-content: space-betwe
 .wash span { font-weight: 600; font-size: 0.9375rem; }
 .wash input { width: 6em; }
 @media (max-width: 820px) { .kitchen { grid-template-columns: minmax(0, 1fr); } }
+/* In a row of fields it would shrink to its caret. */
+.choice { min-width: 190px; }
 </style>

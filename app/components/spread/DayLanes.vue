@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import type { DayView } from '../../drawings/dayView'
 import { stepName, timeText } from '../../../words/spread'
 
@@ -23,9 +24,7 @@ const emit = defineEmits<{
   pick: [what: string]
 }>()
 
-/** Slack below this is tight, minutes. */
-const TIGHT = 5
-const isTight = (step: string): boolean => (props.slack[step] ?? Infinity) < TIGHT
+const isTight = (step: string): boolean => (props.slack[step] ?? Infinity) < TIGHT_MIN
 const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
 const short = (step: string): string => stepName(step.split('.')[1] ?? step)
 const says = (step: string, from: number, to: number): string => {

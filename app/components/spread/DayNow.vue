@@ -15,6 +15,8 @@ const props = defineProps<{
   names: ReadonlyMap<string, string>
   /** Steps that are done at the fire, and the cook there, by dish. */
   cooks: ReadonlyMap<string, string>
+  /** Minutes of lateness that another order saves; 0 where none is worth it. */
+  savesMin: number
 }>()
 
 const emit = defineEmits<{
@@ -26,6 +28,10 @@ const emit = defineEmits<{
   back: [step: string]
   /** A dish is taken to the fire. */
   fire: [dish: string]
+  /** The other order is taken. */
+  other: []
+  /** A promise is kept. */
+  given: [promise: string]
 }>()
 
 const open = (steps: readonly TodayStep[]): readonly TodayStep[] => steps.filter(one => one.state !== 'done')
@@ -42,6 +48,13 @@ const when = (one: TodayStep): string => {
   const wait = one.from - props.now
   return wait <= 0 ? 'now' : wait < 90 ? `in ${wait} min, at ${timeText(one.from)}` : `at ${timeText(one.from)}`
 }
+/** What is promised and not given yet, with the minute its dish is ready. */
+const promised = computed(() => props.spread.promises.filter(one => !one.given).sort((a, b) => a.at - b.at).map((one) => {
+  const dish = props.spread.dishes.find(other => other.id === one.dish)
+  const last = props.today.hands.flat().concat(props.today.byThemselves).find(step => step.step === `${dish?.id}.${dish?.steps.sink}`)
+  const ready = dish && last ? last.to + dish.steps.ready : null
+  return { ...one, ready, isLate: ready !== null && ready > one.at }
+}))
 /** A step on the dish's own fire is marked at the fire. */
 const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activity.hot === true
 </script>
@@ -58,6 +71,19 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
       role="alert"
     >
       {{ BROKEN_WORDS[broken.kind](names.get(broken.about.split('.')[0]!) ?? broken.about, spanText(broken.minutes)) }}
+    </p>
+    <p
+      v-if="savesMin > 0"
+      class="offer"
+    >
+      Another order of what is left would be {{ spanText(savesMin) }} less late.
+      <button
+        type="button"
+        class="stone-button"
+        @click="emit('other')"
+      >
+        Take that order
+      </button>
     </p>
     <div class="hands">
       <article
@@ -152,6 +178,26 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
           </button>
         </div>
       </article>
+      <article v-if="promised.length > 0">
+        <h3>Promised</h3>
+        <div
+          v-for="one in promised"
+          :key="one.id"
+          :class="{ due: one.isLate }"
+        >
+          <p>
+            <strong>{{ one.whom }}, {{ timeText(one.at) }}</strong>
+            <span>{{ one.what || names.get(one.dish ?? '') }}{{ one.ready === null ? '' : one.isLate ? `: ready only about ${timeText(one.ready)}` : `, ready about ${timeText(one.ready)}` }}</span>
+          </p>
+          <button
+            type="button"
+            class="stone-button"
+            @click="emit('given', one.id)"
+          >
+            Given
+          </button>
+        </div>
+      </article>
     </div>
   </section>
 </template>
@@ -163,6 +209,7 @@ article { display: grid; gap: 8px; align-content: start; }
 article > div { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; justify-content: space-between; border-left: 5px solid var(--line); padding-left: 10px; }
 article > div > p { flex: 1 1 150px; font-size: 1.25rem; line-height: 1.2; }
 article > div > p span { display: block; font-size: 1.0625rem; }
+.offer { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; }
 .going { border-left-color: var(--accent); }
 .due { border-left-color: var(--danger); }
 .stone-button { min-height: var(--touch); }

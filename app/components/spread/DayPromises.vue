@@ -68,6 +68,7 @@ function add(): void {
         placeholder="12 balls"
       ></label>
       <LabelledChoice
+        class="choice"
         asks="Of"
         :chosen="dish"
         :options="spread.dishes.map(one => ({ value: one.id, label: one.card.name }))"
@@ -97,4 +98,6 @@ li span:first-child { flex: 1 1 260px; }
 form { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
 label { display: grid; }
 label span { font-weight: 600; font-size: 0.9375rem; }
+/* In a row of fields it would shrink to its caret. */
+.choice { min-width: 190px; }
 </style>

@@ -30,6 +30,8 @@ const emit = defineEmits<{
   help: []
   /** Look longer for a better plan. */
   again: []
+  /** The search is to end. */
+  enough: []
 }>()
 
 const late = computed(() => props.meals.filter(meal => meal.lateMin > 0))
@@ -95,6 +97,14 @@ const better = (offer: Offer): string => {
       {{ tried }} {{ seeking ? 'A better plan is being sought.' : bound }}
     </p>
     <p class="row">
+      <button
+        v-if="planned && seeking"
+        type="button"
+        class="stone-button"
+        @click="emit('enough')"
+      >
+        That will do
+      </button>
       <button
         v-if="planned && !planned.proven && !seeking"
         type="button"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import { timeText } from '../../../words/spread'
 import TimeField from './TimeField.vue'
 
@@ -36,7 +37,7 @@ const emit = defineEmits<{
 const day = computed(() => Math.floor(props.from / 1440) * 1440)
 const sentence = computed(() => {
   const [shortest, likely, longest] = props.spans
-  const spare = props.slack === null ? '' : props.slack < 0 ? ' It is late as things stand.' : props.slack < 5 ? ` Tight: ${props.slack} min to spare.` : ` ${props.slack} min to spare.`
+  const spare = props.slack === null ? '' : props.slack < 0 ? ' It is late as things stand.' : props.slack < TIGHT_MIN ? ` Tight: ${props.slack} min to spare.` : ` ${props.slack} min to spare.`
   return `${shortest === longest ? `${likely} min` : `likely ${likely} min, ${shortest} to ${longest}`}.${spare}`
 })
 </script>

@@ -41,8 +41,9 @@ describe('the drawing of a day', () => {
     expect(text.find('[data-step="d1.roast"]').attributes('aria-label')).toContain('40 min to spare')
     expect(text.find('[data-step="d2.pour"]').attributes('aria-label')).toContain('held')
     expect(text.findAll('.tight')).toHaveLength(1)
+    expect(text.find('.legend').text()).toContain('under five minutes to spare')
     expect(text.findAll('.hot')).toHaveLength(2)
-    expect(text.findAll('.pin')).toHaveLength(1)
+    expect(text.findAll('.dish .pin')).toHaveLength(1)
   })
 
   it('is moved by the keyboard, five minutes at a time or one', async () => {
@@ -73,6 +74,14 @@ describe('what is said of a plan', () => {
     expect(text).toContain('No plan can be more than')
     expect(text).not.toContain('proven')
     expect(mount(DaySaid, { props: { ...base, planned: { ...base.planned, proven: true } } }).text()).toContain('that is proven')
+  })
+
+  it('lets the search end with what it has', async () => {
+    const said = mount(DaySaid, { props: { ...base, seeking: true } })
+    expect(said.text()).toContain('A better plan is being sought.')
+    await button(said, 'That will do').trigger('click')
+    expect(said.emitted('enough')).toHaveLength(1)
+    expect(mount(DaySaid, { props: base }).text()).not.toContain('That will do')
   })
 
   it('is a sentence for each trouble, each delay and each thing that would help', async () => {
@@ -109,7 +118,7 @@ describe('a step that is looked at', () => {
 describe('now and next', () => {
   const first = Object.entries(starts).sort((a, b) => a[1] - b[1])[0]![0]
   const props = (doings: { step: string, begun: number, ended: number | null }[], now: number) =>
-    ({ spread, today: todayOf(padded, day, starts, doings, [], now), now, names, cooks: new Map<string, string>() })
+    ({ spread, today: todayOf(padded, day, starts, doings, [], now), now, names, cooks: new Map<string, string>(), savesMin: 0 })
 
   it('tells each pair of hands what to begin and when, and marks it', async () => {
     const panel = mount(DayNow, { props: props([], starts[first]! - 4), global })
@@ -126,6 +135,22 @@ describe('now and next', () => {
     const done = mount(DayNow, { props: props([{ step: first, begun: starts[first]!, ended: starts[first]! + 9 }], starts[first]! + 10), global })
     await button(done, 'Take back').trigger('click')
     expect(done.emitted('back')![0]).toEqual([first])
+  })
+
+  it('says what is promised, when it is ready, and lets it be given', async () => {
+    const panel = mount(DayNow, { props: props([], starts[first]! - 4), global })
+    expect(panel.text()).toContain('Aunt Meru, 18:00')
+    expect(panel.text()).toMatch(/12 balls: ready only about 18:[3-5]\d/)
+    await button(panel, 'Given').trigger('click')
+    expect(panel.emitted('given')).toEqual([['p1']])
+  })
+
+  it('offers another order only where it is worth it', async () => {
+    expect(mount(DayNow, { props: props([], starts[first]!), global }).text()).not.toContain('Another order')
+    const panel = mount(DayNow, { props: { ...props([], starts[first]!), savesMin: 25 }, global })
+    expect(panel.text()).toContain('25 min less late')
+    await button(panel, 'Take that order').trigger('click')
+    expect(panel.emitted('other')).toHaveLength(1)
   })
 
   it('says what a delay breaks', () => {

@@ -4,7 +4,7 @@ import { SpreadListSchema, SpreadSchema, type Spread, type SpreadLine } from '..
 import HousePage from '../../components/HousePage.vue'
 import { ask } from '../../composables/api'
 import { hearthNow } from '../../composables/hearthClock'
-import { eveMs } from '../../composables/spreadDay'
+import { eveMs } from '../../composables/spreadClock'
 import { useHouse } from '../../stores/house'
 import { vesselsOfKitchen } from '../../../core/schedule/putOnDay'
 

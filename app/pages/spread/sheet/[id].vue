@@ -6,23 +6,21 @@ import DayDrawing from '../../../components/spread/DayDrawing.vue'
 import { dayShopping } from '../../../composables/dayShopping'
 import { gramsText } from '../../../composables/format'
 import { hearthNow } from '../../../composables/hearthClock'
-import { eveMs, useSpreadDay } from '../../../composables/spreadDay'
+import { useSpreadDay } from '../../../composables/spreadDay'
+import { useSpreadReading } from '../../../composables/spreadReading'
 import { viewOfSpread } from '../../../drawings/spreadView'
 import { useHouse } from '../../../stores/house'
 import { withCorrections } from '../../../../core/composition/corrections'
 import { lanesOf, stepsOf } from '../../../../core/schedule/lanesOf'
-import { paddedDay, paddingOf } from '../../../../core/schedule/paddedDay'
-import { SERVING_WORDS, stepName, timeText } from '../../../../words/spread'
+import { stepName, timeText } from '../../../../words/spread'
 
 const house = useHouse()
 const { kitchen, evidence } = storeToRefs(house)
 const state = useSpreadDay(String(useRoute().params.id), { kitchen, evidence, ingredients: INGREDIENTS })
-const { spread, planned, day } = state
+const { spread, planned } = state
 void house.load().then(() => state.load())
-const padded = computed(() => (day.value ? paddedDay(day.value, paddingOf(planned.value?.room ?? 1)) : null))
+const { padded, names, said, date } = useSpreadReading(state)
 const view = computed(() => (spread.value && padded.value && planned.value ? viewOfSpread(spread.value, padded.value, planned.value, 1060, spread.value.dishes.length <= 6 ? 50 : 38, { ...lanesOf(padded.value, planned.value.starts), vessels: [] }) : null))
-const names = computed(() => new Map([...(spread.value?.dishes ?? []).map(dish => [dish.id, dish.card.name] as const), ...(spread.value?.meals ?? []).map(meal => [meal.id, meal.name] as const)]))
-const said = computed(() => new Map((spread.value?.dishes ?? []).map(dish => [dish.id, { name: dish.card.name, says: `${SERVING_WORDS[dish.serve]}, ${gramsText(dish.baseG)} ${dish.card.base}` }])))
 const lists = computed(() => {
   if (!padded.value || !planned.value || !spread.value) return []
   const steps = stepsOf(padded.value, planned.value.starts)
@@ -34,7 +32,6 @@ const lists = computed(() => {
   ].filter(list => list.steps.length > 0)
 })
 const buy = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, withCorrections(INGREDIENTS, kitchen.value.corrections), kitchen.value.store, Math.floor(hearthNow() / 86_400_000)).filter(line => line.packagesG.length > 0) : []))
-const date = computed(() => (spread.value ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(eveMs(spread.value.eve) + 36 * 3_600_000) : ''))
 const dayOfStep = (minute: number): string => (minute < 1440 ? 'eve ' : '')
 function print(): void {
   window.print()
