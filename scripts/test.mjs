@@ -10,6 +10,8 @@ ensureChromium()
 
 let passed = 0
 let failed = 0
+/** Names of what failed, said again at the end: what a long run printed in its middle is easily lost. */
+const fallen = []
 const reports = join(ROOT, 'test-results')
 rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
@@ -23,11 +25,12 @@ const checks = [
 ]
 await Promise.all([checkNext(), checkNext()])
 run('unit and server tests', tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`])
-count('unit.json', report => [report.numPassedTests, report.numFailedTests + (report.success === false && report.numFailedTests === 0 ? 1 : 0)])
+count('unit.json', unitReport)
 ensureBuilt()
 run('browser tests', tool('playwright'), ['test'])
-count('browser.json', report => [report.stats.expected, report.stats.unexpected + report.stats.flaky + (report.errors?.length ?? 0)])
+count('browser.json', browserReport)
 
+if (fallen.length > 0) console.log(`\nFailed:\n${fallen.map(each => `  ${each}`).join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
 
@@ -42,7 +45,7 @@ async function checkNext() {
     const { status, said } = await quietly(command, args)
     console.log(`\n— ${name}\n${said}`)
     if (status === 0) passed++
-    else failed++
+    else fall(1, name)
   }
 }
 
@@ -60,13 +63,39 @@ function quietly(command, args) {
 /** A runner whose report is missing has failed. */
 function count(file, read) {
   const path = join(reports, file)
-  if (!existsSync(path)) {
-    failed++
-    return
-  }
-  const [good, bad] = read(JSON.parse(readFileSync(path, 'utf8')))
+  if (!existsSync(path)) return fall(1, `${file} was not written`)
+  const [good, bad, names] = read(JSON.parse(readFileSync(path, 'utf8')))
   passed += good
-  failed += bad
+  fall(bad, ...names)
+}
+
+function fall(times, ...names) {
+  failed += times
+  if (times > 0) fallen.push(...names)
+}
+
+function unitReport(report) {
+  const names = report.testResults.flatMap(file => [
+    ...file.assertionResults.filter(each => each.status === 'failed').map(each => `${file.name}: ${each.fullName}: ${firstLine(each.failureMessages[0])}`),
+    ...(file.status === 'failed' && file.assertionResults.every(each => each.status !== 'failed') ? [`${file.name}: ${firstLine(file.message)}`] : []),
+  ])
+  const unseen = report.success === false && report.numFailedTests === 0
+  return [report.numPassedTests, report.numFailedTests + (unseen ? 1 : 0), unseen && names.length === 0 ? ['the unit tests as a whole'] : names]
+}
+
+function browserReport(report) {
+  const names = [...specsOf(report)].filter(spec => !spec.ok || spec.tests.some(test => test.status === 'flaky')).map(spec => `${spec.file}: ${spec.title}`)
+  const errors = report.errors ?? []
+  return [report.stats.expected, report.stats.unexpected + report.stats.flaky + errors.length, [...names, ...errors.map(each => firstLine(each.message))]]
+}
+
+function* specsOf(suite) {
+  yield* suite.specs ?? []
+  for (const inner of suite.suites ?? []) yield* specsOf(inner)
+}
+
+function firstLine(said = '') {
+  return said.split('\n', 1)[0]
 }
 
 function ensureChromium() {

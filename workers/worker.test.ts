@@ -3,6 +3,7 @@ import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../c
 import type { Observation } from '../core/live/observation'
 import { forecastCook } from '../core/forecast/forecastCook'
 import { examplePlan, marked, starterPlan } from '../test/support/plans'
+import { eventually } from '../test/support/eventually'
 
 interface Scope { onmessage: ((event: { data: WorkerQuestion }) => void) | null, postMessage: (message: WorkerAnswer) => void }
 
@@ -31,7 +32,7 @@ const final = (): number[] => told.filter(one => one.type === 'refused' || one.t
 describe('the forecast worker', () => {
   it('answers with the ticket of the question, with the numbers of the core', async () => {
     ask(1, 'a')
-    await vi.waitFor(() => expect(told).toHaveLength(1))
+    await eventually(() => expect(told).toHaveLength(1))
     expect(told[0]).toMatchObject({ type: 'forecast', ticket: 1 })
     expect(told[0]).toHaveProperty('forecast', { ...JSON.parse(JSON.stringify(forecastCook(examplePlan(), [], 0, 60))) as object, doubts: { asks: null, surprise: null } })
   })
@@ -41,15 +42,15 @@ describe('the forecast worker', () => {
     ask(2, 'a')
     ask(3, 'b')
     ask(4, 'a')
-    await vi.waitFor(() => expect(final().sort()).toEqual([3, 4]))
+    await eventually(() => expect(final().sort()).toEqual([3, 4]))
   })
 
   it('answers a tap at once from stored runs, and then from new ones', async () => {
     const before = [marked(0, 0, 'cook.started'), marked(1, 60, 'stage.began', { stage: 'roast' })]
     ask(1, 'a', before, 200)
-    await vi.waitFor(() => expect(told).toHaveLength(1))
+    await eventually(() => expect(told).toHaveLength(1))
     ask(2, 'a', [...before, marked(2, 260, 'sign.seen', { sign: 'aroma' })], 260)
-    await vi.waitFor(() => expect(told).toHaveLength(3))
+    await eventually(() => expect(told).toHaveLength(3))
     const [, soon, fine] = told
     expect(soon).toMatchObject({ type: 'moved', ticket: 2, moved: { restsOn: { taps: 1 } } })
     expect(fine).toMatchObject({ type: 'forecast', ticket: 2 })
@@ -64,22 +65,22 @@ describe('the forecast worker', () => {
     }
     plan(1, 'flames')
     const searched = (): number => told.filter(one => one.type === 'flame-plan').length
-    await vi.waitFor(() => expect([final(), searched()]).toEqual([[2], 3]), 4000)
+    await eventually(() => expect([final(), searched()]).toEqual([[2], 3]))
     await new Promise(resolve => setTimeout(resolve, 300))
     expect([final(), searched()]).toEqual([[2], 3])
   })
 
   it('ends a flame plan with the whole of it, and looks ahead of a roast', async () => {
     plan(1, 'flames')
-    await vi.waitFor(() => expect(final()).toEqual([1]), 8000)
+    await eventually(() => expect(final()).toEqual([1]))
     say({ type: 'roast-ahead', ticket: 2, stream: 'cook', request: { plan: examplePlan(), observations: [marked(0, 0, 'cook.started')], nowS: 10, members: 40 }, wish: { step: 'golden', patienceS: 1200, risk: 0.05 } })
-    await vi.waitFor(() => expect(told.at(-1)).toMatchObject({ type: 'roast-ahead', ticket: 2 }), 4000)
+    await eventually(() => expect(told.at(-1)).toMatchObject({ type: 'roast-ahead', ticket: 2 }))
   })
 
   it('goes on after a question it had to refuse', async () => {
     say({ type: 'forecast', ticket: 1, stream: 'a', request: { plan: { ...examplePlan(), vessels: {} }, observations: [], nowS: 0, members: 20 } })
     ask(2, 'b')
-    await vi.waitFor(() => expect(told).toHaveLength(2))
+    await eventually(() => expect(told).toHaveLength(2))
     expect(told[0]).toMatchObject({ type: 'refused', ticket: 1, code: 'unknown-name' })
     expect(told[1]).toMatchObject({ type: 'forecast', ticket: 2 })
   })

@@ -1,6 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { examplePlan } from '../../test/support/plans'
+import { eventually } from '../../test/support/eventually'
 
 const problem = (code: string, status: number) => new Response(JSON.stringify({ type: 'x', title: 'x', status, code, detail: `${code}. Nothing was changed.`, fields: [] }), { status })
 let answers: Record<string, () => Response> = {}
@@ -82,7 +83,7 @@ describe('what a house can add', () => {
   it('is there with its composition, and the roast has its own colours', async () => {
     const { usePantry } = await import('../composables/pantry')
     const pantry = usePantry()
-    await vi.waitFor(() => expect(pantry.value.sugar).toBeDefined())
+    await eventually(() => expect(pantry.value.sugar).toBeDefined())
     expect(pantry.value['milk-powder']!.fat).toBeGreaterThan(0.2)
     const { roastColours, stepAt } = await import('../composables/roastColours')
     const colours = roastColours(examplePlan())

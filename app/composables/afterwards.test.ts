@@ -11,6 +11,7 @@ import { useAfterFire } from './afterFire'
 import { useBatchPhotos } from './batchPhotos'
 import { useFaultFinder } from './faultFinder'
 import { smallPhoto } from './smallPhoto'
+import { eventually } from '../../test/support/eventually'
 
 vi.mock('./smallPhoto', () => ({ smallPhoto: vi.fn() }))
 
@@ -64,7 +65,7 @@ describe('a batch after the fire', () => {
   it('stands as what was marked of it says, and changes with the next mark', async () => {
     answers['/api/batches/batch'] = batchOf('batch', [])
     const { cooks, after } = follow(observations())
-    await vi.waitFor(() => expect(after.now.value).not.toBeNull())
+    await eventually(() => expect(after.now.value).not.toBeNull())
     const before = after.now.value!.leftG
     cooks.known.batch = { plan, observations: observations([[1000, 'given.out', { massG: 200, to: 'eaten' }]]) }
     await nextTick()
@@ -79,10 +80,10 @@ describe('a batch after the fire', () => {
 
   it('says whether there is none, or the hearth is away', async () => {
     const away = follow([])
-    await vi.waitFor(() => expect(away.after.state.value).toBe('away'))
+    await eventually(() => expect(away.after.state.value).toBe('away'))
     answers['/api/batches/batch'] = new Response(JSON.stringify({ type: 'about:blank', title: 'x', status: 404, detail: 'x', code: 'not-found', fields: [] }), { status: 404, headers: { 'content-type': 'application/problem+json' } })
     const none = follow([])
-    await vi.waitFor(() => expect(none.after.state.value).toBe('unknown'))
+    await eventually(() => expect(none.after.state.value).toBe('unknown'))
     expect(none.after.now.value).toBeNull()
   })
 })
@@ -105,7 +106,7 @@ describe('the cause finder of a page', () => {
     answers[`/api/batches/changes?dish=${plan.dish.id}`] = { changes: [{ at: plan.plannedAt - 1, change: { dish: plan.dish.id, version: 1, fault: 'runny', cause: 'too-wet' } }] }
     answers['/api/batches/good'] = good
     const found = scope.run(() => useFaultFinder(shallowRef(bad), ref(['runny'])))!
-    await vi.waitFor(() => expect(found.value?.good).toBe(1))
+    await eventually(() => expect(found.value?.good).toBe(1))
     expect(found.value!.changes).toMatchObject([{ since: 2, again: 1 }])
     expect(asked).not.toContain('GET /api/batches/batch')
   })

@@ -173,7 +173,8 @@ describe('room for what goes slower', () => {
     const day = dayOf(exampleSpread({ dishes: [stirred] }), 2000)
     expect(solved(paddedDay(day)).impossible).toBe(true)
     const told: PlanTold[] = []
-    for (const one of planDay(day, 1.5, () => performance.now() / 1000)) if (one) told.push(one)
+    let looks = 0
+    for (const one of planDay(day, 1.5, () => ++looks / 1000)) if (one) told.push(one)
     expect(told.filter(one => one.type === 'plan').at(-1)).toMatchObject({ done: true, plan: { late: {}, proven: true } })
     expect(told.map(one => one.type)).toContain('latest')
   })

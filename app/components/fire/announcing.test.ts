@@ -2,6 +2,7 @@ import { mount } from '@vue/test-utils'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CueCode } from '../../../core/live/cue'
+import { eventually } from '../../../test/support/eventually'
 
 interface Note { readonly hz: number }
 const notes: Note[] = []
@@ -116,7 +117,7 @@ describe('the screen kept awake', () => {
     }))
     expect(state!.value).toBe('off')
     running.value = true
-    await vi.waitFor(() => expect(['none', 'picture']).toContain(state!.value))
+    await eventually(() => expect(['none', 'picture']).toContain(state!.value))
     running.value = false
     await nextTick()
     expect(state!.value).toBe('off')

@@ -6,6 +6,7 @@ import type { CookPlan } from '../../../core/live/plan'
 import { examplePlan, marked } from '../../../test/support/plans'
 import { WorkerHere } from '../../../test/support/workerHere'
 import type { Fire } from '../../composables/fire'
+import { eventually } from '../../../test/support/eventually'
 
 const plan = examplePlan()
 const STORY = [
@@ -38,7 +39,7 @@ async function at(nowS: number, count: number, draw: (fire: Fire, of: CookPlan) 
       return () => drawn.value
     },
   }))
-  await vi.waitFor(() => expect(state!.forecast.value).not.toBeNull())
+  await eventually(() => expect(state!.forecast.value).not.toBeNull())
   drawn.value = await draw(state!, plan)
   await nextTick()
   return { wrapper, fire: state! as Fire }

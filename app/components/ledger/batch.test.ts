@@ -10,6 +10,7 @@ import ForecastBeside from './ForecastBeside.vue'
 import LedgerWall from './LedgerWall.vue'
 import PhotoStrip from './PhotoStrip.vue'
 import WallRow from './WallRow.vue'
+import { eventually } from '../../../test/support/eventually'
 
 const DAY = 86_400_000
 const plan = examplePlan()
@@ -117,30 +118,30 @@ describe('the wall', () => {
 
   it('holds few rows of many batches, with their years, and asks for older ones', async () => {
     const wall = view(400)
-    await vi.waitFor(() => expect(wall.findAll('li').length).toBeGreaterThan(0))
+    await eventually(() => expect(wall.findAll('li').length).toBeGreaterThan(0))
     expect(wall.findAll('li').length).toBeLessThan(200)
     expect(wall.find('h2').text()).toBe('2026')
     expect(Number.parseFloat(wall.element.getAttribute('style')!.replace('height: ', ''))).toBeGreaterThan(4000)
     expect(wall.emitted('older')).toBeUndefined()
     wall.unmount()
     const few = view(3)
-    await vi.waitFor(() => expect(few.emitted('older')).toBeDefined())
+    await eventually(() => expect(few.emitted('older')).toBeDefined())
     few.unmount()
   })
 
   it('draws a row anew where one of its batches is another', async () => {
     const wall = view(12, false)
-    await vi.waitFor(() => expect(wall.findAll('li').length).toBe(12))
+    await eventually(() => expect(wall.findAll('li').length).toBe(12))
     const batches = Array.from({ length: 12 }, (_, i) => line(i))
     await wall.setProps({ batches: batches.map((one, i) => (i === 4 ? { ...one, summary: { ...one.summary, faults: ['gluey'] } } : one)) })
-    await vi.waitFor(() => expect(wall.findAll('li')[4]!.text()).toContain('gluey'))
+    await eventually(() => expect(wall.findAll('li')[4]!.text()).toContain('gluey'))
     expect(wall.findAll('.lozenge')).toHaveLength(1)
     wall.unmount()
   })
 
   it('opens one at a touch, leaves it to the browser with a key held down, and lays others aside', async () => {
     const wall = view(12, false)
-    await vi.waitFor(() => expect(wall.findAll('li').length).toBe(12))
+    await eventually(() => expect(wall.findAll('li').length).toBe(12))
     const [first] = wall.findAll('li a')
     expect(first!.attributes('href')).toBe('/ledger/b0')
     expect(first!.text()).toContain('runny')
@@ -160,7 +161,7 @@ describe('the wall', () => {
     const pen = { reset: vi.fn(), scale: vi.fn(), beginPath: vi.fn(), moveTo: vi.fn(), lineTo: vi.fn(), strokeStyle: '', lineWidth: 0, lineJoin: '', stroke(): void { strokes.push(this.strokeStyle) } }
     const context = vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(pen as never)
     mount(WallRow, { props: { cells: [line(0)], across: 4, width: 400, named: true, picked: [], colours: { line: '#111111', wall: '#eeeeee' } } })
-    await vi.waitFor(() => expect(strokes.length).toBeGreaterThan(0))
+    await eventually(() => expect(strokes.length).toBeGreaterThan(0))
     expect(strokes).toEqual(['#111111', '#ddccaa', '#bb9966', '#eeeeee', '#eeeeee'])
     context.mockRestore()
   })

@@ -10,6 +10,7 @@ import { measuredAmounts } from '../../../core/proportions/measuredAmounts'
 import { WorkerHere } from '../../../test/support/workerHere'
 import type { MeasureSheet } from '../../composables/measureSheet'
 import AmountShelf from './AmountShelf.vue'
+import { eventually } from '../../../test/support/eventually'
 
 const dish = STARTER_DISHES[0]!
 const cup = { ...FIRST_KITCHEN.measures[0]!, name: 'Verandah glass', volumeMl: 180, origin: 'weighed' as const }
@@ -36,7 +37,7 @@ async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureS
     },
   }), { global: { components: { ElSelect, ElOption } } })
   state!.open(dish.id)
-  await vi.waitFor(() => expect(state!.forecast.value).not.toBeNull())
+  await eventually(() => expect(state!.forecast.value).not.toBeNull())
   if (draw) drawn.value = await draw(state!)
   await nextTick()
   return { state: state! as MeasureSheet, wrapper }
@@ -131,6 +132,6 @@ describe('what comes of it', () => {
     const { wrapper, state } = await sheetOf(coated, state => comes(state, coated))
     expect(wrapper.text()).toContain('scratches a coated pan')
     state.set({ marks: { roast: 'm6' } })
-    await vi.waitFor(() => expect(wrapper.text()).toContain('This flame runs away'), { timeout: 10_000 })
+    await eventually(() => expect(wrapper.text()).toContain('This flame runs away'))
   })
 })
