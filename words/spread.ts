@@ -6,7 +6,7 @@ import { BESIDE_WORDS, stageName } from './stages'
 
 /** Steps of the day that are no stages of a dish. */
 const STEPS: Readonly<Record<string, string>> = {
-  'wash': 'wash, soak', 'open': 'open', 'cut': 'cut', 'chill': 'into the cold', 'reheat': 'heat again', 'grate-2': 'grate second lot', 'nuts': 'nuts',
+  'wash': 'wash, soak', 'open': 'open', 'cut': 'cut', 'chill': 'into the cold', 'take-out': 'out of the cold', 'khoya': 'thicken milk', 'reheat': 'heat again', 'grate-2': 'grate second lot', 'nuts': 'nuts',
 }
 
 /** Short name of a step. */
@@ -19,12 +19,12 @@ export const SERVING_WORDS: Readonly<Record<Serving, string>> = { hot: 'hot', wa
 
 /** Kinds of vessels. */
 export const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
-  heavy: 'heavy pan', heavyL: 'large heavy pan', pot: 'pot', ppan: 'pressure pan', grinder: 'grinder', tray: 'tray', cold: 'cold room',
+  heavy: 'heavy pan', heavyL: 'large heavy pan', pot: 'pot', ppan: 'pressure pan', grinder: 'grinder', tray: 'tray', cold: 'shelf in the cold',
 }
 
 /** What a wait is for. */
 export const WAIT_WORDS: Readonly<Record<string, string>> = {
-  'soak': 'soaks', 'drain': 'soaks, drains', 'wash-dry': 'dries', 'cool-whole': 'cools', 'cool': 'cools', 'set': 'sets', 'milk': 'cools', 'rest': 'rests',
+  'soak': 'soaks', 'drain': 'soaks, drains', 'wash-dry': 'dries', 'cool-whole': 'cools', 'cool': 'cools', 'set': 'sets', 'milk': 'cools', 'rest': 'rests', 'cold': 'stands cold',
 }
 
 /** Why a day cannot be planned: what happened, what is safe, what to do. */
@@ -46,12 +46,13 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
 export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: string) => string>> = {
   nuts: (a, b) => `Nuts are fried once for ${a} and ${b}`,
   jaggery: (a, b) => `Jaggery is melted once for ${a} and ${b}`,
+  thickened: (a, b) => `Milk is thickened once for ${a} and ${b}`,
   ground: (a, b) => `Lentils are washed and ground once for ${a} and ${b}`,
 }
 
 /** What one more of something does for the day. */
 export const OFFER_WORDS: Readonly<Record<OfferKind, string>> = {
-  fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder', tray: 'One more tray',
+  fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder', tray: 'One more tray', cold: 'One more shelf in the cold',
   sooner: 'Beginning ten hours sooner, such as soaking tonight',
 }
 

@@ -2,6 +2,7 @@ import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Spread } from '../../contracts/spread'
 import { preparedWeight } from '../../core/preparing/preparedWeight'
+import { MILK_PER_THICKENED, THICKENED } from '../../core/schedule/thickenedMilk'
 import { addNeeds, shopping, type ShoppingLine } from '../../core/store/shopping'
 
 /**
@@ -15,9 +16,10 @@ import { addNeeds, shopping, type ShoppingLine } from '../../core/store/shopping
 export function dayShopping(spread: Pick<Spread, 'dishes'>, table: readonly Ingredient[], store: Kitchen['store'], today: number): ShoppingLine[] {
   const rows = new Map(table.map(row => [row.id, row]))
   const rowOf = (id: string): Ingredient => rows.get(id)!
-  const needs = spread.dishes.flatMap(({ card, baseG }) => card.ingredients.filter(one => rows.has(one.ingredient)).map((one) => {
-    const row = rowOf(one.ingredient)
-    const massG = Math.min(50_000, one.perBase * baseG)
+  const needs = spread.dishes.flatMap(({ card, baseG, thickens }) => card.ingredients.filter(one => rows.has(one.ingredient)).map((one) => {
+    const boiled = thickens === true && one.ingredient === THICKENED.ingredient
+    const row = rowOf(boiled ? THICKENED.from : one.ingredient)
+    const massG = Math.min(50_000, one.perBase * baseG * (boiled ? MILK_PER_THICKENED : 1))
     return { ingredient: row.id, massG: preparedWeight(massG, row.yields, one.id === card.base ? card.choices.preparation : 'as-bought').asBoughtG, dishes: [card.name] }
   }))
   return shopping(addNeeds(needs), store, rowOf, today)

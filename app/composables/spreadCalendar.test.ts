@@ -1,5 +1,6 @@
 import ICAL from 'ical.js'
 import { describe, expect, it } from 'vitest'
+import { STARTER_DISHES } from '../../book/dishes'
 import { INGREDIENTS } from '../../book/ingredients'
 import { lanesOf, stepsOf } from '../../core/schedule/lanesOf'
 import { dayOf } from '../../core/schedule/dayOf'
@@ -50,5 +51,14 @@ describe('what to buy for a day', () => {
     const semolina = list.find(line => line.dishes.length === 2)!
     const store = [{ id: 's', ingredient: semolina.ingredient, massG: 50_000, gotOn: 19_990, openedOn: null, useBy: null }]
     expect(dayShopping(spread, INGREDIENTS, store, 20_000).find(line => line.ingredient === semolina.ingredient)!.packagesG).toEqual([])
+  })
+
+  it('buys milk where its thickened milk is made at home', () => {
+    const carrot = STARTER_DISHES.find(one => one.id === 'winter-market-carrot')!
+    const buys = (thickens: boolean): Record<string, number> =>
+      Object.fromEntries(dayShopping({ dishes: [{ ...spread.dishes[0]!, card: carrot, baseG: 1000, thickens }] }, INGREDIENTS, [], 20_000).map(line => [line.ingredient, line.neededG]))
+    expect(buys(false)).toMatchObject({ khoya: 120, milk: 900 })
+    expect(buys(true)).toMatchObject({ milk: 1500 })
+    expect(buys(true)).not.toHaveProperty('khoya')
   })
 })

@@ -1,6 +1,7 @@
 import type { Activity, Away, Day, DayDish, Link } from './day'
 import { DAY_WEIGHTS } from './dayWeights'
 import type { Spread, SpreadDish } from './spread'
+import { THICKENED } from './thickenedMilk'
 
 /** Minutes of a calendar day. */
 export const DAY_MIN = 1440
@@ -44,22 +45,27 @@ function nightsOf({ nights }: Spread, until: number): Away[] {
 function dishOf(spread: Spread, dish: SpreadDish): DayDish {
   const spared = new Set(spread.shared.filter(one => one.for === dish.id).map(one => one.step))
   const roasters = spread.hands.flatMap((hand, cook) => (hand.roasts ? [cook] : []))
-  const lends = new Set(spread.shared.filter(one => one.from === dish.id).map(one => one.step))
+  const lends = spread.shared.filter(one => one.from === dish.id)
   const { steps } = dish
   return {
     id: dish.id, template: dish.card.id, meal: dish.meal, serve: dish.serve, sink: steps.sink, ready: steps.ready,
-    activities: steps.activities.filter(activity => !spared.has(activity.id)).map(activity => (lends.has(activity.id) ? { ...activity, dur: longer(activity.dur) } : activity))
+    activities: steps.activities.filter(activity => !spared.has(activity.id)).map(activity => lent(spread, activity, lends.filter(one => one.step === activity.id).map(one => one.for)))
       .map(activity => (activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
-    // A slab that sets where no tray is counted is set on what there is.
-    holds: steps.holds.filter(hold => !spared.has(hold.first) && (hold.need !== 'tray' || spread.vessels.some(vessel => vessel.kind === 'tray'))),
+    // A slab that sets where no tray is counted is set on what there is, and so it is with the cold.
+    holds: steps.holds.filter(hold => !spared.has(hold.first) && ((hold.need !== 'tray' && hold.need !== 'cold') || spread.vessels.some(vessel => vessel.kind === hold.need))),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
   }
 }
 
-/** What is made for two takes longer, not twice as long. */
-function longer([shortest, likely, longest]: Activity['dur']): Activity['dur'] {
-  return [Math.ceil(shortest * FOR_TWO), Math.ceil(likely * FOR_TWO), Math.ceil(longest * FOR_TWO)]
+/** What is made for two takes longer, not twice as long, but for milk: all its water has to boil off. */
+function lent(spread: Spread, activity: Activity, others: readonly string[]): Activity {
+  if (others.length === 0) return activity
+  const more = activity.id === THICKENED.step
+    ? spread.dishes.filter(dish => others.includes(dish.id)).flatMap(dish => dish.steps.activities.filter(one => one.id === THICKENED.step))
+    : []
+  const longer = (minutes: number, at: 0 | 1 | 2): number => (activity.id === THICKENED.step ? more.reduce((sum, one) => sum + one.dur[at], minutes) : Math.ceil(minutes * FOR_TWO))
+  return { ...activity, dur: [longer(activity.dur[0], 0), longer(activity.dur[1], 1), longer(activity.dur[2], 2)] }
 }
 
 /** What was made for both has to be there for the other as well. */

@@ -2,6 +2,7 @@ import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Activity, DayDish, Durations, Hold, Lag, Serving, VesselKind } from './day'
+import { THICKENED } from './thickenedMilk'
 
 /** What the day says of a dish. */
 export interface OnTheDay {
@@ -15,12 +16,13 @@ export interface OnTheDay {
 /** Least and longest waits, minutes; kitchen rules and food safety margins, estimates. */
 const WAITS = {
   soak: 840, paste: 60, puree: 120, grated: 60, prepared: 600, open: [10, 20], openLate: 180, hotBase: 5, hot: 3, warm: 15, cool: 60, rest: 60,
-  milk: [20, 120], chilled: 90, set: 720, steep: 10, syrup: [5, 40], liquid: [10, 120],
+  milk: [20, 120], chilled: 90, cold: 1440, set: 720, thickenedCools: 30, thickenedKeeps: 2880, steep: 10, syrup: [5, 40], liquid: [10, 120],
 } as const
 const WASH: Durations = [4, 5, 7]
 const OPEN: Durations = [2, 3, 4]
 const CUT: Durations = [4, 6, 9]
 const CHILL: Durations = [2, 3, 4]
+const TAKE_OUT: Durations = [1, 2, 3]
 const AGAIN: Durations = [3, 4, 6]
 const PUT_TO_STEEP: Durations = [1, 2, 3]
 /** On the table after the last stir: into bowls, minutes (estimate). */
@@ -44,7 +46,7 @@ interface Laying {
  * last step; the liquid that must be hot at the pour.
  *
  * @param dish with its stages
- * @param spans minutes of every stage, from `stageSpans`
+ * @param spans minutes of every stage, from `stageSpans`; of thickened milk where it is made here
  * @param day what the day says of it
  * @example dishSteps(dish, stageSpans(dish, forecast), { id: 'd1', meal: 'm1', serve: 'hot', large: true })
  */
@@ -58,11 +60,14 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
   const rest = layAfter(laying, dish, spans)
   if (first) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first, last: fire.at(-1)!.id })
   const cold = day.serve === 'cold'
+  if (spans[THICKENED.step]) layThickened(laying, dish, spans, fire, day.large)
   if (cold) {
     follow(laying, { id: 'chill', dur: CHILL, hands: 1, burner: 0 }, WAITS.milk[0], WAITS.milk[1], 'milk')
+    follow(laying, { id: 'take-out', dur: TAKE_OUT, hands: 1, burner: 0 }, WAITS.chilled, WAITS.cold, 'cold')
+    laying.holds.push({ need: 'cold', first: 'chill', last: 'take-out' })
   }
   return {
-    id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: cold ? WAITS.chilled : Math.max(rest, SERVED),
+    id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: cold ? SERVED : Math.max(rest, SERVED),
     activities: laying.activities, lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
   }
 }
@@ -204,6 +209,17 @@ function layAside(laying: Laying, stage: Stage, spans: Readonly<Record<string, D
   laying.activities.push({ id: stage.id, dur: melt ? spans[stage.id]! : PUT_TO_STEEP, hands: melt ? 0.5 : 1, burner: melt ? 1 : 0 })
   laying.lags.push({ from: stage.id, to: into, min: melt ? 0 : WAITS.steep, max: null, kind: melt ? 'melted' : 'steep' })
   if (melt) laying.holds.push({ need: 'pot', first: stage.id, last: stage.id })
+}
+
+/** Milk boiled down in a wide pan, at any time from two days before until it has cooled for the step it goes into. */
+function layThickened(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>, fire: readonly FireStep[], large: boolean): void {
+  const { step, ingredient } = THICKENED
+  const ids = new Set(dish.ingredients.filter(one => one.ingredient === ingredient).map(one => one.id))
+  const into = mainLine(dish).find(stage => stage.adds.some(one => ids.has(one.ingredient)))
+  if (!into) return
+  laying.activities.push({ id: step, dur: spans[step]!, hands: 0.5, burner: 1, hot: true })
+  laying.lags.push({ from: step, to: stepOf(fire, into), min: WAITS.thickenedCools, max: WAITS.thickenedKeeps, kind: 'thickened' })
+  laying.holds.push({ need: large ? 'heavyL' : 'heavy', first: step, last: step })
 }
 
 /** Liquids and syrups in other vessels, and nuts fried last. */

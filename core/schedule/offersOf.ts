@@ -1,14 +1,14 @@
 import type { Day, VesselKind } from './day'
 
 /** A change of the kitchen that may help a day. */
-export interface Relief { readonly kind: 'fire' | 'hands' | 'heavy' | 'pot' | 'ppan' | 'grinder' | 'tray' | 'sooner', readonly day: Day }
+export interface Relief { readonly kind: 'fire' | 'hands' | 'heavy' | 'pot' | 'ppan' | 'grinder' | 'tray' | 'cold' | 'sooner', readonly day: Day }
 
 /** Minutes sooner that a day could be begun, such as soaking tonight. */
 const SOONER_MIN = 600
 
 /**
- * One more of each thing that binds, to be tried: a fire, hands, a heavy pan, a pot, a pressure pan, a grinder, a tray, or a
- * sooner start.
+ * One more of each thing that binds, to be tried: a fire, hands, a heavy pan, a pot, a pressure pan, a grinder, a tray, room
+ * in the cold, or a sooner start.
  *
  * @param day as it is
  * @returns changed days; only of things the dishes use
@@ -25,6 +25,7 @@ export function reliefsOf(day: Day): Relief[] {
     ...(needs.has('ppan') && day.dishes.filter(dish => dish.holds.some(hold => hold.need === 'ppan')).length > 1 ? [more('ppan', 'ppan')] : []),
     ...(grinds ? [more('grinder', 'grinder')] : []),
     ...(needs.has('tray') ? [more('tray', 'tray')] : []),
+    ...(needs.has('cold') ? [more('cold', 'cold')] : []),
     ...(day.now >= SOONER_MIN ? [{ kind: 'sooner' as const, day: { ...day, now: day.now - SOONER_MIN } }] : []),
   ]
 }

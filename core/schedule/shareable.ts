@@ -1,8 +1,9 @@
 import type { Spread } from './spread'
+import { THICKENED } from './thickenedMilk'
 
 /** Something that can be made once for two dishes of a day. */
 export interface Shareable {
-  readonly kind: 'nuts' | 'jaggery' | 'ground'
+  readonly kind: 'nuts' | 'jaggery' | 'thickened' | 'ground'
   readonly steps: readonly string[]
   readonly from: string
   readonly for: string
@@ -12,11 +13,12 @@ export interface Shareable {
 const KINDS = [
   { kind: 'nuts', steps: ['nuts'], sameBase: false },
   { kind: 'jaggery', steps: ['melt'], sameBase: false },
+  { kind: 'thickened', steps: [THICKENED.step], sameBase: false },
   { kind: 'ground', steps: ['wash', 'grind'], sameBase: true },
 ] as const
 
 /**
- * What can be made once for two dishes: nuts fried, jaggery melted, the same lentils washed and ground.
+ * What can be made once for two dishes: nuts fried, jaggery melted, milk thickened, the same lentils washed and ground.
  *
  * @param spread the day
  * @returns each with the dish whose step it is, the first on the day, and the dish that is spared

@@ -11,6 +11,8 @@ export interface SpreadDish {
   readonly baseG: number
   readonly meal: string
   readonly serve: Serving
+  /** True where its thickened milk is boiled down at home, as a step of the day. */
+  readonly thickens?: boolean | undefined
   readonly steps: Steps
   /** Colours the food takes from its first fire to its end, hex. */
   readonly colours: readonly string[]

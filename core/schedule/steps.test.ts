@@ -62,8 +62,22 @@ describe('steps of a dish', () => {
   it('set a cold dish into the cold before its meal', () => {
     const [dish, spans, day] = spansOf('winter-market-carrot')
     const steps = dishSteps(dish, spans, { ...day, serve: 'cold' })
-    expect(steps.sink).toBe('chill')
-    expect(steps.ready).toBe(90)
+    expect(steps.sink).toBe('take-out')
+    expect(steps.lags.find(lag => lag.from === 'chill')).toMatchObject({ to: 'take-out', min: 90, max: 1440 })
+    expect(steps.holds).toContainEqual({ need: 'cold', first: 'chill', last: 'take-out' })
+  })
+
+  it('thicken milk where it is made here, in time to cool and no longer before than it keeps', () => {
+    const [dish, spans, day] = spansOf('winter-market-carrot')
+    expect(dishSteps(dish, spans, day).activities.map(one => one.id)).not.toContain('khoya')
+    const steps = dishSteps(dish, { ...spans, khoya: [20, 30, 45] }, day)
+    expect(steps.activities.find(one => one.id === 'khoya')).toEqual({ id: 'khoya', dur: [20, 30, 45], hands: 0.5, burner: 1, hot: true })
+    const lag = steps.lags.find(one => one.from === 'khoya')!
+    expect(lag).toMatchObject({ min: 30, max: 2880 })
+    expect(steps.activities.map(one => one.id)).toContain(lag.to)
+    expect(steps.holds).toContainEqual({ need: 'heavy', first: 'khoya', last: 'khoya' })
+    const without = dishSteps(stageDish(STARTER_DISHES.find(one => one.id === 'sweet-water-semolina')!), { ...spansOf('sweet-water-semolina')[1], khoya: [20, 30, 45] }, day)
+    expect(without.activities.map(one => one.id)).not.toContain('khoya')
   })
 })
 

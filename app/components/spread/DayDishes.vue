@@ -4,9 +4,13 @@ import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
 import type { Serving } from '../../../core/schedule/day'
 import { shareableOf, type Shareable } from '../../../core/schedule/shareable'
+import { MILK_PER_THICKENED, THICKENED } from '../../../core/schedule/thickenedMilk'
 import { SERVING_WORDS, SHARE_WORDS, timeText } from '../../../words/spread'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
+
+/** What can be wished otherwise of a dish. */
+export interface DishChange { readonly baseG?: number, readonly meal?: string, readonly serve?: Serving, readonly thickens?: boolean }
 
 const props = defineProps<{
   /** The day. */
@@ -23,7 +27,7 @@ const emit = defineEmits<{
   /** Put a dish of the book on the day. */
   add: [card: DishCard, meal: string]
   /** Change a dish: amount, meal or serving. */
-  alter: [dish: string, change: { baseG?: number, meal?: string, serve?: Serving }]
+  alter: [dish: string, change: DishChange]
   /** Take a dish off. */
   drop: [dish: string]
   /** Change a meal's name or time of day; the day it is on. */
@@ -43,6 +47,8 @@ const servings = Object.entries(SERVING_WORDS).map(([value, label]) => ({ value,
 const shareable = computed(() => shareableOf(props.spread))
 const nameOf = (id: string): string => props.spread.dishes.find(dish => dish.id === id)?.card.name ?? id
 const isShared = (what: Shareable): boolean => props.spread.shared.some(one => one.from === what.from && one.for === what.for && what.steps.includes(one.step))
+/** Thickened milk a dish takes, g; 0 where it takes none. */
+const thickG = (dish: Spread['dishes'][number]): number => dish.card.ingredients.filter(one => one.ingredient === THICKENED.ingredient).reduce((sum, one) => sum + one.perBase * dish.baseG, 0)
 const STEPS = [0.5, 0.75, 1.5, 2] as const
 const factor = (by: number): string => (by === 0.5 ? 'half' : by === 0.75 ? 'three quarters' : by === 1.5 ? 'half more' : 'twice')
 function add(): void {
@@ -168,6 +174,14 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           >
             Take off
           </button>
+          <ElCheckbox
+            v-if="thickG(dish) > 0"
+            class="thick"
+            :model-value="dish.thickens === true"
+            :disabled="busy"
+            :label="`Its thickened milk is made here: ${grams(thickG(dish))} from ${grams(thickG(dish) * MILK_PER_THICKENED)} of milk, up to two days before`"
+            @update:model-value="value => emit('alter', dish.id, { thickens: value === true })"
+          />
         </li>
       </ul>
       <p
@@ -190,6 +204,7 @@ ul { list-style: none; margin: 8px 0; padding: 0; display: grid; grid-template-c
 .row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
 .dish { border-top: 2px solid var(--line); padding-top: 8px; align-items: center; }
 .dish strong { flex: 1 1 220px; }
+.thick { flex: 1 0 100%; }
 .pick { width: min(360px, 100%); }
 .amounts { display: inline-flex; gap: 4px; }
 .amounts .stone-button { padding-inline: 0.6rem; border-bottom-width: 3px; }

@@ -20,7 +20,7 @@ const emit = defineEmits<{
 }>()
 
 const kind = ref<VesselKind>('heavyL')
-const kinds = (['heavyL', 'heavy', 'pot', 'ppan', 'grinder', 'tray'] as const).map(value => ({ value, label: VESSEL_WORDS[value] }))
+const kinds = (['heavyL', 'heavy', 'pot', 'ppan', 'grinder', 'tray', 'cold'] as const).map(value => ({ value, label: VESSEL_WORDS[value] }))
 const free = (prefix: string, taken: readonly { readonly id: string }[]): string => Array.from({ length: 80 }, (_, i) => `${prefix}${i + 1}`).find(one => !taken.some(other => other.id === one))!
 </script>
 

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
-import type { Serving } from '../../../core/schedule/day'
 import type { Shareable } from '../../../core/schedule/shareable'
 import type { ShoppingLine } from '../../../core/store/shopping'
 import ShoppingTable from '../kitchen/ShoppingTable.vue'
-import DayDishes from './DayDishes.vue'
+import DayDishes, { type DishChange } from './DayDishes.vue'
 import DayHands from './DayHands.vue'
 import DayKitchen from './DayKitchen.vue'
 import DayPromises from './DayPromises.vue'
@@ -36,7 +35,7 @@ const emit = defineEmits<{
   /** A dish is to be put on the day. */
   add: [card: DishCard, meal: string]
   /** A dish is wanted otherwise. */
-  alter: [id: string, change: { baseG?: number, meal?: string, serve?: Serving }]
+  alter: [id: string, change: DishChange]
 }>()
 
 /** Latest minute of a day's clock, and the hour of the first meal of a day that has none. */

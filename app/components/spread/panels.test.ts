@@ -74,6 +74,16 @@ describe('what stands open beside a day', () => {
     expect(changed(panel).spread.shared).toEqual([])
   })
 
+  it('offers to make thickened milk of the dishes that take it, with its milk', async () => {
+    const carrot = STARTER_DISHES.find(one => one.id === 'winter-market-carrot')!
+    const spread = exampleSpread()
+    const panel = panels('dishes', { ...spread, dishes: [{ ...spread.dishes[0]!, card: carrot, baseG: 1000 }, spread.dishes[1]!] })
+    const boxes = panel.findAllComponents(ElCheckbox).filter(box => String(box.props('label')).startsWith('Its thickened milk'))
+    expect(boxes.map(box => box.props('label'))).toEqual(['Its thickened milk is made here: 120 g from 600 g of milk, up to two days before'])
+    boxes[0]!.vm.$emit('update:modelValue', true)
+    expect(panel.emitted('alter')!.at(-1)).toEqual(['d1', { thickens: true }])
+  })
+
   it('hands on what is put on the day and altered', () => {
     const panel = panels('dishes')
     panel.findComponent(DayDishes).vm.$emit('add', STARTER_DISHES[0], 'm1')

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { INGREDIENTS } from '../../../book/ingredients'
+import type { DishChange } from '../../components/spread/DayDishes.vue'
 import DayDrawing from '../../components/spread/DayDrawing.vue'
 import DayNow from '../../components/spread/DayNow.vue'
 import DayPanels, { type DayTab } from '../../components/spread/DayPanels.vue'
@@ -23,7 +24,6 @@ import { useSpreadToday } from '../../composables/spreadToday'
 import { useCooks } from '../../stores/cooks'
 import { useHouse } from '../../stores/house'
 import type { DishCard } from '../../../core/dish/dish'
-import type { Serving } from '../../../core/schedule/day'
 import { stepsOf } from '../../../core/schedule/lanesOf'
 import { slackOf } from '../../../core/schedule/slackOf'
 import { cookOnDay } from '../../../core/schedule/putOnDay'
@@ -73,9 +73,9 @@ async function add(card: DishCard, meal: string): Promise<void> {
   await state.put(card, card.usual.baseG, meal)
   busy.value = false
 }
-async function alter(id: string, change: { baseG?: number, meal?: string, serve?: Serving }): Promise<void> {
+async function alter(id: string, change: DishChange): Promise<void> {
   const dish = spread.value?.dishes.find(one => one.id === id)
-  if (dish) await state.put(dish.card, change.baseG ?? dish.baseG, change.meal ?? dish.meal, change.serve ?? dish.serve, id)
+  if (dish) await state.put(dish.card, change.baseG ?? dish.baseG, change.meal ?? dish.meal, { serve: change.serve ?? dish.serve, thickens: change.thickens ?? dish.thickens }, id)
 }
 async function toTheFire(id: string): Promise<void> {
   const dish = spread.value?.dishes.find(one => one.id === id)
