@@ -34,9 +34,9 @@ export function ensureInstalled() {
   must('npm', ['ci', '--no-audit', '--no-fund'])
 }
 
-/** Makes the generated types when they are missing. */
+/** Makes the generated types anew. */
 export function ensureTypes() {
-  if (!existsSync(join(ROOT, '.nuxt', 'eslint.config.mjs'))) must(tool('nuxt'), ['prepare'])
+  must(tool('nuxt'), ['prepare'])
 }
 
 /** Builds when the build is missing or older than the sources. */
