@@ -1,6 +1,7 @@
 import { pathRound } from 'd3-path'
 import type { Day, Starts } from '../../core/schedule/day'
 import { stepsOf, type PlannedStep } from '../../core/schedule/lanesOf'
+import { THICKENED } from '../../core/schedule/thickenedMilk'
 import type { DayScale } from './dayScale'
 
 /** One stone of an arch over the clock: its outline and colour. */
@@ -30,6 +31,9 @@ const STONES = 22
 const SHORTEST_WAIT = 15
 /** Waits that are shown, and not those of somebody being busy elsewhere. */
 const SHOWN = new Set(['soak', 'drain', 'wash-dry', 'cool-whole', 'cool', 'set', 'milk', 'rest'])
+
+/** Steps on a fire or in a pan of their own, beside the cooking of the dish. */
+const BESIDE: ReadonlySet<string> = new Set(['reheat', 'nuts', 'nuts-last', 'melt', 'grate-2', 'steep', 'roast-whole', THICKENED.step])
 
 /**
  * Lays the dishes of a plan out as arches on the clock: feet at the first and last minute on the fire, the crown over
@@ -68,11 +72,11 @@ export function arcadeOf(day: Day, starts: Starts, scale: DayScale, looks: Reado
 
 /** Steps in the pan the dish is finished in. */
 function mainPan(dish: Day['dishes'][number], mine: readonly PlannedStep[]): PlannedStep[] {
-  const hold = dish.holds.filter(one => (one.need === 'heavy' || one.need === 'heavyL') && one.first !== 'nuts' && one.first !== 'roast-whole').at(-1)
+  const hold = dish.holds.filter(one => (one.need === 'heavy' || one.need === 'heavyL') && !BESIDE.has(one.first)).at(-1)
   const first = mine.find(one => one.activity.id === hold?.first)
   const last = mine.find(one => one.activity.id === hold?.last)
   if (!first || !last) return []
-  const aside = new Set([dish.hotPour?.heat, 'reheat', 'nuts', 'nuts-last', 'melt', 'grate-2', 'steep'])
+  const aside = new Set([dish.hotPour?.heat, ...BESIDE])
   return mine.filter(one => one.from >= first.from && one.to <= last.to && one.activity.hands > 0 && !aside.has(one.activity.id) && (one.activity.burner > 0 || (one !== last && one.activity.hot === true)))
 }
 

@@ -52,6 +52,19 @@ describe('a day drawn', () => {
     expect(view.height).toBeGreaterThan(view.ground)
   })
 
+  it('keeps what is made beside a dish out of its arch', () => {
+    const [first, second] = spread.dishes
+    const beside = { ...first!, steps: { ...first!.steps,
+      activities: [...first!.steps.activities, { id: 'khoya', dur: [20, 30, 45] as const, hands: 0.5 as const, burner: 1 as const }],
+      lags: [...first!.steps.lags, { from: 'khoya', to: 'pour', min: 30, max: 2880, kind: 'thickened' }], holds: [...first!.steps.holds, { need: 'heavy' as const, first: 'khoya', last: 'khoya' }] } }
+    const whole = exampleSpread({ dishes: [beside, second!] })
+    const plain = dayOf(whole, 2000)
+    const starts: Record<string, number> = { ...plan.starts, 'd1.khoya': 2100 }
+    const row = viewOfSpread(whole, plain, { ...plan, starts }, 1200, 78).rows[0]!
+    expect(row.fireMin!.from).toBe(starts['d1.roast'])
+    expect(row.blocks.map(block => block.step)).toContain('d1.khoya')
+  })
+
   it('stands lower with more dishes', () => {
     expect([2, 5, 7, 12].map(rowHeightFor)).toEqual([...[2, 5, 7, 12].map(rowHeightFor)].sort((a, b) => b - a))
   })

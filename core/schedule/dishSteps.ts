@@ -217,7 +217,7 @@ function layThickened(laying: Laying, dish: Dish, spans: Readonly<Record<string,
   const ids = new Set(dish.ingredients.filter(one => one.ingredient === ingredient).map(one => one.id))
   const into = mainLine(dish).find(stage => stage.adds.some(one => ids.has(one.ingredient)))
   if (!into) return
-  laying.activities.push({ id: step, dur: spans[step]!, hands: 0.5, burner: 1, hot: true })
+  laying.activities.push({ id: step, dur: spans[step]!, hands: 0.5, burner: 1 })
   laying.lags.push({ from: step, to: stepOf(fire, into), min: WAITS.thickenedCools, max: WAITS.thickenedKeeps, kind: 'thickened' })
   laying.holds.push({ need: large ? 'heavyL' : 'heavy', first: step, last: step })
 }

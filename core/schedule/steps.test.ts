@@ -71,7 +71,7 @@ describe('steps of a dish', () => {
     const [dish, spans, day] = spansOf('winter-market-carrot')
     expect(dishSteps(dish, spans, day).activities.map(one => one.id)).not.toContain('khoya')
     const steps = dishSteps(dish, { ...spans, khoya: [20, 30, 45] }, day)
-    expect(steps.activities.find(one => one.id === 'khoya')).toEqual({ id: 'khoya', dur: [20, 30, 45], hands: 0.5, burner: 1, hot: true })
+    expect(steps.activities.find(one => one.id === 'khoya')).toEqual({ id: 'khoya', dur: [20, 30, 45], hands: 0.5, burner: 1 })
     const lag = steps.lags.find(one => one.from === 'khoya')!
     expect(lag).toMatchObject({ min: 30, max: 2880 })
     expect(steps.activities.map(one => one.id)).toContain(lag.to)

@@ -204,12 +204,13 @@ ul { list-style: none; margin: 8px 0; padding: 0; display: grid; grid-template-c
 .row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
 .dish { border-top: 2px solid var(--line); padding-top: 8px; align-items: center; }
 .dish strong { flex: 1 1 220px; }
-.thick { flex: 1 0 100%; }
+.thick { flex: 1 0 100%; margin-top: -8px; }
 .pick { width: min(360px, 100%); }
 .amounts { display: inline-flex; gap: 4px; }
 .amounts .stone-button { padding-inline: 0.6rem; border-bottom-width: 3px; }
 :deep(.el-checkbox) { height: auto; min-height: var(--touch); white-space: normal; }
-:deep(.el-checkbox__label) { white-space: normal; }
+:deep(.el-checkbox__label) { white-space: normal; font-size: 1rem; }
+p { margin: 0; }
 /* In a row of fields it would shrink to its caret. */
 .choice { min-width: 190px; }
 </style>

@@ -31,13 +31,15 @@ const says = (step: string, from: number, to: number): string => {
   const slack = props.slack[step]
   return `${short(step)}, ${props.dishes.get(step.split('.')[0]!)?.name ?? ''}, ${timeText(from)} to ${timeText(to)}${slack === undefined ? '' : isTight(step) ? `, tight: ${Math.max(0, slack)} min to spare` : `, ${slack} min to spare`}${props.pinned.has(step) ? ', held' : ''}`
 }
+/** Height in which letters stand, drawing units: half a bar has none. */
+const LETTERS_HIGH = 17
 /** Text fits a span from about this many units a letter. */
 const fits = (text: string, width: number): boolean => text.length * 7.4 + 8 <= width
 const labels = computed(() => new Map(props.view.lanes.flatMap(lane => lane.spans.map((span) => {
   const own = short(span.step)
   const dish = props.dishes.get(span.dish)?.name ?? ''
   const text = lane.kind === 'hands' ? own : lane.kind === 'fire' ? (own === 'pour' ? '' : own) : dish
-  return [`${lane.key} ${span.step}`, fits(text, span.width) ? text : ''] as const
+  return [`${lane.key} ${span.step}`, span.tall >= LETTERS_HIGH && fits(text, span.width) ? text : ''] as const
 }))))
 </script>
 
