@@ -1,8 +1,9 @@
 import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Spread } from '../../contracts/spread'
+import { milkFor } from '../../core/preparing/milkYields'
 import { preparedWeight } from '../../core/preparing/preparedWeight'
-import { MILK_PER_THICKENED, THICKENED } from '../../core/schedule/thickenedMilk'
+import { canThicken, THICKENED } from '../../core/schedule/thickenedMilk'
 import { addNeeds, shopping, type ShoppingLine } from '../../core/store/shopping'
 
 /**
@@ -17,9 +18,10 @@ export function dayShopping(spread: Pick<Spread, 'dishes'>, table: readonly Ingr
   const rows = new Map(table.map(row => [row.id, row]))
   const rowOf = (id: string): Ingredient => rows.get(id)!
   const needs = spread.dishes.flatMap(({ card, baseG, thickens }) => card.ingredients.filter(one => rows.has(one.ingredient)).map((one) => {
-    const boiled = thickens === true && one.ingredient === THICKENED.ingredient
+    const ownG = Math.min(50_000, one.perBase * baseG)
+    const boiled = thickens === true && one.ingredient === THICKENED.ingredient && canThicken(ownG)
     const row = rowOf(boiled ? THICKENED.from : one.ingredient)
-    const massG = Math.min(50_000, one.perBase * baseG * (boiled ? MILK_PER_THICKENED : 1))
+    const massG = boiled ? milkFor(ownG, 'thickened').middle : ownG
     return { ingredient: row.id, massG: preparedWeight(massG, row.yields, one.id === card.base ? card.choices.preparation : 'as-bought').asBoughtG, dishes: [card.name] }
   }))
   return shopping(addNeeds(needs), store, rowOf, today)

@@ -5,7 +5,7 @@ import { requireRange } from '../requireRange'
 const MILK_HEAT = 3.9
 /** Share of the pan's power that an open milk pan loses to the room at the boil (estimate). */
 const LOST = 0.18
-/** How much power at the boil may stray, as a factor each way: nobody leaves a milk on a full flame (estimate, 10–90 %). */
+/** How far the power of a flame nobody has measured may stray, as a factor each way (estimate, 10–90 %). */
 const STRAY = 1.45
 
 /** Minutes to bring milk down, with the span they may take. */
@@ -18,11 +18,12 @@ export interface Reducing { readonly minutes: number, readonly early: number, re
  * @param toG weight wanted, g; thickened milk is about a fifth, milk for rabri about half
  * @param powerW into the pan on the mark in use, W, 50 to 6000
  * @param startC of the milk, °C, 0 to 100
- * @returns minutes; the span is that of a flame nobody has measured
+ * @param stray how far that power may be off, as a factor each way, 10–90 %; that of a flame nobody has measured if left out
+ * @returns minutes, with their 10–90 % span
  * @throws CoreError `out-of-range`
  * @example reduceMilk(1000, 500, 700, 25).minutes // about 41
  */
-export function reduceMilk(fromG: number, toG: number, powerW: number, startC: number): Reducing {
+export function reduceMilk(fromG: number, toG: number, powerW: number, startC: number, stray = STRAY): Reducing {
   requireRange('reduceMilk.fromG', fromG, 20, 20000)
   requireRange('reduceMilk.toG', toG, fromG * 0.12, fromG)
   requireRange('reduceMilk.powerW', powerW, 50, 6000)
@@ -30,5 +31,14 @@ export function reduceMilk(fromG: number, toG: number, powerW: number, startC: n
   const boiledOffG = fromG - toG
   const seconds = (fromG * MILK_HEAT * (100.3 - startC) + boiledOffG * LATENT_HEAT) / (powerW * (1 - LOST))
   const minutes = seconds / 60
-  return { minutes, early: minutes / STRAY, late: minutes * STRAY, boiledOffG }
+  return { minutes, early: minutes / stray, late: minutes * stray, boiledOffG }
+}
+
+/**
+ * The flame that milk is boiled down on: the lower middle of the ladder, as it catches on more.
+ *
+ * @param marks of the fire, rising, at least one
+ */
+export function milkMark<T>(marks: readonly T[]): T {
+  return marks[Math.floor((marks.length - 1) / 2)]!
 }

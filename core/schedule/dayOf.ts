@@ -1,12 +1,12 @@
-import type { Activity, Away, Day, DayDish, Link } from './day'
+import type { Activity, Away, Day, DayDish, Link, VesselKind } from './day'
 import { DAY_WEIGHTS } from './dayWeights'
+import { lastsForAll } from './shareable'
 import type { Spread, SpreadDish } from './spread'
-import { THICKENED } from './thickenedMilk'
 
 /** Minutes of a calendar day. */
 export const DAY_MIN = 1440
-/** Minutes of a step done for two dishes, over those for one (estimate). */
-const FOR_TWO = 1.4
+/** What is counted only where a day names any: a slab sets on what there is, and so it is with the cold. */
+const COUNTED_IF_NAMED: ReadonlySet<VesselKind> = new Set(['tray', 'cold'])
 /** A meal may move this far where it cannot be kept, minutes. */
 const MOST_LATE = 720
 
@@ -52,20 +52,15 @@ function dishOf(spread: Spread, dish: SpreadDish): DayDish {
     activities: steps.activities.filter(activity => !spared.has(activity.id)).map(activity => lent(spread, activity, lends.filter(one => one.step === activity.id).map(one => one.for)))
       .map(activity => (activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
-    // A slab that sets where no tray is counted is set on what there is, and so it is with the cold.
-    holds: steps.holds.filter(hold => !spared.has(hold.first) && ((hold.need !== 'tray' && hold.need !== 'cold') || spread.vessels.some(vessel => vessel.kind === hold.need))),
+    holds: steps.holds.filter(hold => !spared.has(hold.first) && (!COUNTED_IF_NAMED.has(hold.need) || spread.vessels.some(vessel => vessel.kind === hold.need))),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
   }
 }
 
-/** What is made for two takes longer, not twice as long, but for milk: all its water has to boil off. */
+/** A step with what it lasts for all dishes it is done for. */
 function lent(spread: Spread, activity: Activity, others: readonly string[]): Activity {
-  if (others.length === 0) return activity
-  const more = activity.id === THICKENED.step
-    ? spread.dishes.filter(dish => others.includes(dish.id)).flatMap(dish => dish.steps.activities.filter(one => one.id === THICKENED.step))
-    : []
-  const longer = (minutes: number, at: 0 | 1 | 2): number => (activity.id === THICKENED.step ? more.reduce((sum, one) => sum + one.dur[at], minutes) : Math.ceil(minutes * FOR_TWO))
-  return { ...activity, dur: [longer(activity.dur[0], 0), longer(activity.dur[1], 1), longer(activity.dur[2], 2)] }
+  const theirs = spread.dishes.filter(dish => others.includes(dish.id)).flatMap(dish => dish.steps.activities.filter(one => one.id === activity.id))
+  return { ...activity, dur: lastsForAll(activity.id, activity.dur, theirs.map(one => one.dur)) }
 }
 
 /** What was made for both has to be there for the other as well. */

@@ -16,7 +16,7 @@ import type { Serving, VesselKind } from './day'
 import { dishSteps } from './dishSteps'
 import type { SpreadDish } from './spread'
 import { stageSpans } from './stageSpans'
-import { THICKENED, thickenedG, thickenedSpan } from './thickenedMilk'
+import { canThicken, THICKENED, thickenedG, thickenedSpan } from './thickenedMilk'
 
 /** A pan of this volume or more counts as a large one, ml. */
 export const LARGE_PAN_ML = 3000
@@ -73,10 +73,10 @@ export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: read
  * @param cook from `cookOnDay`
  * @param forecast of that cook before it is begun
  */
-export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief'>, readonly large: boolean }, forecast: Forecast): SpreadDish {
+export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>, readonly large: boolean }, forecast: Forecast): SpreadDish {
   const { dish } = cook.plan
-  const thickG = wanted.thickens ? thickenedG(cook.plan) : 0
-  const spans = { ...stageSpans(dish, forecast), ...(thickG > 0 ? { [THICKENED.step]: thickenedSpan(thickG, cook.plan) } : {}) }
+  const milkG = thickenedG(cook.plan.amounts)
+  const spans = { ...stageSpans(dish, forecast), ...(wanted.thickens && canThicken(milkG) ? { [THICKENED.step]: thickenedSpan(milkG, cook.plan) } : {}) }
   const { activities, lags, holds, hotPour, sink, ready } = dishSteps(dish, spans, { ...wanted, large: cook.large })
   const points = forecast.points
   const colours = points.length === 0 ? [] : Array.from({ length: SHADES }, (_, i) => labToHex(points[Math.round(i / (SHADES - 1) * (points.length - 1))]!.colour))
@@ -105,7 +105,7 @@ function rowsOf(ingredients: readonly Ingredient[]): (id: string) => Ingredient 
 
 /**
  * Fires and vessels of a day as the household has them; a pressure pan, a grinder and room for
- * two dishes in the cold are taken to be there.
+ * three dishes in the cold are taken to be there.
  *
  * @param kitchen what the household has
  */
@@ -116,7 +116,7 @@ export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 't
     vessels: [
       ...kitchen.pans.map(pan => ({ id: pan.id, name: pan.name, kind: pan.kind === 'pot' ? 'pot' as const : capacityMl(pan) >= LARGE_PAN_ML ? 'heavyL' as const : 'heavy' as const, litres: litres(pan) })),
       { id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }, { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
-      { id: 'cold-1', name: 'Upper shelf', kind: 'cold' as const }, { id: 'cold-2', name: 'Lower shelf', kind: 'cold' as const },
+      ...['Upper shelf', 'Middle shelf', 'Lower shelf'].map((name, i) => ({ id: `cold-${i + 1}`, name, kind: 'cold' as const })),
       ...(kitchen.trays ?? []).map(({ id, name }) => ({ id, name, kind: 'tray' as const })),
     ],
   }

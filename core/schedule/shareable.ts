@@ -1,3 +1,4 @@
+import type { Durations } from './day'
 import type { Spread } from './spread'
 import { THICKENED } from './thickenedMilk'
 
@@ -9,12 +10,15 @@ export interface Shareable {
   readonly for: string
 }
 
-/** Steps of the same work in two dishes; grinding only where both grind the same. */
+/** Minutes of a step done for two dishes, over those for one (estimate). */
+const FOR_TWO = 1.4
+
+/** Steps of the same work in two dishes; grinding only where both grind the same, boiling off as long as for each alone. */
 const KINDS = [
-  { kind: 'nuts', steps: ['nuts'], sameBase: false },
-  { kind: 'jaggery', steps: ['melt'], sameBase: false },
-  { kind: 'thickened', steps: [THICKENED.step], sameBase: false },
-  { kind: 'ground', steps: ['wash', 'grind'], sameBase: true },
+  { kind: 'nuts', steps: ['nuts'], sameBase: false, addsUp: false },
+  { kind: 'jaggery', steps: ['melt'], sameBase: false, addsUp: false },
+  { kind: 'thickened', steps: [THICKENED.step], sameBase: false, addsUp: true },
+  { kind: 'ground', steps: ['wash', 'grind'], sameBase: true, addsUp: false },
 ] as const
 
 /**
@@ -33,4 +37,20 @@ export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
       return first === dish ? [] : [{ kind, steps, from: first.id, for: dish.id }]
     })
   })
+}
+
+/**
+ * How long a step lasts that is done for other dishes as well: longer, but not twice as long, unless all of it has to boil
+ * off.
+ *
+ * @param step its id
+ * @param own minutes for its own dish
+ * @param others minutes it would last for each other dish, none where it is not shared
+ * @returns whole minutes
+ */
+export function lastsForAll(step: string, own: Durations, others: readonly Durations[]): Durations {
+  if (others.length === 0) return own
+  const addsUp = KINDS.some(one => one.addsUp && (one.steps as readonly string[]).includes(step))
+  const [shortest, likely, longest] = ([0, 1, 2] as const).map(at => (addsUp ? others.reduce((sum, one) => sum + one[at], own[at]) : Math.ceil(own[at] * FOR_TWO)))
+  return [shortest!, likely!, longest!]
 }

@@ -4,6 +4,7 @@ import { INGREDIENTS } from '../../book/ingredients'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { exampleDish, exampleSpread } from '../../test/support/spreads'
 import { forecastCook } from '../forecast/forecastCook'
+import { milkMark } from '../preparing/reduceMilk'
 import { checkPlan } from './checkPlan'
 import { checkDay } from './checkDay'
 import type { Day } from './day'
@@ -13,7 +14,7 @@ import { cookOnDay, dishOnDay, vesselsOfKitchen, type Wanted } from './putOnDay'
 import { shareableOf } from './shareable'
 import { DaySolver } from './solveDay'
 import type { SpreadDish } from './spread'
-import { thickenedG, thickenedSpan } from './thickenedMilk'
+import { canThicken, thickenedG, thickenedSpan } from './thickenedMilk'
 
 const card = STARTER_DISHES.find(dish => dish.id === 'winter-market-carrot')!
 const kitchen = { ...FIRST_KITCHEN, settings: [] }
@@ -33,16 +34,17 @@ function solved(day: Day): DaySolver {
 describe('milk boiled down', () => {
   it('takes as long as its water needs from the fire, with the spread of that fire', () => {
     const plan = planOf(900)
-    expect(thickenedG(plan)).toBeCloseTo(0.12 * 900, 6)
+    expect(thickenedG(plan.amounts)).toBeCloseTo(0.12 * 900, 6)
     const [short, likely, long] = thickenedSpan(100, plan)
-    const marks = plan.fires.pan!.marks
-    const watts = marks[Math.floor(marks.length / 2)]!.watts
+    const { watts } = milkMark(plan.fires.pan!.marks)
     // 400 g of water at 2257 J/g and half a kilogram of milk brought to the boil, by hand.
-    expect(likely).toBeCloseTo((400 * 2257 + 500 * 3.85 * 92) / (0.88 * watts) / 60, -0.3)
-    expect(Math.log(long / short) / 2 / 1.2816).toBeCloseTo(Math.hypot(0.3, 0.15), 1)
+    const minutes = (400 * 2257 + 500 * 3.9 * (100.3 - plan.airC)) / (0.82 * watts) / 60
+    expect(Math.abs(likely - minutes)).toBeLessThanOrEqual(0.5)
+    const { spread } = plan.belief.entries.find(one => one.name === 'mainFire')!
+    expect(Math.log(long / short) / 2).toBeCloseTo(1.2816 * spread, 1)
     expect(thickenedSpan(200, plan)[1]).toBeGreaterThan(1.9 * likely)
     const known = { ...plan, belief: { entries: plan.belief.entries.map(one => (one.name === 'mainFire' ? { ...one, spread: 0.05 } : one)) } }
-    expect(thickenedSpan(100, known)[2] - thickenedSpan(100, known)[0]).toBeLessThan(long - short)
+    expect(thickenedSpan(100, known)[2] - thickenedSpan(100, known)[0]).toBeLessThan((long - short) / 3)
   })
 
   it('is a step only of the dish that is to make it', () => {
@@ -50,6 +52,14 @@ describe('milk boiled down', () => {
     const made = put({ thickens: true })
     expect(made.thickens).toBe(true)
     expect(made.steps.activities.find(one => one.id === 'khoya')!.dur).toEqual(thickenedSpan(108, planOf(900)))
+  })
+
+  it('is no step where there is hardly any, or more than anybody boils down at once', () => {
+    expect([4.9, 5, 4000, 4001].map(canThicken)).toEqual([false, true, true, false])
+    for (const baseG of [40, 20_000]) {
+      const much = put({ thickens: true, baseG, card: { ...card, ingredients: card.ingredients.map(one => (one.ingredient === 'khoya' && baseG > 1000 ? { ...one, perBase: 0.3 } : one)) } })
+      expect(much.steps.activities.map(one => one.id)).not.toContain('khoya')
+    }
   })
 
   it('is made once for two dishes, and then takes as long as both', () => {

@@ -7,7 +7,7 @@ import type { DishCard } from '../../../core/dish/dish'
 import { grindSurplus } from '../../../core/preparing/grindSurplus'
 import { milkFor } from '../../../core/preparing/milkYields'
 import { preparedWeight } from '../../../core/preparing/preparedWeight'
-import { reduceMilk } from '../../../core/preparing/reduceMilk'
+import { milkMark, reduceMilk } from '../../../core/preparing/reduceMilk'
 import { shopping } from '../../../core/store/shopping'
 
 const props = defineProps<{
@@ -65,7 +65,7 @@ function thickened(massG: number): string {
   return boiled(need.middle, massG, 'Thickened milk')
 }
 function boiled(fromG: number, toG: number, name: string): string {
-  const mark = props.fire?.marks[Math.floor((props.fire.marks.length - 1) / 2)]
+  const mark = props.fire && props.fire.marks.length > 0 ? milkMark(props.fire.marks) : undefined
   if (!mark || fromG > 20000 || fromG < 20) return `${name}: from ${gramsText(fromG)} of milk.`
   const time = reduceMilk(fromG, toG, mark.watts, TAP_C)
   return `${name}: ${gramsText(fromG)} of milk give ${gramsText(toG)}; on ${props.fire?.name.toLowerCase()} at ${mark.label} that takes about ${Math.round(time.early / 5) * 5} to ${Math.round(time.late / 5) * 5} minutes of stirring.`

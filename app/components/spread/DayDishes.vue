@@ -3,8 +3,9 @@ import { computed, ref } from 'vue'
 import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
 import type { Serving } from '../../../core/schedule/day'
+import { milkFor } from '../../../core/preparing/milkYields'
 import { shareableOf, type Shareable } from '../../../core/schedule/shareable'
-import { MILK_PER_THICKENED, THICKENED } from '../../../core/schedule/thickenedMilk'
+import { canThicken, thickenedG } from '../../../core/schedule/thickenedMilk'
 import { SERVING_WORDS, SHARE_WORDS, timeText } from '../../../words/spread'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
@@ -48,7 +49,7 @@ const shareable = computed(() => shareableOf(props.spread))
 const nameOf = (id: string): string => props.spread.dishes.find(dish => dish.id === id)?.card.name ?? id
 const isShared = (what: Shareable): boolean => props.spread.shared.some(one => one.from === what.from && one.for === what.for && what.steps.includes(one.step))
 /** Thickened milk a dish takes, g; 0 where it takes none. */
-const thickG = (dish: Spread['dishes'][number]): number => dish.card.ingredients.filter(one => one.ingredient === THICKENED.ingredient).reduce((sum, one) => sum + one.perBase * dish.baseG, 0)
+const thickG = (dish: Spread['dishes'][number]): number => thickenedG(dish.card.ingredients.map(one => ({ ingredient: one.ingredient, massG: one.perBase * dish.baseG })))
 const STEPS = [0.5, 0.75, 1.5, 2] as const
 const factor = (by: number): string => (by === 0.5 ? 'half' : by === 0.75 ? 'three quarters' : by === 1.5 ? 'half more' : 'twice')
 function add(): void {
@@ -175,11 +176,11 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
             Take off
           </button>
           <ElCheckbox
-            v-if="thickG(dish) > 0"
+            v-if="canThicken(thickG(dish))"
             class="thick"
             :model-value="dish.thickens === true"
             :disabled="busy"
-            :label="`Its thickened milk is made here: ${grams(thickG(dish))} from ${grams(thickG(dish) * MILK_PER_THICKENED)} of milk, up to two days before`"
+            :label="`Its thickened milk is made here: ${grams(thickG(dish))} from ${grams(milkFor(thickG(dish), 'thickened').middle)} of milk, up to two days before`"
             @update:model-value="value => emit('alter', dish.id, { thickens: value === true })"
           />
         </li>

@@ -1,0 +1,49 @@
+// @vitest-environment happy-dom
+import { describe, expect, it, vi } from 'vitest'
+import { NOON, OpenSpread, PLAN } from '../../test/app/openSpread'
+import { useSpreadReading } from './spreadReading'
+
+vi.mock('./planner', () => ({ askPlanner: vi.fn() }))
+vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
+vi.mock('./cookStream', () => ({ followStream: vi.fn() }))
+vi.mock('./hearthClock', () => ({ hearthNow: () => NOON }))
+vi.mock('./api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
+
+const day = new OpenSpread()
+
+describe('what is said of a day', () => {
+  it('says waits and reheats beside the least that any plan has', async () => {
+    const state = await day.open()
+    day.answer()
+    const { waits } = day.scope.run(() => useSpreadReading(state))!
+    const text = waits.value.join(' ')
+    const long = Object.keys(PLAN.starts).filter(step => step.endsWith('.pour')).some(step => 2580 - 5 - PLAN.starts[step]! - 8 > 20)
+    expect(text.includes('under its lid')).toBe(long)
+    if (long) expect(text).toContain('wait less than 12 min together')
+    expect(text).not.toContain('heated again')
+    // The liquid of one dish is heated an hour before its pour, and again.
+    state.planned.value = { ...PLAN, starts: { ...PLAN.starts, 'd1.sweet-water': PLAN.starts['d1.pour']! - 50, 'd1.reheat': PLAN.starts['d1.pour']! - 5 } }
+    expect(waits.value.join(' ')).toContain('1 liquid is heated again; a longer day could do without.')
+  })
+
+  it('names it by its meals, counts what there is, and tells when each meal begins', async () => {
+    const state = await day.open()
+    day.answer()
+    const { title, counts, date, meals, names, said, pours, pinned, who, stepOf, slack } = day.scope.run(() => useSpreadReading(state))!
+    expect(title.value).toBe('Sunday: to the table at 19:00')
+    expect(date.value).toBe('Sunday 29 November')
+    expect(counts.value).toBe('2 dishes, 2 pairs of hands, 2 fires')
+    expect(meals.value).toHaveLength(1)
+    expect(meals.value[0]).toMatchObject({ name: 'Dinner', latest: 2480, lateMin: 0 })
+    expect(meals.value[0]!.begins).toBe(Math.min(...Object.entries(PLAN.starts).filter(([step]) => !step.includes('water')).map(([, at]) => at)))
+    expect(names.value.get('m1')).toBe('Dinner')
+    expect(said.value.get('d1')!.says).toContain('hot, 180')
+    expect([...pours.value]).toEqual(['d1.pour', 'd2.pour'])
+    expect(pinned.value.size).toBe(0)
+    expect(new Set(who.value.values())).toEqual(new Set(['You', 'Ilan']))
+    expect(stepOf('d1')!.step).toBe('d1.pour')
+    expect(stepOf('d1.roast')!.spans).toEqual([10, 12, 16])
+    expect(stepOf('d9.roast')).toBeNull()
+    expect(Object.keys(slack.value).length).toBeGreaterThan(0)
+  })
+})
