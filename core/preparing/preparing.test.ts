@@ -5,7 +5,7 @@ import { addNeeds, lastDay, shopping } from '../store/shopping'
 import { grindSurplus } from './grindSurplus'
 import { milkFor } from './milkYields'
 import { preparedWeight } from './preparedWeight'
-import { reduceMilk } from './reduceMilk'
+import { milkMark, reduceMilk } from './reduceMilk'
 
 describe('getting ready', () => {
   it('tells what to buy for what is needed peeled', () => {
@@ -29,6 +29,16 @@ describe('getting ready', () => {
     expect(one.early).toBeLessThan(one.minutes)
     expect(one.late).toBeGreaterThan(one.minutes)
     for (const bad of [[10, 5, 700, 25], [1000, 50, 700, 25], [1000, 500, 0, 25], [1000, 500, 700, 150]] as [number, number, number, number][]) expect(() => reduceMilk(...bad)).toThrow(CoreError)
+  })
+
+  it('strays as far as the power that is told, and takes the lower middle of the flames', () => {
+    const guessed = reduceMilk(1000, 200, 500, 25)
+    const known = reduceMilk(1000, 200, 500, 25, 1.1)
+    expect(known.minutes).toBe(guessed.minutes)
+    expect(known.late / known.minutes).toBeCloseTo(1.1, 9)
+    expect(known.minutes / known.early).toBeCloseTo(1.1, 9)
+    expect(guessed.late).toBeGreaterThan(known.late)
+    expect([['a'], ['a', 'b'], ['a', 'b', 'c'], ['a', 'b', 'c', 'd']].map(milkMark)).toEqual(['a', 'a', 'b', 'b'])
   })
 
   it('gives 15 to 20 % of the milk as curds and about a fifth as thickened milk', () => {

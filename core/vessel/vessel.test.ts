@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { baseAreaM2 } from './baseAreaM2'
 import { capacityMl } from './capacityMl'
 import { depthMm } from './depthMm'
 import { guessMassG } from './guessMassG'
 import { panFit } from './panFit'
+import { MATERIALS } from './vessel'
 
 const pan = { innerDiameterMm: 260, depthMm: 70 }
 
@@ -21,5 +23,24 @@ describe('a pan', () => {
     const verdicts = [800, 2000, 2700, 3600].map(ml => panFit(ml, pan))
     expect(verdicts.map(one => one.verdict)).toEqual(['roomy', 'fits', 'tight', 'too-small'])
     expect(verdicts.map(one => one.lots)).toEqual([1, 1, 2, 2])
+  })
+
+  it('holds four times as much at twice the width, and twice at twice the depth', () => {
+    expect(capacityMl({ innerDiameterMm: 520, depthMm: 70 })).toBeCloseTo(4 * capacityMl(pan), 6)
+    expect(capacityMl({ innerDiameterMm: 260, depthMm: 140 })).toBeCloseTo(2 * capacityMl(pan), 6)
+    expect(baseAreaM2(1000)).toBeCloseTo(Math.PI / 4, 12)
+  })
+
+  it('is heavier the larger it is, in every material', () => {
+    for (const material of MATERIALS) {
+      expect(guessMassG(300, 70, material)).toBeGreaterThan(guessMassG(260, 70, material))
+      expect(guessMassG(260, 90, material)).toBeGreaterThan(guessMassG(260, 70, material))
+      expect(guessMassG(260, 70, material) % 10).toBe(0)
+    }
+  })
+
+  it('stands deeper when it bubbles than when it lies still', () => {
+    expect(panFit(2000, pan).depthMm).toBeGreaterThan(depthMm(2000, pan.innerDiameterMm))
+    expect(panFit(2000, pan).share).toBeCloseTo(panFit(2000, pan).depthMm / pan.depthMm, 9)
   })
 })
