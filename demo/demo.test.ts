@@ -9,7 +9,13 @@ import { ObservationSchema } from '../contracts/observation'
 import { settleCook } from '../core/batch/settleCook'
 import { readBoilCheck } from '../core/boil/readBoilCheck'
 import { replay } from '../core/live/replay'
+import { SpreadSchema } from '../contracts/spread'
+import { checkPlan } from '../core/schedule/checkPlan'
+import { dayOf } from '../core/schedule/dayOf'
+import { paddedDay, paddingOf } from '../core/schedule/paddedDay'
+import { planCost } from '../core/schedule/planCost'
 import { cookBatch } from './cookBatch'
+import { lampEvening } from './lampEvening'
 import { DEMO_BATCHES, DEMO_KITCHEN, HIDDEN } from './house'
 import { boilOnce } from './boilOnce'
 import { cookOtherBatch, OTHER_BATCHES } from './otherBatch'
@@ -74,5 +80,18 @@ describe('the demo house', () => {
     }
     const burnt = DEMO_BATCHES.findIndex(batch => batch.faults.includes('burnt'))
     expect(lightest(burnt)).toBeLessThan(0.6 * lightest(0))
+  })
+
+  it('has a day ahead of it that is well planned: no hot dish stands for long, and little could be better', () => {
+    const spread = lampEvening(DEMO_KITCHEN, [], '2026-11-27', 372)
+    expect(SpreadSchema.safeParse(spread).error?.issues ?? []).toEqual([])
+    const { starts, late, cost, bound, room, tries } = spread.plan!
+    const day = dayOf(spread, 372)
+    expect(checkPlan(paddedDay(day, { ...paddingOf(room), baseShare: 1 }), starts, late)).toEqual([])
+    expect(late).toEqual({})
+    expect(cost - bound).toBeLessThanOrEqual(0.15 * cost)
+    const { waits } = planCost(day, starts)
+    for (const dish of spread.dishes.filter(one => one.serve === 'hot')) expect(waits[dish.id], dish.card.name).toBeLessThan(75)
+    expect(tries!.coldPours / tries!.pours).toBeLessThan(0.02)
   })
 })

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, timeOfDay, unitsInUse, windowText } from './format'
+import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, packagesText, timeOfDay, unitsInUse, windowText } from './format'
 
 afterEach(() => {
   unitsInUse.value = 'metric'
@@ -50,5 +50,15 @@ describe('moments near now', () => {
 
   it('are days alone where the hour does not matter', () => {
     expect([at(26, 1), at(27, 23), at(25, 0), at(30, 5)].map(one => nearDayText(one, now))).toEqual(['today', 'tomorrow', 'yesterday', 'Mon 30 Nov'])
+  })
+})
+
+describe('packages to buy', () => {
+  it('are counted by size, and a line breaks only between them', () => {
+    expect(packagesText([500]).replaceAll('\u00A0', ' ')).toBe('1 × 500 g')
+    const text = packagesText([500, 500, 200])
+    expect(text.replaceAll('\u00A0', ' ')).toBe('2 × 500 g + 1 × 200 g')
+    expect(text.split(' ')).toHaveLength(3)
+    expect(packagesText([])).toBe('')
   })
 })

@@ -65,6 +65,16 @@ export function gramsText(grams: number): string {
   return `${String(rounded).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202F')} g`
 }
 
+/**
+ * Packages to buy, the same ones counted.
+ *
+ * @param sizes of the packages, g, in the order in which they are told
+ * @returns such as `2 × 500 g + 1 × 200 g`; a line breaks only between packages
+ */
+export function packagesText(sizes: readonly number[]): string {
+  return [...new Set(sizes)].map(size => `${sizes.filter(one => one === size).length} × ${gramsText(size)}`.replaceAll(' ', '\u00A0')).join(' + ')
+}
+
 function ouncesText(ounces: number): string {
   if (ounces < 1) return `${Math.round(ounces * 100) / 100} oz`
   const whole = Math.floor((ounces + 0.05) / OZ_PER_LB)

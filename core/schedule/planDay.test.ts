@@ -47,6 +47,16 @@ describe('planning a day', () => {
     expect(lateOf(6)).toBeLessThan(lateOf(1.5))
   })
 
+  it.each([[2, 0.02, true], [2, 0.1, false], [3, 0.05, false]])('ends with more room only where that plan is not a rough one: longest %i times the likely, %f s a look', (times, tick, isRoomy) => {
+    const dish = exampleDish('d1')
+    const wide = { ...dish, steps: { ...dish.steps, activities: dish.steps.activities.map(one => (one.hands > 0 ? { ...one, dur: [one.dur[0], one.dur[1], times * one.dur[1]] as const } : one)) } }
+    const all = told(dayOf(exampleSpread({ dishes: ['d1', 'd2', 'd3', 'd4'].map(id => ({ ...wide, id })) }), 1440 + 300), 4, tick)
+    expect(plansOf(all).some(one => one.plan !== null && one.plan.room > 1)).toBe(true)
+    const { cost, bound, room } = plansOf(all).at(-1)!.plan!
+    expect(room > 1).toBe(isRoomy)
+    expect(cost - bound).toBeLessThanOrEqual(0.15 * cost)
+  })
+
   it('says that there is no plan where none can be', () => {
     const never: Day = { ...day, dishes: day.dishes.slice(0, 1), wishes: [{ kind: 'pin', step: 'd1.roast', start: 2520 }, { kind: 'pin', step: 'd1.pour', start: 2400 }] }
     const all = told(never, 0.5)

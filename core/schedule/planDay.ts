@@ -44,6 +44,8 @@ const OFFER_S = 0.7
 const ROOMS = [1, 1.8, 2.8] as const
 const MOST_LATE_SHARE = 0.05
 const LEAST_FOR_ROOM_S = 2
+/** A plan with more room that may be worse than the best by this share of its cost is a rough one: the one with less room stands. */
+const ROUGH = 0.15
 /** A plan sought for less is looked at for a moment only, while something is moved, and is not tried. */
 const LEAST_FOR_TRIES_S = 1
 /** What is eaten hot or warm cools while it waits. */
@@ -70,26 +72,32 @@ const TELL_S = 0.25
  */
 export function* planDay(day: Day, most: number, seconds: () => number): Generator<PlanTold | null, void> {
   const began = seconds()
+  let held: Tried | null = null
   for (const room of ROOMS) {
     const { padded, solver } = yield* roomy(day, room, began, most, seconds)
-    if (!solver.plan) {
-      yield { type: 'plan', plan: null, done: true, seconds: seconds() - began }
-      return
-    }
-    if (most < LEAST_FOR_TRIES_S) {
+    if (!solver.plan || most < LEAST_FOR_TRIES_S) {
       yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
       return
     }
-    const { late, starts } = solver.plan
-    const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
-    const tries = simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1))
-    const isLast = room === ROOMS.at(-1) || seconds() - began > most || most < LEAST_FOR_ROOM_S
-    if (!isLast && tries.lateTries > MOST_LATE_SHARE * TRIES) continue
-    yield { type: 'tries', tries }
-    yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
-    yield* latest(moved, starts, seconds)
+    const isRough: boolean = held !== null && solver.plan.cost - solver.bound > ROUGH * solver.plan.cost
+    const found: Tried = isRough ? held! : tried(day, padded, solver, room)
+    const isLast = isRough || room === ROOMS.at(-1) || seconds() - began > most || most < LEAST_FOR_ROOM_S
+    held = found
+    if (!isLast && found.tries.lateTries > MOST_LATE_SHARE * TRIES) continue
+    yield { type: 'tries', tries: found.tries }
+    yield { type: 'plan', plan: plannedOf(found.solver, found.room), done: true, seconds: seconds() - began }
+    yield* latest(found.moved, found.solver.plan!.starts, seconds)
     return
   }
+}
+
+/** A plan with so much room, how it fared, and the day with its meals where the plan has them. */
+interface Tried { readonly room: number, readonly solver: DaySolver, readonly tries: DayTries, readonly moved: Day }
+
+function tried(day: Day, padded: Day, solver: DaySolver, room: number): Tried {
+  const { late, starts } = solver.plan!
+  const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
+  return { room, solver, moved, tries: simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1)) }
 }
 
 /** Seeks a plan with room for the base to wait too; without that where it is not found soon, as a meal would have to move for it. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gramsText } from '../../composables/format'
+import { gramsText, packagesText } from '../../composables/format'
 import type { Fire, Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { DishCard } from '../../../core/dish/dish'
@@ -79,7 +79,6 @@ const grinding = computed(() => {
 const list = computed(() => shopping(
   lines.value.map(({ row, weights }) => ({ ingredient: row.id, massG: weights.asBoughtG, dishes: [props.card.name] })), props.store, props.rowOf, props.today,
 ))
-const counted = (sizes: readonly number[]): string => [...new Set(sizes)].map(size => `${sizes.filter(one => one === size).length} × ${gramsText(size)}`).join(' + ')
 </script>
 
 <template>
@@ -124,7 +123,7 @@ const counted = (sizes: readonly number[]): string => [...new Set(sizes)].map(si
             <td>{{ gramsText(line.neededG) }}</td>
             <td>{{ line.inHouseG > 0 ? gramsText(line.inHouseG) : '–' }}</td>
             <td :class="{ need: line.packagesG.length > 0 }">
-              {{ line.packagesG.length > 0 ? counted(line.packagesG) : 'enough' }}
+              {{ line.packagesG.length > 0 ? packagesText(line.packagesG) : 'enough' }}
             </td>
             <td class="soft">
               {{ gramsText(line.leftG) }}
