@@ -2,15 +2,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { forecastCook } from '../../core/forecast/forecastCook'
-import { KITCHEN, NOON, OpenSpread } from '../../test/app/openSpread'
+import { KITCHEN, OpenSpread } from '../../test/app/openSpread'
 import { askForecast } from './forecaster'
 import { useSpreadWishes } from './spreadWishes'
-
-vi.mock('./planner', () => ({ askPlanner: vi.fn() }))
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
-vi.mock('./cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('./hearthClock', () => ({ hearthNow: () => NOON }))
-vi.mock('./api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 const day = new OpenSpread(KITCHEN)
 const forecaster = vi.mocked(askForecast)

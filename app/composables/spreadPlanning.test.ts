@@ -1,15 +1,9 @@
 // @vitest-environment happy-dom
 import { describe, expect, it, vi } from 'vitest'
-import { NOON, OpenSpread, PLAN } from '../../test/app/openSpread'
+import { OpenSpread, PLAN } from '../../test/app/openSpread'
 import { exampleSpread } from '../../test/support/spreads'
 import { useSpreadReading } from './spreadReading'
 import { useSpreadWishes } from './spreadWishes'
-
-vi.mock('./planner', () => ({ askPlanner: vi.fn() }))
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
-vi.mock('./cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('./hearthClock', () => ({ hearthNow: () => NOON }))
-vi.mock('./api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 const day = new OpenSpread()
 

@@ -1,13 +1,7 @@
 // @vitest-environment happy-dom
-import { describe, expect, it, vi } from 'vitest'
-import { NOON, OpenSpread, PLAN } from '../../test/app/openSpread'
+import { describe, expect, it } from 'vitest'
+import { OpenSpread, PLAN } from '../../test/app/openSpread'
 import { useSpreadReading } from './spreadReading'
-
-vi.mock('./planner', () => ({ askPlanner: vi.fn() }))
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
-vi.mock('./cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('./hearthClock', () => ({ hearthNow: () => NOON }))
-vi.mock('./api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 const day = new OpenSpread()
 

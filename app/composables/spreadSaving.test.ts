@@ -1,13 +1,7 @@
 // @vitest-environment happy-dom
 import { describe, expect, it, vi } from 'vitest'
-import { NOON, OpenSpread } from '../../test/app/openSpread'
+import { OpenSpread } from '../../test/app/openSpread'
 import { Refused, Unreachable } from './api'
-
-vi.mock('./planner', () => ({ askPlanner: vi.fn() }))
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
-vi.mock('./cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('./hearthClock', () => ({ hearthNow: () => NOON }))
-vi.mock('./api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 const day = new OpenSpread()
 

@@ -5,16 +5,10 @@ import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { examplePlan, marked } from '../../test/support/plans'
 import { exampleSpread } from '../../test/support/spreads'
-import { NOON, OpenSpread, PLAN } from '../../test/app/openSpread'
+import { OpenSpread, PLAN } from '../../test/app/openSpread'
 import { eveMs } from './spreadClock'
 import { useSpreadReading } from './spreadReading'
 import { useSpreadToday } from './spreadToday'
-
-vi.mock('./planner', () => ({ askPlanner: vi.fn() }))
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
-vi.mock('./cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('./hearthClock', () => ({ hearthNow: () => NOON }))
-vi.mock('./api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 const day = new OpenSpread()
 

@@ -14,8 +14,14 @@ import { DaySolver } from '../../core/schedule/solveDay'
 import type { Spread } from '../../core/schedule/spread'
 import { exampleSpread } from '../support/spreads'
 
+vi.mock('../../app/composables/planner', () => ({ askPlanner: vi.fn() }))
+vi.mock('../../app/composables/forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
+vi.mock('../../app/composables/cookStream', () => ({ followStream: vi.fn() }))
+vi.mock('../../app/composables/hearthClock', () => ({ hearthNow: () => NOON }))
+vi.mock('../../app/composables/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
+
 /** Noon of the eve of the example day. */
-export const NOON = new Date(2026, 10, 28, 12).getTime()
+const NOON = new Date(2026, 10, 28, 12).getTime()
 
 const solver = new DaySolver(paddedDay(dayOf(exampleSpread(), 720)))
 for (let i = 0; i < 60 && !solver.done; i++) solver.step(() => false)
@@ -26,8 +32,8 @@ export const PLAN = { ...solver.plan!, bound: solver.bound, proven: true, room: 
 const TRIES = { tries: 400, lateTries: 3, meals: 400, lateMeals: 3, pours: 800, coldPours: 0, waitedBases: 0, spanMin: 90, tightest: [] }
 
 /**
- * A day that is opened on a device, with a hearth that keeps it and a planner that is asked but does not plan. A file of
- * tests that uses it replaces `./planner` and `./api` first, and has the clock at noon of the eve.
+ * A day that is opened on a device, with a hearth that keeps it, a planner that is asked but does not plan, and the clock
+ * at noon of the eve. Imported before what is tried with it, as it puts its own in the place of what those ask.
  */
 export class OpenSpread {
   readonly planner = vi.mocked(askPlanner)
