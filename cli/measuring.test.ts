@@ -25,7 +25,9 @@ describe('amounts', () => {
     const weighed = amounts({ dish: semolina, measures, baseG: 200, corrections: [{ id: base.ingredient, bulkDensity: 0.5 }] })
     const [before, after] = [plain, weighed].map(one => one.amounts.find(known => known.id === base.id)!)
     expect(after!.massG).toBe(before!.massG)
-    expect(after!.volumeMl).toBeCloseTo(400)
+    // One weighing so far from the table is believed nearly, not wholly.
+    expect(after!.volumeMl).toBeGreaterThan(380)
+    expect(after!.volumeMl).toBeLessThan(400)
   })
 
   it.each([

@@ -28,6 +28,10 @@ export const ForecastSchema = z.strictObject({
     waterG: z.number(), heldG: z.number(), contentG: z.number(), volumeMl: z.number(),
     aroma: z.number().optional(), fatOutG: z.number().optional(), stiffness: z.number().optional(),
   })).max(5000),
+  bands: z.array(z.strictObject({
+    timeS: z.number(), tempC: WindowSchema, contentG: WindowSchema, volumeMl: WindowSchema, freeG: WindowSchema, boundG: WindowSchema,
+    fatOutG: WindowSchema, stiffness: WindowSchema, aroma: WindowSchema, colour: z.strictObject({ dark: LabSchema, middle: LabSchema, light: LabSchema }),
+  })).max(200).optional(),
   restsOn: z.strictObject({
     taps: z.number().int(), readings: z.number().int(), batches: z.number().int(), guessedVessels: z.array(z.string()),
   }),

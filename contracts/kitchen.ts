@@ -3,7 +3,7 @@ import type { Correction } from '../core/composition/corrections'
 import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { StoreItem } from '../core/store/shopping'
 import { MATERIALS } from '../core/vessel/vessel'
-import { Id, Name } from './ids'
+import { Id, Millis, Name } from './ids'
 
 /** Where a number comes from: every number of the kitchen tells. */
 export const OriginSchema = z.enum(['guess', 'entered', 'weighed', 'learned'])
@@ -53,6 +53,8 @@ export type Fire = z.infer<typeof FireSchema>
 export const CorrectionSchema = z.strictObject({
   id: Id,
   bulkDensity: z.number().min(0.1).max(2).optional(),
+  weighings: z.array(z.strictObject({ at: Millis, volumeMl: z.number().min(1).max(10_000), massG: z.number().min(1).max(20_000) })
+    .refine(one => one.massG >= 0.1 * one.volumeMl && one.massG <= 2 * one.volumeMl, { message: 'no-such-density' })).max(60).readonly().optional(),
   pieceG: z.number().min(0.001).max(10000).optional(),
   prepared: z.number().min(0.1).max(1).optional(),
   soakGain: z.number().min(0).max(2).optional(),

@@ -90,7 +90,27 @@ function ouncesText(ounces: number): string {
  * @returns such as `143 °C`, or `289 °F`
  */
 export function degreesText(celsius: number): string {
-  return unitsInUse.value === 'imperial' ? `${Math.round(celsius * 9 / 5 + 32)} °F` : `${Math.round(celsius)} °C`
+  return `${Math.round(degreesOfHouse(celsius))} ${unitsInUse.value === 'imperial' ? '°F' : '°C'}`
+}
+
+/**
+ * A temperature as a number in the units of the house.
+ *
+ * @param celsius °C
+ * @returns °C or °F
+ */
+export function degreesOfHouse(celsius: number): number {
+  return unitsInUse.value === 'imperial' ? celsius * 9 / 5 + 32 : celsius
+}
+
+/**
+ * A weight as a number in the units of the house.
+ *
+ * @param grams g
+ * @returns g or oz
+ */
+export function gramsOfHouse(grams: number): number {
+  return unitsInUse.value === 'imperial' ? grams / G_PER_OZ : grams
 }
 
 /**

@@ -1,15 +1,13 @@
-import { combineReadings } from '../../core/belief/combineReadings'
+import { combineReadings, fitReadings } from '../../core/belief/combineReadings'
 import { LEVEL_W, type Evidence } from '../../core/belief/evidence'
 import { fireBelief } from '../../core/belief/fireBelief'
 import { firstBelief } from '../../core/belief/firstBelief'
 import type { BeliefEntry } from '../../core/belief/belief'
 import { daySpread } from '../../core/belief/steadiness'
 import { FIRE_KINDS } from '../../core/fire/fireKinds'
+import { factorWindow, spreadWindow } from '../../core/random/spreadWindow'
 import type { Window } from '../../core/forecast/forecast'
 import type { Fire } from '../../contracts/kitchen'
-
-/** 10th and 90th percentile of a normal spread stand this many standard deviations from its middle. */
-const TENTH = 1.2816
 
 /** One lasting number before and after the household's own readings. */
 export interface LearnedNumber {
@@ -19,6 +17,8 @@ export interface LearnedNumber {
   readonly now: Window
   readonly readings: readonly Evidence[]
   readonly unit: string
+  /** How much it strays from one day to the next, one standard deviation: as a share of itself, or in its unit. */
+  readonly day: { readonly usual: number, readonly here: number }
 }
 
 /**
@@ -39,7 +39,7 @@ export function learnedMarks(fire: Fire, evidence: readonly Evidence[], nowMs: n
     const at = fireBelief(lasting, slope, readings, place, nowMs)
     const bare = fireBelief(lasting, slope, [], place, nowMs)
     const window = (belief: typeof at): Window => factorWindow(mark.watts * Math.exp(belief.level), Math.sqrt(belief.levelVariance))
-    return { name: `fire.${fire.id}`, label: mark.label, before: window(bare), now: window(at), readings, unit: 'W' }
+    return { name: `fire.${fire.id}`, label: mark.label, before: window(bare), now: window(at), readings, unit: 'W', day: { usual: bare.day, here: at.day } }
   })
 }
 
@@ -58,16 +58,14 @@ export function learnedNumbers(evidence: readonly Evidence[], nowMs: number): Le
     const entry = first.entries.find(one => one.name === readings[0]?.of)
     if (!entry) return []
     const now = combineReadings(entry, readings, nowMs)
-    if (entry.kind !== 'factor') return [{ name, before: windowOfEntry(entry), now: windowOfEntry(now), readings, unit: entry.unit }]
+    const day = { usual: daySpread(entry.name), here: fitReadings(entry, readings, nowMs).day }
+    if (entry.kind !== 'factor') return [{ name, before: windowOfEntry(entry), now: windowOfEntry(now), readings, unit: entry.unit, day }]
     // Beside any kitchen's middle: its own unit says little to anyone at a stove.
     const beside = (one: BeliefEntry): Window => windowOfEntry({ ...one, median: one.median / entry.median })
-    return [{ name, before: beside(entry), now: beside(now), readings, unit: 'times any kitchen\'s' }]
+    return [{ name, before: beside(entry), now: beside(now), readings, unit: 'times any kitchen\'s', day }]
   }).sort((p, q) => q.readings.length - p.readings.length)
 }
 
 function windowOfEntry({ median, spread, kind }: BeliefEntry): Window {
-  return kind === 'factor' ? factorWindow(median, spread) : { early: median - TENTH * spread, middle: median, late: median + TENTH * spread }
+  return kind === 'factor' ? factorWindow(median, spread) : spreadWindow(median, spread)
 }
-
-const factorWindow = (median: number, spread: number): Window =>
-  ({ early: median * Math.exp(-TENTH * spread), middle: median, late: median * Math.exp(TENTH * spread) })

@@ -1,4 +1,4 @@
-import { G_PER_OZ, unitsInUse } from './format'
+import { G_PER_OZ, gramsOfHouse, unitsInUse } from './format'
 
 /**
  * A number as it is typed: a comma is taken for a point.
@@ -57,7 +57,7 @@ export function typedCelsius(text: string): number {
  * @returns the bare number in the units of the house
  */
 export function gramsToType(grams: number): string {
-  return String(unitsInUse.value === 'imperial' ? Math.round(grams / G_PER_OZ * 10) / 10 : Math.round(grams))
+  return String(unitsInUse.value === 'imperial' ? Math.round(gramsOfHouse(grams) * 10) / 10 : Math.round(grams))
 }
 
 function round(grams: number): number {

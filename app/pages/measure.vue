@@ -108,7 +108,7 @@ async function toTheFire(): Promise<void> {
   starting.value = true
   const next = changed.value ? nextVersion() : card.value
   const id = newId()
-  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value })
+  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value && { ...forecast.value, bands: undefined } })
   if (changed.value) await keep(next)
   await router.push(`/fire/${id}`)
 }

@@ -59,10 +59,10 @@ export interface Report {
     readonly byFamily: Readonly<Record<string, number>>
     readonly worlds: readonly { readonly name: string, readonly held: number, readonly roastMovedBy: number, readonly byState: Readonly<Record<string, number>>, readonly width: Readonly<Record<string, number>> }[]
   }
-  /** The end of a roast counted from the start of its stage, the end of the dish from the start of the cook. */
+  /** Counted from the start of the stage in which the last reading was taken. */
   readonly width: Readonly<Record<string, number>>
-  /** Both counted from the start of the stage that runs. */
-  readonly widthFromStage: Readonly<Record<string, number>>
+  /** The end of the dish counted from the start of the cook. */
+  readonly widthFromCook: Readonly<Record<string, number>>
   readonly weight: { readonly first: number, readonly afterOne: number, readonly heldFirst: number, readonly heldAfterOne: number }
   readonly rivals: Readonly<Record<'roast' | 'wet', Readonly<Record<'ours' | 'oursFirst' | 'same' | 'scaled', number>>>>
   readonly flamePlan: { readonly reached: number, readonly fixedMark: number, readonly burnt: number, readonly burntFixed: number, readonly roasts: number, readonly met: number, readonly reachedWhereMet: number }
@@ -93,7 +93,7 @@ function report(results: readonly SliceResult[]): Report {
       byFamily: Object.fromEntries([...new Set(times.map(one => one.family))].map(family => [family, shareHeld(times.filter(one => one.family === family))])), worlds,
     },
     width: perState(times, medianWidth),
-    widthFromStage: perState(times, windows => median(windows.map(one => one.widthFromStage))),
+    widthFromCook: perState(times, windows => median(windows.map(one => one.widthFromCook))),
     weight: { first: medianWidth(weights('first')), afterOne: medianWidth(weights('afterOne')), heldFirst: shareHeld(weights('first')), heldAfterOne: shareHeld(weights('afterOne')) },
     rivals: { roast: rivalry('roast'), wet: rivalry('wet') },
     flamePlan: { reached: part(one => one.planned.reached), fixedMark: part(one => one.fixed.reached), burnt: part(one => one.planned.burnt), burntFixed: part(one => one.fixed.burnt), roasts: flames.length, met: part(one => one.met), reachedWhereMet: part(one => one.met && one.planned.reached) / Math.max(1e-9, part(one => one.met)) },

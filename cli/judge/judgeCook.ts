@@ -32,8 +32,11 @@ const SCALE_G = 3
 export const STATES = ['none', 'boil', 'boilAroma', 'boilTwoTaps'] as const
 export type State = (typeof STATES)[number]
 
-/** One window against what happened. */
-export interface Held { readonly state: State | 'first' | 'afterOne', readonly of: 'roast' | 'dish' | 'weight', readonly family: string, readonly held: boolean, readonly width: number, readonly widthFromStage: number, readonly off: number, readonly effective: number }
+/**
+ * One window against what happened. Its width is (late − early) over the middle, which is counted from the start of the stage
+ * in which the last reading was taken; `widthFromCook` counts that of the dish's end from the start of the cook.
+ */
+export interface Held { readonly state: State | 'first' | 'afterOne', readonly of: 'roast' | 'dish' | 'weight', readonly family: string, readonly held: boolean, readonly width: number, readonly widthFromCook: number, readonly effective: number }
 
 /** Errors of three ways to say how long a stretch takes, absolute in log time. */
 export interface Rivalry { readonly of: 'roast' | 'wet', readonly ours: number, readonly oursFirst: number, readonly same: number, readonly scaled: number }
@@ -66,11 +69,14 @@ export function judgeCook(occasion: Occasion, step: Program['step'], members: nu
   const looks = views
     .filter(([state]) => !(state === 'boilAroma' && taps.length < 1) && !(state === 'boilTwoTaps' && taps.length < 2))
     .map(([state, plan, tapped]) => ({ state, ...look(plan, seen, tapped, members) }))
-  const held = looks.flatMap(({ state, windows, nowS, runningS, effective }) => targetsOf(bare, happened)
+  const held = looks.flatMap(({ state, windows, nowS, readingFromS, effective }) => targetsOf(bare, happened)
     .filter(target => target.timeS > nowS)
     .map((target): Held => {
       const window = windows[target.stage]!
-      return { state, effective, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: (window.late - window.early) / Math.max(1, window.middle - (target.of === 'dish' ? 0 : runningS)), widthFromStage: (window.late - window.early) / Math.max(1, window.middle - runningS), off: Math.log(Math.max(1, target.timeS - runningS) / Math.max(1, window.middle - runningS)) }
+      // From the start of the stage of the last reading; before any, of the roast itself, or of the cook.
+      const fromS = readingFromS ?? (target.of === 'roast' ? windows[target.stage - 1]!.middle : 0)
+      const wide = (from: number): number => (window.late - window.early) / Math.max(1, window.middle - from)
+      return { state, effective, of: target.of, family: bare.dish.family, held: target.timeS >= window.early && target.timeS <= window.late, width: wide(fromS), widthFromCook: wide(target.of === 'dish' ? 0 : fromS) }
     }))
   return {
     seed,
@@ -80,7 +86,8 @@ export function judgeCook(occasion: Occasion, step: Program['step'], members: nu
   }
 }
 
-interface Tap { readonly sign: number, readonly timeS: number }
+/** A sign as it was tapped, and when the stage it belongs to began, s. */
+interface Tap { readonly sign: number, readonly timeS: number, readonly fromS: number }
 
 /** What really happens, by the laws of the world. */
 export function runTruth(plan: CookPlan, truth: MemberValues, step: Program['step'], seen: readonly Observation[] = []): EnsembleRecord {
@@ -120,8 +127,8 @@ export function mark(number: number, timeS: number, kind: string, payload: Recor
 }
 
 /**
- * Two noisy taps: aroma and the next colour before the roast's own end; where there is none, the signs by which the
- * stages end, in order.
+ * Two noisy taps: aroma and a colour of a roast (see `tappedIn`); where there is none, the signs by which the stages end,
+ * in order.
  */
 function tapsOf(plan: CookPlan, record: EnsembleRecord, uniform: Uniform): Tap[] {
   const line = mainLine(plan.dish)
@@ -130,17 +137,23 @@ function tapsOf(plan: CookPlan, record: EnsembleRecord, uniform: Uniform): Tap[]
   line.slice(0, done).forEach((stage, k) => {
     const own = 'sign' in stage.until ? SIGN[stage.until.sign as keyof typeof SIGN] : undefined
     if (stage.does === 'fry' || own === undefined) return
-    const signs = stage.does === 'roast' ? [SIGN.aroma, SIGN.pale].filter(sign => sign <= own || !ROAST_SIGNS.includes(own)) : [own]
+    const signs = stage.does === 'roast' ? tappedIn(own) : [own]
     for (const sign of signs) {
       const timeS = record.signs[sign]!
       const from = startOf(record, k)
       const to = startOf(record, k + 1)
       if (!(timeS > from && timeS <= to) || found.some(one => one.sign === sign)) continue
       const tapped = from + (timeS - from) * Math.exp(TAP * normal(uniform))
-      found.push({ sign, timeS: Math.max((found.at(-1)?.timeS ?? 0) + 2, Math.min(tapped, to)) })
+      found.push({ sign, fromS: from, timeS: Math.max((found.at(-1)?.timeS ?? 0) + 2, Math.min(tapped, to)) })
     }
   })
   return found.slice(0, 2)
+}
+
+/** Of a roast to a colour: the aroma, and the colour before its own end or, where it ends with the first, that one. */
+function tappedIn(own: number): number[] {
+  const at = ROAST_SIGNS.indexOf(own)
+  return at < 0 ? [SIGN.aroma, SIGN.pale] : [...new Set([SIGN.aroma, ROAST_SIGNS[at < 2 ? at : at - 1]!])]
 }
 
 /** A forecast just after the last tap, or before the start: windows of stages, and of the finished weight. */
@@ -155,7 +168,7 @@ function look(plan: CookPlan, story: readonly Observation[], taps: readonly Tap[
   const capped = (times: Float64Array): Float64Array => times.map(timeS => Math.min(timeS, program.mostS))
   const windows = [...program.stages.map((_, k) => windowOf(capped(columnOf(record.starts, record.stages, k)), weights)), windowOf(capped(record.ends), weights)]
   const masses = columnOf(record.masses, record.stages, Math.min(doneIndex(plan.dish), record.stages - 1)).map(mass => (Number.isFinite(mass) ? mass : 0))
-  return { windows, finishedG: windowOf(masses, weights), nowS, effective: effectiveMembers(weights) / record.members, runningS: cook.stage < 0 ? 0 : cook.stageStarts[cook.stage] ?? 0 }
+  return { windows, finishedG: windowOf(masses, weights), nowS, effective: effectiveMembers(weights) / record.members, readingFromS: taps.at(-1)?.fromS ?? null }
 }
 
 /** The finished weight before anything is known of the household's taste, and after one batch of its own was weighed. */
@@ -174,7 +187,7 @@ function weighOnce(
   const story = [...storyOf(plan, last), mark(200, startOf(last, done), 'weighed', { vessel: mainVessel(plan.dish), grossG }), mark(201, endS, 'cook.finished', {})]
   const again = look(planOf(occasion, settleCook(plan, story).evidence, seed), [], [], members).finishedG
   const held = (state: 'first' | 'afterOne', window: Window): Held =>
-    ({ state, effective: 1, of: 'weight', family: plan.dish.family, held: weight >= window.early && weight <= window.late, width: (window.late - window.early) / window.middle, widthFromStage: (window.late - window.early) / window.middle, off: Math.log(weight / window.middle) })
+    ({ state, effective: 1, of: 'weight', family: plan.dish.family, held: weight >= window.early && weight <= window.late, width: (window.late - window.early) / window.middle, widthFromCook: (window.late - window.early) / window.middle })
   return [held('first', first), held('afterOne', again)]
 }
 

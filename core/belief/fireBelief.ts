@@ -1,5 +1,6 @@
 import type { BeliefEntry } from './belief'
 import type { Evidence } from './evidence'
+import { dayScatter } from './dayScatter'
 import { robustWeights } from './robustWeights'
 import { daySpread, driftVariance } from './steadiness'
 
@@ -12,6 +13,8 @@ export interface FireBelief {
   readonly slope: number
   readonly slopeVariance: number
   readonly covariance: number
+  /** How much it strays from day to day in this household, one standard deviation of the logarithm. */
+  readonly day: number
 }
 
 /** A check this short before the cook met the same day's flame, ms. */
@@ -19,8 +22,8 @@ const SAME_DAY_MS = 12 * 3_600_000
 
 /**
  * What readings at any marks of a fire say of it at one mark on the day: a straight line along the ladder of marks,
- * normal belief, long tails (see `robustWeights`). Readings of other days carry the day's scatter; one of the same day
- * knows today's.
+ * normal belief, long tails (see `robustWeights`). Readings of other days carry the day's scatter, itself learned from
+ * them; one of the same day knows today's.
  *
  * @param level first belief at the middle mark: one standard deviation of the logarithm, the day's scatter left out
  * @param slope first belief of the steepness, one standard deviation
@@ -30,15 +33,18 @@ const SAME_DAY_MS = 12 * 3_600_000
  * @returns the belief at that mark, today's scatter in it
  */
 export function fireBelief(level: number, slope: number, readings: readonly Evidence[], at: number, nowMs?: number): FireBelief {
-  const day = daySpread('mainFire')
   const age = (one: Evidence): number => (nowMs === undefined || one.when === undefined ? Number.NaN : nowMs - one.when)
   const today = readings.filter(one => Math.abs(age(one)) < SAME_DAY_MS)
   const older = readings.filter(one => !today.includes(one))
-  const lasting = line({ c: 0, s: 0, vc: level ** 2, vs: slope ** 2, vcs: 0 }, older, older.map(one => one.variance + day * day + (Number.isNaN(age(one)) ? 0 : driftVariance('mainFire', age(one)))))
+  const own = older.map(one => one.variance + (Number.isNaN(age(one)) ? 0 : driftVariance('mainFire', age(one))))
+  const fit = (scatter: number): Line => line({ c: 0, s: 0, vc: level ** 2, vs: slope ** 2, vcs: 0 }, older, own.map(variance => variance + scatter * scatter))
+  const usual = fit(daySpread('mainFire'))
+  const day = dayScatter('mainFire', older.map((one, i) => ({ off: one.value - usual.c - usual.s * (one.ladder ?? 0), variance: own[i] })))
+  const lasting = fit(day)
   const now = line({ ...lasting, vc: lasting.vc + day * day }, today, today.map(one => one.variance))
   return {
     level: now.c + now.s * at, levelVariance: now.vc + 2 * at * now.vcs + at * at * now.vs,
-    slope: now.s, slopeVariance: now.vs, covariance: now.vcs + at * now.vs,
+    slope: now.s, slopeVariance: now.vs, covariance: now.vcs + at * now.vs, day,
   }
 }
 

@@ -1,11 +1,11 @@
 /** How much the lasting numbers stray from one day to the next, in the belief's own scale (estimates; fires as measured, 12 %). */
 const DAY_SPREAD: Readonly<Record<string, number>> = {
-  mainFire: 0.12, otherFire: 0.12, browningRate: 0.08, aromaDose: 0.1, uptake: 0.1, softening: 0.15, kept: 0.012, wetPace: 0.12, roastPace: 0.08, pourTime: 0.2, heatLoss: 0.08, surface: 0.1,
+  mainFire: 0.12, otherFire: 0.12, browningRate: 0.08, aromaDose: 0.1, uptake: 0.1, softening: 0.15, kept: 0.012, wetPace: 0.06, roastPace: 0.06, pourTime: 0.2, heatLoss: 0.08, surface: 0.1, density: 0.03,
 }
 /**
  * How far they drift in a season, ninety days: another bag of flour, another crop, a burner that clogs (estimates).
  */
-const SEASON_DRIFT: Readonly<Record<string, number>> = { browningRate: 0.12, aromaDose: 0.12, uptake: 0.1, softening: 0.15, mainFire: 0.06, otherFire: 0.06, wetPace: 0.06, kept: 0.01 }
+const SEASON_DRIFT: Readonly<Record<string, number>> = { browningRate: 0.12, aromaDose: 0.12, uptake: 0.1, softening: 0.15, mainFire: 0.06, otherFire: 0.06, wetPace: 0.06, kept: 0.01, density: 0.03 }
 /** How far one is off after something was changed on purpose and said so: a new bag, a cleaned burner (estimates). */
 const CHANGE_SPREAD: Readonly<Record<string, number>> = { browningRate: 0.22, aromaDose: 0.22, mainFire: 0.2, otherFire: 0.2, kept: 0.03 }
 const SEASON_MS = 90 * 86_400_000

@@ -1,11 +1,14 @@
+import { densityOf, type MeasureWeighed } from './densityOf'
 import type { Ingredient } from './ingredient'
 
 /** What a household knows better than the table of one ingredient. */
 export interface Correction {
   /** Id of the ingredient. */
   readonly id: string
-  /** g/ml. */
+  /** g/ml, weighed once; newer weighings stand in `weighings`. */
   readonly bulkDensity?: number | undefined
+  /** Vessels of it that were weighed, oldest first. */
+  readonly weighings?: readonly MeasureWeighed[] | undefined
   /** Weight of one middling piece as bought, g. */
   readonly pieceG?: number | undefined
   /** Shares as in `Yields`. */
@@ -34,11 +37,12 @@ export function withCorrections(table: readonly Ingredient[], corrections: reado
 
 function corrected(row: Ingredient, own: Correction): Ingredient {
   const scale = own.pieceG !== undefined && row.piece ? own.pieceG / row.piece.medium : 1
+  const density = densityOf(row, own)
   return {
     ...row,
-    bulkDensity: own.bulkDensity ?? row.bulkDensity,
+    bulkDensity: density.middle,
     piece: row.piece ? { ...row.piece, small: row.piece.small * scale, medium: row.piece.medium * scale, large: row.piece.large * scale } : null,
     yields: { prepared: own.prepared ?? row.yields.prepared, soakGain: own.soakGain ?? row.yields.soakGain, ground: own.ground ?? row.yields.ground },
-    source: own.bulkDensity === undefined ? row.source : { ...row.source, density: 'weighed by the household', densityOrigin: 'weighed' },
+    source: density.weighings === 0 ? row.source : { ...row.source, density: 'weighed by the household', densityOrigin: 'weighed' },
   }
 }

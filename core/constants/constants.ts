@@ -77,6 +77,8 @@ const ROWS = {
   guessedPan: [0.25, '30 %', 'log', 'estimate: heat taken up by a pan of guessed weight'],
   setAgain: [0.04, '50 %', 'log', 'estimate: a mark set again by hand'],
   handOff: [8, '50 %', 's', 'estimate: a hand that ends a roast'],
+  densityTable: [0.12, '40 %', 'log', 'estimate: how a bag is ground and a glass is filled, against a table\'s poured density'],
+  densityFilled: [0.03, '40 %', 'log', 'estimate: two level fillings of one vessel'],
   massPower: [0.5, '0.15', 'power', 'estimate: minutes over mass'],
   flamePower: [0.6, '0.15', 'power', 'estimate: minutes over flame'],
   cookScatter: [0.22, '30 %', 'log time', 'estimate: usual minutes of one cook'],

@@ -28,6 +28,27 @@ export interface ForecastPoint {
   readonly stiffness?: number | undefined
 }
 
+/** What the pan is forecast to hold at one moment of the clock, every number as a window. */
+export interface ForecastBand {
+  /** s since the start of the cook. */
+  readonly timeS: number
+  /** Of the content, °C. */
+  readonly tempC: Window
+  readonly contentG: Window
+  readonly volumeMl: Window
+  /** Water that runs, and water that swollen grain or raw tissue holds, g. */
+  readonly freeG: Window
+  readonly boundG: Window
+  /** Fat that the mass does not hold, g. */
+  readonly fatOutG: Window
+  /** 0 runs like water, 1 stands by itself. */
+  readonly stiffness: Window
+  /** How far to its aroma the roast is: 1 as it begins. */
+  readonly aroma: Window
+  /** Colours of the darkest tenth, the middle and the lightest tenth. */
+  readonly colour: { readonly dark: Lab, readonly middle: Lab, readonly light: Lab }
+}
+
 /** The other vessel: how long it needs, when to put it on, when it boils. */
 export interface SideForecast {
   readonly vessel: string
@@ -70,6 +91,8 @@ export interface Forecast {
   /** Time from the wanted colour to brown if one turned away, flame as it stands, s; null where it does not come. */
   readonly leftAloneS: number | null
   readonly points: readonly ForecastPoint[]
+  /** The pan along the cook in windows; missing from an outline and from forecasts of older versions. */
+  readonly bands?: readonly ForecastBand[] | undefined
   readonly restsOn: RestsOn
   /** What does not fit together; only where it was asked for. */
   readonly doubts?: Doubts | undefined

@@ -19,15 +19,25 @@ const SUGAR_HOLDS = constant('sugarFat')
  * @returns points in order of time
  */
 export function pointsOf(program: Program, member: MemberValues, trace: readonly TracePoint[]): ForecastPoint[] {
-  return trace.map((point) => {
-    const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl, state } = point
-    return {
-      timeS, stage, tempC, panC, colour: appearance(program, point), waterG, heldG, contentG, volumeMl,
-      aroma: Math.min(2, state[AROMA] / member.aromaDose),
-      fatOutG: fatOutG(program, state),
-      stiffness: stiffness(state),
-    }
-  })
+  return trace.map(moment => pointOf(program, member, moment))
+}
+
+/**
+ * One moment of a run as it is drawn and read.
+ *
+ * @param program the cook
+ * @param member whose run it is
+ * @param moment of it
+ * @returns the point
+ */
+export function pointOf(program: Program, member: MemberValues, moment: TracePoint): ForecastPoint & { readonly aroma: number, readonly fatOutG: number, readonly stiffness: number } {
+  const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl, state } = moment
+  return {
+    timeS, stage, tempC, panC, colour: appearance(program, moment), waterG, heldG, contentG, volumeMl,
+    aroma: Math.min(2, state[AROMA] / member.aromaDose),
+    fatOutG: fatOutG(program, state),
+    stiffness: stiffness(state),
+  }
 }
 
 /** Fat above what the mass holds: less of it is held while the mass is wet. */

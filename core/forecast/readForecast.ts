@@ -5,6 +5,7 @@ import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
 import { weightedQuantile } from '../random/weightedQuantile'
+import { bandsOf } from './bandsOf'
 import { OUTLINE_EVERY_S, OUTLINE_MEMBERS, type ConditionedEnsemble } from './conditionEnsemble'
 import type { Forecast, Moved, RestsOn, SideForecast, Window } from './forecast'
 import { leftAlone } from './leftAlone'
@@ -40,6 +41,7 @@ const POINT_EVERY_S = 8
 export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble): Forecast {
   const { record, weights } = ensemble
   const signs = signsOf(ensemble)
+  const stages = stagesOf(program, ensemble)
   const middle = middleMember(ensemble)
   const outline = record.members <= OUTLINE_MEMBERS
   const trace = ensemble.trace ?? middleTrace(program, middle, outline ? OUTLINE_EVERY_S : POINT_EVERY_S)
@@ -50,12 +52,13 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
     members: record.members,
     effective: ensemble.effective,
     signs,
-    stages: stagesOf(program, ensemble),
+    stages,
     sides: sidesOf(plan, cook, program, ensemble, signs, trace),
     finishedG: finishedOf(plan, ensemble, trace),
     turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
     leftAloneS: alone ? alone.lastsS : null,
     points: pointsOf(program, middle, trace),
+    ...(outline ? {} : { bands: bandsOf(program, ensemble, stages[doneIndex(plan.dish)].late) }),
     restsOn: restsOn(plan, cook),
     ...(record.queries > 0 && program.nowS > 0 && cook.finishedS === null ? { panNow: panNow(ensemble, weights) } : {}),
   }

@@ -1,5 +1,6 @@
 import { MEMBER_NAMES } from '../belief/memberValues'
 import { finish } from '../finish'
+import { drawnEvenly } from '../random/drawnEvenly'
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
@@ -108,15 +109,6 @@ function runAgain(standing: Standing, cook: LiveCook, nowS: number): Moved | nul
   const weights = normalisedWeights(logLikelihoods(plan, cook, program, record).map((log, i) => log - before[parents[i]]))
   const effective = effectiveMembers(weights)
   return effective < TOO_FEW ? null : readMoved(plan, cook, program, { record, weights, effective }, standing.forecast?.sides ?? [])
-}
-
-function drawnEvenly(weights: Float64Array, count: number): number[] {
-  let member = 0
-  let passed = weights[0]
-  return Array.from({ length: count }, (_, i) => {
-    for (const at = (i + 0.5) / count; passed < at && member < weights.length - 1;) passed += weights[++member]
-    return member
-  })
 }
 
 /** True where two cooks differ in signs and looks alone: runs under the one are runs under the other. */

@@ -1,4 +1,5 @@
 import type { Liking } from '../live/afterFire'
+import { factorWindow } from '../random/spreadWindow'
 
 /** How sweet a batch was and what those who ate it said. */
 export interface Tasted { readonly batch: string, readonly at: number, readonly sweetness: number, readonly liking: Liking }
@@ -10,7 +11,6 @@ export interface SweetnessLiked { readonly middle: number, readonly early: numbe
 const SAYS: Readonly<Record<Liking, readonly [share: number, spread: number]>> = { right: [1, 0.22], less: [0.88, 0.24], more: [1.14, 0.24] }
 /** What is believed before anybody has tasted, in 100 g (estimate: soft halwas of this book lie between 18 and 40). */
 const FIRST = { middle: 27, spread: 0.3 }
-const TENTH = 1.2816
 
 /**
  * How sweet a household likes it: each tasting is a reading in log sweetness, weighed by its spread, beside a first guess.
@@ -28,6 +28,5 @@ export function sweetnessLiked(tasted: readonly Tasted[]): SweetnessLiked | null
     weight += 1 / spread ** 2
     sum += Math.log(sweetness * share) / spread ** 2
   }
-  const [middle, spread] = [sum / weight, Math.sqrt(1 / weight)]
-  return { middle: Math.exp(middle), early: Math.exp(middle - TENTH * spread), late: Math.exp(middle + TENTH * spread), batches: useful.map(one => one.batch) }
+  return { ...factorWindow(Math.exp(sum / weight), Math.sqrt(1 / weight)), batches: useful.map(one => one.batch) }
 }

@@ -87,7 +87,7 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     flames,
     cup: { id: cup.id, name: cup.name, volumeMl: cup.volumeMl },
     people: choices.people,
-    belief: beliefFor(choices.firstBelief, choices.evidence, { dish, fires: planFires, flames }, plannedAt > 0 ? plannedAt : undefined),
+    belief: beliefFor(choices.firstBelief, [], { dish, fires: planFires, flames }),
     seed: choices.seed,
     modelVersion: MODEL_VERSION,
     airC: choices.airC,
@@ -95,9 +95,9 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     plannedAt,
     forecast: null,
   }
-  // Usual minutes are those of a flame left as it is: the turns come after they were blended in.
-  const kitchen = dish === choices.dish ? beliefFor(choices.firstBelief, [], { dish, fires: planFires, flames }) : plan.belief
-  const blended = { ...plan, belief: blendedBelief(plan, blendWeight(choices.evidence), kitchen) }
+  // Usual minutes are the common kitchen's, of a flame left as it is: own readings and turns come after they were blended in.
+  const first = blendedBelief(choices.firstBelief, { ...plan, dish: choices.dish }, blendWeight(choices.evidence))
+  const blended = { ...plan, belief: beliefFor(first, choices.evidence, plan, plannedAt > 0 ? plannedAt : undefined) }
   return {
     ...blended,
     ...(choices.turns && choices.turns.length > 0 ? { turns: choices.turns } : {}),

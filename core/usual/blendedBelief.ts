@@ -1,24 +1,27 @@
 import type { Belief, BeliefEntry } from '../belief/belief'
+import { daySpread } from '../belief/steadiness'
 import type { CookPlan } from '../live/plan'
 import { blendedPace, ROAST_SHARE } from './blendedPace'
 
 /**
- * A plan's belief with the paces of its wet stages and of its roasts moved towards the usual minutes of the dish, unless
- * its own batches have taught them already.
+ * The first belief with the paces of a dish's wet stages and of its roasts moved towards its usual minutes; a household's
+ * own readings come after. The weight that serves two independent guesses best leaves the rest of it as variance: usual
+ * minutes of weight w leave 1 − w of how far the lasting pace may be off, and all of the day's scatter.
  *
- * @param plan the plan, with its belief
+ * @param first the belief of a household that has cooked nothing
+ * @param common plan of the dish with its usual minutes, believed as of any kitchen: a fire that is known to be strong does
+ *   not make the common kitchen's minutes wrong
  * @param weight of the usual minutes in wet stages, 0 to 1
- * @param kitchen belief of the kitchen whose minutes they are: any kitchen's, where the household has none of its own. A
- *   fire that is known to be strong does not make the common kitchen's minutes wrong
  * @returns the belief
  */
-export function blendedBelief(plan: CookPlan, weight: number, kitchen: Belief): Belief {
-  const common = { ...plan, belief: kitchen }
+export function blendedBelief(first: Belief, common: CookPlan, weight: number): Belief {
   return {
-    entries: plan.belief.entries.map((entry): BeliefEntry => {
-      if ((entry.name !== 'wetPace' && entry.name !== 'roastPace') || entry.restsOn.length > 0) return entry
-      const pace = blendedPace(common, entry.name, entry.name === 'wetPace' ? weight : ROAST_SHARE * weight)
-      return { ...entry, median: pace, basis: 'usual minutes of the dish, blended' }
+    entries: first.entries.map((entry): BeliefEntry => {
+      if (entry.name !== 'wetPace' && entry.name !== 'roastPace') return entry
+      const share = entry.name === 'wetPace' ? weight : ROAST_SHARE * weight
+      const day = daySpread(entry.name)
+      const lasting = (1 - share) * Math.max(0, entry.spread ** 2 - day ** 2)
+      return { ...entry, median: blendedPace(common, entry.name, share), spread: Math.sqrt(lasting + day ** 2), basis: 'usual minutes of the dish, blended' }
     }),
   }
 }

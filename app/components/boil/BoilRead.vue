@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
 import type { ToldLesson } from '../../../contracts/lesson'
 import { FIRE_KINDS } from '../../../core/fire/fireKinds'
+import { factorWindow } from '../../../core/random/spreadWindow'
 import SpanRow from './SpanRow.vue'
 
 const props = defineProps<{
@@ -17,15 +18,11 @@ const emit = defineEmits<{
   altitude: [altitudeM: number]
 }>()
 
-/** A hundredth of a normal spread to either side holds eight in ten: 1.28 standard deviations. */
-const TENTH = 1.2816
 const check = computed(() => (props.told.lesson.kind === 'boil-check' ? props.told.lesson.check : null))
 const reading = computed(() => props.told.reading)
 const before = computed(() => {
   const one = check.value
-  if (!one) return null
-  const spread = FIRE_KINDS[one.fire.kind].spread
-  return { early: one.fire.watts * Math.exp(-TENTH * spread), middle: one.fire.watts, late: one.fire.watts * Math.exp(TENTH * spread) }
+  return one && factorWindow(one.fire.watts, FIRE_KINDS[one.fire.kind].spread)
 })
 const off = computed(() => reading.value?.thermometer ?? null)
 const round = (watts: number): number => Math.round(watts / 10) * 10

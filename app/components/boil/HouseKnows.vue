@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
+import { densityOf } from '../../../core/composition/densityOf'
 import type { Correction } from '../../../core/composition/corrections'
 import type { Ingredient } from '../../../contracts/ingredient'
+import { factorWindow } from '../../../core/random/spreadWindow'
 import { sweetnessLiked } from '../../../core/liking/sweetnessLiked'
 import { dayText, gramsText } from '../../composables/format'
+import { hearthNow } from '../../composables/hearthClock'
 import { likingText } from '../../../words/after'
 
 const props = defineProps<{
@@ -29,12 +32,19 @@ const tasted = computed(() => props.batches.flatMap((batch) => {
   return liking && sweetness ? [{ batch, liking, sweetness }] : []
 }))
 const liked = computed(() => sweetnessLiked(tasted.value.map(one => ({ batch: one.batch.id, at: one.batch.startedAt, sweetness: one.sweetness, liking: one.liking }))))
+/** What a litre weighs, with what it rests on. */
+function densityText(row: Ingredient, one: Correction): string {
+  const { middle, spread, weighings } = densityOf(row, one, hearthNow())
+  if (weighings === 0) return ''
+  const { early, late } = factorWindow(1000 * middle, spread)
+  return `a litre ${gramsText(1000 * middle)} (${gramsText(early)} to ${gramsText(late)}) by ${weighings} ${weighings === 1 ? 'weighing' : 'weighings'}, table ${gramsText(1000 * row.bulkDensity)}`
+}
 const weighed = computed(() => props.corrections.flatMap((one) => {
   const row = props.table.find(known => known.id === one.id)
   if (!row) return []
   const percent = (value: number): string => `${Math.round(value * 100)} %`
   const says = [
-    one.bulkDensity === undefined ? '' : `${one.bulkDensity} g/ml poured, table ${row.bulkDensity}`,
+    densityText(row, one),
     one.pieceG === undefined || !row.piece ? '' : `one ${row.piece.noun} ${gramsText(one.pieceG)}, table ${gramsText(row.piece.medium)}`,
     one.prepared === undefined ? '' : `${percent(one.prepared)} left when got ready, table ${percent(row.yields.prepared)}`,
     one.soakGain === undefined ? '' : `soaks up ${percent(one.soakGain)}, table ${percent(row.yields.soakGain)}`,

@@ -34,7 +34,7 @@ describe('what the house likes and has weighed', () => {
     const knows = view([], [{ id: row!.id, bulkDensity: 0.71, prepared: 0.8 }, { id: 'no-such-thing', bulkDensity: 1 }])
     const items = knows.findAll('li')
     expect(items).toHaveLength(1)
-    expect(items[0]!.text()).toContain(`0.71 g/ml poured, table ${row!.bulkDensity}`)
+    expect(items[0]!.text()).toMatch(new RegExp(`a litre 7[0-2]\\d g \\(.* to .*\\) by 1 weighing, table ${1000 * row!.bulkDensity} g`))
     expect(items[0]!.text()).toContain('80 % left when got ready')
     await items[0]!.find('button').trigger('click')
     expect(knows.emitted('drop')).toEqual([[row!.id]])

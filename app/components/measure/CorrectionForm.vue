@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { gramsText } from '../../composables/format'
+import { hearthNow } from '../../composables/hearthClock'
 import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'
@@ -25,7 +26,7 @@ const emit = defineEmits<{
 
 /** Fields by what they correct: limits in their own unit, and how they are kept. */
 const FIELDS = {
-  cup: { min: 5, max: 8000, key: 'bulkDensity' },
+  cup: { min: 5, max: 8000, key: 'weighings' },
   piece: { min: 0.001, max: 10000, key: 'pieceG' },
   prepared: { min: 10, max: 100, key: 'prepared' },
   price: { min: 0.01, max: 1_000_000, key: 'pricePerKg' },
@@ -38,9 +39,12 @@ watch(() => props.row.id, () => {
   typed.value = { cup: '', piece: '', prepared: '', price: '' }
   trouble.value = ''
 })
+/** So many weighings of a food are kept, the newest ones. */
+const KEPT = 60
+const weighed = computed(() => [...props.correction?.weighings ?? [], ...(props.correction?.bulkDensity === undefined ? [] : [props.correction.bulkDensity])].length)
 const known = computed(() => {
   const { row, cup } = props
-  const origin = row.source.densityOrigin === 'weighed' ? FIGURE_WORDS.weighed : `${FIGURE_WORDS[row.source.densityOrigin]}: ${row.source.density.replace('estimate: ', '')}`
+  const origin = row.source.densityOrigin === 'weighed' ? `${FIGURE_WORDS.weighed}${weighed.value > 1 ? `, ${weighed.value} times` : ''}` : `${FIGURE_WORDS[row.source.densityOrigin]}: ${row.source.density.replace('estimate: ', '')}`
   return [
     `One ${shortName(cup.name)} of it is taken as ${gramsText(cup.volumeMl * row.bulkDensity)} (${origin})`,
     row.piece ? `one ${row.piece.noun} as ${gramsText(row.piece.medium)} as bought` : '',
@@ -60,7 +64,9 @@ function keep(field: Field): void {
     return
   }
   trouble.value = ''
-  emit('correct', { ...props.correction, id: props.row.id, [key]: Math.round(kept * 10000) / 10000 })
+  const rounded = Math.round(kept * 10000) / 10000
+  const weighing = { at: hearthNow(), volumeMl: props.cup.volumeMl, massG: Math.round(value * 10) / 10 }
+  emit('correct', { ...props.correction, id: props.row.id, [key]: field === 'cup' ? [...props.correction?.weighings ?? [], weighing].slice(-KEPT) : rounded })
   typed.value = { ...typed.value, [field]: '' }
 }
 function forget(): void {
@@ -72,7 +78,7 @@ function forget(): void {
 <template>
   <div class="correct">
     <p class="soft small">
-      {{ known }} Weigh it once, and it is remembered:
+      {{ known }} Weigh it, and it is remembered; the more often, the surer:
     </p>
     <form
       class="fields"
@@ -104,7 +110,7 @@ function forget(): void {
         @change="keep('price')"
       ></label>
       <button
-        v-if="correction && (correction.bulkDensity !== undefined || correction.pieceG !== undefined || correction.prepared !== undefined)"
+        v-if="correction && (weighed > 0 || correction.pieceG !== undefined || correction.prepared !== undefined)"
         type="button"
         class="stone-button quiet"
         @click="forget"

@@ -5,6 +5,7 @@ import type { Kitchen } from '../../../contracts/kitchen'
 import type { Choices } from '../../../core/dish/choices'
 import type { DishCard } from '../../../core/dish/dish'
 import type { Trouble } from '../../../core/dish/troublesOf'
+import AlongTheCook from './AlongTheCook.vue'
 import BuyAndPrepare from './BuyAndPrepare.vue'
 import SchoolChoices from './SchoolChoices.vue'
 import StageList from './StageList.vue'
@@ -27,9 +28,9 @@ const emit = defineEmits<{
   surplus: [ingredient: string, massG: number]
 }>()
 
-const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['buy', 'Get ready and buy']] as const
+const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['pan', 'In the pan'], ['buy', 'Get ready and buy']] as const
 const pane = ref<(typeof PANES)[number][0]>('school')
-const { card, sheet, dish, troubles, rowOf, fire } = props.state
+const { card, sheet, dish, troubles, rowOf, fire, pan, forecast } = props.state
 /** The dish as its school sees it: the same one while only amounts move, many times a second. */
 const schooled = computed<DishCard | null>((before) => {
   const now = card.value
@@ -72,6 +73,13 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
       :dish="dish"
       :base-g="sheet.baseG"
       :name-of="nameOf"
+    />
+    <AlongTheCook
+      v-if="pane === 'pan' && dish && pan && forecast"
+      :key="dish.id"
+      :dish="dish"
+      :forecast="forecast"
+      :pan="pan"
     />
     <BuyAndPrepare
       v-if="pane === 'buy' && card && sheet"

@@ -140,7 +140,7 @@ describe('a correction', () => {
     await type(drawn, 'One pear', '180')
     await type(drawn, 'Left when ready', '80')
     await type(drawn, 'Price of a kg', '90')
-    expect(drawn.emitted('correct')).toEqual([[{ id: 'pear', bulkDensity: 0.55 }], [{ id: 'pear', pieceG: 180 }], [{ id: 'pear', prepared: 0.8 }], [{ id: 'pear', pricePerKg: 90 }]])
+    expect(drawn.emitted('correct')).toEqual([[{ id: 'pear', weighings: [{ at: expect.any(Number) as number, volumeMl: cup.volumeMl, massG: 132 }] }], [{ id: 'pear', pieceG: 180 }], [{ id: 'pear', prepared: 0.8 }], [{ id: 'pear', pricePerKg: 90 }]])
   })
 
   it('is refused where no food could weigh so, and keeps what was typed', async () => {

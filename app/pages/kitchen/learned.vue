@@ -9,7 +9,7 @@ import SpanRow from '../../components/boil/SpanRow.vue'
 import HousePage from '../../components/HousePage.vue'
 import { ask } from '../../composables/api'
 import { hearthNow } from '../../composables/hearthClock'
-import { learnedMarks, learnedNumbers } from '../../composables/learnedNumbers'
+import { learnedMarks, learnedNumbers, type LearnedNumber } from '../../composables/learnedNumbers'
 import { newId } from '../../composables/outbox'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
@@ -46,6 +46,15 @@ const count = (readings: readonly { readonly batch: string }[]): string => {
   const many = new Set(readings.map(one => one.batch)).size
   return many === 0 ? 'first guess' : `${many} ${many === 1 ? 'reading' : 'readings'}`
 }
+
+/** How it strays from day to day, where enough was read to tell. */
+function strays({ day, readings, unit }: Pick<LearnedNumber, 'day' | 'readings' | 'unit'>): string {
+  if (new Set(readings.map(one => one.batch)).size < FEW) return ''
+  const percent = (value: number): string => `${Math.round(100 * value)} %`
+  return `strays ${percent(day.here)} from day to day${unit.startsWith('share') ? ' of the liquid' : ''}, any kitchen's ${percent(day.usual)}`
+}
+/** Fewer batches than this say nothing of a scatter. */
+const FEW = 3
 
 const recent = shallowRef<readonly BatchListLine[]>([])
 void ask('GET', '/batches?limit=200', BatchPageSchema).then((page) => {
@@ -98,7 +107,7 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
         >
           <header>
             <h2>{{ one.fire.name }}</h2>
-            <span class="soft">{{ count(one.marks[0]?.readings ?? []) }}</span>
+            <span class="soft">{{ [count(one.marks[0]?.readings ?? []), one.marks[0] ? strays(one.marks[0]) : ''].filter(Boolean).join(' · ') }}</span>
             <NuxtLink
               class="stone-button"
               :to="`/kitchen/boil?fire=${one.fire.id}`"
@@ -144,7 +153,7 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
             class="number"
           >
             <p>
-              <strong>{{ title(one.name) }}</strong> <span class="soft small">{{ count(one.readings) }} · {{ one.unit }}</span>
+              <strong>{{ title(one.name) }}</strong> <span class="soft small">{{ [count(one.readings), one.unit, strays(one)].filter(Boolean).join(' · ') }}</span>
               <button
                 v-if="familyOf(one.name)"
                 class="stone-button quiet"

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { degreesOfHouse, gramsOfHouse } from '../../composables/format'
+import { degreesUnit, weightUnit } from '../../composables/typed'
+import { bandChart } from '../../drawings/bandChart'
+import { labToHex } from '../../../core/colour/labToHex'
+import type { Dish } from '../../../core/dish/dish'
+import { mainLine } from '../../../core/dish/mainLine'
+import type { Forecast, ForecastBand, Window } from '../../../core/forecast/forecast'
+import { depthMm } from '../../../core/vessel/depthMm'
+import { PAN_NUMBERS, type PanNumber } from '../../../words/pan'
+import { stageName, stiffnessText } from '../../../words/stages'
+
+const props = defineProps<{
+  /** Dish with its stages. */
+  dish: Dish
+  /** Forecast with the pan along the cook. */
+  forecast: Forecast
+  /** The pan of the main line. */
+  pan: { readonly innerDiameterMm: number, readonly massG: number }
+}>()
+
+const ROOM = { width: 780, height: 250, left: 72, top: 34, bottom: 30 }
+const chosen = ref<PanNumber>('temperature')
+/** While an amount moves only an outline is run: the last bands stand. */
+const bands = computed<readonly ForecastBand[]>(before => props.forecast.bands ?? before ?? [])
+
+/** How a number is read off a band: in the units of the house, where its axis begins, and how a value is said. */
+interface Reading { readonly of: (band: ForecastBand) => Window, readonly from?: number, readonly says: (value: number) => string }
+const each = (window: Window, change: (value: number) => number): Window => ({ early: change(window.early), middle: change(window.middle), late: change(window.late) })
+const plain = (value: number): string => String(Math.round(value))
+const READINGS: Readonly<Record<Exclude<PanNumber, 'colour'>, () => Reading>> = {
+  temperature: () => ({ of: band => each(band.tempC, degreesOfHouse), says: value => `${plain(value)} ${degreesUnit()}` }),
+  scale: () => ({ of: band => each(band.contentG, value => gramsOfHouse(props.pan.massG + value)), says: houseGrams }),
+  depth: () => ({ of: band => each(band.volumeMl, value => depthMm(value, props.pan.innerDiameterMm)), from: 0, says: value => `${plain(value)} mm` }),
+  free: () => ({ of: band => each(band.freeG, gramsOfHouse), from: 0, says: houseGrams }),
+  bound: () => ({ of: band => each(band.boundG, gramsOfHouse), from: 0, says: houseGrams }),
+  fat: () => ({ of: band => each(band.fatOutG, gramsOfHouse), from: 0, says: houseGrams }),
+  stiffness: () => ({ of: band => each(band.stiffness, value => 100 * value), from: 0, says: value => `${plain(value)} %` }),
+  smell: () => ({ of: band => each(band.aroma, value => 100 * Math.min(1, value)), from: 0, says: value => `${plain(value)} %` }),
+}
+function houseGrams(value: number): string {
+  return `${plain(value)} ${weightUnit()}`
+}
+const reading = computed(() => (chosen.value === 'colour' ? null : READINGS[chosen.value]()))
+const chart = computed(() => {
+  if (bands.value.length < 2) return null
+  const of = reading.value?.of ?? (band => each({ early: 0, middle: 0, late: 1 }, () => band.timeS))
+  return bandChart(bands.value.map(band => ({ timeS: band.timeS, window: of(band) })), ROOM, reading.value?.from)
+})
+/** Stages where they are likeliest to begin; names that would lie on one another are left out. */
+const stages = computed(() => {
+  const found = chart.value
+  if (!found) return []
+  let free = 0
+  return mainLine(props.dish).flatMap((stage, k) => {
+    const window = props.forecast.stages[k]
+    if (!window || window.middle > (bands.value.at(-1)?.timeS ?? 0)) return []
+    const x = found.x(window.middle)
+    const name = stageName(stage)
+    const fits = x >= free && x + 8 * name.length < ROOM.width + 40
+    if (fits) free = x + 8 * name.length + 12
+    return [{ id: stage.id, x, name: fits ? name : '' }]
+  })
+})
+const colours = computed(() => {
+  const found = chart.value
+  if (!found || chosen.value !== 'colour') return []
+  return bands.value.map((band, i) => {
+    const x = i === 0 ? ROOM.left : found.x(bands.value[i - 1]!.timeS)
+    return { x, width: found.x(band.timeS) - x + 0.5, shades: [band.colour.light, band.colour.middle, band.colour.dark].map(labToHex) }
+  })
+})
+const shadeHeight = (ROOM.height - ROOM.top - ROOM.bottom) / 3
+const SHADES = ['lightest', 'likeliest', 'darkest']
+/** The same for those who do not see the chart: as each stage begins, and at the end. */
+const told = computed(() => {
+  const read = reading.value
+  const line = mainLine(props.dish)
+  const at = (timeS: number): ForecastBand | undefined => bands.value.findLast(band => band.timeS <= timeS) ?? bands.value[0]
+  return [...line.map((stage, k) => ({ name: stageName(stage), band: at(props.forecast.stages[k]?.middle ?? 0) })), { name: 'the end', band: bands.value.at(-1) }].flatMap(({ name, band }) => {
+    if (!band || !read) return []
+    const window = read.of(band)
+    const says = chosen.value === 'stiffness' ? stiffnessText(band.stiffness.middle) : `${read.says(window.early)} to ${read.says(window.late)}`
+    return [`${name}: ${says}`]
+  })
+})
+const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filter((id) => {
+  if (id === 'fat') return bands.value.some(band => band.fatOutG.late > 1)
+  return id !== 'smell' || mainLine(props.dish).some(stage => stage.does === 'roast')
+}))
+</script>
+
+<template>
+  <div class="along">
+    <p class="soft small">
+      {{ PAN_NUMBERS[chosen].says }} The band holds eight in ten; the line is the middle. A forecast: no pan was measured.
+    </p>
+    <div
+      class="numbers"
+      role="group"
+      aria-label="What of the pan"
+    >
+      <button
+        v-for="id in available"
+        :key="id"
+        :aria-pressed="chosen === id"
+        @click="chosen = id"
+      >
+        {{ PAN_NUMBERS[id].name }}
+      </button>
+    </div>
+    <svg
+      v-if="chart"
+      :viewBox="`0 0 ${ROOM.width} ${ROOM.height}`"
+      role="img"
+      :aria-label="`${PAN_NUMBERS[chosen].name} along the cook`"
+    >
+      <g
+        v-for="stage in stages"
+        :key="stage.id"
+      >
+        <line
+          class="stage"
+          :x1="stage.x"
+          :x2="stage.x"
+          y1="18"
+          :y2="ROOM.height - ROOM.bottom"
+        />
+        <text
+          class="name"
+          :x="stage.x + 4"
+          y="14"
+        >{{ stage.name }}</text>
+      </g>
+      <template v-if="reading">
+        <g
+          v-for="tick in chart.values"
+          :key="tick.value"
+        >
+          <line
+            class="level"
+            :x1="ROOM.left"
+            :x2="ROOM.width"
+            :y1="tick.y"
+            :y2="tick.y"
+          />
+          <text
+            :x="ROOM.left - 8"
+            :y="tick.y + 5"
+            text-anchor="end"
+          >{{ reading.says(tick.value) }}</text>
+        </g>
+        <path
+          class="band"
+          :d="chart.area"
+        />
+        <path
+          class="middle"
+          :d="chart.line"
+        />
+      </template>
+      <template v-else>
+        <g
+          v-for="column in colours"
+          :key="column.x"
+        >
+          <rect
+            v-for="(shade, k) in column.shades"
+            :key="k"
+            :x="column.x"
+            :width="column.width"
+            :y="ROOM.top + k * shadeHeight"
+            :height="shadeHeight"
+            :fill="shade"
+          />
+        </g>
+        <text
+          v-for="(shade, k) in SHADES"
+          :key="shade"
+          :x="ROOM.left - 8"
+          :y="ROOM.top + (k + 0.5) * shadeHeight + 5"
+          text-anchor="end"
+        >{{ shade }}</text>
+      </template>
+      <line
+        class="ground"
+        :x1="ROOM.left"
+        :x2="ROOM.width"
+        :y1="ROOM.height - ROOM.bottom"
+        :y2="ROOM.height - ROOM.bottom"
+      />
+      <text
+        v-for="tick in chart.minutes"
+        :key="tick.value"
+        :x="tick.x"
+        :y="ROOM.height - 8"
+        text-anchor="middle"
+      >{{ tick.value }}{{ tick === chart.minutes.at(-1) ? ' min' : '' }}</text>
+    </svg>
+    <p
+      v-if="told.length > 0"
+      class="soft small"
+    >
+      As each stage is likeliest to begin:
+    </p>
+    <ul class="told">
+      <li
+        v-for="line in told"
+        :key="line"
+      >
+        {{ line }}
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.along { display: grid; gap: 10px; }
+.numbers { display: flex; flex-wrap: wrap; gap: 4px 14px; }
+.numbers button { background: none; border: 0; border-bottom: 3px solid transparent; padding: 6px 2px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
+.numbers button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--accent); }
+svg { width: 100%; height: auto; overflow: visible; }
+text { fill: var(--ink-soft); font-size: 14px; font-variant-numeric: tabular-nums; }
+.name { fill: var(--ink); }
+.stage { stroke: var(--line); stroke-width: 1.5; stroke-dasharray: 3 4; }
+.level { stroke: var(--line); stroke-width: 1; }
+.ground { stroke: var(--ink); stroke-width: 3; }
+.band { fill: var(--accent); fill-opacity: 0.35; }
+.middle { fill: none; stroke: var(--ink); stroke-width: 2.5; }
+.told { columns: 2; margin: 0; padding-left: 1.2em; font-size: 0.9375rem; color: var(--ink-soft); }
+@media (max-width: 700px) {
+  .told { columns: 1; }
+  text { font-size: 22px; }
+}
+</style>
