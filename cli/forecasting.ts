@@ -4,8 +4,9 @@ import { settleCook } from '../core/batch/settleCook'
 import { beliefFor } from '../core/belief/beliefFor'
 import { firstBelief } from '../core/belief/firstBelief'
 import { readBoilCheck } from '../core/boil/readBoilCheck'
+import { withDoubts } from '../core/doubt/withDoubts'
 import { planFlames } from '../core/flame/planFlames'
-import { forecastCook } from '../core/forecast/forecastCook'
+import { stand } from '../core/forecast/standing'
 import { graining } from '../core/syrup/graining'
 import { setsTo } from '../core/syrup/setsTo'
 import { syrupAtShare } from '../core/syrup/syrupAtShare'
@@ -18,14 +19,14 @@ import { airPressurePa } from '../core/water/airPressurePa'
 const ROOM_C = 27
 
 /**
- * Forecasts a cook.
+ * Forecasts a cook: for the same request the same numbers as the worker of the page.
  *
  * @param input a forecast request
  * @returns the forecast
  */
 export function forecast(input: unknown): unknown {
   const { plan, observations, nowS, members } = ForecastRequestSchema.parse(input)
-  return forecastCook(plan, observations, nowS, members)
+  return withDoubts(stand(plan, observations, nowS, members))
 }
 
 /**

@@ -3,6 +3,7 @@ import { AmountsRequestSchema, ScaleRequestSchema, StagesRequestSchema, SwapRequ
 import { CookPlanSchema, ForecastRequestSchema } from './cook'
 import { DishCardSchema } from './dish'
 import { BoilCheckSchema, FlameQuestionSchema, LearnQuestionSchema, SyrupQuestionSchema } from './heart'
+import { JudgeReportSchema } from './judge'
 import { KitchenSchema } from './kitchen'
 import { LessonSchema } from './lesson'
 import { AppendRequestSchema } from './observation'
@@ -24,4 +25,5 @@ export const FORMATS = {
   'device-readings': ReadingsRequestSchema,
   'flameplan': FlameQuestionSchema,
   'lesson': LessonSchema,
+  'judge': JudgeReportSchema,
 } as const

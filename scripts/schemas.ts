@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
 import { FIRST_KITCHEN } from '../book/firstKitchen'
+import judged from '../book/judged.json'
 import { INGREDIENTS } from '../book/ingredients'
 import { STARTER_DISHES } from '../book/dishes'
 import { DEVICE_PROTOCOL } from '../contracts/device'
@@ -56,6 +57,7 @@ const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
   'syrup': { invertShare: 0.09, altitudeM: 200, strength: { by: 'temperature', tempC: 108 } },
   'lesson': { kind: 'boil-check', id: boilcheck.id, at: START_MS, pan: plan.vessels.pan!.name, fire: plan.fires.pan!.name, mark: 'half', check: boilcheck },
   'device-readings': { protocol: DEVICE_PROTOCOL, device: 'bench-scale', kind: 'scale', name: 'scale by the stove', sentAt: START_MS + 301_000, readings: [{ number: 17, at: START_MS + 300_900, value: 81.4, unit: 'oz' }] },
+  'judge': judged,
   'flameplan': { plan, wish: { step: 'golden', patienceS: 900, risk: 0.02 } },
 }
 

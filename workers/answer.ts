@@ -1,9 +1,9 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { CoreError } from '../core/error'
-import { doubts } from '../core/doubt/doubts'
+import { withDoubts } from '../core/doubt/withDoubts'
 import { searchFlames } from '../core/flame/planFlames'
 import { roastAheadSteps } from '../core/flame/roastAhead'
-import { moved, standingForecast, standSteps, type Standing } from '../core/forecast/standing'
+import { moved, standSteps, type Standing } from '../core/forecast/standing'
 
 /** Runs that are kept for the next mark, by stream. */
 export type StandingRuns = Map<string, Standing>
@@ -36,7 +36,7 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
       const soon = before && samePlan(before, plan) && observations.length > before.cook.moments.length ? moved(before, observations, nowS) : null
       if (soon) yield { type: 'moved', ticket, moved: soon }
       const standing = yield* quietly(standSteps(plan, observations, nowS, members))
-      const forecast = { ...standingForecast(standing), doubts: doubts(standing) }
+      const forecast = withDoubts(standing)
       kept.set(stream, { ...standing, forecast })
       yield { type: 'forecast', ticket, forecast }
       return

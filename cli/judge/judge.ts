@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads'
+import type { JudgeReport } from '../../contracts/judge'
 import { OTHER_LAWS, type OtherLaw } from '../../devices/otherLaws'
-import { STATES, type Held, type Verdict } from './judgeCook'
+import type { Held, State, Verdict } from './judgeCook'
 import { judgeSyrup } from './judgeSyrup'
 import { judgeSlice, type Slice, type SliceResult } from './slice'
 
@@ -20,7 +21,7 @@ const WORLDS = Object.keys(OTHER_LAWS) as OtherLaw[]
  * @param script what a worker runs; it must answer a slice with its result
  * @returns the report, as `judge --json` prints it
  */
-export async function judge(size: Size, workers: number, script: string): Promise<Report> {
+export async function judge(size: Size, workers: number, script: string): Promise<JudgeReport> {
   const cut = (world: Slice['world'], what: Slice['what'], count: number): Slice[] =>
     Array.from({ length: Math.ceil(count / SLICE) }, (_, i) => ({ world, what, from: i * SLICE, to: Math.min(count, (i + 1) * SLICE), members: what === 'flames' ? size.flameMembers : size.members }))
   const slices = [...cut('own', 'cooks', size.cooks), ...WORLDS.flatMap(world => cut(world, 'cooks', size.wrong)), ...cut('own', 'flames', size.flames)]
@@ -49,27 +50,7 @@ async function share(slices: readonly Slice[], workers: number, script: string):
   return results
 }
 
-/** Shares, widths and errors; widths are medians of (t90 − t10) over t50. */
-export interface Report {
-  readonly cooks: number
-  readonly coverage: {
-    readonly own: number
-    readonly wrong: readonly number[]
-    readonly byState: Readonly<Record<string, number>>
-    readonly byFamily: Readonly<Record<string, number>>
-    readonly worlds: readonly { readonly name: string, readonly held: number, readonly roastMovedBy: number, readonly byState: Readonly<Record<string, number>>, readonly width: Readonly<Record<string, number>> }[]
-  }
-  /** Counted from the start of the stage in which the last reading was taken. */
-  readonly width: Readonly<Record<string, number>>
-  /** The end of the dish counted from the start of the cook. */
-  readonly widthFromCook: Readonly<Record<string, number>>
-  readonly weight: { readonly first: number, readonly afterOne: number, readonly heldFirst: number, readonly heldAfterOne: number }
-  readonly rivals: Readonly<Record<'roast' | 'wet', Readonly<Record<'ours' | 'oursFirst' | 'same' | 'scaled', number>>>>
-  readonly flamePlan: { readonly reached: number, readonly fixedMark: number, readonly burnt: number, readonly burntFixed: number, readonly roasts: number, readonly met: number, readonly reachedWhereMet: number }
-  readonly syrup: ReturnType<typeof judgeSyrup>
-}
-
-function report(results: readonly SliceResult[]): Report {
+function report(results: readonly SliceResult[]): JudgeReport {
   const of = (world: Slice['world']): Verdict[] => results.filter(one => one.slice.world === world && one.slice.what === 'cooks').sort((p, q) => p.slice.from - q.slice.from).flatMap(one => one.verdicts)
   const own = of('own')
   const held = own.flatMap(one => one.held)
@@ -103,8 +84,10 @@ function report(results: readonly SliceResult[]): Report {
 
 const shareHeld = (windows: readonly Held[]): number => windows.filter(one => one.held).length / Math.max(1, windows.length)
 const medianWidth = (windows: readonly Held[]): number => median(windows.map(one => one.width))
-const perState = (windows: readonly Held[], of: (some: readonly Held[]) => number): Record<string, number> =>
-  Object.fromEntries(STATES.map(state => [state, of(windows.filter(one => one.state === state && one.of !== 'weight'))]))
+function perState(windows: readonly Held[], of: (some: readonly Held[]) => number): JudgeReport['width'] {
+  const known = (state: State): number => of(windows.filter(one => one.state === state && one.of !== 'weight'))
+  return { none: known('none'), boil: known('boil'), boilAroma: known('boilAroma'), boilTwoTaps: known('boilTwoTaps') }
+}
 
 function median(values: readonly number[]): number {
   const sorted = [...values].sort((p, q) => p - q)

@@ -1,3 +1,4 @@
+import type { JudgeReport } from '../../contracts/judge'
 import { pivotWatts } from '../../core/forecast/pivotWatts'
 import { readBoilCheck } from '../../core/boil/readBoilCheck'
 import { settleCook } from '../../core/batch/settleCook'
@@ -29,8 +30,7 @@ const TAP = 0.18
 const SCALE_G = 3
 
 /** What was known when a window was taken. */
-export const STATES = ['none', 'boil', 'boilAroma', 'boilTwoTaps'] as const
-export type State = (typeof STATES)[number]
+export type State = keyof JudgeReport['width']
 
 /**
  * One window against what happened. Its width is (late − early) over the middle, which is counted from the start of the stage

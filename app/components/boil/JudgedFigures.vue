@@ -1,22 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { JudgeReport } from '../../../contracts/judge'
 import { STATE_WORDS, WORLD_WORDS } from '../../../words/learned'
 
 const props = defineProps<{
   /** The judge's report, as `judge --json` prints it. */
-  report: {
-    readonly cooks: number
-    readonly coverage: { readonly own: number, readonly byState: Readonly<Record<string, number>>, readonly byFamily: Readonly<Record<string, number>>, readonly worlds: readonly { readonly name: string, readonly held: number, readonly roastMovedBy: number }[] }
-    readonly width: Readonly<Record<string, number>>
-    readonly weight: { readonly first: number, readonly afterOne: number }
-    readonly rivals: Readonly<Record<'roast' | 'wet', { readonly ours: number, readonly same: number, readonly scaled: number }>>
-    readonly flamePlan: { readonly reached: number, readonly fixedMark: number, readonly roasts: number }
-  }
+  report: JudgeReport
 }>()
 
+const STATES = ['none', 'boil', 'boilAroma', 'boilTwoTaps'] as const
 const percent = (share: number): string => `${Math.round(100 * share)} %`
 const off = (log: number): string => `${Math.round(100 * (Math.exp(log) - 1))} %`
-const states = computed(() => Object.entries(STATE_WORDS).map(([state, says]) => ({ state, says, width: props.report.width[state] ?? 0, held: props.report.coverage.byState[state] ?? 0 })))
+const states = computed(() => STATES.map(state => ({ state, says: STATE_WORDS[state] ?? state, width: props.report.width[state], held: props.report.coverage.byState[state] })))
 const weakest = computed(() => Object.entries(props.report.coverage.byFamily).sort((p, q) => p[1] - q[1]).slice(0, 2))
 </script>
 
