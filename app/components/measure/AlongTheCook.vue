@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { degreesOfHouse, gramsOfHouse } from '../../composables/format'
 import { degreesUnit, weightUnit } from '../../composables/typed'
@@ -20,7 +21,9 @@ const props = defineProps<{
   pan: { readonly innerDiameterMm: number, readonly massG: number }
 }>()
 
-const ROOM = { width: 780, height: 250, left: 72, top: 34, bottom: 30 }
+/** Drawn at its own size, so that letters keep theirs. */
+const narrow = useMediaQuery('(max-width: 700px)')
+const room = computed(() => (narrow.value ? { width: 358, height: 250, left: 64, top: 34, bottom: 30 } : { width: 780, height: 250, left: 72, top: 34, bottom: 30 }))
 const chosen = ref<PanNumber>('temperature')
 /** While an amount moves only an outline is run: the last bands stand. */
 const bands = computed<readonly ForecastBand[]>(before => props.forecast.bands ?? before ?? [])
@@ -46,7 +49,7 @@ const reading = computed(() => (chosen.value === 'colour' ? null : READINGS[chos
 const chart = computed(() => {
   if (bands.value.length < 2) return null
   const of = reading.value?.of ?? (band => each({ early: 0, middle: 0, late: 1 }, () => band.timeS))
-  return bandChart(bands.value.map(band => ({ timeS: band.timeS, window: of(band) })), ROOM, reading.value?.from)
+  return bandChart(bands.value.map(band => ({ timeS: band.timeS, window: of(band) })), room.value, reading.value?.from)
 })
 /** Stages where they are likeliest to begin; names that would lie on one another are left out. */
 const stages = computed(() => {
@@ -58,7 +61,7 @@ const stages = computed(() => {
     if (!window || window.middle > (bands.value.at(-1)?.timeS ?? 0)) return []
     const x = found.x(window.middle)
     const name = stageName(stage)
-    const fits = x >= free && x + 8 * name.length < ROOM.width + 40
+    const fits = x >= free && x + 8 * name.length < room.value.width + 40
     if (fits) free = x + 8 * name.length + 12
     return [{ id: stage.id, x, name: fits ? name : '' }]
   })
@@ -67,11 +70,11 @@ const colours = computed(() => {
   const found = chart.value
   if (!found || chosen.value !== 'colour') return []
   return bands.value.map((band, i) => {
-    const x = i === 0 ? ROOM.left : found.x(bands.value[i - 1]!.timeS)
+    const x = i === 0 ? room.value.left : found.x(bands.value[i - 1]!.timeS)
     return { x, width: found.x(band.timeS) - x + 0.5, shades: [band.colour.light, band.colour.middle, band.colour.dark].map(labToHex) }
   })
 })
-const shadeHeight = (ROOM.height - ROOM.top - ROOM.bottom) / 3
+const shadeHeight = computed(() => (room.value.height - room.value.top - room.value.bottom) / 3)
 const SHADES = ['lightest', 'likeliest', 'darkest']
 /** The same for those who do not see the chart: as each stage begins, and at the end. */
 const told = computed(() => {
@@ -112,7 +115,7 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
     </div>
     <svg
       v-if="chart"
-      :viewBox="`0 0 ${ROOM.width} ${ROOM.height}`"
+      :viewBox="`0 0 ${room.width} ${room.height}`"
       role="img"
       :aria-label="`${PAN_NUMBERS[chosen].name} along the cook`"
     >
@@ -125,7 +128,7 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
           :x1="stage.x"
           :x2="stage.x"
           y1="18"
-          :y2="ROOM.height - ROOM.bottom"
+          :y2="room.height - room.bottom"
         />
         <text
           class="name"
@@ -140,13 +143,13 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
         >
           <line
             class="level"
-            :x1="ROOM.left"
-            :x2="ROOM.width"
+            :x1="room.left"
+            :x2="room.width"
             :y1="tick.y"
             :y2="tick.y"
           />
           <text
-            :x="ROOM.left - 8"
+            :x="room.left - 8"
             :y="tick.y + 5"
             text-anchor="end"
           >{{ reading.says(tick.value) }}</text>
@@ -170,7 +173,7 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
             :key="k"
             :x="column.x"
             :width="column.width"
-            :y="ROOM.top + k * shadeHeight"
+            :y="room.top + k * shadeHeight"
             :height="shadeHeight"
             :fill="shade"
           />
@@ -178,23 +181,23 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
         <text
           v-for="(shade, k) in SHADES"
           :key="shade"
-          :x="ROOM.left - 8"
-          :y="ROOM.top + (k + 0.5) * shadeHeight + 5"
+          :x="room.left - 8"
+          :y="room.top + (k + 0.5) * shadeHeight + 5"
           text-anchor="end"
         >{{ shade }}</text>
       </template>
       <line
         class="ground"
-        :x1="ROOM.left"
-        :x2="ROOM.width"
-        :y1="ROOM.height - ROOM.bottom"
-        :y2="ROOM.height - ROOM.bottom"
+        :x1="room.left"
+        :x2="room.width"
+        :y1="room.height - room.bottom"
+        :y2="room.height - room.bottom"
       />
       <text
         v-for="tick in chart.minutes"
         :key="tick.value"
         :x="tick.x"
-        :y="ROOM.height - 8"
+        :y="room.height - 8"
         text-anchor="middle"
       >{{ tick.value }}{{ tick === chart.minutes.at(-1) ? ' min' : '' }}</text>
     </svg>
@@ -231,6 +234,5 @@ text { fill: var(--ink-soft); font-size: 14px; font-variant-numeric: tabular-num
 .told { columns: 2; margin: 0; padding-left: 1.2em; font-size: 0.9375rem; color: var(--ink-soft); }
 @media (max-width: 700px) {
   .told { columns: 1; }
-  text { font-size: 22px; }
 }
 </style>

@@ -48,10 +48,10 @@ const count = (readings: readonly { readonly batch: string }[]): string => {
 }
 
 /** How it strays from day to day, where enough was read to tell. */
-function strays({ day, readings, unit }: Pick<LearnedNumber, 'day' | 'readings' | 'unit'>): string {
+function strays({ day, readings }: Pick<LearnedNumber, 'day' | 'readings'>): string {
   if (new Set(readings.map(one => one.batch)).size < FEW) return ''
   const percent = (value: number): string => `${Math.round(100 * value)} %`
-  return `strays ${percent(day.here)} from day to day${unit.startsWith('share') ? ' of the liquid' : ''}, any kitchen's ${percent(day.usual)}`
+  return `from day to day ± ${percent(day.here)} (any kitchen ± ${percent(day.usual)})`
 }
 /** Fewer batches than this say nothing of a scatter. */
 const FEW = 3
@@ -107,7 +107,7 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
         >
           <header>
             <h2>{{ one.fire.name }}</h2>
-            <span class="soft">{{ [count(one.marks[0]?.readings ?? []), one.marks[0] ? strays(one.marks[0]) : ''].filter(Boolean).join(' · ') }}</span>
+            <span class="soft">{{ count(one.marks[0]?.readings ?? []) }}</span>
             <NuxtLink
               class="stone-button"
               :to="`/kitchen/boil?fire=${one.fire.id}`"
@@ -122,6 +122,12 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
               Cleaned or replaced
             </button>
           </header>
+          <p
+            v-if="one.marks[0] && strays(one.marks[0])"
+            class="soft small"
+          >
+            The same mark {{ strays(one.marks[0]) }}
+          </p>
           <div
             v-for="mark in one.marks"
             :key="mark.label"
