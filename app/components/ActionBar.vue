@@ -130,11 +130,11 @@ defineExpose({ pressAt, close: () => {
 .bar.colours { grid-template-columns: repeat(6, 1fr); gap: 10px; }
 .big { min-height: 92px; justify-content: space-between; padding: 0.4rem 1.3rem; font-size: 1.6rem; font-weight: 650; text-align: left; line-height: 1.1; border-bottom-width: 8px; }
 .big.rests { opacity: 1; cursor: default; }
-.colours .big { flex-direction: column; font-size: 1.15rem; padding: 0.5rem; gap: 0.2rem; justify-content: center; position: relative; }
+.colours .big { flex-direction: column; font-size: 1.05rem; padding: 0.5rem; gap: 0.2rem; justify-content: center; position: relative; }
 .swatch { width: 100%; height: 34px; border: 1px solid var(--ink); }
 .thought { font-weight: 450; }
 kbd { font: 450 1rem var(--text); opacity: 0.85; }
-.colours kbd { position: absolute; right: 10px; bottom: 4px; }
+.colours kbd { position: absolute; right: 5px; bottom: 1px; font-size: 0.875rem; }
 @media (max-width: 700px) {
   .bar { grid-template-columns: 1fr 1fr; gap: 10px; }
   .bar .big:first-child:not(:only-child) { grid-column: 1 / -1; }

@@ -23,8 +23,8 @@ defineProps<{
 .fire :deep(.top svg) { fill: var(--ink); flex: none; }
 .fire :deep(.top h1) { font-size: 1.5rem; }
 .fire :deep(.kept) { margin-left: auto; }
-.fire :deep(.side) { overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
-.fire :deep(.hands) { grid-column: 1 / -1; display: grid; gap: 4px; }
+.fire :deep(.side) { grid-row: 2 / 4; grid-column: 2; overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
+.fire :deep(.hands) { grid-column: 1; display: grid; gap: 4px; }
 .fire :deep(.minor) { display: flex; gap: 4px; flex-wrap: wrap; }
 .fire :deep(.minor .stone-button) { min-height: 56px; }
 .fire.far { grid-template-columns: minmax(0, 1fr); }
@@ -35,7 +35,7 @@ defineProps<{
 @media (max-width: 1000px) and (min-width: 701px) and (min-height: 521px) {
   .fire { grid-template: auto minmax(420px, 1fr) auto minmax(300px, auto) / minmax(0, 1fr); height: auto; min-height: 100dvh; }
   .fire :deep(.hands) { grid-row: 3; }
-  .fire :deep(.side) { grid-row: 4; }
+  .fire :deep(.side) { grid-row: 4; grid-column: 1; }
   .fire :deep(.facts) { display: none; }
   /* What is opened stands below the actions and scrolls by itself: clock and cue stay where they are. */
   .fire.aside { height: 100dvh; grid-template-rows: auto minmax(300px, 1fr) auto minmax(0, 1fr); }
@@ -50,7 +50,7 @@ defineProps<{
   .fire :deep(.hands) { grid-row: 3; position: sticky; bottom: 0; background: var(--wall); padding-bottom: 6px; z-index: 1; }
   .fire :deep(.minor) { flex-wrap: nowrap; font-size: 0.9375rem; justify-content: space-between; }
   .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; line-height: 1.15; }
-  .fire :deep(.side) { grid-row: 4; overflow: visible; }
+  .fire :deep(.side) { grid-row: 4; grid-column: 1; overflow: visible; }
   /* What is opened stands between the cue and the hands: the arch gives way, clock and cue do not. */
   .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr) auto; }
   .fire.aside :deep(.side) { grid-row: 3; overflow-y: auto; }
