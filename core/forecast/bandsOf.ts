@@ -9,10 +9,10 @@ import { simulate } from './simulate'
 import type { TracePoint } from './trace'
 import { windowOf } from './windowOf'
 
-/** So many members are followed along the whole cook: the 10th and 90th percentile of them lie four deep. */
-const FOLLOWED = 40
+/** So many members are followed along the whole cook: the 10th and 90th percentile of them lie three deep. */
+const FOLLOWED = 30
 /** Moments of the bands, evenly over the cook. */
-const MOMENTS = 40
+const MOMENTS = 32
 /** Moments are kept at least this far apart while a member is followed, s. */
 const LEAST_APART_S = 4
 
@@ -27,7 +27,7 @@ const LEAST_APART_S = 4
  */
 export function bandsOf(program: Program, ensemble: Pick<ConditionedEnsemble, 'columns' | 'normals' | 'weights'>, untilS: number): ForecastBand[] {
   const apartS = untilS / MOMENTS
-  const everyS = Math.max(LEAST_APART_S, apartS / 4)
+  const everyS = Math.max(LEAST_APART_S, apartS / 3)
   const times = Array.from({ length: MOMENTS + 1 }, (_, i) => i * apartS)
   if (program.nowS > 0 && program.nowS < untilS) times[Math.round(program.nowS / apartS)] = program.nowS
   const runs = drawnEvenly(ensemble.weights, FOLLOWED).map((index) => {

@@ -9,7 +9,7 @@ import { logLikelihoods, residualsOf, type Residuals } from './logLikelihoods'
 import { effectiveMembers, normalisedWeights } from './normalisedWeights'
 import type { Program } from './program'
 import { proposeMembers } from './proposeMembers'
-import type { EnsembleRecord } from './record'
+import { joinedRecords, type EnsembleRecord } from './record'
 import { ensembleSteps } from './runEnsemble'
 import type { Trace, TracePoint } from './trace'
 
@@ -29,6 +29,8 @@ export interface ConditionedEnsemble {
 /** Below this share of effective members a second ensemble is drawn where the weights lie. */
 const ENOUGH = 0.5
 const MOST_ROUNDS = 2
+/** A first look at where the weights lie takes at least so many members. */
+const LEAST_SCOUTS = 200
 /** So few members are an outline by which changes are read: they are weighed, but no better ones are drawn. */
 export const OUTLINE_MEMBERS = 16
 /** Points of an outline stand this far apart, s. */
@@ -99,11 +101,17 @@ export function* conditionSteps(program: Program, belief: Belief, seed: number, 
   const blank = new Float64Array(members * MEMBER_NAMES.length)
   let normals = members === 1 ? blank : fillNormal(blank, seededRandom(seed))
   const trace: Trace | undefined = members === 1 ? { everyS: OUTLINE_EVERY_S, points: [] } : undefined
-  let record = yield* ensembleSteps(program, columns, normals, trace)
+  // Enough of them to say where better ones lie; the rest run where none better are needed.
+  const scouts = Math.min(members, Math.max(LEAST_SCOUTS, Math.ceil(members / 2)))
+  let record = yield* ensembleSteps(program, columns, normals.subarray(0, scouts * MEMBER_NAMES.length), trace)
   let weights = normalisedWeights(marks.logLikelihoods(record))
   let logCorrection: Float64Array | null = null
-  for (let round = 1; round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * members; round++) {
-    const proposal = proposeMembers(normals, weights, marks.residuals(record), members, seed + 7919 * round)
+  if (scouts < members && effectiveMembers(weights) >= ENOUGH * scouts) {
+    record = joinedRecords(record, yield* ensembleSteps(program, columns, normals.subarray(scouts * MEMBER_NAMES.length)))
+    weights = normalisedWeights(marks.logLikelihoods(record))
+  }
+  for (let round = 1; round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * record.members; round++) {
+    const proposal = proposeMembers(normals.subarray(0, record.members * MEMBER_NAMES.length), weights, marks.residuals(record), members, seed + 7919 * round)
     normals = proposal.normals
     logCorrection = proposal.logCorrection
     record = yield* ensembleSteps(program, columns, normals)

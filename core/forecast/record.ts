@@ -39,3 +39,24 @@ export function ensembleRecord(members: number, stages: number, queries: number,
     ends: new Float64Array(members).fill(Number.POSITIVE_INFINITY),
   }
 }
+
+/**
+ * Two ensembles of one program as one.
+ *
+ * @param one record
+ * @param other record of the same program
+ * @returns a record of all their members, those of the first before those of the second
+ */
+export function joinedRecords(one: EnsembleRecord, other: EnsembleRecord): EnsembleRecord {
+  const joined = (a: Float64Array, b: Float64Array): Float64Array => {
+    const all = new Float64Array(a.length + b.length)
+    all.set(a)
+    all.set(b, a.length)
+    return all
+  }
+  return {
+    members: one.members + other.members, stages: one.stages, queries: one.queries, sides: one.sides,
+    signs: joined(one.signs, other.signs), starts: joined(one.starts, other.starts), masses: joined(one.masses, other.masses),
+    readings: joined(one.readings, other.readings), needs: joined(one.needs, other.needs), ends: joined(one.ends, other.ends),
+  }
+}
