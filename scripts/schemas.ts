@@ -1,4 +1,5 @@
-// npm run schemas: writes docs/schemas/*.schema.json from the contracts and docs/examples/*.json from the starter data.
+// npm run schemas: writes docs/schemas/*.schema.json from the contracts, docs/examples/*.json from the starter data, and
+// docs/constants.md from the numbers of the model.
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
@@ -12,6 +13,7 @@ import { firstBelief } from '../core/belief/firstBelief'
 import { stageDish } from '../core/dish/stageDish'
 import type { Observation } from '../core/live/observation'
 import { planCook } from '../core/live/planCook'
+import { constantsPage } from './constantsPage'
 
 const folder = process.argv[2] ?? 'docs'
 const START_MS = 1_780_000_000_000
@@ -67,3 +69,4 @@ for (const [name, schema] of Object.entries(FORMATS)) {
   writeFileSync(join(folder, 'schemas', `${name}.schema.json`), `${JSON.stringify(z.toJSONSchema(schema, { io: 'input' }), null, 2)}\n`)
   writeFileSync(join(folder, 'examples', `${name}.json`), `${JSON.stringify(EXAMPLES[name as keyof typeof FORMATS], null, 2)}\n`)
 }
+writeFileSync(join(folder, 'constants.md'), constantsPage())

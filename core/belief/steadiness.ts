@@ -42,3 +42,7 @@ export function driftVariance(of: string, ageMs: number): number {
 export function changeVariance(of: string): number {
   return (CHANGE_SPREAD[of] ?? USUAL.change) ** 2
 }
+
+/** How steady each lasting number is, as it is shown: standard deviations in the belief's own scale; all are estimates but the fires' day. */
+export const STEADINESS: readonly { readonly of: string, readonly day: number, readonly season: number, readonly change: number }[] =
+  Object.keys(DAY_SPREAD).map(of => ({ of, day: daySpread(of), season: SEASON_DRIFT[of] ?? USUAL.drift, change: CHANGE_SPREAD[of] ?? USUAL.change }))

@@ -1,27 +1,17 @@
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Stage } from '../dish/dish'
-import { additionsOf } from '../forecast/additionsOf'
 import type { Forecast, Window } from '../forecast/forecast'
-import { setsTo } from '../syrup/setsTo'
-import { STRONGEST, WEAKEST, type Sets } from '../syrup/syrup'
+import { STRONGEST, WEAKEST } from '../syrup/syrup'
 import { syrupAtShare } from '../syrup/syrupAtShare'
 import { syrupAtTemp } from '../syrup/syrupAtTemp'
-import { syrupShareOf } from '../syrup/syrupShareOf'
 import { airPressurePa } from '../water/airPressurePa'
 import type { LiveCook, Marked } from './liveCook'
 import type { CookPlan } from './plan'
+import { syrupAim, syrupSugar, type SyrupAim } from './syrupAim'
 
-/** A syrup that is being boiled: what it is taken to, by every way it can be told, and how far it was last read. */
-export interface SyrupNow {
-  readonly vessel: string
-  /** Sugar over all, by weight, that the dish wants. */
-  readonly share: number
-  readonly sets: Sets
-  /** What the thermometer reads then, its own error and the altitude in it, °C. */
-  readonly tempC: number
-  /** What the vessel weighs then, its own weight in it, g; null where its weight is not known. */
-  readonly grossG: number | null
+/** A syrup that is being boiled: what it is taken to, and how far it was last read. */
+export interface SyrupNow extends SyrupAim {
   /** When, s since the start; null before it is on. */
   readonly window: Window | null
   /** How far it was when last read, and by what; null where nothing was read. */
@@ -39,21 +29,13 @@ export interface SyrupNow {
 export function syrupNow(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): SyrupNow | null {
   const stage = boiling(plan, cook, forecast)
   if (!stage) return null
-  const adds = additionsOf(plan, stage)
-  const invert = adds.reduce((all, one) => all + one.invert, 0)
-  const sugarG = adds.reduce((all, one) => all + one.sugar, 0) + invert
-  if (!(sugarG > 0)) return null
-  const share = syrupShareOf(plan.dish)
-  const pressure = airPressurePa(plan.altitudeM)
-  const invertShare = invert / sugarG
-  const tareG = plan.vessels[stage.vessel]?.vessel.massG ?? null
+  const [aim, sugar] = [syrupAim(plan, stage), syrupSugar(plan, stage)]
+  if (!aim || !sugar) return null
   const side = forecast?.sides.find(one => one.vessel === stage.vessel)
   return {
-    vessel: stage.vessel, share, sets: setsTo(share),
-    tempC: syrupAtShare(share, invertShare, pressure).boilsAtC + (plan.thermometerK ?? 0),
-    grossG: tareG === null ? null : tareG + sugarG / share,
+    ...aim,
     window: stage.meets ? side?.boils ?? null : forecast?.signs.strength ?? null,
-    read: lastRead(plan, cook, stage.vessel, { sugarG, invertShare, pressure, tareG, share }),
+    read: lastRead(plan, cook, stage.vessel, { ...sugar, pressure: airPressurePa(plan.altitudeM), tareG: plan.vessels[stage.vessel]?.vessel.massG ?? null, share: aim.share }),
   }
 }
 

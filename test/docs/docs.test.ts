@@ -26,6 +26,7 @@ describe('the formats', () => {
     for (const kind of ['schemas', 'examples']) {
       for (const file of readdirSync(join(folder, kind))) expect(read(join(folder, kind, file)), `${file}: run npm run schemas`).toBe(read(join('docs', kind, file)))
     }
+    expect(read(join(folder, 'constants.md')), 'run npm run schemas').toBe(read('docs/constants.md'))
     rmSync(folder, { recursive: true })
   })
 })

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { degreesText, gramsText, windowText } from '../../composables/format'
 import { vesselText } from '../../../words/cook'
-import { SETS_WORDS } from '../../../words/syrup'
+import { grainingText, SETS_WORDS } from '../../../words/syrup'
 import type { FirePanel } from './panel'
 
 const props = defineProps<FirePanel>()
@@ -41,6 +41,12 @@ const read = computed(() => {
       role="status"
     >
       {{ read }}
+    </p>
+    <p
+      v-if="grainingText(syrup.graining)"
+      class="grain"
+    >
+      {{ grainingText(syrup.graining) }}
     </p>
     <p class="soft small">
       Any one of the three. {{ plan.vessels[syrup.vessel]?.massGuessed ? '* vessel\'s own weight is a guess. ' : '' }}Read one under Everything else.

@@ -76,6 +76,7 @@ describe('the syrup', () => {
     const drawn = show(SyrupSlab, fireOf(cashew, weighed, 120), cashew)
     expect(drawn.text()).toMatch(/Thermometer11\d °C.*On the scale.*g.*By time/)
     expect(drawn.get('.read').text()).toMatch(/70 % sugar by the scale: \d+ g still to boil off/)
+    expect(drawn.get('.grain').text()).toMatch(/returns to grain easily: .*wash.*do not stir.*lemon/)
     expect(show(SyrupSlab, fireOf(plan, roast, 300)).find('section').exists()).toBe(false)
   })
 })

@@ -9,6 +9,7 @@ import AlongTheCook from './AlongTheCook.vue'
 import BuyAndPrepare from './BuyAndPrepare.vue'
 import SchoolChoices from './SchoolChoices.vue'
 import StageList from './StageList.vue'
+import SyrupFacts from './SyrupFacts.vue'
 
 const props = defineProps<{
   /** State of the Measure screen. */
@@ -30,7 +31,7 @@ const emit = defineEmits<{
 
 const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['pan', 'In the pan'], ['buy', 'Get ready and buy']] as const
 const pane = ref<(typeof PANES)[number][0]>('school')
-const { card, sheet, dish, troubles, rowOf, fire, pan, forecast } = props.state
+const { card, sheet, dish, troubles, rowOf, fire, pan, plan, forecast } = props.state
 /** The dish as its school sees it: the same one while only amounts move, many times a second. */
 const schooled = computed<DishCard | null>((before) => {
   const now = card.value
@@ -67,6 +68,10 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
       :card="schooled"
       :troubles="wrong"
       @choose="changes => emit('choose', changes)"
+    />
+    <SyrupFacts
+      v-if="pane === 'stages' && plan"
+      :plan="plan"
     />
     <StageList
       v-if="pane === 'stages' && dish && sheet"

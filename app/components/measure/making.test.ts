@@ -6,11 +6,12 @@ import type { DishCard } from '../../../core/dish/dish'
 import { stageDish } from '../../../core/dish/stageDish'
 import { troublesOf } from '../../../core/dish/troublesOf'
 import { button, dishOf, nameOf } from '../../../test/support/measuring'
-import { rowOf } from '../../../test/support/plans'
+import { rowOf, starterPlan } from '../../../test/support/plans'
 import { withChoices as global } from '../../../test/support/choiceStub'
 import BuyAndPrepare from './BuyAndPrepare.vue'
 import SchoolChoices from './SchoolChoices.vue'
 import StageList from './StageList.vue'
+import SyrupFacts from './SyrupFacts.vue'
 
 describe('the school', () => {
   const school = (card: DishCard) => mount(SchoolChoices, { props: { card, troubles: troublesOf(card) }, global })
@@ -37,6 +38,26 @@ describe('the school', () => {
     expect(drawn.get('[role="alert"]').text()).toContain('can block the valve')
     await button(drawn, 'cooked in the open pan').trigger('click')
     expect(drawn.emitted('choose')).toEqual([[{ cooking: 'open' }]])
+  })
+})
+
+describe('the syrup of a dish', () => {
+  const facts = (id: string, altitudeM = 0) => mount(SyrupFacts, { props: { plan: starterPlan(id, { altitudeM }) } })
+
+  it('is told by thermometer and scale, and what keeps it from grain', () => {
+    const text = facts('diamond-cashew').text()
+    expect(text).toMatch(/78 % sugar: 1[01]\d °C by your thermometer/)
+    expect(text).toMatch(/ g with .* on the scale/)
+    expect(text).toContain('returns to grain easily')
+  })
+
+  it('boils cooler where the air is thin', () => {
+    const degrees = (altitudeM: number): number => Number(facts('diamond-cashew', altitudeM).text().match(/(\d+) °C/)![1])
+    expect(degrees(2000)).toBeLessThan(degrees(0) - 4)
+  })
+
+  it('is left out where none is boiled', () => {
+    expect(facts('sweet-water-semolina').find('section').exists()).toBe(false)
   })
 })
 
