@@ -204,5 +204,5 @@ const ways = computed(() => {
 .panfit { display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 14px; align-items: center; }
 .fires { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .preview { position: relative; max-width: 320px; }
-.inside { position: absolute; inset: 42% 16% 0; display: grid; align-content: start; justify-items: center; text-align: center; gap: 2px; font-size: 1.0625rem; }
+.inside { position: absolute; inset: 40% 21% 0; text-wrap: balance; line-height: 1.25; display: grid; align-content: start; justify-items: center; text-align: center; gap: 2px; font-size: 1.0625rem; }
 </style>
