@@ -3,13 +3,15 @@ import { firstBelief } from '../core/belief/firstBelief'
 import type { Evidence } from '../core/belief/evidence'
 import type { Dish } from '../core/dish/dish'
 import { forecastCook } from '../core/forecast/forecastCook'
+import { forecastToKeep } from '../core/forecast/forecastToKeep'
 import type { SignId } from '../core/dish/signIds'
 import type { CookPlan } from '../core/live/plan'
 import { planCook } from '../core/live/planCook'
 import { seededRandom, type Uniform } from '../core/random/seededRandom'
-import { drawTruth, normal, runTruth, signAt } from '../devices/imaginaryPan'
+import { normal, runTruth, signAt } from '../devices/imaginaryPan'
 import type { SentObservation } from '../contracts/observation'
 import { DEMO_KITCHEN, HIDDEN, type DemoBatch } from './house'
+import { houseTruth } from './houseTruth'
 
 /** Error of a tap in log time, and of this house's scale, g. */
 const TAP_NOISE = 0.08
@@ -30,10 +32,11 @@ export interface CookedBatch { readonly plan: CookPlan, readonly observations: r
  */
 export function cookBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evidence[], startedAt: number, seed: number): CookedBatch {
   const uniform = seededRandom(seed)
-  const plan = planBatch(dish, batch, evidence, startedAt, seed)
-  const drawn = drawTruth(plan, uniform)
+  const bare = planBatch(dish, batch, evidence, startedAt, seed)
+  const plan = { ...bare, forecast: forecastToKeep(forecastCook(bare, [], 0, 300)) }
   const day = (spread: number): number => Math.exp(spread * normal(uniform))
-  const truth = { ...drawn, ...HIDDEN, mainFire: HIDDEN.mainFire * day(0.08), otherFire: HIDDEN.otherFire * day(0.08), panMass: 1, contact: day(0.1), heatLoss: 13 * day(0.08) }
+  const hidden = houseTruth(planBatch(dish, batch, [], startedAt, seed), day)
+  const truth = { ...hidden, ...HIDDEN, mainFire: hidden.mainFire, otherFire: hidden.otherFire }
   const story = new Story(plan.id, startedAt, uniform)
   const happens = (nowS: number): ReturnType<typeof runTruth> => runTruth(plan, truth, story.told, nowS)
   const until = (sign: SignId, fromS: number, late: number): number => {
@@ -62,15 +65,15 @@ export function cookBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evide
   return { plan, observations: story.told }
 }
 
+/** The plan of a batch, without a forecast. */
 function planBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evidence[], startedAt: number, seed: number): CookPlan {
   const find = <T extends { readonly id: string }>(list: readonly T[], id: string): T => list.find(one => one.id === id)!
-  const plan = planCook(`demo-${seed}`, {
+  return planCook(`demo-${seed}`, {
     dish, baseG: batch.baseG, ingredients: INGREDIENTS, cup: find(DEMO_KITCHEN.measures, 'glass'),
     pans: { pan: find(DEMO_KITCHEN.pans, batch.pan), pot: find(DEMO_KITCHEN.pans, 'milk-pot') },
     fires: { pan: find(DEMO_KITCHEN.fires, 'front'), pot: find(DEMO_KITCHEN.fires, 'back') },
     flames: { roast: batch.roast }, people: Math.round(batch.baseG / 42), firstBelief: firstBelief(), evidence, seed, airC: 26, altitudeM: 240,
   }, startedAt - 20 * 60_000)
-  return { ...plan, forecast: forecastCook(plan, [], 0, 300) }
 }
 
 /** Collects what the house marks, in order of time. */

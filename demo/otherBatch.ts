@@ -6,11 +6,14 @@ import { doneIndex } from '../core/dish/doneIndex'
 import { mainLine } from '../core/dish/mainLine'
 import { mainVessel } from '../core/dish/mainVessel'
 import { forecastCook } from '../core/forecast/forecastCook'
+import { forecastToKeep } from '../core/forecast/forecastToKeep'
+import type { CookPlan } from '../core/live/plan'
 import { planCook } from '../core/live/planCook'
 import { seededRandom } from '../core/random/seededRandom'
-import { drawTruth, normal, runTruth } from '../devices/imaginaryPan'
+import { normal, runTruth } from '../devices/imaginaryPan'
 import { Story, type CookedBatch } from './cookBatch'
-import { DEMO_KITCHEN, HIDDEN, type Afterwards } from './house'
+import { DEMO_KITCHEN, type Afterwards } from './house'
+import { houseTruth } from './houseTruth'
 
 /** One past batch of a dish of another family. */
 export interface OtherBatch {
@@ -63,14 +66,15 @@ export function cookOtherBatch(dish: Dish, batch: OtherBatch, evidence: readonly
   const uniform = seededRandom(seed)
   const find = <T extends { readonly id: string }>(list: readonly T[], id: string): T => list.find(one => one.id === id)!
   const every = <T>(main: T, other: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? main : other]))
-  const bare = planCook(`demo-${seed}`, {
+  const planned = (learned: readonly Evidence[]): CookPlan => planCook(`demo-${seed}`, {
     dish, baseG: batch.baseG, ingredients: INGREDIENTS, cup: find(DEMO_KITCHEN.measures, 'glass'),
     pans: every(find(DEMO_KITCHEN.pans, 'wide'), find(DEMO_KITCHEN.pans, 'milk-pot')), fires: every(find(DEMO_KITCHEN.fires, 'front'), find(DEMO_KITCHEN.fires, 'back')),
-    flames: {}, people: 8, firstBelief: firstBelief(), evidence, seed, airC: 26, altitudeM: 240,
+    flames: {}, people: 8, firstBelief: firstBelief(), evidence: learned, seed, airC: 26, altitudeM: 240,
   }, startedAt - 15 * 60_000)
-  const plan = { ...bare, forecast: forecastCook(bare, [], 0, 300) }
+  const bare = planned(evidence)
+  const plan = { ...bare, forecast: forecastToKeep(forecastCook(bare, [], 0, 300)) }
   const day = (spread: number): number => Math.exp(spread * normal(uniform))
-  const truth = { ...drawTruth(plan, uniform), mainFire: HIDDEN.mainFire * day(0.08), otherFire: HIDDEN.otherFire * day(0.08), panMass: 1, heatLoss: 13 * day(0.08) }
+  const truth = houseTruth(planned([]), day)
   const story = new Story(plan.id, startedAt, uniform)
   const line = mainLine(dish)
   const done = doneIndex(dish)

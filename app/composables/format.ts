@@ -16,12 +16,25 @@ const HOUR_S = 3600
  *
  * @param early s
  * @param late s
- * @returns such as `8:40–12:00`; in hours and minutes, `0:50–1:34 h`, from an hour on
+ * @returns such as `8:40–12:00`; in hours and minutes, `0:50–1:34 h`, from an hour on; `about 9:20` where a single run is
+ *   all there is yet
  */
 export function windowText(early: number, late: number): string {
   const round = (value: number): number => Math.round(value / 10) * 10
+  if (early === late) return `about ${clockText(round(early))}`
   if (late >= HOUR_S) return `${hours(early)}–${hours(late)} h`
   return `${clockText(round(early))}–${clockText(round(late))}`
+}
+
+/**
+ * A window in whole minutes.
+ *
+ * @param window s
+ * @returns such as `8–14 min`; `about 12 min` where a single run is all there is yet
+ */
+export function minutesText({ early, late }: { readonly early: number, readonly late: number }): string {
+  const [from, to] = [Math.round(early / 60), Math.round(late / 60)]
+  return from === to ? `about ${from} min` : `${from}–${to} min`
 }
 
 function hours(seconds: number): string {

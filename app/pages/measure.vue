@@ -22,6 +22,7 @@ import { SWAPS } from '../../book/swaps'
 import type { Correction } from '../../core/composition/corrections'
 import type { Choices } from '../../core/dish/choices'
 import { withChoice } from '../../core/dish/withChoice'
+import { forecastToKeep } from '../../core/forecast/forecastToKeep'
 import { setAmount } from '../../core/proportions/setAmount'
 import { familyName, schoolOf } from '../../words/dish'
 
@@ -108,7 +109,7 @@ async function toTheFire(): Promise<void> {
   starting.value = true
   const next = changed.value ? nextVersion() : card.value
   const id = newId()
-  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value && { ...forecast.value, bands: undefined } })
+  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value && forecastToKeep(forecast.value) })
   if (changed.value) await keep(next)
   await router.push(`/fire/${id}`)
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, toRef, watch } from 'vue'
 import { useFlamePlanning } from '../../composables/flamePlanning'
+import { minutesText } from '../../composables/format'
 import type { FlameSchedule, FlameTurn, FlameWish } from '../../../core/flame/flamePlan'
 import { lastRoast } from '../../../core/forecast/roastIndex'
 import { mainLine } from '../../../core/dish/mainLine'
@@ -46,7 +47,6 @@ const rows = computed((): Row[] => {
 })
 const heightOf = (mark: string): number => (mark === 'off' ? 3 : 6 + 26 * (1 + marks.value.findIndex(one => one.id === mark)) / Math.max(1, marks.value.length))
 const percent = (share: number): string => `${Math.min(99, Math.round(100 * share))} %`
-const minutes = (seconds: number): number => Math.max(1, Math.round(seconds / 60))
 const taken = (schedule: FlameSchedule): boolean => {
   const [first, ...rest] = schedule.turns
   return stage.value !== null && props.plan.flames[stage.value.id] === first?.mark && JSON.stringify(props.plan.turns ?? []) === JSON.stringify(rest)
@@ -110,7 +110,7 @@ const taken = (schedule: FlameSchedule): boolean => {
         </li>
       </ol>
       <p class="soft small">
-        {{ minutes(row.schedule.lastsS.early) }}–{{ minutes(row.schedule.lastsS.late) }} min · right {{ percent(row.schedule.reaches) }}{{ row.schedule.comes < 0.95 ? ` (${percent(1 - row.schedule.comes)} a step short)` : '' }} · burnt {{ oneIn(row.schedule.burns) }}
+        {{ minutesText(row.schedule.lastsS) }} · right {{ percent(row.schedule.reaches) }}{{ row.schedule.comes < 0.95 ? ` (${percent(1 - row.schedule.comes)} a step short)` : '' }} · burnt {{ oneIn(row.schedule.burns) }}
       </p>
     </div>
   </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gramsText, windowText } from '../../composables/format'
+import { gramsText, minutesText, windowText } from '../../composables/format'
 import type { MeasureSheet } from '../../composables/measureSheet'
 import type { Fire, Pan } from '../../../contracts/kitchen'
 import { stonesOf } from '../../../core/batch/stones'
@@ -162,8 +162,8 @@ const ways = computed(() => {
         title="Forecast: stones in the colours the food will have"
       />
       <p class="inside">
-        <strong class="danger">{{ turnName }} {{ minutes(arch.turn.early) }}–{{ minutes(arch.turn.late) }} min</strong>
-        <span>done {{ minutes(arch.end.early) }}–{{ minutes(arch.end.late) }} min</span>
+        <strong class="danger">{{ turnName }} {{ minutesText(arch.turn) }}</strong>
+        <span>done {{ minutesText(arch.end) }}</span>
         <span
           v-for="side in forecast?.sides.slice(0, 1)"
           :key="side.vessel"
@@ -204,5 +204,5 @@ const ways = computed(() => {
 .panfit { display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 14px; align-items: center; }
 .fires { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .preview { position: relative; max-width: 320px; }
-.inside { position: absolute; inset: 40% 21% 0; text-wrap: balance; line-height: 1.25; display: grid; align-content: start; justify-items: center; text-align: center; gap: 2px; font-size: 1.0625rem; }
+.inside { position: absolute; inset: 42% 25% 0; text-wrap: balance; line-height: 1.25; display: grid; align-content: start; justify-items: center; text-align: center; gap: 2px; font-size: 1.0625rem; }
 </style>
