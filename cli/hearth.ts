@@ -27,6 +27,10 @@ const VERBS: Readonly<Record<string, Verb>> = {
     says: 'judge [--quick] [--json]   holds the forecast against imaginary cooks (docs/model.md)',
     run: async args => judge(args.includes('--quick') ? QUICK : FULL, Math.min(2, availableParallelism()), fileURLToPath(import.meta.url)),
   },
+  'judge-learning': {
+    says: 'judge-learning [HOUSEHOLDS]   lets imaginary households cook a dish seven times and says how good each forecast was (docs/model.md)',
+    run: async ([households]) => (await import('./judge/judgeLearning')).judgeLearning(Number(households ?? 100)),
+  },
   'judge-faults': {
     says: 'judge-faults [--quick]   hides a cause in imaginary batches and looks for it (docs/model.md)',
     run: async (args) => {

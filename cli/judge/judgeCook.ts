@@ -97,11 +97,12 @@ export function runTruth(plan: CookPlan, truth: MemberValues, step: Program['ste
   return record
 }
 
-const startOf = (record: EnsembleRecord, stage: number): number => (stage < record.stages ? record.starts[stage]! : record.ends[0]!)
+/** When a main-line stage began, or the last one ended, s. */
+export const startOf = (record: EnsembleRecord, stage: number): number => (stage < record.stages ? record.starts[stage]! : record.ends[0]!)
 const endOf = (plan: CookPlan, record: EnsembleRecord): number => startOf(record, doneIndex(plan.dish))
 
 /** The end of the last roast to a colour or an aroma, and the end of the dish at the fire. */
-function targetsOf(plan: CookPlan, record: EnsembleRecord): { readonly of: 'roast' | 'dish', readonly stage: number, readonly timeS: number }[] {
+export function targetsOf(plan: CookPlan, record: EnsembleRecord): { readonly of: 'roast' | 'dish', readonly stage: number, readonly timeS: number }[] {
   const line = mainLine(plan.dish)
   const roast = line.findLastIndex(stage => stage.does === 'roast' && 'sign' in stage.until && ROAST_SIGNS.includes(SIGN[stage.until.sign as keyof typeof SIGN]))
   const done = doneIndex(plan.dish)
@@ -109,7 +110,7 @@ function targetsOf(plan: CookPlan, record: EnsembleRecord): { readonly of: 'roas
 }
 
 /** The cook goes on when the sign shows: every stage begins at its own moment, and nothing else is told. */
-function storyOf(plan: CookPlan, record: EnsembleRecord): Observation[] {
+export function storyOf(plan: CookPlan, record: EnsembleRecord): Observation[] {
   return mainLine(plan.dish).map((stage, k) => mark(k, startOf(record, k), k === 0 ? 'cook.started' : 'stage.began', k === 0 ? {} : { stage: stage.id }))
 }
 
@@ -130,7 +131,7 @@ export function mark(number: number, timeS: number, kind: string, payload: Recor
  * Two noisy taps: aroma and a colour of a roast (see `tappedIn`); where there is none, the signs by which the stages end,
  * in order.
  */
-function tapsOf(plan: CookPlan, record: EnsembleRecord, uniform: Uniform): Tap[] {
+export function tapsOf(plan: CookPlan, record: EnsembleRecord, uniform: Uniform): Tap[] {
   const line = mainLine(plan.dish)
   const done = doneIndex(plan.dish)
   const found: Tap[] = []

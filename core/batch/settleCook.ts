@@ -1,5 +1,6 @@
 import type { Evidence } from '../belief/evidence'
 import { evidenceOf } from '../belief/evidenceOf'
+import { mainVessel } from '../dish/mainVessel'
 import { compileProgram } from '../forecast/compileProgram'
 import { conditionEnsemble } from '../forecast/conditionEnsemble'
 import { readForecast } from '../forecast/readForecast'
@@ -28,5 +29,6 @@ export function settleCook(plan: CookPlan, observations: readonly Observation[])
   const endS = cook.finishedS ?? cook.offFireS ?? Math.max(0, ...cook.moments.map(moment => moment.timeS))
   const program = compileProgram(plan, cook, endS)
   const ensemble = conditionEnsemble(plan, cook, program, MEMBERS)
-  return { summary: summarise(plan, cook, readForecast(plan, cook, program, ensemble)), evidence: [...evidenceOf(plan, ensemble), ...minutesEvidence(plan, cook), ...blendEvidence(plan, cook)] }
+  const onScale = cook.weighings.some(one => one.what.vessel === mainVessel(plan.dish))
+  return { summary: summarise(plan, cook, readForecast(plan, cook, program, ensemble)), evidence: [...evidenceOf(plan, ensemble, onScale), ...minutesEvidence(plan, cook), ...blendEvidence(plan, cook)] }
 }

@@ -2,7 +2,7 @@ import type { BeliefEntry } from './belief'
 import type { Evidence } from './evidence'
 import { dayScatter } from './dayScatter'
 import { robustWeights } from './robustWeights'
-import { daySpread, driftVariance } from './steadiness'
+import { daySpread, driftVariance, repeatedVariances } from './steadiness'
 
 /**
  * A belief moved by readings of it: normal in the belief's own scale, long tails (see `robustWeights`); the day's own
@@ -45,7 +45,8 @@ export function fitReadings(entry: BeliefEntry, readings: readonly Evidence[], n
   const usual = daySpread(entry.name)
   const first = entry.kind === 'factor' ? Math.log(entry.median) : entry.median
   const lasting = Math.max((0.3 * entry.spread) ** 2, entry.spread ** 2 - usual ** 2)
-  const own = readings.map(one => one.variance + (nowMs === undefined || one.when === undefined ? 0 : driftVariance(entry.name, nowMs - one.when)))
+  const drifts = readings.map(one => (nowMs === undefined || one.when === undefined ? 0 : driftVariance(entry.name, nowMs - one.when)))
+  const own = repeatedVariances(entry.name, readings.map(one => one.variance)).map((variance, i) => variance + drifts[i])
   const fit = (day: number): FittedReadings => {
     const variances = own.map(variance => variance + day * day)
     const weighed = (weights: readonly number[]) => {
@@ -59,6 +60,6 @@ export function fitReadings(entry: BeliefEntry, readings: readonly Evidence[], n
     }, readings.length))
   }
   const { mean } = fit(usual)
-  const day = dayScatter(entry.name, readings.map((one, i) => ({ off: one.value - mean, variance: own[i] })))
+  const day = dayScatter(entry.name, readings.map((one, i) => ({ off: one.value - mean, variance: one.variance + drifts[i] })))
   return fit(day)
 }

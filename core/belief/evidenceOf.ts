@@ -14,16 +14,18 @@ const WORTH = 0.1
  *
  * @param plan the plan
  * @param ensemble its ensemble, weighed by everything that was marked
+ * @param onScale whether the pan was ever weighed in it: how wet a mass is left cannot be told from its minutes alone, which a
+ *   quick or slow pan changes as well, and would be misread in the same way in every batch
  * @returns one reading for each number the cook says something about
  */
-export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble): Evidence[] {
+export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble, onScale: boolean): Evidence[] {
   const beside = sideStages(plan.dish)[0]
   const ladders: Readonly<Record<string, number>> = {
     mainFire: Math.log(pivotWatts(plan) / LEVEL_W),
     ...(beside ? { otherFire: Math.log(stageWatts(plan, beside) / LEVEL_W) } : {}),
   }
   return Object.entries(householdNames(plan)).flatMap(([of, name]): Evidence[] => {
-    const reading = readingOf(ensemble, of)
+    const reading = of === 'kept' && !onScale ? null : readingOf(ensemble, of)
     if (!reading) return []
     return [{ name, of, ...reading, batch: plan.id, when: plan.plannedAt, ...(of in ladders ? { ladder: ladders[of] } : {}) }]
   })

@@ -2,7 +2,7 @@ import type { BeliefEntry } from './belief'
 import type { Evidence } from './evidence'
 import { dayScatter } from './dayScatter'
 import { robustWeights } from './robustWeights'
-import { daySpread, driftVariance } from './steadiness'
+import { daySpread, driftVariance, repeatedVariances } from './steadiness'
 
 /** What is believed of a fire at two places of its ladder of marks. */
 export interface FireBelief {
@@ -36,10 +36,11 @@ export function fireBelief(level: number, slope: number, readings: readonly Evid
   const age = (one: Evidence): number => (nowMs === undefined || one.when === undefined ? Number.NaN : nowMs - one.when)
   const today = readings.filter(one => Math.abs(age(one)) < SAME_DAY_MS)
   const older = readings.filter(one => !today.includes(one))
-  const own = older.map(one => one.variance + (Number.isNaN(age(one)) ? 0 : driftVariance('mainFire', age(one))))
+  const drifts = older.map(one => (Number.isNaN(age(one)) ? 0 : driftVariance('mainFire', age(one))))
+  const own = repeatedVariances('mainFire', older.map(one => one.variance)).map((variance, i) => variance + drifts[i])
   const fit = (scatter: number): Line => line({ c: 0, s: 0, vc: level ** 2, vs: slope ** 2, vcs: 0 }, older, own.map(variance => variance + scatter * scatter))
   const usual = fit(daySpread('mainFire'))
-  const day = dayScatter('mainFire', older.map((one, i) => ({ off: one.value - usual.c - usual.s * (one.ladder ?? 0), variance: own[i] })))
+  const day = dayScatter('mainFire', older.map((one, i) => ({ off: one.value - usual.c - usual.s * (one.ladder ?? 0), variance: one.variance + drifts[i] })))
   const lasting = fit(day)
   const now = line({ ...lasting, vc: lasting.vc + day * day }, today, today.map(one => one.variance))
   return {

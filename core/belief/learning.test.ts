@@ -7,7 +7,7 @@ import type { Evidence } from './evidence'
 import { fireBelief } from './fireBelief'
 import { firstBelief } from './firstBelief'
 import { robustWeights } from './robustWeights'
-import { changeVariance, driftVariance } from './steadiness'
+import { changeVariance, driftVariance, repeatedVariances } from './steadiness'
 
 const DAY_MS = 86_400_000
 const NOW = 1_790_000_000_000
@@ -91,5 +91,22 @@ describe('the belief of a plan', () => {
   it('takes the wetness of the dish for its own', () => {
     const plan = starterPlan('winter-market-carrot')
     expect(beliefFor(firstBelief(), [], plan).entries.find(one => one.name === 'kept')!.median).toBe(plan.dish.kept.share)
+  })
+})
+
+describe('readings that repeat one another', () => {
+  it('are believed less than as many of their own, and sharp ones hardly less', () => {
+    const alike = repeatedVariances('browningRate', Array.from({ length: 10 }, () => 0.04))
+    const together = 1 / alike.reduce((sum, variance) => sum + 1 / variance, 0)
+    expect(together).toBeGreaterThan(0.04 / 10)
+    expect(together).toBeGreaterThan(0.2 * 0.04)
+    expect(together).toBeLessThan(0.04)
+    const [sharp] = repeatedVariances('mainFire', [0.0004, ...Array.from({ length: 10 }, () => 0.04)])
+    expect(sharp).toBeLessThan(1.1 * 0.0004)
+    expect(repeatedVariances('uptake', [0.03])).toEqual([0.03])
+  })
+
+  it('do not, where each was weighed by itself', () => {
+    expect(repeatedVariances('kept', [0.001, 0.001])).toEqual([0.001, 0.001])
   })
 })

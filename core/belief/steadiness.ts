@@ -8,6 +8,12 @@ const DAY_SPREAD: Readonly<Record<string, number>> = {
 const SEASON_DRIFT: Readonly<Record<string, number>> = { browningRate: 0.12, aromaDose: 0.12, uptake: 0.1, softening: 0.15, mainFire: 0.06, otherFire: 0.06, wetPace: 0.06, kept: 0.01, density: 0.03 }
 /** How far one is off after something was changed on purpose and said so: a new bag, a cleaned burner (estimates). */
 const CHANGE_SPREAD: Readonly<Record<string, number>> = { browningRate: 0.22, aromaDose: 0.22, mainFire: 0.2, otherFire: 0.2, kept: 0.03 }
+/**
+ * Share of a batch's own uncertainty about a number that is the same in every batch: what cannot be told apart is misread in
+ * the same way each time (estimate); of a number that is weighed by itself, nothing.
+ */
+const COMMON_SHARE = 0.25
+const BY_THEMSELVES: readonly string[] = ['kept', 'density']
 const SEASON_MS = 90 * 86_400_000
 const USUAL = { day: 0.1, drift: 0.05, change: 0.2 }
 
@@ -41,6 +47,22 @@ export function driftVariance(of: string, ageMs: number): number {
  */
 export function changeVariance(of: string): number {
   return (CHANGE_SPREAD[of] ?? USUAL.change) ** 2
+}
+
+/**
+ * Variances of readings of one number by how much they repeat one another: n alike readings together leave the common share of
+ * the variance of one. A sharper reading hardly repeats blunter ones.
+ *
+ * @param of name of the number
+ * @param own each reading's own variance, in the belief's own scale
+ * @returns one variance for each
+ */
+export function repeatedVariances(of: string, own: readonly number[]): number[] {
+  const common = BY_THEMSELVES.includes(of) ? 0 : COMMON_SHARE
+  return own.map((mine) => {
+    const alike = own.reduce((sum, other) => sum + Math.min(1, mine / Math.max(1e-12, other)), 0)
+    return mine * (1 + common * Math.max(0, alike - 1))
+  })
 }
 
 /** How steady each lasting number is, as it is shown: standard deviations in the belief's own scale; all are estimates but the fires' day. */
