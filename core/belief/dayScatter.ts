@@ -7,9 +7,9 @@ export interface Stray { readonly off: number, readonly variance: number }
 const UNSURE = 0.45
 /** Factors on the usual scatter that are weighed, evenly in the logarithm. */
 const FACTORS = Array.from({ length: 25 }, (_, i) => Math.exp(-1.2 + 0.1 * i))
-/** A reading this far out says that something else was wrong with it, in its own standard deviations. */
+/** A reading this far out says that something else was wrong with it, in its own standard deviations (estimate). */
 const FAR = 2.5
-/** Fewer readings than this say nothing of a scatter. */
+/** Fewer readings than this say nothing of a scatter (estimate). */
 const FEW = 3
 
 /**

@@ -48,7 +48,8 @@ function houseGrams(value: number): string {
 const reading = computed(() => (chosen.value === 'colour' ? null : READINGS[chosen.value]()))
 const chart = computed(() => {
   if (bands.value.length < 2) return null
-  const of = reading.value?.of ?? (band => each({ early: 0, middle: 0, late: 1 }, () => band.timeS))
+  // Colours have no axis of their own: only the clock is needed of the chart.
+  const of = reading.value?.of ?? (() => ({ early: 0, middle: 0, late: 1 }))
   return bandChart(bands.value.map(band => ({ timeS: band.timeS, window: of(band) })), room.value, reading.value?.from)
 })
 /** Stages where they are likeliest to begin; names that would lie on one another are left out. */
