@@ -44,6 +44,7 @@ const ROWS = {
   swollenShut: [1.5, '20 %', 'g/g', 'estimate: water over dry solids at which grain has swollen its voids shut'],
   holdingFlame: [0.2, '30 %', 'share', 'estimate: of the flame that keeps a pot as it is'],
   drawnOut: [0.35, '40 %', 'share', 'estimate: water that swollen grain gives up to a saturated sugar solution'],
+  keptFromSugar: [0.5, '30 %', 'g/g', 'estimate: water over dry solids that sugar does not draw out of grain'],
   saturated: [0.675, '0.5 %', 'g/g', 'solubility of sucrose near 25 °C, 67.5 % by weight (recalled, unchecked)'],
   wetFat: [0.5, '30 %', 'share', 'estimate: fat that wet mass holds over what dry one does'],
   sugarFat: [0.15, '40 %', 'g/g', 'estimate: fat that sugar helps to hold'],

@@ -8,6 +8,8 @@ import type { Addition } from './program'
 /** Share of its water that swollen grain gives up to a saturated sugar solution (estimate): the mass runs again. */
 const DRAWN_OUT = constant('drawnOut')
 const SATURATED = constant('saturated')
+/** Water over dry solids that sugar leaves in it (estimate). */
+const KEPT_FROM_SUGAR = constant('keptFromSugar')
 
 /**
  * Puts masses into a vessel and mixes their heat with what is there.
@@ -43,10 +45,15 @@ export function addToVessel(
   if (!addition.base && addition.sugar + addition.invert > 0) drawOut(state, at)
 }
 
-/** Sugar draws water out of swollen grain: what it holds falls with the strength of the liquid about it. */
+/**
+ * Sugar draws water out of swollen grain: what it holds falls with the strength of the liquid about it, though never
+ * below what is bound.
+ */
 function drawOut(state: Float64Array, at: number): void {
-  if (!(state[at + SOLIDS] > 0 && state[at + HELD] > state[at + SOLIDS] * 0.5)) return
+  const held = state[at + HELD]
+  const loose = held - KEPT_FROM_SUGAR * state[at + SOLIDS]
+  if (!(state[at + SOLIDS] > 0 && loose > 0)) return
   const sugar = state[at + SUGAR] + state[at + INVERT]
   const strength = Math.min(1, sugar / (sugar + state[at + WATER]) / SATURATED)
-  state[at + HELD] *= 1 - DRAWN_OUT * strength
+  state[at + HELD] = held - Math.min(loose, DRAWN_OUT * strength * held)
 }

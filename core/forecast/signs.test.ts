@@ -134,4 +134,15 @@ describe('sugar put into swollen grain', () => {
     expect(held(300)).toBeLessThan(held(50))
     expect(held(50)).toBeLessThan(780)
   })
+
+  it('draws nothing where the water is bound, and no more than is loose where it nearly is', () => {
+    const held = (water: number): number => {
+      const own = pan({ solids: 200, water, held: water }, 99)
+      addToVessel(own, 0, { water: 0, solids: 0, fat: 0, sugar: 300, invert: 0, nuts: 0, base: false, dry: false }, 27, member)
+      return own[HELD]!
+    }
+    expect(held(90)).toBe(90)
+    expect(held(101)).toBeCloseTo(100, 9)
+    expect(held(160)).toBeGreaterThan(held(101))
+  })
 })

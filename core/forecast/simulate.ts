@@ -181,7 +181,8 @@ function applyControls(run: Run): void {
 
 function noteSigns(run: Run, record: EnsembleRecord, index: number, stepS: number): void {
   const { watches, leastS } = run.program.stages[run.stage]
-  if (leastS > 0 && run.timeS - run.stageStartS < leastS * run.member.uptake) return
+  // Sums of steps miss the moment itself by their rounding.
+  if (leastS > 0 && run.timeS - run.stageStartS < leastS * run.member.uptake - 1e-6) return
   for (let k = 0; k < watches.length; k++) {
     const sign = watches[k]
     if (record.signs[index * SIGNS.length + sign] !== Number.POSITIVE_INFINITY) continue
