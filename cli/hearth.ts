@@ -94,9 +94,13 @@ async function readStandardInput(): Promise<string> {
 
 async function main([name, ...args]: readonly string[]): Promise<number> {
   const verb = name === undefined ? undefined : VERBS[name]
+  if (verb && args.includes('--help')) {
+    console.error(verb.says)
+    return 0
+  }
   if (!verb) {
     console.error(`Yon Hearth, the command line. Verbs:\n${Object.values(VERBS).map(one => `  ${one.says}`).join('\n')}`)
-    return name === undefined || name === 'help' ? 0 : 2
+    return name === undefined || name === 'help' || name === '--help' ? 0 : 2
   }
   try {
     process.stdout.write(`${JSON.stringify(await verb.run(args), null, 2)}\n`)
