@@ -1,6 +1,8 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
+const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 30_000 }
+
 export default defineConfig({
   test: {
     // Two cores: one worker would leave one of them idle.
@@ -28,10 +30,20 @@ export default defineConfig({
         plugins: [vue()],
         test: {
           name: 'components',
-          environment: 'happy-dom',
-          include: ['app/components/**/*.test.ts', 'app/stores/**/*.test.ts'],
-          server: { deps: { inline: ['element-plus'] } },
-          testTimeout: 30_000,
+          ...inPages,
+          include: ['app/{components,stores}/**/*.test.ts'],
+          exclude: ['**/*.alone.test.ts'],
+          // Most of their time was the import of what they all share.
+          isolate: false,
+        },
+      },
+      {
+        plugins: [vue()],
+        test: {
+          name: 'components alone',
+          ...inPages,
+          // These put something in the place of a module: nobody else may see it.
+          include: ['app/components/**/*.alone.test.ts'],
         },
       },
     ],

@@ -13,7 +13,7 @@ import { FAULTS, type Fault, type Repair } from './repair'
 import { repairOf } from './repairOf'
 
 const pantry = Object.fromEntries(INGREDIENTS.map(row => [row.id, row.composition]))
-const withForecast = (plan: CookPlan): CookPlan => ({ ...plan, forecast: forecastCook(plan, [], 0, 60) })
+const withForecast = (plan: CookPlan): CookPlan => ({ ...plan, forecast: forecastCook(plan, [], 0, 40) })
 const plan = withForecast(examplePlan())
 const begun = (of: CookPlan, upTo: number, everyS = 300): Observation[] => [
   marked(1, 0, 'cook.started'), ...mainLine(of.dish).slice(1, upTo + 1).map((stage, i) => marked(i + 2, everyS * (i + 1), 'stage.began', { stage: stage.id })),
@@ -52,7 +52,7 @@ describe('every fault of every dish', () => {
     for (let stage = 0; stage < mainLine(of.dish).length; stage++) {
       const marks = begun(of, stage)
       const nowS = 300 * stage + 60
-      const forecast = forecastCook(of, marks, nowS, 20)
+      const forecast = forecastCook(of, marks, nowS, 8)
       for (const fault of FAULTS) {
         const repair = repairOf(of, replay(of, marks), forecast, nowS, fault, pantry)!
         expect(repair.causes.length, fault).toBeGreaterThan(0)
