@@ -26,6 +26,14 @@ describe('a window along the clock', () => {
     expect(values.map(tick => tick.y)).toEqual(values.map(tick => tick.y).sort((p, q) => q - p))
   })
 
+  it('leaves each minute room to be read, also where the drawing is narrow', () => {
+    for (const lastS of [900, 1880, 6300]) {
+      const { minutes } = bandChart([moments[0]!, { ...moments[1]!, timeS: lastS }], { ...ROOM, width: 358, left: 64 })
+      expect(minutes.length).toBeGreaterThan(2)
+      for (const [i, tick] of minutes.slice(1).entries()) expect(tick.x - minutes[i]!.x).toBeGreaterThan(45)
+    }
+  })
+
   it('begins its axis where it is told, and draws what never moves', () => {
     expect(bandChart(moments, ROOM, 0).values[0]!.value).toBe(0)
     const still = bandChart(moments.map(one => ({ ...one, window: { early: 0, middle: 0, late: 0 } })), ROOM, 0)

@@ -21,6 +21,9 @@ export interface BandChart {
 /** A number that hardly moves still has this much room, in its own unit's share. */
 const LEAST_SHARE = 0.1
 
+/** A number of minutes has about so much room, drawing units. */
+const A_TICK_EVERY = 95
+
 /**
  * Lays a window that moves with the clock out as a chart.
  *
@@ -48,7 +51,7 @@ export function bandChart(moments: readonly BandMoment[], room: BandRoom, from?:
   })
   for (const { timeS, window } of [...moments].reverse()) area.lineTo(x(timeS), y(window.early))
   area.closePath()
-  const minutes = scaleLinear([0, (moments.at(-1)?.timeS ?? 60) / 60], [0, 1]).ticks(8).filter(value => Number.isInteger(value))
+  const minutes = scaleLinear([0, (moments.at(-1)?.timeS ?? 60) / 60], [0, 1]).ticks(Math.round(room.width / A_TICK_EVERY)).filter(value => Number.isInteger(value))
   return {
     area: area.toString(), line: line.toString(), x,
     minutes: minutes.map(value => ({ value, x: x(60 * value) })),

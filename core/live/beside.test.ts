@@ -63,12 +63,14 @@ describe('a syrup', () => {
     expect(now([...started, marked(4, 280, 'temperature', { vessel: 'pan', tempC: 40 })]).read).toBeNull()
   })
 
-  it('is not there where none is boiled, and beside the pan only until it is poured', () => {
+  it('is not there where none is boiled, and beside the pan only from when it is on until it is poured', () => {
     expect(syrupNow(plan, replay(plan, roast), forecastCook(plan, roast, 300, 60))).toBeNull()
     const slab = starterPlan('syrup-set-semolina')
     const line = mainLine(slab.dish)
-    expect(now(started, slab).vessel).toBe('pot')
-    const poured = [...started, marked(2, 600, 'stage.began', { stage: line.find(stage => stage.from)!.id })]
+    expect(now(started, slab)).toBeNull()
+    const lit = [...started, marked(5, 200, 'vessel.lit', { vessel: 'pot' })]
+    expect(now(lit, slab)).toMatchObject({ vessel: 'pot', window: expect.anything() })
+    const poured = [...lit, marked(2, 600, 'stage.began', { stage: line.find(stage => stage.from)!.id })]
     expect(syrupNow(slab, replay(slab, poured), forecastCook(slab, poured, 650, 60))).toBeNull()
   })
 })

@@ -12,7 +12,7 @@ import { syrupAim, syrupSugar, type SyrupAim } from './syrupAim'
 
 /** A syrup that is being boiled: what it is taken to, and how far it was last read. */
 export interface SyrupNow extends SyrupAim {
-  /** When, s since the start; null before it is on. */
+  /** When, s since the start; null without a forecast of it. */
   readonly window: Window | null
   /** How far it was when last read, and by what; null where nothing was read. */
   readonly read: { readonly by: 'weight' | 'temperature', readonly share: number, readonly driveOffG: number } | null
@@ -24,7 +24,7 @@ export interface SyrupNow extends SyrupAim {
  * @param plan the plan
  * @param cook the replayed cook
  * @param forecast the forecast at hand
- * @returns what it is taken to and how far it is; null where no syrup is boiled now
+ * @returns what it is taken to and how far it is; null where none is boiled now: one beside the pan from when it is on
  */
 export function syrupNow(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): SyrupNow | null {
   const stage = boiling(plan, cook, forecast)
@@ -44,7 +44,7 @@ function boiling(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Sta
   if (main?.does === 'boil-syrup') return main
   const side = sideStages(plan.dish).find(one => one.does === 'boil-syrup')
   const meets = forecast?.sides.find(one => one.vessel === side?.vessel)?.meets
-  return side && meets !== undefined && cook.stage < meets ? side : null
+  return side && cook.lit[side.vessel] !== undefined && meets !== undefined && cook.stage < meets ? side : null
 }
 
 interface Vat { readonly sugarG: number, readonly invertShare: number, readonly pressure: number, readonly tareG: number | null, readonly share: number }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText, windowText } from '../../composables/format'
-import { vesselText } from '../../../words/cook'
 import { grainingText, SETS_WORDS } from '../../../words/syrup'
 import type { FirePanel } from './panel'
 
@@ -25,7 +24,7 @@ const read = computed(() => {
     class="slab"
     data-slab="syrup"
   >
-    <h2>Syrup in {{ vesselText(plan, syrup.vessel) }}: {{ SETS_WORDS[syrup.sets] }}</h2>
+    <h2>The syrup: {{ SETS_WORDS[syrup.sets] }}</h2>
     <dl>
       <dt>Thermometer</dt><dd>{{ degreesText(syrup.tempC) }}</dd>
       <template v-if="syrup.grossG !== null">

@@ -24,6 +24,8 @@ const props = defineProps<{
 /** Drawn at its own size, so that letters keep theirs. */
 const narrow = useMediaQuery('(max-width: 700px)')
 const room = computed(() => (narrow.value ? { width: 358, height: 250, left: 64, top: 34, bottom: 30 } : { width: 780, height: 250, left: 72, top: 34, bottom: 30 }))
+/** A minute with its unit ends where it stands when there is less room than this beside it, drawing units. */
+const UNIT_ROOM = 30
 const chosen = ref<PanNumber>('temperature')
 /** While an amount moves only an outline is run: the last bands stand. */
 const bands = computed<readonly ForecastBand[]>(before => props.forecast.bands ?? before ?? [])
@@ -199,7 +201,7 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
         :key="tick.value"
         :x="tick.x"
         :y="room.height - 8"
-        text-anchor="middle"
+        :text-anchor="tick.x > room.width - UNIT_ROOM ? 'end' : 'middle'"
       >{{ tick.value }}{{ tick === chart.minutes.at(-1) ? ' min' : '' }}</text>
     </svg>
     <p

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
 import type { CookPlan } from '../../../core/live/plan'
 import { syrupAim } from '../../../core/live/syrupAim'
-import { vesselText } from '../../../words/cook'
+import { DISH_VESSEL_WORDS } from '../../../words/stages'
 import { grainingText, SETS_WORDS } from '../../../words/syrup'
 
 const props = defineProps<{
@@ -26,7 +26,7 @@ const aims = computed(() => props.plan.dish.stages.flatMap((stage) => {
     <h3>The syrup, {{ SETS_WORDS[aim.sets] }}</h3>
     <p>
       {{ Math.round(aim.share * 100) }} % sugar: <strong>{{ degreesText(aim.tempC) }}</strong> by your thermometer at this height, or <template v-if="aim.grossG !== null">
-        <strong>{{ gramsText(aim.grossG) }}</strong> with {{ vesselText(plan, aim.vessel) }} on the scale{{ plan.vessels[aim.vessel]?.massGuessed ? ', whose own weight is a guess' : '' }}.
+        <strong>{{ gramsText(aim.grossG) }}</strong> with its {{ DISH_VESSEL_WORDS[aim.vessel] ?? aim.vessel }} on the scale{{ plan.vessels[aim.vessel]?.massGuessed ? ', whose own weight is a guess' : '' }}.
       </template> {{ grainingText(aim.graining) }}
     </p>
   </section>
