@@ -21,6 +21,8 @@ export const CUES: Readonly<Record<CueCode, string>> = {
   'pour-on': 'It takes it up: next ladle',
   'pour-less': 'Slower now: small ladles',
   'pour-stop': 'Stop pouring, keep the rest hot',
+  'flame-back': 'Flame back to middle now',
+  'still-hard': 'Hard centre: lid on, low',
   'cook-down': 'Middle flame, keep stirring',
   'enrich-soon': 'Last additions in',
   'enrich': 'Stir till it leaves the sides',
@@ -108,8 +110,8 @@ export const FAULT_WORDS: Readonly<Record<string, string>> = {
 export const KIND_WORDS: Readonly<Record<string, string>> = {
   'cook.started': 'fire lit', 'stage.began': 'began', 'sign.seen': 'marked', 'looks.like': 'looked', 'flame.changed': 'flame',
   'lid.changed': 'lid', 'vessel.lit': 'put on', 'off.fire': 'off the fire', 'weighed': 'weighed', 'temperature': 'temperature',
-  'depth.measured': 'depth', 'uptake.seen': 'taken up', 'release.heard': 'release heard', 'added': 'went in', 'repaired': 'put right',
-  'forgotten': 'forgotten', 'kept.back': 'kept back', 'rest.poured': 'rest poured', 'unstirred': 'left unstirred', 'slip': 'slip', 'not.yet': 'not yet',
+  'depth.measured': 'depth', 'uptake.seen': 'taken up', 'release.heard': 'release heard', 'added': 'beside the plan:', 'repaired': 'put right',
+  'forgotten': 'forgotten', 'kept.back': 'kept back', 'rest.poured': 'rest poured', 'unstirred': 'left unstirred', 'slip': 'slip', 'not.yet': 'not yet', 'perceived': 'perceived',
   'checked': 'looked into', 'reading.unsure': 'scale, unsure', 'step.done': 'done', 'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
   'shaped': 'shaped', 'put.away': 'put away', 'given.out': 'given out', 'gone': 'nothing left', 'liked': 'how it was liked', 'dish.changed': 'dish changed',
 }

@@ -4,7 +4,7 @@ import type { Fault } from '../core/repair/repair'
 export const REPAIR_WORDS: Readonly<Record<Fault, string>> = {
   'runny': 'runny, will not tighten', 'dry': 'dry, crumbly', 'lumpy': 'lumpy', 'gluey': 'gluey', 'hard-grain': 'hard grain', 'raw-taste': 'tastes raw', 'too-sweet': 'too sweet',
   'not-sweet': 'not sweet enough', 'greasy': 'greasy pool', 'sticking': 'sticks to the pan', 'syrup-weak': 'syrup too weak', 'syrup-far': 'syrup gone too far',
-  'slab-soft': 'slab will not set', 'slab-hard': 'slab too hard', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk splits or catches',
+  'slab-soft': 'slab will not set', 'slab-hard': 'slab too hard', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk splits or catches', 'pasty': 'pasty, not in shreds',
   'scorched': 'burnt note, flecks',
 }
 
@@ -35,6 +35,7 @@ export const WAY_WORDS: Readonly<Record<string, { readonly title: string, readon
   'work-in-water': { title: 'Hot water, worked in', text: 'Low flame, a spoon at a time, until it gives.' },
   'lower-stir': { title: 'Lower, stir on', text: 'Flame down, scrape as you stir, nothing sour in.' },
   'cook-through': { title: 'Cook it through', text: 'The grains stay and turn soft as it thickens.' },
+  'brown-in-fat': { title: 'Brown it in fat to dry', text: 'Spread it over the pan, turn it when its underside browns.' },
   'lift-out-clean': { title: 'Lift out what is clean', text: 'Off the fire. Tip the top into a clean pan; leave the base unscraped. Taste before you go on.' },
   'start-again': { title: 'Start again', text: 'Fresh base and fat; use nothing burnt again.' },
 }
@@ -48,7 +49,7 @@ export const REPAIR_NOTES: Readonly<Record<string, string>> = {
   'tip-and-spoon': 'Hot fat: away from the flame.', 'lower-scrape': 'A mark lower; scrape.', 'palms-greased': 'Palms greased.', 'keep-covered': 'Covered, or it dries.',
   'no-stirring': 'Do not stir a boiling syrup.', 'spits-steam': 'It spits and steams: face back.', 'low-stir-always': 'Low flame, stir without a break.', 'scrape-back': 'Grease the tray again.',
   'hot-sieve': 'Hot sweet clings: mind the hands.', 'do-not-scrape': 'Do not scrape.', 'taste-after': 'If it tastes burnt, start again.', 'no-liquid': 'No liquid into a burnt roast.',
-  'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
+  'lift-not-mash': 'Lift and turn, do not mash.', 'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
 }
 
 /** Causes, by code. */
@@ -59,7 +60,7 @@ export const CAUSE_WORDS: Readonly<Record<string, string>> = {
   'forgotten': 'something was forgotten', 'less-sugar': 'less sugar than planned', 'produce-plain': 'plain roots or fruit', 'more-fat': 'more fat than planned',
   'fat-drawn-later': 'the mass draws it in later', 'too-early': 'too early to leave the pan', 'less-fat': 'less fat than planned', 'flame-high': 'flame too high', 'too-short': 'boiled too short',
   'syrup-weak': 'syrup was weak', 'syrup-far': 'syrup went too far', 'too-cool': 'too cool to bind', 'too-warm': 'too warm to stand', 'sour': 'something sour in the milk',
-  'left-alone': 'left unstirred', 'thin-pan': 'thin pan: it burns in one spot',
+  'left-alone': 'left unstirred', 'grated-fine': 'grated too fine', 'mashed': 'mashed by stirring', 'thin-pan': 'thin pan: it burns in one spot',
 }
 
 /** What the cook's own record says of a cause. */
@@ -69,6 +70,7 @@ export const RECORD_WORDS = { for: 'this cook says so', against: 'this cook says
 export const LOST_WORDS: Readonly<Record<string, string>> = {
   'burnt-stays': 'A burnt note cannot be taken out: no liquid in, reuse nothing burnt.',
   'split-stays': 'Split milk stays grainy; the taste is sound.',
+  'pasty-stays': 'Shreds that are mashed do not come back: grate it coarser next time.',
   'raw-stays': 'Once it is wet it cannot be roasted further: note it for next time.',
 }
 

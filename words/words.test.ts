@@ -18,6 +18,7 @@ import { cueOf } from '../core/live/cue'
 import { actionsOf } from '../core/live/actions'
 import { KNOWN_KINDS } from '../core/live/observation'
 import { replay } from '../core/live/replay'
+import { SENSES, TERM_CODES, TERMS } from '../core/senses/terms'
 import { ROLES, spansOf, standingOf, STYLES } from '../core/proportions/spans'
 import { examplePlan, marked } from '../test/support/plans'
 import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
@@ -26,6 +27,7 @@ import { CHOICE_WORDS, TROUBLE_WORDS } from './choices'
 import { schoolOf, turnText } from './dish'
 import { BESIDE_WORDS, EXPECT_WORDS, stageName, WATCH_WORDS } from './stages'
 import { momentText } from './moment'
+import { SENSE_WORDS, TERM_WORDS } from './senses'
 import { PROBLEMS } from './problems'
 import { REFUSALS } from './refusals'
 
@@ -52,6 +54,12 @@ describe('there are words', () => {
       for (const code of stage.cautions ?? []) expect(CAUTIONS[code as keyof typeof CAUTIONS], code).toBeDefined()
       if (stage.meets) expect(BESIDE_WORDS[stage.id], stage.id).toBeDefined()
     }
+  })
+
+  it('for every perception and its sense, short enough for a button', () => {
+    for (const code of TERM_CODES) expect(TERM_WORDS[code].text, code).toMatch(/^.{3,30}$/)
+    for (const sense of SENSES) expect(SENSE_WORDS[sense], sense).toBeTruthy()
+    for (const code of TERM_CODES) if (TERMS[code].fault !== null) expect(TERM_WORDS[code].means, code).toBeTruthy()
   })
 
   it('for every choice and its answers, every trouble, every swap, and where every figure comes from', () => {
@@ -130,6 +138,11 @@ describe('moments in words', () => {
     ['flame.changed', { vessel: 'pan', mark: 'm3' }, 'flame low-middle'], ['flame.changed', { vessel: 'pan', mark: 'off' }, 'flame off'],
     ['weighed', { vessel: 'pan', grossG: 2940 }, 'weighed 2940 g'], ['temperature', { vessel: 'pan', tempC: 142 }, 'temperature 142 °C'],
     ['lid.changed', { vessel: 'pan', lid: true }, 'lid on'], ['vessel.lit', { vessel: 'pot' }, 'put on sweet water'], ['cook.started', {}, 'fire lit'], ['newer', {}, 'newer'],
+    ['sign.seen', { sign: 'aroma', as: 'nutty' }, 'smelled: nutty'], ['not.yet', { sign: 'aroma', as: 'raw-smell' }, 'smelled: still smells raw'], ['perceived', { as: 'hard-centre' }, 'felt: hard centre'],
+    ['added', { adds: [{ ingredient: 'milk-powder', massG: 30 }] }, 'beside the plan: 30 g milk powder'], ['added', { liftsFatG: 20 }, 'beside the plan: 20 g fat off'],
+    ['repaired', { fault: 'runny', way: 'boil-off', adds: [] }, 'put right drive the water off'], ['forgotten', { ingredient: 'sugar' }, 'forgotten sugar'],
+    ['slip', { what: 'poured-early' }, 'slip poured too early'], ['uptake.seen', { pace: 'no-more' }, 'taken up not any more'], ['unstirred', { seconds: 60 }, 'left unstirred 60 s'],
+    ['depth.measured', { vessel: 'pan', depthMm: 34 }, 'depth 34 mm'],
   ])('%s %j is "%s"', (kind, payload, text) => {
     expect(momentText(plan, kind, payload)).toBe(text)
   })

@@ -10,11 +10,12 @@ import { usePantry } from './pantry'
  *
  * @param fire state of the fire screen
  * @param plan the plan of the cook
+ * @param first the fault that is looked at first, or null
  * @returns the fault that is looked at, its repair, and what applying a remedy marks
  */
-export function useRepairing(fire: Fire, plan: Readonly<Ref<CookPlan>>) {
+export function useRepairing(fire: Fire, plan: Readonly<Ref<CookPlan>>, first: Fault | null = null) {
   const pantry = usePantry()
-  const fault = ref<Fault | null>(null)
+  const fault = ref<Fault | null>(first)
   // Worked out every five seconds: amounts that jump under the eye cannot be weighed out.
   const everyS = computed(() => Math.floor(fire.nowS.value / 5) * 5)
   return {

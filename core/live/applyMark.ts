@@ -2,6 +2,7 @@ import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
 import { COLOUR_STEPS, SIGN_IDS } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
+import { isTerm } from '../senses/terms'
 import { AFTER_KINDS, APPLY_AFTER, type AfterKind } from './afterFire'
 import { SLIPS, UPTAKE_PACES, type CookDraft, type Marked, type PanChange } from './liveCook'
 import type { KnownKind } from './observation'
@@ -67,6 +68,7 @@ const KINDS: Readonly<Record<Exclude<KnownKind, 'corrected' | 'withdrawn'>, Appl
   'unstirred': mark => put(mark.cook.unstirred, mark, within(mark.payload.seconds, MOST_LEFT_S, seconds => seconds)),
   'slip': mark => put(mark.cook.slips, mark, one(SLIPS, mark.payload.what)),
   'not.yet': mark => put(mark.cook.notYet, mark, one(SIGN_IDS, mark.payload.sign)),
+  'perceived': mark => put(mark.cook.perceived, mark, isTerm(mark.payload.as) ? mark.payload.as : undefined),
   'checked': mark => put(mark.cook.checked, mark, typeof mark.payload.what === 'string' ? mark.payload.what : undefined),
   'reading.unsure': mark => put(mark.cook.unsure, mark, within(mark.payload.readG, 1e5, readG => ({ vessel: vesselOf(mark), readG }))),
   'step.done': (mark) => {

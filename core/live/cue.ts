@@ -4,6 +4,7 @@ import { sideStages } from '../dish/sideStages'
 import type { Forecast, Window } from '../forecast/forecast'
 import type { SignId } from '../dish/signIds'
 import type { OpenQuestion } from '../doubt/doubt'
+import type { TermCode } from '../senses/terms'
 import { dueTurn } from './dueTurn'
 import { hasShown } from './hasShown'
 import type { CookPlan } from './plan'
@@ -14,7 +15,7 @@ export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
-  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'cook-down'
+  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'flame-back' | 'still-hard' | 'cook-down'
   | 'burnt' | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'asked' | 'finished'
 
 /** What the fire screen says at one glance. */
@@ -97,10 +98,18 @@ function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cu
   return null
 }
 
+/** The newest of some perceptions in the running stage. */
+function lastPerceived(cook: LiveCook, of: readonly TermCode[]): TermCode | undefined {
+  const began = cook.stageStarts[cook.stage] ?? 0
+  return cook.perceived.filter(one => one.timeS >= began && of.includes(one.what)).at(-1)?.what
+}
+
 /** How the pour goes on by what was seen of it. */
-function pouringCue(cook: LiveCook): CueCode {
+function pouringCue(cook: LiveCook, stage: Stage): CueCode {
   const began = cook.stageStarts[cook.stage] ?? 0
   const last = cook.uptakes.filter(one => one.timeS >= began).at(-1)?.what
+  const allIn = last === 'no-more' || !(stage.watch ?? []).includes('in-parts')
+  if (allIn && lastPerceived(cook, ['erupts', 'spitting-stopped']) === 'spitting-stopped') return 'flame-back'
   if (last === undefined) return 'pouring'
   return last === 'quickly' ? 'pour-on' : last === 'slowly' ? 'pour-less' : 'pour-stop'
 }
@@ -125,7 +134,7 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
   const near = window !== undefined && nowS >= window.early - SOON_S
   switch (stage.does) {
     case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
-    case 'pour': return { code: ready ? 'next' : pouringCue(cook), caution: 'pour' }
+    case 'pour': return { code: ready ? 'next' : pouringCue(cook, stage), caution: 'pour' }
     case 'roast': {
       if (hasShown(cook, 'burnt')) return { code: 'burnt', caution: 'hot-fat' }
       const pours = line[cook.stage + 1]?.does === 'pour'
@@ -146,7 +155,7 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
       const rests = 'minutes' in stage.until ? stage.until.minutes * 60 : 0
       return { code: nowS >= began + rests ? 'rested' : 'rest', caution: 'hot-sweet' }
     }
-    case 'cook-down': return { code: ready || isOver(stage, cook, nowS) ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
+    case 'cook-down': return { code: lastPerceived(cook, ['hard-centre', 'soft-through']) === 'hard-centre' ? 'still-hard' : ready || isOver(stage, cook, nowS) ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
     default: return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'work', caution: (stage.cautions?.[0] as CautionCode | undefined) ?? null }
   }
 }

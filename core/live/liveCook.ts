@@ -1,4 +1,5 @@
 import type { ColourStep, SignId } from '../dish/signIds'
+import type { TermCode } from '../senses/terms'
 import type { AfterDraft, AfterFire } from './afterFire'
 import type { Composition } from './plan'
 import type { Moment } from './resolveCorrections'
@@ -70,6 +71,8 @@ export interface LiveCook {
   readonly slips: readonly Marked<Slip>[]
   /** Signs that were asked for and had not come yet. */
   readonly notYet: readonly Marked<SignId>[]
+  /** What was smelled, seen, heard or felt beside the signs that the forecast times. */
+  readonly perceived: readonly Marked<TermCode>[]
   /** What was looked into after a surprise and found to be as thought: such as `flame`. */
   readonly checked: readonly Marked<string>[]
   /** Readings of a scale that fit nothing, g: a person has to say what they are. */

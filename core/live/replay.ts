@@ -24,7 +24,7 @@ export function replay(plan: CookPlan, observations: readonly Observation[]): Li
     startedMs: started?.atMs ?? null, fromMemory: started?.payload.from === 'memory', moments: [], stage: started ? 0 : -1,
     stageStarts: line.map((_, i) => (started && i === 0 ? 0 : null)),
     signs: [], looks: [], controls: [], lit: {}, ready: {}, weighings: [], temperatures: [], depths: [], uptakes: [], releases: [], changes: [],
-    forgotten: [], keptBack: [], restPoured: [], unstirred: [], slips: [], notYet: [], checked: [], unsure: [], steps: {}, notes: [],
+    forgotten: [], keptBack: [], restPoured: [], unstirred: [], slips: [], notYet: [], perceived: [], checked: [], unsure: [], steps: {}, notes: [],
     offFireS: null, finishedS: null, outcome: null,
     after: { ...NOTHING_AFTER, places: [], givenOut: [], changed: [] },
   }

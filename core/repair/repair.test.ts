@@ -9,6 +9,7 @@ import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
 import { aimOf } from './aimOf'
 import { contentsG, contentsNow, contentsToCome, dryG } from './contentsNow'
+import { faultsOf } from './faultsOf'
 import { FAULTS, type Fault, type Repair } from './repair'
 import { repairOf } from './repairOf'
 
@@ -129,6 +130,31 @@ describe('amounts', () => {
     const repair = at('greasy', down, 960)
     expect(repair.remedies[0]!.liftsFatG).toBeGreaterThan(2)
     expect(repair.remedies[0]!.after.fat).toBeLessThan(repair.remedies[0]!.before.fat)
+  })
+})
+
+describe('the faults that are offered', () => {
+  const of = (id: string) => faultsOf(starterPlan(id).dish)
+
+  it('are those of the form, the sugar and the base', () => {
+    expect(of('winter-market-carrot')).toEqual(expect.arrayContaining(['pasty', 'milk-split']))
+    expect(of('winter-market-carrot')).not.toContain('hard-grain')
+    expect(of('sweet-water-semolina')).toContain('hard-grain')
+    expect(of('sweet-water-semolina').some(one => one.startsWith('slab') || one.startsWith('balls') || one === 'pasty')).toBe(false)
+    expect(of('diamond-cashew')).toEqual(expect.arrayContaining(['syrup-weak', 'slab-hard']))
+    expect(of('marble-gram-balls')).toContain('balls-crumble')
+  })
+
+  it('brown pasty shreds in their fat until the scale says they are dry, and say that they stay so', () => {
+    const carrot = withForecast(starterPlan('winter-market-carrot'))
+    const milk = mainLine(carrot.dish).findIndex(stage => stage.id === 'milk')
+    const repair = at('pasty', begun(carrot, milk), 300 * milk + 60, carrot)
+    const brown = water(repair, 'brown-in-fat')
+    expect(brown.drivesOffG).toBeGreaterThan(20)
+    expect(brown.adds[0]!.composition.fat).toBeGreaterThan(0.8)
+    expect(brown.after.water).toBeLessThan(brown.before.water)
+    expect(brown.grossG).toBeGreaterThan(carrot.vessels.pan!.vessel.massG)
+    expect(repair.lost).toBe('pasty-stays')
   })
 })
 

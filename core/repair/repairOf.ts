@@ -13,13 +13,13 @@ import { ballsCrumble, ballsFlatten, greasy, sticking } from './remedies/fat'
 import { lumpy, milkSplit, rawTaste, scorched, beforeTurn } from './remedies/roast'
 import { slabHard, slabSoft, syrupFar, syrupWeak } from './remedies/strength'
 import { notSweet, tooSweet } from './remedies/sweetness'
-import { dry, gluey, hardGrain, runny } from './remedies/wetness'
+import { dry, gluey, hardGrain, pasty, runny } from './remedies/wetness'
 import type { Fault, Remedy, Repair } from './repair'
 
 const REMEDIES: Readonly<Record<Fault, (bench: Bench, forecast: Forecast | null) => Remedy[]>> = {
   'runny': runny, 'dry': dry, 'lumpy': lumpy, 'gluey': gluey, 'hard-grain': hardGrain, 'raw-taste': rawTaste, 'too-sweet': tooSweet, 'not-sweet': notSweet, 'greasy': greasy,
   'sticking': sticking, 'syrup-weak': syrupWeak, 'syrup-far': syrupFar, 'slab-soft': slabSoft, 'slab-hard': slabHard, 'balls-crumble': ballsCrumble,
-  'balls-flatten': ballsFlatten, 'milk-split': milkSplit, 'scorched': scorched,
+  'balls-flatten': ballsFlatten, 'milk-split': milkSplit, 'pasty': pasty, 'scorched': scorched,
 }
 
 /** What a stage says will look wrong and is not, by the fault it would be taken for. */
@@ -32,6 +32,7 @@ const EXPECTED: Readonly<Partial<Record<Fault, readonly string[]>>> = {
 function lostOf(bench: Bench, fault: Fault): string | null {
   if (fault === 'scorched') return 'burnt-stays'
   if (fault === 'milk-split') return 'split-stays'
+  if (fault === 'pasty') return 'pasty-stays'
   if (fault === 'raw-taste' || fault === 'gluey') return beforeTurn(bench) ? null : 'raw-stays'
   return null
 }

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { CookPlan } from '../../../core/live/plan'
 import type { LiveCook } from '../../../core/live/liveCook'
+import type { Fault } from '../../../core/repair/repair'
+import AddedSection from './drawer/AddedSection.vue'
 import FlameSection from './drawer/FlameSection.vue'
 import MarkedList from './drawer/MarkedList.vue'
 import ReadingSection from './drawer/ReadingSection.vue'
@@ -23,6 +25,8 @@ const props = defineProps<{
 const emit = defineEmits<{
   /** Something was marked. */
   mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  /** What was perceived may be a fault: it is to be looked into. */
+  wrong: [fault: Fault]
   /** The drawer is to close. */
   close: []
 }>()
@@ -54,6 +58,12 @@ const send = (kind: string, payload: Readonly<Record<string, unknown>>): void =>
     <SeenSection
       :plan="plan"
       :cook="cook"
+      @mark="send"
+      @wrong="fault => emit('wrong', fault)"
+    />
+    <AddedSection
+      v-if="cook.stage >= 0"
+      :plan="plan"
       @mark="send"
     />
     <ReadingSection

@@ -2,12 +2,16 @@
 import { computed, toRef } from 'vue'
 import { clockText, degreesText, gramsText } from '../../composables/format'
 import { useRepairing } from '../../composables/repairing'
-import { FAULTS, type Remedy } from '../../../core/repair/repair'
+import { faultsOf } from '../../../core/repair/faultsOf'
+import type { Fault, Remedy } from '../../../core/repair/repair'
 import { CAUSE_WORDS, LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, REPAIR_WORDS, WAY_WORDS } from '../../../words/repairs'
 import { EXPECT_WORDS } from '../../../words/stages'
 import type { FirePanel } from './panel'
 
-const props = defineProps<FirePanel>()
+const props = defineProps<FirePanel & {
+  /** The fault it opens with, where one was named. */
+  first?: Fault | null
+}>()
 
 const emit = defineEmits<{
   /** Something was marked. */
@@ -16,14 +20,9 @@ const emit = defineEmits<{
   close: []
 }>()
 
-const { fault, repair, applied } = useRepairing(props.fire, toRef(props, 'plan'))
+const { fault, repair, applied } = useRepairing(props.fire, toRef(props, 'plan'), props.first ?? null)
 /** Faults that can be met in what is made here. */
-const offered = computed(() => {
-  const form = props.plan.dish.choices?.form ?? 'soft'
-  const syrup = props.plan.dish.choices?.sugar === 'syrup'
-  const milk = props.plan.dish.ingredients.some(one => one.part === 'milk' || one.part === 'milk-solids')
-  return FAULTS.filter(one => (one.startsWith('slab') ? form === 'slab' : one.startsWith('balls') ? form === 'balls' : one.startsWith('syrup') ? syrup : one !== 'milk-split' || milk))
-})
+const offered = computed(() => faultsOf(props.plan.dish))
 /** The cause that this cook's own record speaks for comes first. */
 const likely = computed(() => repair.value?.causes.find(one => one.record === 'for') ?? null)
 const percent = (share: number): string => `${Math.round(100 * share)} %`

@@ -1,5 +1,5 @@
 import { mount, RouterLinkStub } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { replay } from '../../../core/live/replay'
 import { examplePlan, marked } from '../../../test/support/plans'
 import FireDrawer from './FireDrawer.vue'
@@ -41,8 +41,49 @@ describe('the drawer for everything else', () => {
     await press(drawn, 'Forgot the ghee')
     await press(drawn, '1 min')
     expect(drawn.emitted('mark')).toEqual([
-      ['sign.seen', { sign: 'flecks' }], ['slip', { what: 'poured-early' }], ['forgotten', { ingredient: 'ghee' }], ['unstirred', { seconds: 60 }],
+      ['sign.seen', { sign: 'flecks', as: 'dark-flecks' }], ['slip', { what: 'poured-early' }], ['forgotten', { ingredient: 'ghee' }], ['unstirred', { seconds: 60 }],
     ])
+  })
+
+  it('offers what can be smelled, seen and felt in the terms of the base, and says what it means', async () => {
+    const drawn = drawer()
+    expect(drawn.findAll('legend').map(one => one.text())).toEqual(expect.arrayContaining(['Smelled', 'Seen']))
+    await press(drawn, 'Still smells raw')
+    expect(drawn.get('[role="status"]').text()).toBe('Still smells raw. Marked.')
+    await press(drawn, 'Like wet sand')
+    expect(drawn.get('[role="status"]').text()).toContain('As it should be')
+    expect(drawn.emitted('mark')).toEqual([['not.yet', { sign: 'aroma', as: 'raw-smell' }], ['perceived', { as: 'wet-sand' }]])
+  })
+
+  it('leads from what may be a fault to putting it right', async () => {
+    const drawn = mount(FireDrawer, {
+      props: { plan, cook: replay(plan, [...story, marked(6, 640, 'stage.began', { stage: 'pour' }), marked(7, 700, 'stage.began', { stage: 'take-up' })]), main: 'pan', sides: ['pot'], flames: {} },
+      global: { stubs: { NuxtLink: RouterLinkStub } },
+    })
+    await press(drawn, 'Hard centre')
+    expect(drawn.get('[role="status"]').text()).toContain('No sugar yet')
+    await press(drawn, 'Put it right')
+    expect(drawn.emitted('wrong')).toEqual([['hard-grain']])
+  })
+
+  it('marks what went in beside the plan with its composition, and fat that was taken off', async () => {
+    const drawn = drawer()
+    await vi.waitFor(() => expect(drawn.findAll('button').some(one => one.text() === 'milk powder')).toBe(true))
+    const field = () => drawn.findAll('form').find(one => one.text().includes('How much'))!
+    await press(drawn, 'water')
+    await field().get('#added').setValue('a cup')
+    await field().trigger('submit')
+    expect(drawn.get('[role="alert"]').text()).toContain('Nothing was marked')
+    await field().get('#added').setValue('40')
+    await field().trigger('submit')
+    await press(drawn, 'fat off')
+    await field().get('#added').setValue('25')
+    await field().trigger('submit')
+    const [water, fat] = drawn.emitted('mark')!
+    expect(water).toEqual(['added', { adds: [{ ingredient: 'water', massG: 40, composition: expect.objectContaining({ water: 1 }) as object }] }])
+    expect(fat).toEqual(['added', { liftsFatG: 25 }])
+    const changed = replay(plan, [...story, marked(8, 500, ...(water as [string, Record<string, unknown>])), marked(9, 510, ...(fat as [string, Record<string, unknown>]))]).changes
+    expect(changed.map(one => [one.what.adds.length, one.what.liftsFatG])).toEqual([[1, 0], [0, 25]])
   })
 
   it('reads scale, thermometer and ruler in the vessel that was chosen', async () => {

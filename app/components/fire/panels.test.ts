@@ -165,6 +165,14 @@ describe('something is wrong', () => {
     expect(burnt.find('[data-way="start-again"]').exists()).toBe(false)
   })
 
+  it('opens with the fault that was named by what was perceived', async () => {
+    const drawn = show(RepairPanel, fireOf(plan, down, 760), plan, { first: 'hard-grain' })
+    await vi.dynamicImportSettled()
+    await flushPromises()
+    expect(drawn.get('h2').text()).toBe('hard grain')
+    expect(drawn.find('[data-way="swell-on"]').exists()).toBe(true)
+  })
+
   it('has nothing to say before the fire is lit', async () => {
     const drawn = show(RepairPanel, fireOf(plan, [], 0))
     await press(drawn, 'lumpy')

@@ -30,6 +30,7 @@ import { usePantry } from '../../composables/pantry'
 import { roastColours, stepAt } from '../../composables/roastColours'
 import { useCooks } from '../../stores/cooks'
 import { endFaultsOf } from '../../../core/faults/endFaults'
+import type { Fault } from '../../../core/repair/repair'
 import { cueText } from '../../../words/cook'
 import { momentText } from '../../../words/moment'
 
@@ -81,7 +82,9 @@ function earlier(): void {
 
 /** What stands beside the arch: the moment, everything else, or what is wrong. */
 const beside = ref<'moment' | 'drawer' | 'repair'>('moment')
-function toggle(what: 'drawer' | 'repair'): void {
+const wrong = ref<Fault | null>(null)
+function toggle(what: 'drawer' | 'repair', fault: Fault | null = null): void {
+  wrong.value = fault
   beside.value = beside.value === what ? 'moment' : what
 }
 const far = ref(false)
@@ -176,6 +179,7 @@ const kept = computed(() => {
           :sides="sides"
           :flames="flames"
           @mark="mark"
+          @wrong="fault => toggle('repair', fault)"
           @close="beside = 'moment'"
         >
           <HeardDevices
@@ -198,6 +202,7 @@ const kept = computed(() => {
           v-else-if="beside === 'repair'"
           :fire="fire"
           :plan="plan"
+          :first="wrong"
           @mark="mark"
           @close="beside = 'moment'"
         />

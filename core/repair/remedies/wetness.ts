@@ -74,6 +74,15 @@ export function gluey(bench: Bench): Remedy[] {
   ]
 }
 
+/** Pasty produce: browned in a little more fat until it is dry. */
+export function pasty(bench: Bench): Remedy[] {
+  const excess = Math.max(STEP * contentsG(bench.now), bench.now.waterG - wantedWaterG(bench))
+  const fat = fatSpoon(bench, 0.03)[0]
+  return [remedy(bench, 'brown-in-fat', {
+    adds: fat?.adds ?? [], drivesOffG: Math.min(excess, 0.8 * bench.now.waterG), weighs: true, notes: ['uncovered-higher', 'lift-not-mash'],
+  })]
+}
+
 /** A spoon of the dish's own fat. */
 export function fatSpoon(bench: Bench, share: number): Remedy[] {
   const fat = fatOf(bench)

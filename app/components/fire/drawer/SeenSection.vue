@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { mainLine } from '../../../../core/dish/mainLine'
-import { COLOUR_STEPS, SIGN_IDS, type SignId } from '../../../../core/dish/signIds'
 import { SLIPS, UPTAKE_PACES, type LiveCook } from '../../../../core/live/liveCook'
 import type { CookPlan } from '../../../../core/live/plan'
-import { SIGN_WORDS } from '../../../../words/cook'
+import type { Fault } from '../../../../core/repair/repair'
+import { SENSES, TERMS } from '../../../../core/senses/terms'
+import { termsOf, type Offered } from '../../../../core/senses/termsOf'
 import { SLIP_WORDS, UPTAKE_WORDS } from '../../../../words/repairs'
+import { SENSE_WORDS, TERM_WORDS } from '../../../../words/senses'
 import type { Marks } from '../panel'
 import ChoiceRow from './ChoiceRow.vue'
 
@@ -16,33 +18,57 @@ const props = defineProps<{
   cook: LiveCook
 }>()
 
-const emit = defineEmits<Marks>()
+const emit = defineEmits<Marks & {
+  /** What was perceived may be a fault: it is to be looked into. */
+  wrong: [fault: Fault]
+}>()
 
-/** Signs of a mass that can be seen, smelled or felt wherever something wet is cooked down. */
-const WET: readonly SignId[] = ['taken-up', 'leaves-sides', 'one-mass', 'fat-shows', 'tightened', 'dry']
-const ROAST: readonly SignId[] = ['aroma', 'loosened', 'flecks']
 const LEFT = [30, 60, 120] as const
 const stage = computed(() => mainLine(props.plan.dish)[props.cook.stage] ?? null)
-const signs = computed(() => {
-  const here = stage.value
-  if (!here) return []
-  const own = 'sign' in here.until ? [here.until.sign as SignId] : []
-  const more = here.does === 'roast' ? ROAST.filter(one => one !== 'loosened' || props.plan.dish.family === 'gram-flour') : here.does === 'cook-down' || here.does === 'enrich' || here.does === 'sweeten' || here.does === 'pour' ? WET : []
-  return [...new Set([...own, ...more])].filter(one => SIGN_IDS.includes(one) && !(COLOUR_STEPS as readonly string[]).includes(one))
+/** What can be perceived here, sense by sense, in the terms of this base. */
+const senses = computed(() => {
+  const terms = stage.value ? termsOf(props.plan.dish, stage.value) : []
+  return SENSES.map(sense => ({ sense, terms: terms.filter(one => one.sense === sense) })).filter(one => one.terms.length > 0)
 })
 const wet = computed(() => ['pour', 'cook-down', 'sweeten', 'enrich'].includes(stage.value?.does ?? ''))
+/** What was perceived last, and what it means, until the next stage. */
+const last = ref<{ readonly of: Offered, readonly stage: string } | null>(null)
+const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], fault: TERMS[last.value.of.code].fault } : null))
 /** What should have gone in by now. */
 const wentIn = computed(() => mainLine(props.plan.dish).slice(0, props.cook.stage + 1).flatMap(one => one.adds.map(add => add.ingredient))
   .filter((id, i, all) => all.indexOf(id) === i && id !== props.plan.dish.base && !props.cook.forgotten.some(one => one.what === id)))
+
+function perceive(code: string): void {
+  const of = senses.value.flatMap(one => one.terms).find(one => one.code === code)
+  if (!of || !stage.value) return
+  last.value = { of, stage: stage.value.id }
+  emit('mark', of.kind, of.payload)
+}
 </script>
 
 <template>
   <ChoiceRow
-    v-if="signs.length > 0"
-    legend="Seen, smelled, felt"
-    :choices="signs.map(key => ({ key, text: SIGN_WORDS[key]?.marked ?? key }))"
-    @choose="sign => emit('mark', 'sign.seen', { sign })"
+    v-for="one in senses"
+    :key="one.sense"
+    :legend="SENSE_WORDS[one.sense]"
+    :choices="one.terms.map(term => ({ key: term.code, text: TERM_WORDS[term.code].text }))"
+    @choose="perceive"
   />
+  <div
+    class="reply"
+    role="status"
+  >
+    <p v-if="reply">
+      <strong>{{ reply.text }}.</strong> {{ reply.means ?? 'Marked.' }}
+      <button
+        v-if="reply.fault"
+        class="stone-button"
+        @click="emit('wrong', reply.fault)"
+      >
+        Put it right
+      </button>
+    </p>
+  </div>
   <ChoiceRow
     v-if="wet"
     legend="Liquid is taken up"
@@ -68,3 +94,9 @@ const wentIn = computed(() => mainLine(props.plan.dish).slice(0, props.cook.stag
     @choose="ingredient => emit('mark', 'forgotten', { ingredient })"
   />
 </template>
+
+<style scoped>
+.reply:empty { display: none; }
+.reply p { border-left: 5px solid var(--ink); padding: 4px 0 4px 10px; font-size: 1.2rem; line-height: 1.3; }
+.reply .stone-button { min-height: 56px; margin-left: 8px; }
+</style>
