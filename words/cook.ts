@@ -149,7 +149,7 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
     const asked = plan.dish.stages.find(one => one.id === cue.asks?.stage)
     return `${asked ? stageBegunText(asked) : 'Finished'} at about ${clockText(cue.asks.atS)}?`
   }
-  if (cue.code === 'work' && stage) return stageCueText(stage)
+  if ((cue.code === 'work' || (cue.code === 'roast' && stage?.id !== 'roast')) && stage) return stageCueText(stage)
   if (cue.code === 'turn-down' && cue.mark) return `Turn the flame down to ${planMarkText(plan, cue.mark)}`
   if (cue.code === 'light-other') {
     const beside = plan.dish.stages.find(one => one.meets && one.vessel === cue.vessel)

@@ -4,7 +4,7 @@ import type { Fault } from '../core/repair/repair'
 export const REPAIR_WORDS: Readonly<Record<Fault, string>> = {
   'runny': 'runny, will not tighten', 'dry': 'dry, crumbly', 'lumpy': 'lumpy', 'gluey': 'gluey', 'hard-grain': 'hard grain', 'raw-taste': 'tastes raw', 'too-sweet': 'too sweet',
   'not-sweet': 'not sweet enough', 'greasy': 'greasy pool', 'sticking': 'sticks to the pan', 'syrup-weak': 'syrup too weak', 'syrup-far': 'syrup gone too far',
-  'slab-soft': 'slab will not set', 'slab-hard': 'slab too hard', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk splits or catches', 'pasty': 'pasty, not in shreds',
+  'slab-soft': 'slab will not set', 'slab-hard': 'slab too hard', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk splits', 'milk-catches': 'milk catches', 'pasty': 'pasty, not in shreds',
   'scorched': 'burnt note, flecks',
 }
 
@@ -33,7 +33,7 @@ export const WAY_WORDS: Readonly<Record<string, { readonly title: string, readon
   'thin-syrup': { title: 'Hot water into the syrup', text: 'A spoon at a time, face back; let it come together again.' },
   'reheat-drive-off': { title: 'Warm it, drive it off', text: 'Back into the pan, low flame, stirring, then into the tray again.' },
   'work-in-water': { title: 'Hot water, worked in', text: 'Low flame, a spoon at a time, until it gives.' },
-  'lower-stir': { title: 'Lower, stir on', text: 'Flame down, scrape as you stir, nothing sour in.' },
+  'lower-stir': { title: 'Lower, stir on', text: 'Flame down a mark; scrape the base as you stir.' },
   'cook-through': { title: 'Cook it through', text: 'The grains stay and turn soft as it thickens.' },
   'brown-in-fat': { title: 'Brown it in fat to dry', text: 'Spread it over the pan, turn it when its underside browns.' },
   'lift-out-clean': { title: 'Lift out what is clean', text: 'Off the fire. Tip the top into a clean pan; leave the base unscraped. Taste before you go on.' },
@@ -49,7 +49,7 @@ export const REPAIR_NOTES: Readonly<Record<string, string>> = {
   'tip-and-spoon': 'Hot fat: away from the flame.', 'lower-scrape': 'A mark lower; scrape.', 'palms-greased': 'Palms greased.', 'keep-covered': 'Covered, or it dries.',
   'no-stirring': 'Do not stir a boiling syrup.', 'spits-steam': 'It spits and steams: face back.', 'low-stir-always': 'Low flame, stir without a break.', 'scrape-back': 'Grease the tray again.',
   'hot-sieve': 'Hot sweet clings: mind the hands.', 'do-not-scrape': 'Do not scrape.', 'taste-after': 'If it tastes burnt, start again.', 'no-liquid': 'No liquid into a burnt roast.',
-  'lift-not-mash': 'Lift and turn, do not mash.', 'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
+  'nothing-sour': 'Nothing sour in; fruit goes in dry.', 'lift-not-mash': 'Lift and turn, do not mash.', 'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
 }
 
 /** Causes, by code. */

@@ -90,7 +90,7 @@ export function dueSide(plan: CookPlan, cook: LiveCook, forecast: Forecast | nul
 function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cue['next'] {
   const stage = mainLine(plan.dish)[cook.stage]
   if (!forecast || !stage || !('sign' in stage.until)) return null
-  const aroma: SignId[] = stage.does === 'roast' && !hasShown(cook, 'aroma') ? ['aroma'] : []
+  const aroma: SignId[] = stage.does === 'roast' && stage.id !== 'paste' && !hasShown(cook, 'aroma') ? ['aroma'] : []
   for (const sign of [...aroma, stage.until.sign as SignId]) {
     const window = forecast.signs[sign]
     if (window && !hasShown(cook, sign)) return { sign, window }

@@ -76,6 +76,7 @@ const CAUSES: Readonly<Record<Fault, readonly (readonly [string, Test])[]>> = {
   'balls-crumble': [['less-fat', off('fatG', false)], ['too-cool', open]],
   'balls-flatten': [['more-fat', off('fatG', true)], ['too-warm', open]],
   'milk-split': [['sour', sour], ['flame-high', highFlame]],
+  'milk-catches': [['flame-high', highFlame], ['left-alone', unstirred], ['thin-pan', thinPan]],
   'pasty': [['grated-fine', open], ['mashed', open], ['too-wet', off('waterG', true)]],
   'scorched': [['flame-high', highFlame], ['left-alone', unstirred], ['thin-pan', thinPan]],
 }

@@ -13,7 +13,7 @@ export function faultsOf(dish: Pick<Dish, 'family' | 'choices' | 'ingredients'>)
   const grated = dish.family === 'vegetable' || dish.family === 'fruit'
   const cannot: Partial<Record<Fault, boolean>> = {
     'slab-soft': form !== 'slab', 'slab-hard': form !== 'slab', 'balls-crumble': form !== 'balls', 'balls-flatten': form !== 'balls',
-    'syrup-weak': sugar !== 'syrup', 'syrup-far': sugar !== 'syrup', 'milk-split': !milk, 'pasty': !grated, 'hard-grain': grated,
+    'syrup-weak': sugar !== 'syrup', 'syrup-far': sugar !== 'syrup', 'milk-split': !milk, 'milk-catches': !milk, 'pasty': !grated, 'hard-grain': grated,
   }
   return FAULTS.filter(fault => !cannot[fault])
 }

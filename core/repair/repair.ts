@@ -3,7 +3,7 @@ import type { Added } from '../live/liveCook'
 /** What can go wrong at the fire and after it, as a cook would name it. */
 export const FAULTS = [
   'runny', 'dry', 'lumpy', 'gluey', 'hard-grain', 'raw-taste', 'too-sweet', 'not-sweet', 'greasy', 'sticking', 'syrup-weak', 'syrup-far', 'slab-soft', 'slab-hard',
-  'balls-crumble', 'balls-flatten', 'milk-split', 'pasty', 'scorched',
+  'balls-crumble', 'balls-flatten', 'milk-split', 'milk-catches', 'pasty', 'scorched',
 ] as const
 export type Fault = (typeof FAULTS)[number]
 

@@ -10,7 +10,7 @@ import type { Bench } from './bench'
 import { causesOf } from './causesOf'
 import { contentsNow, contentsToCome, contentsG } from './contentsNow'
 import { ballsCrumble, ballsFlatten, greasy, sticking } from './remedies/fat'
-import { lumpy, milkSplit, rawTaste, scorched, beforeTurn } from './remedies/roast'
+import { lumpy, milkCatches, milkSplit, rawTaste, scorched, beforeTurn } from './remedies/roast'
 import { slabHard, slabSoft, syrupFar, syrupWeak } from './remedies/strength'
 import { notSweet, tooSweet } from './remedies/sweetness'
 import { dry, gluey, hardGrain, pasty, runny } from './remedies/wetness'
@@ -19,7 +19,7 @@ import type { Fault, Remedy, Repair } from './repair'
 const REMEDIES: Readonly<Record<Fault, (bench: Bench, forecast: Forecast | null) => Remedy[]>> = {
   'runny': runny, 'dry': dry, 'lumpy': lumpy, 'gluey': gluey, 'hard-grain': hardGrain, 'raw-taste': rawTaste, 'too-sweet': tooSweet, 'not-sweet': notSweet, 'greasy': greasy,
   'sticking': sticking, 'syrup-weak': syrupWeak, 'syrup-far': syrupFar, 'slab-soft': slabSoft, 'slab-hard': slabHard, 'balls-crumble': ballsCrumble,
-  'balls-flatten': ballsFlatten, 'milk-split': milkSplit, 'pasty': pasty, 'scorched': scorched,
+  'balls-flatten': ballsFlatten, 'milk-split': milkSplit, 'milk-catches': milkCatches, 'pasty': pasty, 'scorched': scorched,
 }
 
 /** What a stage says will look wrong and is not, by the fault it would be taken for. */

@@ -38,7 +38,7 @@ const ALL = {
   'still-heaped': notYet('seen', 'halved'), 'half-the-volume': come('seen', 'halved'), 'raw-smell-gone': kept('smelled'), 'tender': kept('felt'), 'pasty': kept('seen', 'pasty'),
   'juice-stands': notYet('seen', 'dry'), 'no-juice': come('seen', 'dry'), 'bubbles-still': notYet('heard', 'dry'), 'fries': come('heard', 'dry'),
   'milk-runs': notYet('seen', 'milk-taken-up'), 'milk-gone': come('seen', 'milk-taken-up'), 'milk-grainy': kept('seen'), 'milk-splits': kept('seen', 'milk-split'),
-  'catches': kept('smelled', 'milk-split'),
+  'catches': kept('smelled', 'milk-catches'),
   // Sugar and syrup.
   'runs-again': notYet('seen', 'tightened'), 'tight-again': come('felt', 'tightened'), 'glossy': kept('seen'),
   'syrup-thin': notYet('seen', 'strength'), 'syrup-right': come('seen', 'strength'), 'grains-on-wall': kept('seen'),

@@ -51,8 +51,9 @@ const send = (kind: string, payload: Readonly<Record<string, unknown>>): void =>
     </header>
     <FlameSection
       :plan="plan"
-      :vessels="vessels"
+      :vessels="[main]"
       :flames="flames"
+      :main="main"
       @mark="send"
     />
     <SeenSection
@@ -60,6 +61,14 @@ const send = (kind: string, payload: Readonly<Record<string, unknown>>): void =>
       :cook="cook"
       @mark="send"
       @wrong="fault => emit('wrong', fault)"
+    />
+    <FlameSection
+      v-if="sides.length > 0"
+      :plan="plan"
+      :vessels="sides"
+      :flames="flames"
+      :main="main"
+      @mark="send"
     />
     <AddedSection
       v-if="cook.stage >= 0"

@@ -25,13 +25,16 @@ defineProps<{
 .fire :deep(.kept) { margin-left: auto; }
 .fire :deep(.side) { grid-row: 2 / 4; grid-column: 2; overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
 .fire :deep(.hands) { grid-column: 1; display: grid; gap: 4px; }
-.fire :deep(.minor) { display: flex; gap: 4px; flex-wrap: wrap; }
-.fire :deep(.minor .stone-button) { min-height: 56px; }
+.fire :deep(.minor) { display: flex; gap: 4px; }
+.fire :deep(.minor .stone-button) { min-height: 56px; line-height: 1.15; }
 .fire.far { grid-template-columns: minmax(0, 1fr); }
 .fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.detail), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
 .fire.far :deep(.opening) { inset: 0; justify-content: center; }
 .fire.far :deep(.clock) { font-size: min(34vw, 360px); }
 .fire.far :deep(.cue) { font-size: min(9vw, 104px); max-width: none; }
+@media (min-width: 701px) and (min-height: 521px) {
+  .fire :deep(.minor .stone-button:not(:first-child)) { flex: none; }
+}
 @media (max-width: 1000px) and (min-width: 701px) and (min-height: 521px) {
   .fire { grid-template: auto minmax(420px, 1fr) auto minmax(300px, auto) / minmax(0, 1fr); height: auto; min-height: 100dvh; }
   .fire :deep(.hands) { grid-row: 3; }
@@ -48,8 +51,8 @@ defineProps<{
   .fire :deep(.top .stone-button) { min-height: 40px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
   .fire :deep(.kept) { font-size: 0.8125rem; white-space: nowrap; }
   .fire :deep(.hands) { grid-row: 3; position: sticky; bottom: 0; background: var(--wall); padding-bottom: 6px; z-index: 1; }
-  .fire :deep(.minor) { flex-wrap: nowrap; font-size: 0.9375rem; justify-content: space-between; }
-  .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; line-height: 1.15; }
+  .fire :deep(.minor) { font-size: 0.9375rem; justify-content: space-between; }
+  .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; }
   .fire :deep(.side) { grid-row: 4; grid-column: 1; overflow: visible; }
   /* What is opened stands between the cue and the hands: the arch gives way, clock and cue do not. */
   .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr) auto; }
@@ -69,7 +72,7 @@ defineProps<{
   .fire :deep(.kept) { white-space: nowrap; }
   .fire :deep(.arch) { grid-column: 1; }
   .fire :deep(.hands) { grid-column: 2; grid-row: 2; align-content: center; }
-  .fire :deep(.minor) { order: 2; flex-wrap: nowrap; font-size: 0.875rem; }
+  .fire :deep(.minor) { order: 2; font-size: 0.875rem; }
   .fire :deep(.minor .stone-button) { padding-inline: 0.2rem; line-height: 1.1; }
   .fire :deep(.earlier) { display: none; }
   .fire :deep(.side) { grid-column: 1 / -1; grid-row: 3; overflow: visible; }

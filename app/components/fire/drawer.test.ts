@@ -15,11 +15,14 @@ const drawer = (count = story.length) => mount(FireDrawer, {
 })
 const press = (drawn: ReturnType<typeof drawer>, text: string) => drawn.findAll('button').find(one => one.text() === text)!.trigger('click')
 
+const said = (drawn: ReturnType<typeof drawer>) => drawn.findAll('[role="status"]').map(one => one.text()).join('')
+
 describe('the drawer for everything else', () => {
   it('shows where each flame stands and marks a change of it', async () => {
     const drawn = drawer()
     const pressed = drawn.findAll('button').filter(one => one.attributes('aria-pressed') === 'true').map(one => one.text())
     expect(pressed).toEqual(['low-middle', 'off', 'Lid is on', 'the pan'])
+    expect(drawn.findAll('button').filter(one => one.text() === 'Taken off the fire')).toHaveLength(1)
     await press(drawn, 'middle-high')
     expect(drawn.emitted('mark')![0]).toEqual(['flame.changed', { vessel: 'pan', mark: 'm5' }])
   })
@@ -49,9 +52,9 @@ describe('the drawer for everything else', () => {
     const drawn = drawer()
     expect(drawn.findAll('legend').map(one => one.text())).toEqual(expect.arrayContaining(['Smelled', 'Seen']))
     await press(drawn, 'Still smells raw')
-    expect(drawn.get('[role="status"]').text()).toBe('Still smells raw. Marked.')
+    expect(said(drawn)).toBe('Still smells raw. Marked.')
     await press(drawn, 'Like wet sand')
-    expect(drawn.get('[role="status"]').text()).toContain('As it should be')
+    expect(said(drawn)).toContain('As it should be')
     expect(drawn.emitted('mark')).toEqual([['not.yet', { sign: 'aroma', as: 'raw-smell' }], ['perceived', { as: 'wet-sand' }]])
   })
 
@@ -61,7 +64,7 @@ describe('the drawer for everything else', () => {
       global: { stubs: { NuxtLink: RouterLinkStub } },
     })
     await press(drawn, 'Hard centre')
-    expect(drawn.get('[role="status"]').text()).toContain('No sugar yet')
+    expect(said(drawn)).toContain('No sugar yet')
     await press(drawn, 'Put it right')
     expect(drawn.emitted('wrong')).toEqual([['hard-grain']])
   })

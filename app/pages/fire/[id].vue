@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import ActionBar from '../../components/ActionBar.vue'
 import EnterHouse from '../../components/EnterHouse.vue'
 import FinishForm from '../../components/FinishForm.vue'
@@ -87,6 +87,13 @@ function toggle(what: 'drawer' | 'repair', fault: Fault | null = null): void {
   wrong.value = fault
   beside.value = beside.value === what ? 'moment' : what
 }
+const aside = ref<HTMLElement | null>(null)
+// What comes beside the arch is read from its beginning, wherever the one before it had been scrolled to.
+watch(beside, async () => {
+  await nextTick()
+  aside.value?.scrollTo(0, 0)
+  window.scrollTo(0, 0)
+})
 const far = ref(false)
 const bar = ref<InstanceType<typeof ActionBar> | null>(null)
 useFireKeys({
@@ -163,6 +170,7 @@ const kept = computed(() => {
         :narrow="narrow"
       />
       <aside
+        ref="aside"
         class="side"
         aria-label="Beside the fire"
       >

@@ -31,7 +31,12 @@ export function scorched(bench: Bench): Remedy[] {
   ]
 }
 
-/** Milk split or catching: lower, stir on. */
+/** Milk split: lower, stir on; it turns soft as it thickens. */
 export function milkSplit(bench: Bench): Remedy[] {
-  return [remedy(bench, 'lower-stir', { notes: ['scrape-not-if-brown'] }), remedy(bench, 'cook-through')]
+  return [remedy(bench, 'lower-stir', { notes: ['nothing-sour'] }), remedy(bench, 'cook-through')]
+}
+
+/** Milk catching: lower, stir above it; what is clean may be lifted out. */
+export function milkCatches(bench: Bench): Remedy[] {
+  return [remedy(bench, 'lower-stir', { notes: ['scrape-not-if-brown'] }), remedy(bench, 'lift-out-clean', { takesS: 60, notes: ['do-not-scrape', 'taste-after'] })]
 }

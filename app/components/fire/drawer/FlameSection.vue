@@ -7,8 +7,10 @@ import ChoiceRow, { type Choice } from './ChoiceRow.vue'
 const props = defineProps<{
   /** The plan of the cook. */
   plan: CookPlan
-  /** Vessels, the main line's first. */
+  /** Vessels on the fire. */
   vessels: readonly string[]
+  /** Vessel of the main line: it can be taken off the fire. */
+  main: string
   /** How flame and lid of each vessel stand now. */
   flames: Readonly<Record<string, { readonly mark: string, readonly lid: boolean }>>
 }>()
@@ -18,13 +20,13 @@ const emit = defineEmits<Marks>()
 const LID = ' lid'
 const OFF_FIRE = ' off the fire'
 /** Marks of the fire, the lid, and taking the pan off. */
-function choicesOf(vessel: string, main: boolean): Choice<string>[] {
+function choicesOf(vessel: string): Choice<string>[] {
   const now = props.flames[vessel]
   const lid = now?.lid ?? false
   return [
     ...[{ id: 'off', label: 'off' }, ...props.plan.fires[vessel]?.marks ?? []].map(({ id, label }) => ({ key: id, text: label, pressed: now?.mark === id })),
     { key: LID, text: lid ? 'Lid is on' : 'Lid is off', pressed: lid, label: `${lid ? 'Lid is on' : 'Lid is off'}, ${vesselText(props.plan, vessel)}` },
-    ...(main ? [{ key: OFF_FIRE, text: 'Taken off the fire' }] : []),
+    ...(vessel === props.main ? [{ key: OFF_FIRE, text: 'Taken off the fire' }] : []),
   ]
 }
 
@@ -37,10 +39,10 @@ function choose(vessel: string, choice: string): void {
 
 <template>
   <ChoiceRow
-    v-for="(vessel, i) in vessels"
+    v-for="vessel in vessels"
     :key="vessel"
     :legend="`${plan.fires[vessel]?.name} under ${vesselText(plan, vessel)}`"
-    :choices="choicesOf(vessel, i === 0)"
+    :choices="choicesOf(vessel)"
     @choose="choice => choose(vessel, choice)"
   />
 </template>

@@ -33,7 +33,7 @@ const senses = computed(() => {
 const wet = computed(() => ['pour', 'cook-down', 'sweeten', 'enrich'].includes(stage.value?.does ?? ''))
 /** What was perceived last, and what it means, until the next stage. */
 const last = ref<{ readonly of: Offered, readonly stage: string } | null>(null)
-const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], fault: TERMS[last.value.of.code].fault } : null))
+const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], ...TERMS[last.value.of.code] } : null))
 /** What should have gone in by now. */
 const wentIn = computed(() => mainLine(props.plan.dish).slice(0, props.cook.stage + 1).flatMap(one => one.adds.map(add => add.ingredient))
   .filter((id, i, all) => all.indexOf(id) === i && id !== props.plan.dish.base && !props.cook.forgotten.some(one => one.what === id)))
@@ -47,28 +47,31 @@ function perceive(code: string): void {
 </script>
 
 <template>
-  <ChoiceRow
+  <template
     v-for="one in senses"
     :key="one.sense"
-    :legend="SENSE_WORDS[one.sense]"
-    :choices="one.terms.map(term => ({ key: term.code, text: TERM_WORDS[term.code].text }))"
-    @choose="perceive"
-  />
-  <div
-    class="reply"
-    role="status"
   >
-    <p v-if="reply">
-      <strong>{{ reply.text }}.</strong> {{ reply.means ?? 'Marked.' }}
-      <button
-        v-if="reply.fault"
-        class="stone-button"
-        @click="emit('wrong', reply.fault)"
-      >
-        Put it right
-      </button>
-    </p>
-  </div>
+    <ChoiceRow
+      :legend="SENSE_WORDS[one.sense]"
+      :choices="one.terms.map(term => ({ key: term.code, text: TERM_WORDS[term.code].text }))"
+      @choose="perceive"
+    />
+    <div
+      class="reply"
+      role="status"
+    >
+      <p v-if="reply && reply.sense === one.sense">
+        <strong>{{ reply.text }}.</strong> {{ reply.means ?? 'Marked.' }}
+        <button
+          v-if="reply.fault"
+          class="stone-button"
+          @click="emit('wrong', reply.fault)"
+        >
+          Put it right
+        </button>
+      </p>
+    </div>
+  </template>
   <ChoiceRow
     v-if="wet"
     legend="Liquid is taken up"
@@ -98,5 +101,5 @@ function perceive(code: string): void {
 <style scoped>
 .reply:empty { display: none; }
 .reply p { border-left: 5px solid var(--ink); padding: 4px 0 4px 10px; font-size: 1.2rem; line-height: 1.3; }
-.reply .stone-button { min-height: 56px; margin-left: 8px; }
+.reply .stone-button { display: block; min-height: 56px; margin-top: 6px; }
 </style>
