@@ -60,7 +60,7 @@ export const SIGN_WORDS: Readonly<Record<string, { readonly waited: string, read
   'boil': { waited: 'the boil', marked: 'It boils', short: 'boil' },
   'taken-up': { waited: 'liquid taken up', marked: 'It is taken up', short: 'taken up' },
   'leaves-sides': { waited: 'leaves the sides', marked: 'It leaves the sides', short: 'end' },
-  'crumbly': { waited: 'crumbly, no paste left', marked: 'It is crumbly', short: 'crumbs' },
+  'crumbly': { waited: 'crumbs', marked: 'It is crumbly', short: 'crumbs' },
   'loosened': { waited: 'loosens and flows', marked: 'It flows', short: 'flows' },
   'halved': { waited: 'volume halved', marked: 'It has halved', short: 'halved' },
   'dry': { waited: 'no water left', marked: 'It is dry', short: 'dry' },

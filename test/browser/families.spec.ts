@@ -3,14 +3,15 @@ import { STARTER_DISHES } from '../../book/dishes'
 import { FAMILY_IDS } from '../../core/family/family'
 import { mainLine } from '../../core/dish/mainLine'
 import { replay } from '../../core/live/replay'
-import { cookImaginary, tap, type Cooked } from './imaginaryCook'
+import { cookImaginary, LOOKS_EVERY_S, tap, type Cooked } from './imaginaryCook'
 import { expect, test } from './hearth'
 
 /** One dish of each family: the first of it in the book. Its hidden truths are drawn by its place there, whatever they are. */
 const DISHES = FAMILY_IDS.map(family => STARTER_DISHES.find(dish => dish.family === family)!)
-/** A tenth of a second of the real clock. */
-const TICK_S = 60
-const inside = (endS: number, window: readonly [number, number] | null): boolean => window !== null && endS >= window[0] - TICK_S && endS <= window[1] + TICK_S
+/** The hand may come as late as its looks are apart. */
+const inside = (endS: number, window: readonly [number, number] | null): boolean => window !== null && endS >= window[0] && endS <= window[1] + LOOKS_EVERY_S
+/** The clock is so many times faster, and waits for hand and forecast. */
+const RATE = 600
 const results: { readonly dish: string, readonly cooked: Cooked }[] = []
 
 async function atTheFire(page: Page, dish: string): Promise<void> {
@@ -20,11 +21,11 @@ async function atTheFire(page: Page, dish: string): Promise<void> {
 }
 
 test.describe('an imaginary pan at 600 times the speed, cooked by what the screen says', () => {
-  test.use({ rate: 600 })
+  test.use({ rate: RATE, held: true })
   for (const [i, dish] of DISHES.entries()) {
-    test(`${dish.family}: ${dish.id} comes to its end through every stage`, async ({ page, complaints }) => {
+    test(`${dish.family}: ${dish.id} comes to its end through every stage`, async ({ page, moveOn, complaints }) => {
       await atTheFire(page, dish.id)
-      const cooked = await cookImaginary(page, 100 + i)
+      const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 100 + i)
       results.push({ dish: dish.id, cooked })
       const cook = replay(cooked.plan, cooked.observations)
       expect(cook.stage).toBe(mainLine(cooked.plan.dish).length - 1)
@@ -34,24 +35,23 @@ test.describe('an imaginary pan at 600 times the speed, cooked by what the scree
     })
   }
 
-  test('most of them end inside the window that was shown at their turning point', () => {
+  test('they end inside the end windows that stood on the screen, as often as windows promise', () => {
     test.skip(results.length < DISHES.length, 'the cooks ran elsewhere')
-    // Where the first forecast after the turn came only when the end had come, at this speed, there is no window to hold it against.
-    const shown = results.filter(one => one.cooked.atTurn !== null && one.cooked.askedS < one.cooked.endS)
-    const held = shown.filter(one => inside(one.cooked.endS, one.cooked.atTurn))
-    console.log(results.map(({ dish, cooked }) => `${dish}: end ${Math.round(cooked.endS)} s, window at the turn ${String(cooked.atTurn)}`).join('\n'))
-    expect(shown.length).toBeGreaterThanOrEqual(6)
-    expect(held.length / shown.length).toBeGreaterThanOrEqual(0.6)
+    console.log(results.map(({ dish, cooked }) => `${dish}: end ${Math.round(cooked.endS)} s, window at the turn ${String(cooked.atTurn)}, in the last stage ${String(cooked.atLast)}`).join('\n'))
+    const held = (of: 'atTurn' | 'atLast') => results.filter(one => inside(one.cooked.endS, one.cooked[of])).length
+    // A window holds eight in ten; of ten cooks of such windows six or more are inside in 97 of 100 draws.
+    expect(held('atTurn')).toBeGreaterThanOrEqual(6)
+    expect(held('atLast')).toBeGreaterThanOrEqual(6)
   })
 })
 
 test.describe('mistakes made and put right, at 600 times the speed', () => {
-  test.use({ rate: 600 })
+  test.use({ rate: RATE, held: true })
   const marks = (cooked: Cooked, kind: string) => cooked.observations.filter(one => one.kind === kind)
 
-  test('sugar that was forgotten goes in, exactly as much as it was, and the dish is finished', async ({ page, complaints }) => {
+  test('sugar that was forgotten goes in, exactly as much as it was, and the dish is finished', async ({ page, moveOn, complaints }) => {
     await atTheFire(page, 'winter-market-carrot')
-    const cooked = await cookImaginary(page, 31, [{
+    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 31, [{
       stage: 'sweeten',
       async act(at) {
         await at.keyboard.press('m')
@@ -69,9 +69,9 @@ test.describe('mistakes made and put right, at 600 times the speed', () => {
     expect(complaints.list).toEqual([])
   })
 
-  test('a flame left low after the pour is owned up to by the cook\'s own record, and raised', async ({ page, complaints }) => {
+  test('a flame left low after the pour is owned up to by the cook\'s own record, and raised', async ({ page, moveOn, complaints }) => {
     await atTheFire(page, 'sweet-water-semolina')
-    const cooked = await cookImaginary(page, 32, [{
+    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 32, [{
       stage: 'take-up',
       async act(at) {
         await at.keyboard.press('m')
@@ -91,9 +91,9 @@ test.describe('mistakes made and put right, at 600 times the speed', () => {
     expect(complaints.list).toEqual([])
   })
 
-  test('a stray tap is taken back, and a pour that came too early is owned up to', async ({ page, complaints }) => {
+  test('a stray tap is taken back, and a pour that came too early is owned up to', async ({ page, moveOn, complaints }) => {
     await atTheFire(page, 'sweet-water-semolina')
-    const cooked = await cookImaginary(page, 33, [
+    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 33, [
       {
         stage: 'nuts',
         offered: 'sign.nuts-golden',

@@ -2,11 +2,17 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { join, resolve } from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { test as base, expect, type Page } from '@playwright/test'
 
 /** Where the demo house is made once for a run. */
 export const DEMO_FOLDER = join(tmpdir(), 'yon-hearth-demo-of-tests')
+
+const HELD_CLOCK = pathToFileURL(resolve('test/support/heldClock.mjs')).href
+interface HeldWindow { moveOn(ms: number): void }
+/** The steady clock of a page stands until it is moved on. */
+const HELD_PAGE = 'let now = performance.now(); performance.now = () => now; window.moveOn = (ms) => { now += ms }'
 
 /** A running server of its own, which can be killed and started again over the same data. */
 export interface RunningHearth {
@@ -15,6 +21,8 @@ export interface RunningHearth {
   readonly folder: string
   kill(): Promise<void>
   start(): Promise<void>
+  /** Moves a held clock on, real ms at the clock's rate; nothing where it is not held. */
+  moveOn(ms: number): Promise<void>
 }
 
 function freePort(): Promise<number> {
@@ -27,8 +35,8 @@ function freePort(): Promise<number> {
   })
 }
 
-/** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate and whatever else its environment says. */
-export async function runHearth(options: { readonly demo: boolean, readonly rate: number, readonly env?: Readonly<Record<string, string>> }): Promise<RunningHearth & { end(): Promise<void> }> {
+/** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate, held where it is to be moved by hand, and whatever else its environment says. */
+export async function runHearth(options: { readonly demo: boolean, readonly rate: number, readonly held?: boolean, readonly env?: Readonly<Record<string, string>> }): Promise<RunningHearth & { end(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-'))
   if (options.demo) cpSync(DEMO_FOLDER, folder, { recursive: true })
   const port = await freePort()
@@ -39,9 +47,10 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
     child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port),
+        ...(options.held ? { NODE_OPTIONS: `--import ${HELD_CLOCK}` } : {}),
         HEARTH_DATA: folder, HEARTH_CLOCK_RATE: String(options.rate), HEARTH_CLOCK_ANCHOR: String(anchor), ...options.env,
       },
-      stdio: ['ignore', 'ignore', 'inherit'],
+      stdio: options.held ? ['ignore', 'ignore', 'inherit', 'ipc'] : ['ignore', 'ignore', 'inherit'],
     })
     for (let i = 0; i < 100; i++) {
       const up = await fetch(`${url}/api/house`).then(answer => answer.ok, () => false)
@@ -61,6 +70,13 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
   await start()
   return {
     url, folder, start, kill,
+    async moveOn(ms) {
+      const moving = child
+      if (!options.held || !moving) return
+      const moved = new Promise(resolve => moving.once('message', resolve))
+      moving.send({ ms })
+      await moved
+    },
     async end() {
       await kill()
       rmSync(folder, { recursive: true, force: true })
@@ -75,6 +91,9 @@ interface Fixtures {
   hearth: RunningHearth
   rate: number
   demo: boolean
+  /** True where the clocks of server and page stand until `moveOn`. */
+  held: boolean
+  moveOn: (ms: number) => Promise<void>
   /** More of the server's environment. */
   env: Readonly<Record<string, string>>
   complaints: Complaints
@@ -84,14 +103,25 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
   rate: [1, { option: true }],
   demo: [true, { option: true }],
+  held: [false, { option: true }],
   env: [{}, { option: true }],
-  hearth: async ({ rate, demo, env }, use) => {
-    const running = await runHearth({ demo, rate, env })
+  hearth: async ({ rate, demo, env, held }, use) => {
+    const running = await runHearth({ demo, rate, env, held })
     await use(running)
     await running.end()
   },
   baseURL: async ({ hearth }, use) => {
     await use(hearth.url)
+  },
+  page: async ({ page, held }, use) => {
+    if (held) await page.addInitScript(HELD_PAGE)
+    await use(page)
+  },
+  moveOn: async ({ page, hearth }, use) => {
+    await use(async (ms) => {
+      await hearth.moveOn(ms)
+      await page.evaluate(by => (window as unknown as HeldWindow).moveOn(by), ms)
+    })
   },
   complaints: async ({ page, hearth }, use) => {
     const list: string[] = []

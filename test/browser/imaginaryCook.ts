@@ -14,14 +14,16 @@ import { get } from './cookAlong'
 /** What the screen shows at one look. */
 interface Look { readonly stage: string, readonly now: number, readonly forecastS: number, readonly cue: string, readonly end: string, readonly actions: readonly string[], readonly finished: boolean }
 
+/** A window of the screen, s since the start. */
+type Shown = readonly [number, number]
+
 /** How an imaginary cook went. */
 export interface Cooked {
   readonly done: readonly string[]
-  /** The end's window by the first forecast after the turning point, s. */
-  readonly atTurn: readonly [number, number] | null
-  /** When that forecast was made, s. */
-  readonly askedS: number
-  /** When the pan leaves the fire if the hand never comes late after it, s; NaN where there was none in time. */
+  /** The end's window by the first forecast after the turning point, and by the first one in the last stage before it, s. */
+  readonly atTurn: Shown | null
+  readonly atLast: Shown | null
+  /** When the pan left the fire, s. */
   readonly endS: number
   readonly observations: readonly Observation[]
   readonly plan: CookPlan
@@ -30,71 +32,78 @@ export interface Cooked {
 /** Something done once, when a stage is reached, and a certain action is offered where one is named: a mistake, a repair. */
 export interface Episode { readonly stage: string, readonly offered?: string, act(page: Page, look: Look): Promise<void> }
 
-/** A hand that comes minutes late at this speed may burn a roast; it goes on all the same, to see the cook through. */
+/** Where and how it is cooked: `moveOn` moves both clocks on, real ms at the clock's rate. */
+export interface Kitchen { readonly page: Page, readonly rate: number, moveOn(ms: number): Promise<void> }
+
+/** A hand goes on when the screen says so. */
 const GOES_ON = new Set(['burnt', 'take-out', 'pour-now', 'next', 'enrich-soon', 'off-now', 'rested', 'pour-stop'])
+/** The hand looks at the screen this often, s of the cook: nothing is marked earlier than it shows, or later than this. */
+export const LOOKS_EVERY_S = 30
 /** A cook that takes longer than this has got stuck somewhere, real ms. */
-const MOST_MS = 75_000
+const MOST_MS = 90_000
 
 /**
  * Cooks a whole dish over an imaginary pan with hidden truths: whatever is done is done because the screen offers it, and
- * a sign is marked when the pan shows it.
+ * a sign is marked when the pan shows it. The clock stands while the hand looks and the forecast is worked out: what is
+ * worked out in a second of a kitchen would come minutes late in a cook that runs hundreds of times faster.
  *
- * @param page on the fire screen, before the fire is lit
+ * @param kitchen page on the fire screen before the fire is lit, and what moves the clock
  * @param seed of the hidden truths
  * @param episodes what is done beside, each once
  * @returns how it went
  */
-export async function cookImaginary(page: Page, seed: number, episodes: readonly Episode[] = []): Promise<Cooked> {
+export async function cookImaginary({ page, rate, moveOn }: Kitchen, seed: number, episodes: readonly Episode[] = []): Promise<Cooked> {
   const id = page.url().split('/').pop()!
   await expect(page.locator('[data-action="start"]')).toBeVisible()
   await expect.poll(async () => (await get(page, `/api/cooks/${id}`)).status()).toBe(200)
   const { plan } = await (await get(page, `/api/cooks/${id}`)).json() as { plan: CookPlan }
   const truth = drawTruth(plan, seededRandom(seed))
   const line = mainLine(plan.dish)
-  const turn = boundaryIndex(plan.dish, plan.dish.keystone)
+  const [turn, end] = [boundaryIndex(plan.dish, plan.dish.keystone), doneIndex(plan.dish)]
   const done: string[] = []
   const open = [...episodes]
-  let atTurn: Cooked['atTurn'] = null
-  let askedS = 0
+  let [atTurn, atLast]: [Shown | null, Shown | null] = [null, null]
   const until = Date.now() + MOST_MS
   let look = await lookAt(page)
   for (; Date.now() < until; look = await lookAt(page)) {
     const observations = await stored(page, id)
     if (look.finished && observations.some(one => one.kind === 'cook.finished')) {
-      return { done, endS: atTurn ? endOf(plan, truth, observations, askedS) : Number.NaN, atTurn, askedS, observations, plan }
+      return { done, endS: replay(plan, observations).stageStarts[end] ?? Number.NaN, atTurn, atLast, observations, plan }
     }
-    const window = look.end ? look.end.split('-').map(Number) as [number, number] : null
     const at = line.findIndex(stage => stage.id === look.stage)
-    if (window && at >= turn && at < doneIndex(plan.dish) && look.forecastS >= turnedS(plan, observations, turn)) [atTurn, askedS] = [atTurn ?? window, askedS || look.forecastS]
+    if (look.end && at >= turn && at < end && replay(plan, observations).stage === at) {
+      const window = look.end.split('-').map(Number) as [number, number]
+      atTurn ??= window
+      if (at === end - 1) atLast ??= window
+    }
     const episode = open.findIndex(one => one.stage === look.stage && (one.offered === undefined || look.actions.includes(one.offered)))
     if (episode >= 0) {
       await open.splice(episode, 1)[0]!.act(page, look)
+      await thoughtOver(page)
       continue
     }
     const step = choose(look, plan, truth, observations)
     if (step === null) {
-      await page.waitForTimeout(40)
+      await moveOn(LOOKS_EVERY_S * 1000 / rate)
+      await expect.poll(async () => (await lookAt(page)).now, { intervals: [10] }).toBeGreaterThanOrEqual(look.now + LOOKS_EVERY_S - 1)
       continue
     }
     if (!await tap(page, look.actions[step.place] ?? '')) continue
     done.push(look.actions[step.place] ?? '')
     if (step.colour !== null) await page.keyboard.press(String(step.colour + 1))
     await waitForChange(page, look)
+    await thoughtOver(page)
   }
   throw new Error(`The cook did not end: ${done.join(', ')}; it stood at ${JSON.stringify(look)}`)
 }
 
-const turnedS = (plan: CookPlan, observations: readonly Observation[], turn: number): number => replay(plan, observations).stageStarts[turn] ?? Number.POSITIVE_INFINITY
-
-/**
- * When the pan would leave the fire if, from the forecast on, every stage were begun as its sign shows: at this speed each
- * later reaction of the hand costs minutes of the cook, which no forecast can know. What the hand did before it is known
- * to it and stands.
- */
-function endOf(plan: CookPlan, truth: MemberValues, observations: readonly Observation[], askedS: number): number {
-  const startMs = observations.find(one => one.kind === 'cook.started')?.deviceTime ?? 0
-  const known = observations.filter(one => (one.deviceTime - startMs) / 1000 <= askedS)
-  return runTruth(plan, truth, known, askedS).starts[doneIndex(plan.dish)] ?? Number.POSITIVE_INFINITY
+/** Waits until a whole forecast knows of this moment, and what was marked is kept. */
+async function thoughtOver(page: Page): Promise<void> {
+  await expect.poll(async () => {
+    const { forecastS, now, finished } = await lookAt(page)
+    return finished || forecastS >= now - 1
+  }, { intervals: [10] }).toBe(true)
+  await expect(page.getByText('kept on the hearth')).toBeVisible()
 }
 
 async function lookAt(page: Page): Promise<Look> {

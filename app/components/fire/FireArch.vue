@@ -152,7 +152,7 @@ const detail = computed(() => {
 .clock { font-size: 96px; line-height: 0.95; font-weight: 480; letter-spacing: -1px; font-variant-numeric: tabular-nums; }
 .seconds { font-size: 0.5em; }
 .cue { font: 650 2.15rem/1.1 var(--voice); margin-top: 6px; max-width: 13em; text-wrap: balance; }
-.detail { font-size: 1.4rem; margin-top: 6px; min-height: 1.4em; }
+.detail { font-size: 1.4rem; line-height: 1.25; margin-top: 6px; min-height: 1.25em; max-width: 55%; text-wrap: balance; }
 .pan { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
 .pan :deep(svg) { margin-left: 12%; }
 .under { font-size: 1.0625rem; white-space: nowrap; }
@@ -164,7 +164,7 @@ const detail = computed(() => {
   .opening { inset: 25% 16% 0; }
   .clock { font-size: 84px; }
   .cue { font-size: 1.75rem; }
-  .detail { font-size: 1.125rem; }
+  .detail { font-size: 1.125rem; max-width: none; }
   .pan { width: 84%; }
   .under { font-size: 0.875rem; }
 }

@@ -110,6 +110,8 @@ useFireKeys({
   whatNow: announcing.whatNow, quiet: announcing.quiet,
 })
 
+/** When the newest whole forecast was made, s; none while a first answer stands in for it. */
+const whole = computed(() => (fire.forecast.value?.doubts === undefined ? undefined : Math.round(fire.forecast.value.nowS)))
 /** The end's window by the newest forecast, s since the start. */
 const end = computed(() => {
   const window = fire.forecast.value?.stages[fire.done.value]
@@ -132,7 +134,7 @@ const kept = computed(() => {
     :data-now="Math.round(nowS)"
     :data-cue="cue?.code"
     :data-end="end"
-    :data-forecast="Math.round(fire.forecast.value?.nowS ?? 0)"
+    :data-forecast="whole"
   >
     <p
       v-if="state === 'unknown'"
