@@ -1,5 +1,6 @@
 // Many devices at once: node scripts/run.mjs scripts/crowd.ts [devices, default 50] [seconds, default 600]
-// Each follows a cook and posts to it, over the built server; errors, the 99th percentile of a saved mark, and memory are said.
+// Each follows a cook and posts to it, over the built server; errors, the 99th percentile of a saved mark, and memory are said:
+// what is resident, and what is in use once everything that can go has been collected.
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { request } from 'node:http'
@@ -18,8 +19,10 @@ const PORT = 4555
 const EVERY_MS = 2000
 const url = `http://127.0.0.1:${PORT}`
 const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-crowd-'))
-const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-  env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(PORT), HEARTH_DATA: folder }, stdio: ['ignore', 'ignore', 'inherit'],
+/** Answers with the heap in use, after collecting. */
+const HEAP = 'process.on("message",()=>{gc();process.send(process.memoryUsage().heapUsed)});process.channel.unref()'
+const server = spawn(process.execPath, ['--expose-gc', '--import', `data:text/javascript,${encodeURIComponent(HEAP)}`, '.output/server/index.mjs'], {
+  env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(PORT), HEARTH_DATA: folder }, stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
 })
 process.on('exit', () => {
   server.kill('SIGKILL')
@@ -77,11 +80,18 @@ async function device(i: number): Promise<void> {
   }
 }
 const memory: number[] = []
-const watch = setInterval(() => memory.push(memoryMb()), Math.max(1000, seconds * 1000 / 20))
+const heap: number[] = []
+server.on('message', (bytes) => {
+  heap.push(Math.round(Number(bytes) / 1e5) / 10)
+})
+const watch = setInterval(() => {
+  memory.push(memoryMb())
+  server.send('heap')
+}, Math.max(1000, seconds * 1000 / 20))
 await Promise.all(Array.from({ length: devices }, (_, i) => device(i)))
 clearInterval(watch)
 took.sort((p, q) => p - q)
 const at = (share: number): number => Math.round((took[Math.min(took.length - 1, Math.floor(share * took.length))] ?? 0) * 10) / 10
 console.log(`${devices} devices, ${seconds} s: ${took.length} saved, ${errors} errors, ${heard} pushes heard; a saved mark took ${at(0.5)} ms in the middle, ${at(0.99)} ms at the 99th percentile, ${at(1)} ms at most`)
-console.log(`memory of the server, MB, over the time: ${memory.join(' ')}`)
+console.log(`memory of the server, MB, over the time: resident ${memory.join(' ')}; in use ${heap.join(' ')}`)
 process.exit(errors === 0 ? 0 : 1)

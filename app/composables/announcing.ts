@@ -6,7 +6,7 @@ import { play, wakeSounds, type Meaning } from './sounds'
 /** What each cue sounds like as it comes; those that are left out come quietly. */
 const SOUND_OF: Readonly<Partial<Record<CueCode, Meaning>>> = {
   'take-out': 'now', 'turn-down': 'now', 'pour-now': 'now', 'pour-stop': 'now', 'off-now': 'now', 'rested': 'now', 'next': 'now',
-  'pour-soon': 'soon', 'watch': 'soon', 'enrich-soon': 'soon', 'light-other': 'other', 'asked': 'asked',
+  'pour-soon': 'soon', 'watch': 'soon', 'enrich-soon': 'soon', 'light-other': 'other', 'asked': 'asked', 'burnt': 'stop',
 }
 
 /** Waking the sounds takes a moment of the page's own: the first touch is drawn before it, real ms. */
@@ -47,6 +47,11 @@ export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonl
     /** The sound of a mark that was taken. */
     marked(): void {
       if (sounds.value) play('marked')
+    },
+    /** Lets a sound be heard by itself, so that it is known at the fire. */
+    hear(meaning: Meaning): void {
+      wakeSounds()
+      play(meaning)
     },
     whatNow(): void {
       speak(words.value)

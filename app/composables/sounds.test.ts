@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Meaning } from './sounds'
+import { MEANINGS, type Meaning } from './sounds'
 
 interface Note { readonly hz: number, readonly from: number, readonly to: number, readonly loudest: number }
 
@@ -33,7 +33,6 @@ class Heard {
   }
 }
 
-const MEANINGS: readonly Meaning[] = ['marked', 'soon', 'now', 'other', 'asked', 'away']
 let sounds: typeof import('./sounds')
 
 beforeEach(async () => {

@@ -2,6 +2,8 @@ import { mount } from '@vue/test-utils'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CueCode } from '../../../core/live/cue'
+import { MEANING_WORDS } from '../../../words/sounds'
+import { MEANINGS } from '../../composables/sounds'
 import { eventually } from '../../../test/support/eventually'
 
 interface Note { readonly hz: number }
@@ -62,7 +64,7 @@ describe('sounds and spoken cues', () => {
   it('sound each meaning in its own way, and most cues not at all', async () => {
     const { cue, reachable, announcing } = await announced()
     const sounds: string[] = []
-    for (const code of ['pour-soon', 'pour-now', 'light-other', 'asked'] as const) {
+    for (const code of ['pour-soon', 'pour-now', 'light-other', 'asked', 'burnt'] as const) {
       cue.value = code
       await nextTick()
       sounds.push(heard())
@@ -72,11 +74,23 @@ describe('sounds and spoken cues', () => {
     sounds.push(heard())
     announcing.marked()
     sounds.push(heard())
-    expect(new Set(sounds).size).toBe(6)
+    expect(new Set(sounds).size).toBe(7)
     expect(sounds.every(Boolean)).toBe(true)
     cue.value = 'roast'
     await nextTick()
     expect(heard()).toBe('')
+  })
+
+  it('can each be heard by itself, also while all are off', async () => {
+    const { announcing } = await announced()
+    announcing.quiet()
+    const tunes = MEANINGS.map((meaning) => {
+      announcing.hear(meaning)
+      return heard()
+    })
+    expect(new Set(tunes).size).toBe(MEANINGS.length)
+    expect(tunes.every(Boolean)).toBe(true)
+    for (const meaning of MEANINGS) expect(MEANING_WORDS[meaning]).toBeTruthy()
   })
 
   it('speak only where it was asked for, and what now at any time', async () => {

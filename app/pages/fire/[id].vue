@@ -206,6 +206,7 @@ const kept = computed(() => {
             :secure="secure"
             @sounds="on => announcing.sounds.value = on"
             @speech="on => announcing.speech.value = on"
+            @hear="meaning => announcing.hear(meaning)"
           />
         </FireDrawer>
         <RepairPanel

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Awake } from '../../../composables/awake'
+import { MEANINGS, type Meaning } from '../../../composables/sounds'
+import { MEANING_WORDS } from '../../../../words/sounds'
+import ChoiceRow from './ChoiceRow.vue'
 
 const props = defineProps<{
   /** Whether sounds are on. */
@@ -20,6 +23,8 @@ const emit = defineEmits<{
   sounds: [on: boolean]
   /** Spoken cues on or off. */
   speech: [on: boolean]
+  /** A sound is to be heard. */
+  hear: [meaning: Meaning]
 }>()
 
 const AWAKE: Readonly<Record<Awake, string>> = {
@@ -53,6 +58,11 @@ const missing = computed(() => (props.secure ? '' : 'Over plain http this page i
       {{ AWAKE[awake] }} {{ missing }}
     </p>
   </fieldset>
+  <ChoiceRow
+    legend="Hear what each sound means"
+    :choices="MEANINGS.map(key => ({ key, text: MEANING_WORDS[key], label: `Hear: ${MEANING_WORDS[key]}` }))"
+    @choose="meaning => emit('hear', meaning)"
+  />
 </template>
 
 <style scoped>
