@@ -20,8 +20,13 @@ const props = defineProps<{
   narrow: boolean
 }>()
 
+const emit = defineEmits<{
+  /** The cue was touched: it is to be said. */
+  say: []
+}>()
+
 /** What is drawn as a dot on the stones: signs and readings, whoever made them. */
-const SHOWN = new Set(['sign.seen', 'looks.like', 'weighed', 'temperature', 'depth.measured', 'repaired'])
+const SHOWN = new Set(['sign.seen', 'looks.like', 'weighed', 'temperature', 'depth.measured', 'perceived', 'added', 'repaired'])
 /** The turning point has the dish's own name. */
 const labels = computed(() => ({ aroma: 'smell', pour: turnText(props.plan.dish).toLowerCase(), end: 'end' }))
 const shape = computed(() => (props.narrow
@@ -109,6 +114,7 @@ const detail = computed(() => {
           class="cue"
           role="status"
           :class="{ danger: fire.cue.value?.caution === 'pour' }"
+          @click="emit('say')"
         >
           {{ cueText }}
         </p>

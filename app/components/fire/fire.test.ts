@@ -65,6 +65,8 @@ describe('the fire in the roast', () => {
     expect(wrapper.get('.clock').text()).toBe('5:10')
     expect(wrapper.get('.cue').text()).toBe('Keep it moving, low flame')
     expect(wrapper.get('.detail').text()).toContain('nutty smell')
+    await wrapper.get('.cue').trigger('click')
+    expect(wrapper.findComponent({ name: 'FireArch' }).emitted('say')).toHaveLength(1)
     expect(wrapper.get('.under').text()).toMatch(/flame low-middle · about \d+ °C/)
     expect(wrapper.findAll('.flame.on')).toHaveLength(3)
     expect(fire.stage.value!.id).toBe('roast')

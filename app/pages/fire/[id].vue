@@ -170,6 +170,7 @@ const kept = computed(() => {
         :fire="fire"
         :plan="plan"
         :narrow="narrow"
+        @say="announcing.whatNow()"
       />
       <aside
         ref="aside"

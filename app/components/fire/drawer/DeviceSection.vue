@@ -55,7 +55,7 @@ const missing = computed(() => (props.secure ? '' : 'Over plain http this page i
       </button>
     </div>
     <p class="soft small">
-      {{ AWAKE[awake] }} {{ missing }}
+      {{ canSpeak ? 'Touch the cue to hear it said.' : '' }} {{ AWAKE[awake] }} {{ missing }}
     </p>
   </fieldset>
   <ChoiceRow
