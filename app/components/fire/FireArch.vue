@@ -180,5 +180,6 @@ const detail = computed(() => {
   .hearth :deep(svg.arch), .pan, .pace { display: none; }
   .opening { position: static; }
   .clock { font-size: 110px; }
+  .detail { max-width: none; }
 }
 </style>

@@ -24,6 +24,9 @@ defineProps<{
 .fire :deep(.top h1) { font-size: 1.5rem; }
 .fire :deep(.kept) { margin-left: auto; }
 .fire :deep(.side) { grid-row: 2 / 4; grid-column: 2; overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
+/* A mark moves one part: what is out of sight is not laid out again, and no part moves another. */
+.fire :deep(.side .slab) { content-visibility: auto; contain-intrinsic-size: auto 9rem; }
+.fire :deep(.hands) { contain: layout; }
 .fire :deep(.hands) { grid-column: 1; display: grid; gap: 4px; }
 .fire :deep(.minor) { display: flex; gap: 4px; }
 .fire :deep(.minor .stone-button) { min-height: 56px; line-height: 1.15; }
