@@ -8,7 +8,7 @@ export const TERM_WORDS: Readonly<Record<TermCode, { readonly text: string, read
   'raw-smell': { text: 'Still smells raw' },
   'nutty': { text: 'Nutty' },
   'acrid': { text: 'Acrid, burnt', means: 'Off the fire. No liquid in: a burnt note cannot be taken out.' },
-  'dark-flecks': { text: 'Dark flecks', means: 'Some of it has burnt. Off the fire; taste before anything goes in.' },
+  'dark-flecks': { text: 'Dark flecks', means: 'Some of it has burnt. Off the fire; nothing goes in.' },
   'wet-sand': { text: 'Like wet sand', means: 'As it should be: it stays so to the end of the roast.' },
   'wheat-paste': { text: 'A stiff paste', means: 'As it should be at first: it loosens to a custard, then falls to crumbs.' },
   'custard': { text: 'Loose, like custard', means: 'As it should be: crumbs come next, then the brown.' },

@@ -136,7 +136,8 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
     case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
     case 'pour': return { code: ready ? 'next' : pouringCue(cook, stage), caution: 'pour' }
     case 'roast': {
-      if (hasShown(cook, 'burnt')) return { code: 'burnt', caution: 'hot-fat' }
+      // Dark flecks and an acrid smell are a burnt note as well: nothing goes in any more.
+      if (hasShown(cook, 'burnt') || hasShown(cook, 'flecks')) return { code: 'burnt', caution: 'hot-fat' }
       const pours = line[cook.stage + 1]?.does === 'pour'
       const turn = ready ? null : dueTurn(plan, cook)
       if (turn) return { code: 'turn-down', caution: 'hot-fat', mark: turn.mark }

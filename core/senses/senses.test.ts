@@ -82,6 +82,14 @@ describe('a perception that was marked', () => {
     expect(cue(takeUp!, ['perceived', { as: 'hard-centre' }], ['sign.seen', { sign: 'taken-up' }], ['perceived', { as: 'soft-through' }])).not.toBe('still-hard')
   })
 
+  it('stops a roast at an acrid smell as at a burnt colour', () => {
+    const roast = mainLine(plan.dish).findIndex(stage => stage.does === 'roast')
+    const [acrid] = termsOf(plan.dish, mainLine(plan.dish)[roast]!).filter(one => one.code === 'acrid')
+    const cue = (...more: readonly ReturnType<typeof marked>[]) => cueOf(plan, replay(plan, [...begun(plan, roast), ...more]), null, 300 * roast + 90).code
+    expect(cue()).not.toBe('burnt')
+    expect(cue(marked(40, 300 * roast + 60, acrid!.kind, acrid!.payload))).toBe('burnt')
+  })
+
   it('does not call the flame back while liquid is still to be poured in parts', () => {
     const parts = starterPlan('brick-kiln-wheat', { dish: stageDish({ ...STARTER_DISHES.find(one => one.id === 'brick-kiln-wheat')!, choices: { ...STARTER_DISHES.find(one => one.id === 'brick-kiln-wheat')!.choices, pour: 'in-parts' } }) })
     const pour = mainLine(parts.dish).findIndex(stage => stage.id === 'pour')

@@ -25,7 +25,7 @@ const kept = (sense: Sense, fault: Fault | null = null): Term => of(sense, null,
 /** Every perception by its code (craft, sections 2, 5 and 6). */
 const ALL = {
   // Roast: raw flour, nutty, acrid; the looks of each base in its fat.
-  'raw-smell': notYet('smelled', 'aroma'), 'nutty': come('smelled', 'aroma'), 'acrid': come('smelled', 'flecks'), 'dark-flecks': come('seen', 'flecks'),
+  'raw-smell': notYet('smelled', 'aroma'), 'nutty': come('smelled', 'aroma'), 'acrid': of('smelled', 'come', 'flecks', 'scorched'), 'dark-flecks': of('seen', 'come', 'flecks', 'scorched'),
   'wet-sand': kept('seen'), 'wheat-paste': kept('seen'), 'custard': kept('seen'), 'crumbs-in-fat': kept('seen'), 'brittle': kept('felt'),
   'stiff': notYet('felt', 'loosened'), 'flows': come('seen', 'loosened'),
   'nuts-pale': notYet('seen', 'nuts-golden'), 'nuts-turned': come('seen', 'nuts-golden'),
