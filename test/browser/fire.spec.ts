@@ -53,10 +53,30 @@ test.describe('the fire at every size', () => {
     })
   }
 
-  test('has nothing serious against it, with repairs open and from afar', async ({ page }) => {
+  test('an acrid smell stops the roast and leads to what can be done; taken back, the roast goes on; what more went in is kept', async ({ page, complaints }) => {
+    const id = await toTheFire(page)
+    for (const action of ['start', 'sign.nuts-golden', 'begin.roast']) await page.locator(`[data-action="${action}"]`).click()
+    await page.keyboard.press('m')
+    await page.getByRole('button', { name: 'Acrid, burnt' }).click()
+    await expect(page.locator('.cue')).toHaveText('Burnt: off the fire, start anew')
+    await page.getByRole('button', { name: 'Put it right' }).click()
+    await expect(page.getByRole('heading', { name: 'burnt note, flecks' })).toBeInViewport()
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('z')
+    await expect(page.locator('.cue')).not.toHaveText(/Burnt/)
+    await page.keyboard.press('m')
+    await page.getByRole('button', { name: 'water', exact: true }).click()
+    await page.getByLabel('How much: water, g').fill('40')
+    await page.getByRole('button', { name: 'It is in', exact: true }).click()
+    await expect(page.getByText(/Take back: beside the plan: 40 g water/)).toBeVisible()
+    await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'sign.seen', 'stage.began', 'sign.seen', 'withdrawn', 'added'])
+    expect(complaints.list).toEqual([])
+  })
+
+  test('has nothing serious against it, with everything else and repairs open, and from afar', async ({ page }) => {
     await toTheFire(page)
     await page.locator('[data-action="start"]').click()
-    for (const key of ['x', 'f']) {
+    for (const key of ['m', 'x', 'f']) {
       await page.keyboard.press(key)
       await nothingSerious(page, key)
       await page.keyboard.press('Escape')
