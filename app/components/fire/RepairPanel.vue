@@ -44,7 +44,7 @@ function after(remedy: Remedy): string {
   return parts.filter(Boolean).join(' · ')
 }
 const moved = (remedy: Remedy): string => (['water', 'sugar', 'fat'] as const)
-  .filter(part => Math.abs(remedy.after[part] - remedy.before[part]) >= 0.005)
+  .filter(part => percent(remedy.before[part]) !== percent(remedy.after[part]))
   .map(part => `${part} ${percent(remedy.before[part])} → ${percent(remedy.after[part])}`).join(', ')
 function apply(remedy: Remedy): void {
   emit('mark', 'repaired', applied(remedy))
