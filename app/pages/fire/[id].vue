@@ -3,7 +3,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import ActionBar from '../../components/ActionBar.vue'
 import EnterHouse from '../../components/EnterHouse.vue'
-import FinishForm from '../../components/FinishForm.vue'
+import AfterPanel from '../../components/fire/AfterPanel.vue'
 import DeviceSection from '../../components/fire/drawer/DeviceSection.vue'
 import HeardDevices from '../../components/fire/drawer/HeardDevices.vue'
 import FireArch from '../../components/fire/FireArch.vue'
@@ -13,7 +13,6 @@ import FireSide from '../../components/fire/FireSide.vue'
 import FireTop from '../../components/fire/FireTop.vue'
 import OtherDish from '../../components/fire/OtherDish.vue'
 import RepairPanel from '../../components/fire/RepairPanel.vue'
-import StepList from '../../components/fire/StepList.vue'
 import { useAnnouncing } from '../../composables/announcing'
 import { lockedOut } from '../../composables/api'
 import { useAwake } from '../../composables/awake'
@@ -29,7 +28,6 @@ import { outboxState } from '../../composables/outbox'
 import { usePantry } from '../../composables/pantry'
 import { roastColours, stepAt } from '../../composables/roastColours'
 import { useCooks } from '../../stores/cooks'
-import { endFaultsOf } from '../../../core/faults/endFaults'
 import type { Fault } from '../../../core/repair/repair'
 import { cueText } from '../../../words/cook'
 import { momentText } from '../../../words/moment'
@@ -218,35 +216,13 @@ const kept = computed(() => {
           @mark="mark"
           @close="beside = 'moment'"
         />
-        <div
+        <AfterPanel
           v-else-if="cook.finishedS !== null"
-          class="after"
-        >
-          <StepList
-            :plan="plan"
-            :cook="cook"
-            phase="after"
-            @mark="mark"
-          />
-          <FinishForm
-            :offered="endFaultsOf(plan.dish)"
-            :faults="cook.outcome?.faults ?? []"
-            :line="cook.outcome?.line ?? ''"
-            @outcome="(faults, text) => mark('outcome', { faults, line: text })"
-          />
-          <NuxtLink
-            class="stone-button first"
-            :to="`/tray/${id}`"
-          >
-            To the tray: shape, serve, keep
-          </NuxtLink>
-          <NuxtLink
-            class="stone-button"
-            :to="`/ledger/${id}`"
-          >
-            See it in the ledger
-          </NuxtLink>
-        </div>
+          :id="id"
+          :plan="plan"
+          :cook="cook"
+          @mark="mark"
+        />
         <FireSide
           v-else
           :fire="fire"
@@ -306,5 +282,4 @@ const kept = computed(() => {
 
 <style scoped>
 .lost { grid-column: 1 / -1; padding: 4rem 0; font-size: 1.3rem; }
-.after { display: grid; gap: 16px; }
 </style>

@@ -6,6 +6,7 @@ import type { Composition, CookPlan } from '../../../../core/live/plan'
 import { MOST_ADDED_G } from '../../../../core/live/readAdded'
 import type { Marks } from '../panel'
 import ChoiceRow from './ChoiceRow.vue'
+import NotMarked from './NotMarked.vue'
 import ReadField from './ReadField.vue'
 
 const props = defineProps<{
@@ -60,11 +61,5 @@ function send(): void {
     hint="The windows are worked out anew with it."
     @send="send"
   />
-  <p
-    v-if="trouble"
-    class="danger"
-    role="alert"
-  >
-    {{ trouble }}
-  </p>
+  <NotMarked :why="trouble" />
 </template>

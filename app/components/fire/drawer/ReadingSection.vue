@@ -6,6 +6,7 @@ import type { CookPlan } from '../../../../core/live/plan'
 import { vesselText } from '../../../../words/cook'
 import type { Marks } from '../panel'
 import ChoiceRow from './ChoiceRow.vue'
+import NotMarked from './NotMarked.vue'
 import ReadField from './ReadField.vue'
 
 const props = defineProps<{
@@ -89,11 +90,5 @@ function sendNote(): void {
     button="Note"
     @send="sendNote"
   />
-  <p
-    v-if="trouble"
-    class="danger"
-    role="alert"
-  >
-    {{ trouble }}
-  </p>
+  <NotMarked :why="trouble" />
 </template>

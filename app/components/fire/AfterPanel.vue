@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { endFaultsOf } from '../../../core/faults/endFaults'
+import type { LiveCook } from '../../../core/live/liveCook'
+import type { CookPlan } from '../../../core/live/plan'
+import FinishForm from '../FinishForm.vue'
+import type { Marks } from './panel'
+import StepList from './StepList.vue'
+
+defineProps<{
+  /** Id of the cook. */
+  id: string
+  /** Its plan. */
+  plan: CookPlan
+  /** The cook, finished. */
+  cook: LiveCook
+}>()
+
+const emit = defineEmits<Marks>()
+const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
+</script>
+
+<template>
+  <div class="after">
+    <StepList
+      :plan="plan"
+      :cook="cook"
+      phase="after"
+      @mark="send"
+    />
+    <FinishForm
+      :offered="endFaultsOf(plan.dish)"
+      :faults="cook.outcome?.faults ?? []"
+      :line="cook.outcome?.line ?? ''"
+      @outcome="(faults, text) => emit('mark', 'outcome', { faults, line: text })"
+    />
+    <NuxtLink
+      class="stone-button first"
+      :to="`/tray/${id}`"
+    >
+      To the tray: shape, serve, keep
+    </NuxtLink>
+    <NuxtLink
+      class="stone-button"
+      :to="`/ledger/${id}`"
+    >
+      See it in the ledger
+    </NuxtLink>
+  </div>
+</template>
+
+<style scoped>
+.after { display: grid; gap: 16px; }
+</style>
