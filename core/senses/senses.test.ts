@@ -42,6 +42,12 @@ describe('what can be perceived', () => {
     expect(codes('cellar-beetroot', 'wait')).toEqual(['hisses', 'lid-gives'])
   })
 
+  it('is offered somewhere, each of them, and what balls are judged by where the sugar is rubbed in', () => {
+    const everywhere = new Set(dishes.flatMap(dish => mainLine(dish).flatMap(stage => termsOf(dish, stage).map(one => one.code))))
+    expect(TERM_CODES.filter(code => !everywhere.has(code))).toEqual([])
+    expect(codes('marble-gram-balls', 'rub-in')).toEqual(['slumps', 'holds-pressed', 'crumbles'])
+  })
+
   it('names only signs and faults that there are', () => {
     for (const code of TERM_CODES) {
       const { sign, says, fault } = TERMS[code]

@@ -10,7 +10,7 @@ export interface Offered {
   readonly payload: Readonly<Record<string, unknown>>
 }
 
-type Of = Pick<Dish, 'family' | 'choices' | 'ingredients'>
+type Of = Pick<Dish, 'family' | 'ingredients'>
 
 /** How a base looks and feels in its fat. */
 const ROAST_LOOKS: Readonly<Record<string, readonly TermCode[]>> = {
@@ -39,7 +39,8 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
       return ['raw-smell', 'nutty', 'acrid', 'dark-flecks', ...(stage.id === 'roast-dry' || stage.id === 'fat-in' ? [] : ROAST_LOOKS[family] ?? []), ...when(family === 'vegetable', 'pasty')]
     }
     case 'pour': return ['erupts', 'spitting-stopped', ...when(family !== 'vermicelli', 'lumps')]
-    case 'sweeten': return ['glossy']
+    // Powdered sugar is rubbed in off the fire: what is felt then is whether it will hold as a ball.
+    case 'sweeten': return stage.id === 'rub-in' ? ['holds-pressed', 'crumbles', 'slumps'] : ['glossy']
     case 'cook-down': return [
       ...when(stage.id === 'thicken' || family.endsWith('flour'), 'lumps'), ...when(wetGrain && (stage.id === 'take-up' || stage.id === 'milk'), 'hard-centre', 'soft-through', 'has-grown'),
       ...when(stage.id.startsWith('soften'), 'raw-smell-gone', 'tender'), ...when(family === 'vegetable', 'pasty'),
@@ -47,8 +48,7 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
     ]
     case 'enrich': return ['leaves-sides', 'fat-at-edge', 'glossy']
     case 'boil-syrup': return ['grains-on-wall']
-    case 'shape': return when(dish.choices?.form === 'balls', 'holds-pressed', 'crumbles', 'slumps')
-    default: return when(stage.id === 'rub-in', 'holds-pressed', 'crumbles')
+    default: return []
   }
 }
 
