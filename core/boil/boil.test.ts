@@ -36,7 +36,7 @@ function checkOf(factor: number, more: Partial<BoilCheck> = {}): BoilCheck {
 }
 
 describe('a boil check', () => {
-  it.each([0.6, 0.85, 1, 1.3, 1.7])('finds a fire of %d of its mark\'s power from the time to the boil alone', (factor) => {
+  it.each([0.35, 0.6, 0.85, 1, 1.3, 1.7, 3])('finds a fire of %d of its mark\'s power from the time to the boil alone', (factor) => {
     const { factor: found } = readBoilCheck(checkOf(factor))
     expect(found.early).toBeLessThan(factor)
     expect(found.late).toBeGreaterThan(factor)
@@ -74,9 +74,15 @@ describe('a boil check', () => {
     expect(() => readBoilCheck({ ...CHECK, boilS: Number.NaN })).toThrow(CoreError)
   })
 
-  it('never finds less power for a quicker boil', () => {
-    fc.assert(fc.property(fc.integer({ min: 250, max: 1500 }), fc.double({ min: 1.15, max: 1.6, noNaN: true }), (boilS, slower) => {
+  it('never finds less power for a quicker boil, from a roaring fire to one that hardly brings it there', () => {
+    fc.assert(fc.property(fc.integer({ min: 150, max: 3000 }), fc.double({ min: 1.15, max: 1.6, noNaN: true }), (boilS, slower) => {
       expect(readBoilCheck({ ...CHECK, boilS }).powerW.middle).toBeGreaterThan(readBoilCheck({ ...CHECK, boilS: boilS * slower }).powerW.middle)
-    }), { numRuns: 6 })
+    }), { numRuns: 12 })
+  })
+
+  it.each([150, 600, 2400, 5000])('is honest about what a boil after %d s leaves open', (boilS) => {
+    const { factor } = readBoilCheck({ ...CHECK, boilS })
+    expect(factor.middle / factor.early).toBeGreaterThan(1.03)
+    expect(factor.late / factor.middle).toBeGreaterThan(1.03)
   })
 })

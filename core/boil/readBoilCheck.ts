@@ -4,7 +4,6 @@ import { LEVEL_W, type Evidence } from '../belief/evidence'
 import { readingOf } from '../belief/evidenceOf'
 import { firstBelief } from '../belief/firstBelief'
 import { MEMBER_NAMES } from '../belief/memberValues'
-import { FIRE_KINDS } from '../fire/fireKinds'
 import { conditionProgram, type ConditionedEnsemble, type Marks } from '../forecast/conditionEnsemble'
 import type { Window } from '../forecast/forecast'
 import type { EnsembleRecord } from '../forecast/record'
@@ -14,6 +13,7 @@ import { requireRange } from '../requireRange'
 import { airPressurePa } from '../water/airPressurePa'
 import { saturationTempC } from '../water/saturationTempC'
 import type { BoilCheck } from './boilCheck'
+import { boilingFactor } from './boilingFactor'
 import { boilProgram } from './boilProgram'
 import { altitudeOfBoilM } from './altitudeOfBoilM'
 
@@ -26,6 +26,12 @@ const SCALE_G = 3
 const SCALE_SHARE = constant('boilOffShare')
 /** A pan whose weight is a guess takes up this much less or more heat, in the logarithm (estimate). */
 const GUESSED_PAN = constant('guessedPan')
+/**
+ * A check measures the fire: what is believed before it lies about the power that boils this water in that time, this wide
+ * in the logarithm (estimate), far wider than a check is sharp. What is known of its kind comes in again where the reading
+ * is laid beside what was believed.
+ */
+const ANY_FIRE = constant('anyFire')
 const MEMBERS = 240
 /** A mark that is set again by hand, and a pan put back on it, is off by so much in the logarithm (estimate). */
 export const SET_AGAIN = constant('setAgain')
@@ -85,9 +91,10 @@ function evidenceFrom(check: BoilCheck, ensemble: ConditionedEnsemble): Evidence
 
 /** What is believed of this fire and pan before the check: nothing of the household's. */
 function beliefOf(check: BoilCheck): Belief {
+  const median = boilingFactor(check)
   return {
     entries: firstBelief().entries.map((entry): BeliefEntry => {
-      if (entry.name === 'mainFire') return { ...entry, spread: FIRE_KINDS[check.fire.kind].spread }
+      if (entry.name === 'mainFire') return { ...entry, median, spread: ANY_FIRE }
       return entry.name === 'panMass' && check.pan.massGuessed ? { ...entry, spread: GUESSED_PAN } : entry
     }),
   }

@@ -75,6 +75,7 @@ const ROWS = {
   clockHand: [4, '50 %', 's', 'estimate: a hand at the clock'],
   thermometerWater: [1.5, '30 %', 'K', 'estimate: a probe in moving water'],
   boilOffShare: [0.02, '50 %', 'share', 'estimate: of what boiled off'],
+  anyFire: [0.4, '30 %', 'log', 'estimate: power that a boil check allows, about the power that fits it'],
   guessedPan: [0.25, '30 %', 'log', 'estimate: heat taken up by a pan of guessed weight'],
   setAgain: [0.04, '50 %', 'log', 'estimate: a mark set again by hand'],
   handOff: [8, '50 %', 's', 'estimate: a hand that ends a roast'],
