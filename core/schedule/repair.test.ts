@@ -64,9 +64,11 @@ describe('a repair', () => {
       const repaired = repairDay(left, starts, doings, now)
       const lacking = overbooked(underWay(left, doings, now), repaired.starts, new Set(doings.map(one => one.step)))
       expect(repaired.broken.filter(one => one.kind === 'lacking').map(one => one.about)).toEqual(lacking)
-      // Only what needs a pan that is on the fire already, and will stay there until that is done, can be without one.
+      // Only what needs a pan that is on the fire already, and will stay there until that is done, can be without one;
+      // and a dish that takes more pans at once than are left.
       const isHeld = day.dishes.some(dish => dish.holds.some(hold => doings.some(one => one.step === `${dish.id}.${hold.first}`) && !doings.some(one => one.step === `${dish.id}.${hold.last}`)))
-      if (!isHeld) expect(lacking).toEqual([])
+      const takesMore = day.dishes.some(dish => dish.holds.filter(hold => hold.need.startsWith('heavy')).length > left.vessels.filter(vessel => vessel.kind.startsWith('heavy')).length)
+      if (!isHeld && !takesMore) expect(lacking).toEqual([])
     }), { numRuns: 60, seed: 21 })
   })
 
