@@ -10,6 +10,7 @@ import { airPressurePa } from '../water/airPressurePa'
 import { saturationTempC } from '../water/saturationTempC'
 import { altitudeOfBoilM } from './altitudeOfBoilM'
 import type { BoilCheck } from './boilCheck'
+import { boilingFactor } from './boilingFactor'
 import { boilProgram } from './boilProgram'
 import { readBoilCheck } from './readBoilCheck'
 
@@ -41,6 +42,11 @@ describe('a boil check', () => {
     expect(found.early).toBeLessThan(factor)
     expect(found.late).toBeGreaterThan(factor)
     expect(found.late / found.early).toBeLessThan(1.25)
+  })
+
+  it.each([0.3, 1, 4])('is first believed about the very power that boils it in that time: %d of the mark', (factor) => {
+    expect(boilingFactor(checkOf(factor))).toBeCloseTo(factor, 1)
+    expect(boilingFactor({ ...CHECK, boilS: 10 })).toBeLessThanOrEqual(50)
   })
 
   it('says more of the losses when it is boiled on and weighed', () => {
