@@ -1,4 +1,6 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 
 const { version } = JSON.parse(readFileSync(new URL('./package.json', import.meta.url), 'utf8')) as { version: string }
 const buildId = `${version}-${Date.now()}`
@@ -7,6 +9,8 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   // Without it the development server of a client-only page finds no entry (Nuxt 4.4.5).
   $development: { experimental: { viteEnvironmentApi: true } },
+  // The built server stands behind a door of its own; the development server listens to this machine alone.
+  $production: { nitro: { entry: fileURLToPath(new URL('./server/entry.ts', import.meta.url)) } },
   ssr: false,
   telemetry: false,
   devtools: { enabled: false },
@@ -44,10 +48,18 @@ export default defineNuxtConfig({
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
     nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
   },
+  hooks: {
+    // Every route of the build, for the walk around the house: a new one that nobody looks at is found.
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', () => {
+        const routes = [...nitro.options.handlers, ...nitro.scannedHandlers].filter(one => !one.middleware && one.route).map(({ route, method }) => ({ route, method: method ?? 'all' }))
+        writeFileSync(join(nitro.options.output.serverDir, 'routes.json'), JSON.stringify(routes, null, 1))
+      })
+    },
+  },
   nitro: {
     compressPublicAssets: { gzip: true },
     imports: false,
-    experimental: { websocket: true },
     errorHandler: '~~/server/http/errorHandler.ts',
     typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } },
   },

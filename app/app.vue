@@ -2,9 +2,11 @@
 import { useDark, useOnline } from '@vueuse/core'
 import { computed, onMounted, watch } from 'vue'
 import EnterHouse from './components/EnterHouse.vue'
+import ProveAgain from './components/ProveAgain.vue'
 import { lockedOut } from './composables/api'
 import { enterHouse } from './composables/entering'
 import { flush } from './composables/outbox'
+import { useProving } from './composables/proving'
 import { setHearthClock } from './composables/hearthClock'
 
 useDark({ disableTransition: false })
@@ -12,6 +14,7 @@ const online = useOnline()
 watch(online, () => void flush())
 onMounted(() => void flush())
 void setHearthClock()
+const { asked: proofAsked, tell: tellProof, leave: leaveProof } = useProving()
 
 /** A pan on the fire is never taken from the screen: there the passphrase is asked for beside it. */
 const route = useRoute()
@@ -27,5 +30,11 @@ const atFire = computed(() => route.path.startsWith('/fire/'))
       :enter="enterHouse"
     />
     <NuxtPage v-else />
+    <ProveAgain
+      v-if="proofAsked"
+      :asked="proofAsked"
+      :tell="tellProof"
+      @leave="leaveProof"
+    />
   </div>
 </template>

@@ -74,7 +74,8 @@ export async function serve(folder, say) {
     process.exit(1)
   }
   const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder, ...(open ? { HEARTH_HOUSE: '1' } : {}) },
+    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder, ...(open ? { HEARTH_HOUSE: '1' } : {}), ...(process.argv.includes('--forget-passphrase') ? { HEARTH_FORGET_PASSPHRASE: '1' } : {}),
+    },
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
   server.on('exit', code => process.exit(code ?? 0))

@@ -52,7 +52,7 @@ describe('the house network', () => {
     const network = useHouseNetwork()
     await flushPromises()
     expect(network.state.value!.addresses).toHaveLength(1)
-    await network.setPassphrase('three plain words')
+    await network.setPassphrase('three plain words', null)
     expect(network.says.value).toContain('The passphrase is set')
     await network.end('s1')
     expect(asked).toContain('DELETE /api/house/sessions/s1')

@@ -37,6 +37,43 @@ export class Unreachable extends Error {
   }
 }
 
+/** Asks the cook for the passphrase once more; true where it was said. */
+let proof: () => Promise<boolean> = () => Promise.resolve(false)
+
+/**
+ * Says who asks for the passphrase where the hearth wants it once more.
+ *
+ * @param asks called then; what was refused is asked again once it answers true
+ */
+export function onProofAsked(asks: () => Promise<boolean>): void {
+  proof = asks
+}
+
+/**
+ * The problem in an answer that was refused.
+ *
+ * @param text its body
+ * @returns the problem; null where it is none of ours
+ */
+export function problemIn(text: string): Problem | null {
+  const problem = ProblemSchema.safeParse(safeJson(text))
+  return problem.success ? problem.data : null
+}
+
+/**
+ * Asks by any means; where the passphrase is wanted once more it is asked for, and then asked anew.
+ *
+ * @param send asks once
+ * @returns the answer and its body
+ */
+export async function askedWithProof(send: () => Promise<Response>): Promise<{ readonly ok: boolean, readonly text: string }> {
+  const response = await send()
+  const text = await response.text()
+  if (response.ok || problemIn(text)?.code !== 'prove-again' || !await proof()) return { ok: response.ok, text }
+  const again = await send()
+  return { ok: again.ok, text: await again.text() }
+}
+
 /** A small change goes on to the hearth even if the page is left in the same moment; browsers carry up to 64 kB so. */
 const MOST_KEPT_ALIVE = 60_000
 
@@ -52,25 +89,23 @@ const MOST_KEPT_ALIVE = 60_000
  */
 export async function ask<S extends z.ZodType>(method: string, path: string, schema: S, body?: unknown): Promise<z.infer<S>> {
   const text = body === undefined ? undefined : JSON.stringify(body)
-  let response: Response
+  let response: { readonly ok: boolean, readonly text: string }
   try {
-    response = await fetch(`/api${path}`, {
+    response = await askedWithProof(() => fetch(`/api${path}`, {
       method,
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
       ...(text === undefined ? {} : { body: text, keepalive: text.length < MOST_KEPT_ALIVE }),
-    })
+    }))
   }
   catch {
     throw new Unreachable()
   }
-  const answer = await response.text()
+  const answer = response.text
   if (!response.ok) {
-    const problem = ProblemSchema.safeParse(safeJson(answer))
-    if (problem.success) {
-      if (problem.data.code === 'enter-first' || problem.data.code === 'no-passphrase') locked.value = problem.data.code
-      throw new Refused(problem.data)
-    }
-    throw new Unreachable()
+    const problem = problemIn(answer)
+    if (problem === null) throw new Unreachable()
+    if (problem.code === 'enter-first' || problem.code === 'no-passphrase') locked.value = problem.code
+    throw new Refused(problem)
   }
   if (!path.startsWith('/house')) locked.value = null
   const parsed = schema.safeParse(safeJson(answer))

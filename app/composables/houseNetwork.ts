@@ -31,8 +31,8 @@ export function useHouseNetwork() {
   void load()
   return {
     state: readonly(state), sessions: readonly(sessions), says: readonly(says), trouble: readonly(trouble), load,
-    setPassphrase: (passphrase: string): Promise<void> => attempt(async () => {
-      await ask('PUT', '/house/passphrase', Anything, { passphrase })
+    setPassphrase: (passphrase: string, old: string | null): Promise<void> => attempt(async () => {
+      await ask('PUT', '/house/passphrase', Anything, { passphrase, old })
       await load()
       says.value = 'The passphrase is set. Devices that had entered before have to enter it again.'
     }),

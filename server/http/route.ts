@@ -1,16 +1,20 @@
-import { defineEventHandler, getRequestHeader, getRouterParam, readRawBody, type EventHandler, type H3Event } from 'h3'
+import { defineEventHandler, getRouterParam, type EventHandler, type H3Event } from 'h3'
 import { z } from 'zod'
 import { Id } from '../../contracts/ids'
 import type { Hearth } from '../services/hearth'
 import { Refusal } from '../services/refusal'
 import { packed } from './packed'
 import { fieldsOf, HttpProblem, sendProblem } from './problem'
+import { readBody } from './readBody'
 import { theHearth } from './theHearth'
 
 z.config({ jitless: true })
 
 /** Largest body any route takes, bytes, unless it says otherwise. */
 const MOST_BODY = 2_000_000
+/** Largest body of routes that strangers may ask, and of what devices read, bytes. */
+export const MOST_SECRET = 4000
+export const MOST_READINGS = 200_000
 
 /**
  * A route: gives the handler the hearth and answers refusals as problem details. Nothing of an unexpected failure
@@ -38,16 +42,15 @@ export function route<T>(handle: (hearth: Hearth, event: H3Event) => Promise<T> 
  *
  * @param event the request
  * @param schema what it must be
+ * @param most largest body, bytes
  * @returns the parsed body
- * @throws HttpProblem `body-too-large`, `not-json` or `body-not-understood`
+ * @throws HttpProblem `body-too-large`, `body-too-slow`, `not-json` or `body-not-understood`
  */
-export async function readJson<S extends z.ZodType>(event: H3Event, schema: S): Promise<z.infer<S>> {
-  if (Number(getRequestHeader(event, 'content-length') ?? 0) > MOST_BODY) throw new HttpProblem('body-too-large')
-  const text = await readRawBody(event, 'utf8')
-  if ((text?.length ?? 0) > MOST_BODY) throw new HttpProblem('body-too-large')
+export async function readJson<S extends z.ZodType>(event: H3Event, schema: S, most = MOST_BODY): Promise<z.infer<S>> {
+  const text = (await readBody(event.node.req, most)).toString('utf8')
   let value: unknown
   try {
-    value = JSON.parse(text ?? '')
+    value = JSON.parse(text)
   }
   catch {
     throw new HttpProblem('not-json')
@@ -61,13 +64,11 @@ export async function readJson<S extends z.ZodType>(event: H3Event, schema: S): 
  * @param event the request
  * @param most largest body, bytes
  * @returns its bytes
- * @throws HttpProblem `body-too-large`, or `body-not-understood` where there is none
+ * @throws HttpProblem `body-too-large`, `body-too-slow`, or `body-not-understood` where there is none
  */
 export async function readBytes(event: H3Event, most: number): Promise<Buffer> {
-  if (Number(getRequestHeader(event, 'content-length') ?? 0) > most) throw new HttpProblem('body-too-large')
-  const bytes = await readRawBody(event, false)
-  if (!bytes || bytes.length === 0) throw new HttpProblem('body-not-understood')
-  if (bytes.length > most) throw new HttpProblem('body-too-large')
+  const bytes = await readBody(event.node.req, most)
+  if (bytes.length === 0) throw new HttpProblem('body-not-understood')
   return bytes
 }
 

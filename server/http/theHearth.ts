@@ -11,12 +11,16 @@ let opening: Promise<Hearth> | null = null
  * @returns the open hearth
  */
 export function theHearth(): Promise<Hearth> {
-  opening ??= openHearth(process.env.HEARTH_DATA ?? '.data', clockFrom(process.env)).then(async (hearth) => {
-    await stock(hearth)
-    void hearth.copies.keep()
-    const first = process.env.HEARTH_PASSPHRASE
-    if (first && first.length >= LEAST_PASSPHRASE && !await hearth.house.hasPassphrase()) await hearth.house.setPassphrase(first, null)
-    return hearth
-  })
+  opening ??= opened()
   return opening
+}
+
+async function opened(): Promise<Hearth> {
+  const hearth = await openHearth(process.env.HEARTH_DATA ?? '.data', clockFrom(process.env))
+  await stock(hearth)
+  void hearth.copies.keep()
+  if (process.env.HEARTH_FORGET_PASSPHRASE === '1') await hearth.house.forgetPassphrase()
+  const first = process.env.HEARTH_PASSPHRASE
+  if (first && first.length >= LEAST_PASSPHRASE && !await hearth.house.hasPassphrase()) await hearth.house.setPassphrase(first, null, null)
+  return hearth
 }

@@ -4,6 +4,7 @@ import { lessons } from './2026-11-27-lessons'
 import { house } from './2026-11-28-house'
 import { ledger } from './2026-11-29-ledger'
 import { spreads } from './2026-11-30-spreads'
+import { proofs } from './2026-12-01-proofs'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads]
+export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs]

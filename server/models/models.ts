@@ -66,7 +66,7 @@ export function defineModels(sequelize: Sequelize): Models {
     }, { ...plain, tableName: 'lessons' }),
     HouseSetting: sequelize.define('HouseSetting', { name: { ...text(), primaryKey: true }, value: text() }, { ...plain, tableName: 'house_settings' }),
     Session: sequelize.define('Session', {
-      id: { ...text(), primaryKey: true }, secret: text(), name: text(), createdAt: whole(), seenAt: whole(),
+      id: { ...text(), primaryKey: true }, secret: text(), name: text(), createdAt: whole(), seenAt: whole(), provenAt: whole(true),
     }, { ...plain, tableName: 'sessions' }),
     DeviceLink: sequelize.define('DeviceLink', { device: { ...text(), primaryKey: true }, cook: text(), vessel: text() }, { ...plain, tableName: 'device_links' }),
     Spread: sequelize.define('Spread', {

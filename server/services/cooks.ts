@@ -37,13 +37,11 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
     plan,
     async create(given) {
       const content = JSON.stringify(given)
-      const known = await Cook.findByPk(given.id, { raw: true }) as unknown as Row | null
-      if (known && known.plan !== content) throw new Refusal('already-different', `cooks/${given.id}`)
-      if (known) return
-      await Cook.create({
-        id: given.id, dish: given.dish.name, plan: content, plannedAt: given.plannedAt, createdAt: clock.now(),
-        startedAt: null, finishedAt: null,
-      })
+      await Cook.bulkCreate([{
+        id: given.id, dish: given.dish.name, plan: content, plannedAt: given.plannedAt, createdAt: clock.now(), startedAt: null, finishedAt: null,
+      }], { ignoreDuplicates: true })
+      const standing = await Cook.findByPk(given.id, { raw: true, attributes: ['plan'] }) as unknown as Row
+      if (standing.plan !== content) throw new Refusal('already-different', `cooks/${given.id}`)
     },
     one: async id => ({ plan: await plan(id), observations: await streams.read(id, 0) }),
     async live() {

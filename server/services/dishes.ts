@@ -46,11 +46,9 @@ export function dishesOf(database: Database, clock: HearthClock): Dishes {
     })),
     async add(dish) {
       const content = JSON.stringify(dish)
-      const known = await DishVersion.findOne({ where: { dishId: dish.id, version: dish.version }, raw: true }) as Row | null
-      if (known && JSON.stringify(read(known)) !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
-      if (!known) {
-        await DishVersion.create({ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() })
-      }
+      await DishVersion.bulkCreate([{ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() }], { ignoreDuplicates: true })
+      const standing = await DishVersion.findOne({ where: { dishId: dish.id, version: dish.version }, raw: true }) as unknown as Row
+      if (standing.dish !== content && JSON.stringify(read(standing)) !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
       return dish
     },
     async aside() {

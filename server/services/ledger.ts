@@ -126,7 +126,7 @@ async function kindsOf(select: Select): Promise<Omit<BatchTally, 'count' | 'righ
 
 function cursorOf(cursor: string | undefined): [number | null, string] {
   if (cursor === undefined) return [null, '']
-  const [at, id] = cursor.split('_')
+  const [, at, id] = /^(\d{1,15})_([A-Za-z0-9][A-Za-z0-9._-]{0,63})$/.exec(cursor) ?? []
   const time = Number(at)
   if (!Number.isSafeInteger(time) || id === undefined) throw new Refusal('body-not-understood', 'cursor')
   return [time, id]

@@ -46,3 +46,20 @@ export function networkFrom(env: Readonly<Record<string, string | undefined>>): 
 export function isLoopback(address: string | undefined): boolean {
   return address !== undefined && (address === '::1' || /^(::ffff:)?127\./.test(address))
 }
+
+/**
+ * An address as tries and requests are counted by: of IPv6 its first 64 bits, which one household or machine may fill at
+ * will (RFC 4291, 2.5.4).
+ *
+ * @param address of the connection's other end
+ * @returns text that is the same for all addresses of one neighbour
+ */
+export function sameNeighbour(address: string | undefined): string {
+  if (address === undefined) return ''
+  const plain = address.replace(/^::ffff:/, '').split('%')[0] ?? ''
+  if (!plain.includes(':')) return plain
+  const [head = '', tail] = plain.split('::')
+  const [front, back] = [head.split(':').filter(Boolean), (tail ?? '').split(':').filter(Boolean)]
+  const filled = tail === undefined ? front : [...front, ...Array.from({ length: Math.max(0, 8 - front.length - back.length) }, () => '0'), ...back]
+  return `${filled.slice(0, 4).map(part => Number.parseInt(part, 16).toString(16)).join(':')}::/64`
+}

@@ -12,6 +12,8 @@ export interface Spreads {
   /** Keeps a day; its revision must be the one that stands, and comes back one higher. */
   put(spread: Spread): Promise<Spread>
   remove(id: string): Promise<void>
+  /** The revision that stands; 0 where there is none. */
+  revision(id: string): Promise<number>
   /** Tells of every change of a day until it is stopped. */
   follow(id: string, tell: (spread: Spread) => void): () => void
 }
@@ -51,9 +53,10 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
       const row = { id: next.id, name: next.name, eve: next.eve, revision: next.revision, spread: JSON.stringify(next), changedAt: clock.now(), removedAt: null }
       const [count] = await Table.update(row, { where: { id: spread.id, revision: spread.revision } })
       if (count === 0) {
-        const standing = await Table.findOne({ where: { id: spread.id }, raw: true }) as Row | null
-        if (standing) throw new Refusal('changed-meanwhile', `spreads/${spread.id} revision ${String(standing.revision)}`)
-        await Table.create(row)
+        // Whoever else makes it in this moment may come first: what stands then decides.
+        await Table.bulkCreate([row], { ignoreDuplicates: true })
+        const standing = await Table.findByPk(spread.id, { raw: true }) as Row | null
+        if (standing?.spread !== row.spread) throw new Refusal('changed-meanwhile', `spreads/${spread.id} revision ${String(standing?.revision ?? 0)}`)
       }
       for (const tell of followers.get(next.id) ?? []) tell(next)
       return next
@@ -61,6 +64,10 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
     async remove(id) {
       const [count] = await Table.update({ removedAt: clock.now() }, { where: { id, removedAt: null } })
       if (count === 0) throw new Refusal('not-found', `spreads/${id}`)
+    },
+    async revision(id) {
+      const row = await Table.findByPk(id, { raw: true, attributes: ['revision'] }) as Row | null
+      return Number(row?.revision ?? 0)
     },
     follow(id, tell) {
       const here = followers.get(id) ?? new Set()

@@ -19,6 +19,8 @@ export interface RunningHearth {
   readonly url: string
   /** Where its database lies. */
   readonly folder: string
+  /** Of the process that serves. */
+  pid(): number
   kill(): Promise<void>
   start(): Promise<void>
   /** Moves a held clock on, real ms at the clock's rate; nothing where it is not held. */
@@ -70,6 +72,7 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
   await start()
   return {
     url, folder, start, kill,
+    pid: () => child?.pid ?? 0,
     async moveOn(ms) {
       const moving = child
       if (!options.held || !moving) return

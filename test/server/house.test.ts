@@ -64,7 +64,7 @@ describe('the door of the house', () => {
 
   it('lets in who knows the passphrase, and forgets who leaves', async () => {
     const { theHearth } = await import('../../server/http/theHearth')
-    await (await theHearth()).house.setPassphrase(PASSPHRASE, null)
+    await (await theHearth()).house.setPassphrase(PASSPHRASE, null, null)
     expect((await ask('GET', '/api/clock')).body.code).toBe('enter-first')
     expect((await ask('POST', '/api/house/enter', {}, { passphrase: 'not it' })).body.code).toBe('wrong-passphrase')
     const entered = await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE, name: 'phone' })
@@ -84,7 +84,7 @@ describe('the door of the house', () => {
     expect((await ask('GET', '/api/clock', { cookie: b.cookie })).status).toBe(401)
     const c = await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE })
     expect((await ask('PUT', '/api/house/passphrase', { cookie: a.cookie }, { passphrase: 'short' })).status).toBe(400)
-    expect((await ask('PUT', '/api/house/passphrase', { cookie: a.cookie }, { passphrase: 'another long one' })).status).toBe(200)
+    expect((await ask('PUT', '/api/house/passphrase', { cookie: a.cookie }, { passphrase: 'another long one', old: PASSPHRASE })).status).toBe(200)
     expect((await ask('GET', '/api/clock', { cookie: a.cookie })).status).toBe(200)
     expect((await ask('GET', '/api/clock', { cookie: c.cookie })).status).toBe(401)
   })

@@ -8,11 +8,12 @@ import { LEAST_PASSPHRASE } from '../../../contracts/house'
 
 const { state, sessions, says, trouble, setPassphrase, end } = useHouseNetwork()
 const passphrase = ref('')
+const old = ref('')
 const tooShort = computed(() => passphrase.value.length > 0 && passphrase.value.length < LEAST_PASSPHRASE)
 async function keep(): Promise<void> {
   if (passphrase.value.length < LEAST_PASSPHRASE) return
-  await setPassphrase(passphrase.value)
-  passphrase.value = ''
+  await setPassphrase(passphrase.value, state.value?.hasPassphrase ? old.value : null)
+  passphrase.value = old.value = ''
 }
 </script>
 
@@ -52,17 +53,37 @@ async function keep(): Promise<void> {
           @submit.prevent="keep"
         >
           <h2>{{ state.hasPassphrase ? 'Another passphrase' : 'The household\'s passphrase' }}</h2>
-          <label for="passphrase">At least {{ LEAST_PASSPHRASE }} characters; three words are easy to say across a kitchen</label>
-          <span class="row"><input
+          <template v-if="state.hasPassphrase">
+            <label for="old-passphrase">The one that holds now</label>
+            <ElInput
+              id="old-passphrase"
+              v-model="old"
+              type="password"
+              autocomplete="current-password"
+              maxlength="200"
+            />
+          </template>
+          <label for="passphrase">{{ state.hasPassphrase ? 'The new one: at' : 'At' }} least {{ LEAST_PASSPHRASE }} characters; three words are easy to say across a kitchen</label>
+          <ElInput
             id="passphrase"
             v-model="passphrase"
             type="password"
             autocomplete="new-password"
             maxlength="200"
-          ><button
+          />
+          <ElButton
             class="stone-button"
-            :disabled="passphrase.length < LEAST_PASSPHRASE"
-          >Set it</button></span>
+            native-type="submit"
+            :disabled="passphrase.length < LEAST_PASSPHRASE || (state.hasPassphrase && old === '')"
+          >
+            Set it
+          </ElButton>
+          <p
+            v-if="state.hasPassphrase"
+            class="soft small"
+          >
+            Forgotten? On the machine it runs on, start the hearth once with <code>npm start -- --forget-passphrase</code>: nothing else is lost, and every device enters anew.
+          </p>
           <p
             v-if="tooShort"
             class="soft"
@@ -123,8 +144,8 @@ async function keep(): Promise<void> {
 .network { display: grid; grid-template-columns: minmax(0, 1fr) 320px; gap: 40px; padding-top: 10px; }
 .network > * { display: grid; gap: 18px; align-content: start; }
 .lead { font-size: 1.3rem; }
-.row { display: flex; gap: 8px; margin-top: 4px; }
-.row input { flex: 1; min-width: 0; }
+form { display: grid; gap: 8px; justify-items: start; }
+form p { margin: 0; }
 ol { margin: 6px 0 0; padding-left: 1.4rem; }
 ul { list-style: none; margin: 0; padding: 0; }
 li { display: flex; justify-content: space-between; align-items: center; gap: 12px; padding: 4px 0; }

@@ -1,21 +1,20 @@
 import { setCookie } from 'h3'
-import { RateLimiterMemory } from 'rate-limiter-flexible'
 import { EnterSchema } from '../../../contracts/house'
-import { HttpProblem } from '../../http/problem'
-import { readJson, route } from '../../http/route'
-import { SESSION_COOKIE } from '../../http/whoAsks'
+import { MOST_SECRET, readJson, route } from '../../http/route'
+import { aTry } from '../../http/tries'
+import { KNOWN_COOKIE, SESSION_COOKIE } from '../../http/whoAsks'
 
-/** Passphrases that may be tried from one address in five minutes. */
-const tries = new RateLimiterMemory({ points: 5, duration: 300 })
 const KEPT_S = 180 * 24 * 3600
+const KNOWN_S = 400 * 24 * 3600
 
 /** Lets a device in. */
 export default route(async (hearth, event) => {
-  const { passphrase, name } = await readJson(event, EnterSchema)
-  const address = event.node.req.socket.remoteAddress ?? ''
-  if (!await tries.consume(address).then(() => true, () => false)) throw new HttpProblem('too-many-tries')
+  const { passphrase, name } = await readJson(event, EnterSchema, MOST_SECRET)
+  const right = await aTry(hearth, event)
   const secret = await hearth.house.enter(passphrase, name)
-  await tries.delete(address)
-  setCookie(event, SESSION_COOKIE, secret, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: KEPT_S })
+  await right()
+  const cookie = { httpOnly: true, sameSite: 'strict', path: '/' } as const
+  setCookie(event, SESSION_COOKIE, secret, { ...cookie, maxAge: KEPT_S })
+  setCookie(event, KNOWN_COOKIE, await hearth.house.knownToken(), { ...cookie, maxAge: KNOWN_S })
   return { entered: true }
 })

@@ -1,16 +1,13 @@
-import { createEventStream } from 'h3'
+import { openPushing } from '../../../http/pushing'
 import { pathId, route } from '../../../http/route'
 
 /** Pushes the revision of a day whenever it changes, as server-sent events. */
-export default route((hearth, event) => {
-  const push = createEventStream(event)
-  const stop = hearth.spreads.follow(pathId(event), (spread) => {
-    void push.push(String(spread.revision))
-  })
-  push.onClosed(async () => {
-    stop()
-    await push.close()
-  })
-  void push.push('0')
-  return push.send()
+export default route(async (hearth, event) => {
+  const id = pathId(event)
+  let stop = (): void => undefined
+  const pushing = await openPushing(hearth, event, () => stop())
+  const tell = (revision: number): void => pushing.push(String(revision), String(revision))
+  stop = hearth.spreads.follow(id, spread => tell(spread.revision))
+  if (event.node.res.closed) stop()
+  tell(await hearth.spreads.revision(id))
 })
