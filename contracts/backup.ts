@@ -27,6 +27,9 @@ export const BackupFootSchema = z.strictObject({ rows: z.number().int().min(0), 
 export const TakenInSchema = z.strictObject({ taken: z.number().int(), known: z.number().int() })
 export type TakenIn = z.infer<typeof TakenInSchema>
 
+/** Kinds of copies: one a day, and those before an update or a restored backup took the place of what was there. */
+export const COPY_KINDS = ['daily', 'before-update', 'before-restore'] as const
+export type CopyKind = (typeof COPY_KINDS)[number]
 /** Copies of the database that the hearth makes by itself. */
-export const CopiesSchema = z.strictObject({ copies: z.array(z.strictObject({ name: z.string(), at: Millis, bytes: z.number().int() })), folder: z.string() })
+export const CopiesSchema = z.strictObject({ copies: z.array(z.strictObject({ name: z.string(), kind: z.enum(COPY_KINDS), at: Millis, bytes: z.number().int() })), folder: z.string() })
 export type Copies = z.infer<typeof CopiesSchema>

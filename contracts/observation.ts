@@ -5,8 +5,18 @@ import { Id, Millis } from './ids'
 /** Largest payload of one observation, characters of JSON. */
 export const MOST_PAYLOAD = 4096
 
-const Payload = z.record(z.string().max(64), z.unknown()).refine(
-  payload => JSON.stringify(payload).length <= MOST_PAYLOAD, { message: 'payload-too-large' })
+/** Deepest payload, objects and lists within one another. */
+export const MOST_DEPTH = 16
+
+/** True where nothing lies deeper; it looks no further than that. */
+function isShallow(value: unknown, left = MOST_DEPTH): boolean {
+  if (typeof value !== 'object' || value === null) return true
+  return left > 0 && Object.values(value).every(one => isShallow(one, left - 1))
+}
+
+const Payload = z.record(z.string().max(64), z.unknown())
+  .refine(isShallow, { message: 'payload-too-deep', abort: true })
+  .refine(payload => JSON.stringify(payload).length <= MOST_PAYLOAD, { message: 'payload-too-large' })
 
 /** One observation as a device sends it. The kind is open: unknown ones are kept. */
 export const ObservationSchema = z.strictObject({

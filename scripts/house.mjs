@@ -73,9 +73,18 @@ export async function serve(folder, say) {
     console.error(`Port ${port} on ${host} is taken by something else. Nothing was started or changed. Choose another: PORT=${port + 1} npm run ${say.command}`)
     process.exit(1)
   }
+  const asked = process.argv.indexOf('--take-copy')
+  if (asked > 0 && !process.argv[asked + 1]) {
+    console.error('Say which copy is to be taken: --take-copy 2026-11-28. Nothing was started or changed.')
+    process.exit(1)
+  }
+  const wishes = {
+    ...(process.argv.includes('--forget-passphrase') ? { HEARTH_FORGET_PASSPHRASE: '1' } : {}),
+    ...(asked > 0 ? { HEARTH_TAKE_COPY: process.argv[asked + 1] } : {}),
+    HEARTH_COMMAND: say.command === 'start' ? 'npm start' : `npm run ${say.command}`,
+  }
   const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder, ...(open ? { HEARTH_HOUSE: '1' } : {}), ...(process.argv.includes('--forget-passphrase') ? { HEARTH_FORGET_PASSPHRASE: '1' } : {}),
-    },
+    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder, ...(open ? { HEARTH_HOUSE: '1' } : {}), ...wishes },
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
   server.on('exit', code => process.exit(code ?? 0))

@@ -1,7 +1,9 @@
 import { LEAST_PASSPHRASE } from '../../contracts/house'
 import { clockFrom } from '../services/clock'
 import { openHearth, type Hearth } from '../services/hearth'
+import { FolderInUse, FolderNotWritable } from '../services/startRefused'
 import { stock } from '../services/stock'
+import { saidOfCopies, takeCopy } from '../services/takeCopy'
 
 let opening: Promise<Hearth> | null = null
 
@@ -15,8 +17,28 @@ export function theHearth(): Promise<Hearth> {
   return opening
 }
 
+const folder = (): string => process.env.HEARTH_DATA ?? '.data'
+
+/**
+ * What stands against a start, in sentences: what happened, which copies are good, how each is taken.
+ *
+ * @param error what opening threw
+ * @returns lines of text
+ */
+export async function whyNot(error: unknown): Promise<string> {
+  if (error instanceof FolderInUse || error instanceof FolderNotWritable) return `The hearth did not start. ${error.message}`
+  const copies = await saidOfCopies(folder(), process.env.HEARTH_COMMAND ?? 'npm start').catch(String)
+  return `The hearth did not start. ${error instanceof Error ? error.message : String(error)}\n${copies}`
+}
+
 async function opened(): Promise<Hearth> {
-  const hearth = await openHearth(process.env.HEARTH_DATA ?? '.data', clockFrom(process.env))
+  const clock = clockFrom(process.env)
+  const wish = process.env.HEARTH_TAKE_COPY
+  if (wish) {
+    const { name, aside } = await takeCopy(folder(), wish, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
+    console.log(`The copy ${name} was taken. What stood there before lies in ${aside}.`)
+  }
+  const hearth = await openHearth(folder(), clock)
   await stock(hearth)
   void hearth.copies.keep()
   if (process.env.HEARTH_FORGET_PASSPHRASE === '1') await hearth.house.forgetPassphrase()

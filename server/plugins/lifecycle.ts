@@ -1,10 +1,10 @@
 import { defineNitroPlugin } from 'nitropack/runtime'
-import { theHearth } from '../http/theHearth'
+import { theHearth, whyNot } from '../http/theHearth'
 
-/** Opens the hearth with the server, so that a folder that cannot be written is said at once, and closes it with it. */
+/** Opens the hearth with the server, so that what stands against it is said at once, and closes it with it. */
 export default defineNitroPlugin((nitro) => {
-  theHearth().catch((error: unknown) => {
-    console.error(error instanceof Error ? error.message : String(error))
+  theHearth().catch(async (error: unknown) => {
+    console.error(await whyNot(error))
     process.exit(1)
   })
   nitro.hooks.hook('close', async () => {

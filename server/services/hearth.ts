@@ -61,7 +61,7 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
   const cooks = cooksOf(database, clock, streams)
   const ledger = ledgerOf(database, () => clock.now())
   const batches = batchesOf(database, clock, cooks, ledger)
-  const copies = copiesOf(database, clock, folder)
+  const copies = copiesOf(clock, folder)
   let settling: Promise<unknown> = Promise.resolve()
   /** What waits to be settled; a cook waits once, however much is marked meanwhile. */
   const waiting = new Map<string, 'settle' | 'follow'>()
@@ -86,7 +86,7 @@ export async function openHearth(folder: string, clock: HearthClock): Promise<He
     clock, database, streams, cooks, batches, ledger, append,
     house: houseOf(database, clock),
     devices: devicesOf(database, clock, cooks, append),
-    photos: photosOf(database, clock),
+    photos: photosOf(database, clock, copies),
     backups: backupsOf(database, clock, folder, () => ledger.changed()),
     copies,
     exchange: exchangeOf(database, batches, ledger),

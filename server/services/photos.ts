@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { MOST_PHOTO_BYTES, MOST_PHOTOS, MOST_PHOTO_SIDE, type PhotoLine } from '../../contracts/photo'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
+import type { DailyCopies } from './copies'
 import type { Database } from './database'
 import { plainJpeg } from './jpeg'
 import { Refusal } from './refusal'
@@ -19,9 +20,11 @@ export interface Photos {
  *
  * @param database an open database
  * @param clock gives the time
- * @returns `add` refuses `not-a-photo` for what is no JPEG or too large, `too-many-photos` beyond twelve; removing is soft
+ * @param copies of the database, out of which a removed photograph goes too
+ * @returns `add` refuses `not-a-photo` for what is no JPEG or too large, `too-many-photos` beyond twelve; a photograph that is
+ * removed is gone, in the log of the database and in its copies as well
  */
-export function photosOf(database: Database, clock: HearthClock): Photos {
+export function photosOf(database: Database, clock: HearthClock, copies: Pick<DailyCopies, 'forgetPhoto'>): Photos {
   const { Photo, Batch } = database.models
   const line = (row: Row): PhotoLine => ({ id: String(row.id), at: Number(row.at), width: Number(row.width), height: Number(row.height) })
   const of = async (batch: string): Promise<PhotoLine[]> =>
@@ -39,12 +42,15 @@ export function photosOf(database: Database, clock: HearthClock): Photos {
     },
     async bytes(id) {
       const row = await Photo.findOne({ where: { id, removedAt: null }, attributes: ['bytes'], raw: true }) as unknown as Row | null
-      if (!row) throw new Refusal('not-found', `photos/${id}`)
-      return row.bytes as Buffer
+      // Versions before this one let pass what stood between the scans of a picture: nothing of it goes out.
+      const plain = row && Buffer.isBuffer(row.bytes) ? plainJpeg(row.bytes) : null
+      if (!plain) throw new Refusal('not-found', `photos/${id}`)
+      return plain.bytes
     },
     async remove(id) {
-      const [changed] = await Photo.update({ removedAt: clock.now() }, { where: { id, removedAt: null } })
-      if (changed === 0) throw new Refusal('not-found', `photos/${id}`)
+      if (await Photo.destroy({ where: { id } }) === 0) throw new Refusal('not-found', `photos/${id}`)
+      await database.sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)')
+      await copies.forgetPhoto(id)
     },
   }
 }

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { connect } from 'node:net'
 import { WebSocket } from 'ws'
+import { inParallel } from '../support/inParallel'
 import { rawRequest, type RawRequest } from '../support/rawRequest'
 import { expect, test } from './hearth'
 
@@ -39,18 +40,6 @@ function strangers(): () => string {
     const one = Math.floor(sent++ / 100)
     return `127.${3 + Math.floor(one / 250)}.0.${1 + (one % 250)}`
   }
-}
-
-async function inParallel<T, R>(list: readonly T[], at: number, what: (one: T) => Promise<R>): Promise<R[]> {
-  const found: R[] = []
-  let next = 0
-  await Promise.all(Array.from({ length: at }, async () => {
-    while (next < list.length) {
-      const i = next++
-      found[i] = await what(list[i]!)
-    }
-  }))
-  return found
 }
 
 const portOf = (url: string): number => Number(new URL(url).port)

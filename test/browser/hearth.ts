@@ -22,6 +22,8 @@ export interface RunningHearth {
   /** Of the process that serves. */
   pid(): number
   kill(): Promise<void>
+  /** Asks it to end, and waits until it has. */
+  stop(): Promise<void>
   start(): Promise<void>
   /** Moves a held clock on, real ms at the clock's rate; nothing where it is not held. */
   moveOn(ms: number): Promise<void>
@@ -61,17 +63,19 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
     }
     throw new Error('The server did not start.')
   }
-  const kill = async (): Promise<void> => {
+  const end = async (signal: 'SIGKILL' | 'SIGTERM'): Promise<void> => {
     const dying = child
     child = null
     if (!dying || dying.exitCode !== null) return
     const gone = new Promise(resolve => dying.once('exit', resolve))
-    dying.kill('SIGKILL')
+    dying.kill(signal)
     await gone
   }
+  const kill = (): Promise<void> => end('SIGKILL')
   await start()
   return {
     url, folder, start, kill,
+    stop: () => end('SIGTERM'),
     pid: () => child?.pid ?? 0,
     async moveOn(ms) {
       const moving = child

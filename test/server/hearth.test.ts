@@ -11,9 +11,10 @@ import { stageDish } from '../../core/dish/stageDish'
 import type { SentObservation } from '../../contracts/observation'
 import { forecastCook } from '../../core/forecast/forecastCook'
 import { clockFrom } from '../../server/services/clock'
-import { durability, FolderNotWritable } from '../../server/services/database'
+import { durability } from '../../server/services/database'
 import { openHearth, type Hearth } from '../../server/services/hearth'
 import { Refusal } from '../../server/services/refusal'
+import { FolderNotWritable } from '../../server/services/startRefused'
 import { stock } from '../../server/services/stock'
 import { examplePlan } from '../support/plans'
 
@@ -78,13 +79,13 @@ describe('durability', () => {
     const updated = await openHearth(old, clock)
     expect(await updated.streams.read('s', 0)).toEqual([])
     await updated.close()
-    const [name] = readdirSync(old).filter(one => one.startsWith('before-update-'))
-    const copy = new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage: join(old, name!), logging: false })
+    const [name] = readdirSync(join(old, 'copies')).filter(one => one.startsWith('before-update-'))
+    const copy = new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage: join(old, 'copies', name!), logging: false })
     expect(await copy.query('SELECT * FROM of_an_older_version', { type: QueryTypes.SELECT })).toEqual([{ note: 'kept' }])
     await copy.close()
     const again = await openHearth(old, clock)
     await again.close()
-    expect(readdirSync(old).filter(one => one.startsWith('before-update-'))).toHaveLength(1)
+    expect(readdirSync(join(old, 'copies')).filter(one => one.startsWith('before-update-'))).toHaveLength(1)
   })
 })
 
