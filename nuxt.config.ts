@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { build as bundled } from 'esbuild'
 import { fileURLToPath } from 'node:url'
 
 const { version } = JSON.parse(readFileSync(new URL('./package.json', import.meta.url), 'utf8')) as { version: string }
@@ -54,6 +55,11 @@ export default defineNuxtConfig({
       nitro.hooks.hook('compiled', () => {
         const routes = [...nitro.options.handlers, ...nitro.scannedHandlers].filter(one => !one.middleware && one.route).map(({ route, method }) => ({ route, method: method ?? 'all' }))
         writeFileSync(join(nitro.options.output.serverDir, 'routes.json'), JSON.stringify(routes, null, 1))
+        // The program that works beside the server, in a bundle of its own.
+        return bundled({
+          entryPoints: [fileURLToPath(new URL('./server/aside.ts', import.meta.url))], outfile: join(nitro.options.output.serverDir, 'aside.mjs'), bundle: true, platform: 'node', format: 'esm', target: 'node20',
+          external: ['sqlite3', 'sequelize'], minifySyntax: true, logLevel: 'error', banner: { js: 'import { createRequire } from \'node:module\'; const require = createRequire(import.meta.url);' },
+        }).then(() => undefined)
       })
     },
   },

@@ -44,7 +44,7 @@ export async function seedLedger(folder: string, count: number): Promise<void> {
       return { one, id, startedAt, shift: startedAt - START, faults, pan: pick(DEMO_KITCHEN.pans.filter(pan => pan.kind === 'pan')), fire: pick(DEMO_KITCHEN.fires) }
     })
     await models.Cook.bulkCreate(rows.map(({ one, id, startedAt }) => ({
-      id, dish: one.plan.dish.name, plan: JSON.stringify({ ...one.plan, id }), plannedAt: startedAt, createdAt: startedAt, startedAt, finishedAt: startedAt + 3_600_000,
+      id, dish: one.plan.dish.name, plan: JSON.stringify({ ...one.plan, id }), plannedAt: startedAt, createdAt: startedAt, startedAt, finishedAt: startedAt + 3_600_000, settledPlace: 0,
     })), { transaction })
     await models.Observation.bulkCreate(rows.flatMap(({ one, id, shift }) => one.observations.map(each => ({
       stream: id, id: each.id, device: each.device, number: each.number, deviceTime: each.deviceTime + shift, sentAt: each.deviceTime + shift, receivedAt: each.deviceTime + shift, kind: each.kind, payload: JSON.stringify(each.payload),
@@ -59,6 +59,7 @@ export async function seedLedger(folder: string, count: number): Promise<void> {
     await models.BatchFault.bulkCreate(rows.flatMap(({ id, startedAt, faults }) => faults.map(fault => ({ fault, startedAt, batchId: id }))), { transaction })
     await transaction.commit()
   }
+  await sequelize.query('UPDATE cooks SET settled_place = (SELECT max(place) FROM observations o WHERE o.stream = cooks.id)')
   await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)', { type: QueryTypes.SELECT })
   await sequelize.query('ANALYZE')
   await hearth.close()

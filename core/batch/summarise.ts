@@ -4,16 +4,11 @@ import { mainVessel } from '../dish/mainVessel'
 import { COLOUR_STEPS } from '../family/family'
 import { familyOf } from '../family/families'
 import type { Forecast } from '../forecast/forecast'
-import { AFTER_KINDS } from '../live/afterFire'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
+import { momentsOf } from './momentsOf'
 import { stonesOf } from './stones'
 import type { BatchSummary } from './summary'
-
-/** What happens after the fire is no moment of the cook. */
-const AFTER = new Set<string>(AFTER_KINDS)
-const MOST_TEXT = 200
-const MOST_MOMENTS = 400
 
 /**
  * What a finished batch keeps: its stones as they went and as they were planned, key times, weights, faults. The middle
@@ -69,16 +64,6 @@ function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
   if (from === null) return null
   const last = cook.weighings.filter(one => one.what.vessel === main && one.timeS >= from - 60).at(-1)
   return last ? last.what.grossG - plan.vessels[main].vessel.massG : null
-}
-
-function momentsOf(plan: CookPlan, cook: LiveCook) {
-  const notedAt = new Map(cook.notes.map(one => [one.id, one.timeS]))
-  return cook.moments.filter(moment => moment.known && !moment.withdrawn && !AFTER.has(moment.kind)).map(moment => ({
-    kind: moment.kind,
-    what: String(moment.payload.stage ?? moment.payload.sign ?? moment.payload.step ?? moment.payload.mark
-      ?? moment.payload.grossG ?? moment.payload.vessel ?? (moment.kind === 'note' ? moment.payload.text : undefined) ?? '').slice(0, MOST_TEXT),
-    timeS: notedAt.get(moment.id) ?? moment.timeS,
-  })).sort((p, q) => p.timeS - q.timeS).slice(0, MOST_MOMENTS)
 }
 
 /** The darkest step the roast's middle run had reached as the liquid went in. */

@@ -3,6 +3,7 @@ import { finish } from '../finish'
 import { drawnEvenly } from '../random/drawnEvenly'
 import type { Observation } from '../live/observation'
 import type { CookPlan } from '../live/plan'
+import { fewMarks } from '../live/fewMarks'
 import type { LiveCook } from '../live/liveCook'
 import { replay } from '../live/replay'
 import { compileProgram } from './compileProgram'
@@ -53,7 +54,7 @@ export function stand(plan: CookPlan, observations: readonly Observation[], nowS
  * @returns yields while it works; returns the runs
  */
 export function* standSteps(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Generator<void, Standing> {
-  const cook = replay(plan, observations)
+  const cook = fewMarks(replay(plan, observations))
   const program = compileProgram(plan, cook, nowS)
   const ensemble = yield* conditionSteps(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
   return { plan, cook, program, ensemble }

@@ -34,12 +34,17 @@ export function orderObservations(observations: readonly Observation[]): TimedOb
     || p.observation.number - q.observation.number)
 }
 
+/** A clock may run so much ahead between sending and receipt, ms. */
+const AHEAD_MS = 900_000
+
 function timeOneDevice(list: Observation[]): TimedObservation[] {
   let latest = Number.NEGATIVE_INFINITY
   return list.sort((p, q) => p.number - q.number).map((observation) => {
     const { deviceTime, sentAt, receivedAt } = observation
     const offset = sentAt !== undefined && receivedAt !== undefined ? receivedAt - sentAt : 0
-    latest = Math.max(latest, deviceTime + offset)
-    return { observation, atMs: latest }
+    const atMs = Math.max(latest, deviceTime + offset)
+    // A time that had not come when it was heard of is no time that the next one could not lie before.
+    if (receivedAt === undefined || deviceTime + offset <= receivedAt + AHEAD_MS) latest = atMs
+    return { observation, atMs }
   })
 }

@@ -4,6 +4,7 @@ import { applyMark } from './applyMark'
 import type { CookDraft, LiveCook } from './liveCook'
 import { KNOWN_KINDS, type Observation } from './observation'
 import { orderObservations } from './orderObservations'
+import { isOutsideCook } from './outsideCook'
 import type { CookPlan } from './plan'
 import { resolveCorrections } from './resolveCorrections'
 
@@ -18,7 +19,7 @@ const isKnown = (kind: string): boolean => (KNOWN_KINDS as readonly string[]).in
  */
 export function replay(plan: CookPlan, observations: readonly Observation[]): LiveCook {
   const moments = resolveCorrections(orderObservations(observations))
-  const started = moments.find(moment => moment.kind === 'cook.started' && !moment.withdrawn)
+  const started = moments.find(moment => moment.kind === 'cook.started' && !moment.withdrawn && !isOutsideCook(moment, null))
   const line = mainLine(plan.dish)
   const cook: CookDraft = {
     startedMs: started?.atMs ?? null, fromMemory: started?.payload.from === 'memory', moments: [], stage: started ? 0 : -1,
@@ -29,8 +30,9 @@ export function replay(plan: CookPlan, observations: readonly Observation[]): Li
     after: { ...NOTHING_AFTER, places: [], givenOut: [], changed: [] },
   }
   for (const moment of moments) {
-    const timeS = started ? Math.max(0, (moment.atMs - started.atMs) / 1000) : 0
-    cook.moments.push({ ...moment, timeS, known: isKnown(moment.kind) && (moment.withdrawn || applyMark(cook, plan, moment, timeS)) })
+    const timeS = started && Number.isFinite(moment.atMs) ? Math.max(0, (moment.atMs - started.atMs) / 1000) : 0
+    const outside = isOutsideCook(moment, started?.atMs ?? null)
+    cook.moments.push({ ...moment, timeS, outside, known: isKnown(moment.kind) && !outside && (moment.withdrawn || applyMark(cook, plan, moment, timeS)) })
   }
   return cook
 }

@@ -10,6 +10,8 @@ export interface Moment {
   readonly withdrawn: boolean
   /** Ids of the corrections that changed it. */
   readonly correctedBy: readonly string[]
+  /** When the hearth had it, or the last correction of it, ms; missing where it has not yet. */
+  readonly heardMs?: number | undefined
 }
 
 const isCorrection = (timed: TimedObservation): boolean => timed.observation.kind === 'corrected'
@@ -35,7 +37,7 @@ export function resolveCorrections(timed: readonly TimedObservation[]): Moment[]
     const { id, kind, payload } = one.observation
     if (isWithdrawal(one)) continue
     if (!isCorrection(one)) {
-      moments.set(id, { id, kind, payload, atMs: one.atMs - agoMs(payload), withdrawn: inactive.has(id), correctedBy: [] })
+      moments.set(id, { id, kind, payload, atMs: one.atMs - agoMs(payload), withdrawn: inactive.has(id), correctedBy: [], heardMs: one.observation.receivedAt })
       continue
     }
     const rootId = root.get(target(one)) ?? target(one)
@@ -61,5 +63,6 @@ function corrected(moment: Moment, correction: TimedObservation): Moment {
     payload: typeof payload === 'object' && payload !== null ? { ...moment.payload, ...payload } : moment.payload,
     atMs: moment.atMs + (typeof shiftS === 'number' && Number.isFinite(shiftS) ? shiftS * 1000 : 0),
     correctedBy: [...moment.correctedBy, correction.observation.id],
+    heardMs: correction.observation.receivedAt ?? moment.heardMs,
   }
 }

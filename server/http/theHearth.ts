@@ -1,4 +1,7 @@
+import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { LEAST_PASSPHRASE } from '../../contracts/house'
+import { processAside, type Aside } from '../services/aside'
 import { clockFrom } from '../services/clock'
 import { openHearth, type Hearth } from '../services/hearth'
 import { FolderInUse, FolderNotWritable } from '../services/startRefused'
@@ -31,6 +34,12 @@ export async function whyNot(error: unknown): Promise<string> {
   return `The hearth did not start. ${error instanceof Error ? error.message : String(error)}\n${copies}`
 }
 
+/** The program that works aside stands beside the built server; the development server has none and does it itself. */
+function asideHere(): ((file: string) => Aside) | undefined {
+  const program = join(dirname(process.argv[1] ?? ''), 'aside.mjs')
+  return existsSync(program) ? file => processAside(program, file) : undefined
+}
+
 async function opened(): Promise<Hearth> {
   const clock = clockFrom(process.env)
   const wish = process.env.HEARTH_TAKE_COPY
@@ -38,7 +47,7 @@ async function opened(): Promise<Hearth> {
     const { name, aside } = await takeCopy(folder(), wish, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
     console.log(`The copy ${name} was taken. What stood there before lies in ${aside}.`)
   }
-  const hearth = await openHearth(folder(), clock)
+  const hearth = await openHearth(folder(), clock, asideHere())
   await stock(hearth)
   void hearth.copies.keep()
   if (process.env.HEARTH_FORGET_PASSPHRASE === '1') await hearth.house.forgetPassphrase()

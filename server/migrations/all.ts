@@ -5,6 +5,7 @@ import { house } from './2026-11-28-house'
 import { ledger } from './2026-11-29-ledger'
 import { spreads } from './2026-11-30-spreads'
 import { proofs } from './2026-12-01-proofs'
+import { settling } from './2026-12-02-settling'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs]
+export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs, settling]

@@ -44,7 +44,7 @@ export function defineModels(sequelize: Sequelize): Models {
     }, { ...plain, tableName: 'dish_states' }),
     Cook: sequelize.define('Cook', {
       id: { ...text(), primaryKey: true }, dish: text(), plan: text(), plannedAt: whole(), createdAt: whole(),
-      startedAt: whole(true), finishedAt: whole(true),
+      startedAt: whole(true), finishedAt: whole(true), settledPlace: whole(),
     }, { ...plain, tableName: 'cooks' }),
     Observation: sequelize.define('Observation', {
       place: { ...whole(), primaryKey: true, autoIncrement: true }, stream: text(), id: text(), device: text(), number: whole(),

@@ -1,12 +1,11 @@
 import { QueryTypes } from 'sequelize'
+import type { SettledAside } from '../../contracts/aside'
 import { BatchSummarySchema, type Batch } from '../../contracts/batch'
 import type { EvidenceSource } from '../../contracts/lesson'
 import type { Evidence } from '../../core/belief/evidence'
-import { settleCook } from '../../core/batch/settleCook'
 import type { DishChange } from '../../core/live/afterFire'
 import { replay } from '../../core/live/replay'
 import type { Row } from '../models/models'
-import { drawnBy, foundBy } from './batchRow'
 import type { HearthClock } from './clock'
 import type { Cooks } from './cooks'
 import type { Database } from './database'
@@ -15,9 +14,8 @@ import { Refusal } from './refusal'
 
 /** Batches: what finished cooks leave. */
 export interface Batches {
-  settle(cookId: string): Promise<void>
-  /** Takes in what happened after the fire, without working the cook out anew. */
-  follow(cookId: string): Promise<void>
+  /** Keeps what came of settling a cook, its batch where it is finished. */
+  keep(cookId: string, settled: SettledAside): Promise<void>
   one(id: string): Promise<Batch>
   note(id: string, note: string): Promise<void>
   remove(id: string): Promise<void>
@@ -34,7 +32,7 @@ const REMEMBERED = 80
 const MOST_CHANGES = 20
 
 /**
- * The batches of one database. A batch is made by `settle` from a finished cook and keeps its summary for ever.
+ * The batches of one database. A batch is made of a finished cook, aside, and keeps its summary for ever.
  *
  * @param database an open database
  * @param clock gives the time of removal
@@ -58,31 +56,19 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     await BatchFault.destroy({ where: { batchId: id } })
     await BatchFault.bulkCreate([...new Set(faults)].map(fault => ({ fault, startedAt, batchId: id })), { ignoreDuplicates: true })
   }
-  const settle = async (cookId: string): Promise<void> => {
-    const { plan, observations } = await cooks.one(cookId)
-    const cook = replay(plan, observations)
-    const finishedAt = cook.finishedS === null || cook.startedMs === null ? null : Math.round(cook.startedMs + cook.finishedS * 1000)
-    await cooks.mark(cookId, cook.startedMs === null ? null : Math.round(cook.startedMs), finishedAt)
-    if (finishedAt === null || cook.startedMs === null) return
-    const { summary, evidence } = settleCook(plan, observations)
-    const known = await Batch.findByPk(cookId, { raw: true }) as unknown as Row | null
-    const startedAt = Math.round(cook.startedMs)
-    await Batch.upsert({
-      id: cookId, dishId: plan.dish.id, dish: plan.dish.name, startedAt,
-      summary: JSON.stringify(summary), evidence: JSON.stringify(evidence), ...foundBy(plan, startedAt), ...drawnBy(plan, cook, summary),
-      note: known ? String(known.note) : '', removedAt: known?.removedAt ?? null,
-    })
-    await nameFaults(cookId, startedAt, known?.removedAt ? [] : summary.faults)
-    ledger.changed()
-  }
   return {
-    settle,
-    async follow(cookId) {
-      const known = await Batch.findByPk(cookId, { raw: true, attributes: ['summary'] }) as unknown as Row | null
-      if (!known) return
-      const { plan, observations } = await cooks.one(cookId)
-      await Batch.update(drawnBy(plan, replay(plan, observations), BatchSummarySchema.parse(JSON.parse(String(known.summary)))), { where: { id: cookId } })
-      ledger.changed()
+    async keep(cookId, { startedAt, finishedAt, upTo, batch }) {
+      if (batch && startedAt !== null) {
+        const known = await Batch.findByPk(cookId, { raw: true, attributes: ['note', 'removedAt'] }) as unknown as Row | null
+        await Batch.upsert({
+          id: cookId, dishId: batch.dishId, dish: batch.dish, startedAt, summary: JSON.stringify(batch.summary), evidence: JSON.stringify(batch.evidence), ...batch.columns,
+          note: known ? String(known.note) : '', removedAt: known?.removedAt ?? null,
+        })
+        await nameFaults(cookId, startedAt, known?.removedAt ? [] : batch.summary.faults)
+        ledger.changed()
+      }
+      // Last of all: cut off before it, the cook is settled once more, which gives the same.
+      await cooks.settled(cookId, startedAt, finishedAt, upTo)
     },
     async one(id) {
       const found = await row(id)

@@ -1,4 +1,5 @@
 import { CookPlanSchema, type Cook, type LiveCookLine } from '../../contracts/cook'
+import { thinPlan } from '../../core/batch/thinPlan'
 import type { CookPlan } from '../../core/live/plan'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
@@ -13,9 +14,8 @@ export interface Cooks {
   one(id: string): Promise<Cook>
   live(): Promise<LiveCookLine[]>
   has(id: string): Promise<boolean>
-  mark(id: string, startedAt: number | null, finishedAt: number | null): Promise<void>
-  /** Ids of finished cooks without a batch. */
-  unsettled(): Promise<string[]>
+  /** Keeps when a cook began and ended, and up to which place of its log that is known. */
+  settled(id: string, startedAt: number | null, finishedAt: number | null, upTo: number): Promise<void>
 }
 
 /**
@@ -36,9 +36,9 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
   return {
     plan,
     async create(given) {
-      const content = JSON.stringify(given)
+      const content = JSON.stringify(thinPlan(given))
       await Cook.bulkCreate([{
-        id: given.id, dish: given.dish.name, plan: content, plannedAt: given.plannedAt, createdAt: clock.now(), startedAt: null, finishedAt: null,
+        id: given.id, dish: given.dish.name, plan: content, plannedAt: given.plannedAt, createdAt: clock.now(), startedAt: null, finishedAt: null, settledPlace: 0,
       }], { ignoreDuplicates: true })
       const standing = await Cook.findByPk(given.id, { raw: true, attributes: ['plan'] }) as unknown as Row
       if (standing.plan !== content) throw new Refusal('already-different', `cooks/${given.id}`)
@@ -52,13 +52,8 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
       }))
     },
     has: async id => await Cook.count({ where: { id } }) > 0,
-    async mark(id, startedAt, finishedAt) {
-      await Cook.update({ startedAt, finishedAt }, { where: { id } })
-    },
-    async unsettled() {
-      const rows = await database.sequelize.query(
-        'SELECT c.id FROM cooks c LEFT JOIN batches b ON b.id = c.id WHERE c.finished_at IS NOT NULL AND b.id IS NULL')
-      return (rows[0] as Row[]).map(row => String(row.id))
+    async settled(id, startedAt, finishedAt, settledPlace) {
+      await Cook.update({ startedAt, finishedAt, settledPlace }, { where: { id } })
     },
   }
 }

@@ -14,7 +14,8 @@ export interface DailyCopies {
   list(): Promise<Copies>
   /** Takes a removed photograph out of every copy. */
   forgetPhoto(id: string): Promise<void>
-  stop(): void
+  /** Makes no more, and waits for the one that is being made. */
+  stop(): Promise<void>
 }
 
 /** Copies of each kind that are kept. */
@@ -135,6 +136,9 @@ export function copiesOf(clock: HearthClock, folder: string): DailyCopies {
         }).catch((error: unknown) => console.error(`A removed photograph may still stand in ${name}. ${String(error)}`))
       }
     }),
-    stop: () => clearInterval(timer),
+    async stop() {
+      clearInterval(timer)
+      await keeping
+    },
   }
 }

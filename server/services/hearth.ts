@@ -1,3 +1,4 @@
+import { inlineAside, type Aside } from './aside'
 import { backupsOf, type Backups } from './backup'
 import { batchesOf, type Batches } from './batches'
 import type { HearthClock } from './clock'
@@ -13,9 +14,9 @@ import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
 import { photosOf, type Photos } from './photos'
 import { spreadsOf, type Spreads } from './spreads'
+import { settlingOf } from './settling'
 import { streamsOf, type Streams } from './streams'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
-import { AFTER_KINDS } from '../../core/live/afterFire'
 
 /** Everything the server offers, over one database and one clock. */
 export interface Hearth {
@@ -37,69 +38,57 @@ export interface Hearth {
   readonly devices: Devices
   /** Appends to a stream and settles the cook under its id when that changes what the ledger shows. */
   append(stream: string, request: AppendRequest): Promise<StoredObservation[]>
-  /** Waits for settling that is still under way. */
-  settled(): Promise<void>
+  /** Waits for settling that is still under way, of all cooks or of one, no longer than is said. */
+  settled(withinMs?: number, cook?: string): Promise<void>
   close(): Promise<void>
 }
 
-/** Kinds after which a cook's start, end or batch may stand differently. */
-const SETTLING = new Set(['cook.started', 'cook.finished', 'outcome', 'corrected', 'withdrawn', 'weighed', 'note'])
-/** Kinds that change only what is left of a batch, and how it was liked. */
-const FOLLOWING = new Set<string>([...AFTER_KINDS, 'step.done'])
+/** How long an end waits for what is being settled, ms: it is taken up at the next start. */
+const CLOSING_MS = 3000
 
 /**
  * Opens a hearth.
  *
  * @param folder where the database lies
  * @param clock the one clock
- * @returns the services; finished cooks whose batch was not made yet are settled first
- * @throws FolderNotWritable
+ * @param makeAside where cooks are worked out, for the file of the database; in this process where it is left out
+ * @returns the services; cooks whose settling was cut off are taken up again
+ * @throws StartRefused
  */
-export async function openHearth(folder: string, clock: HearthClock): Promise<Hearth> {
+export async function openHearth(folder: string, clock: HearthClock, makeAside: (file: string) => Aside = inlineAside): Promise<Hearth> {
   const database = await openDatabase(folder, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
   const streams = streamsOf(database, clock)
   const cooks = cooksOf(database, clock, streams)
   const ledger = ledgerOf(database, () => clock.now())
   const batches = batchesOf(database, clock, cooks, ledger)
   const copies = copiesOf(clock, folder)
-  let settling: Promise<unknown> = Promise.resolve()
-  /** What waits to be settled; a cook waits once, however much is marked meanwhile. */
-  const waiting = new Map<string, 'settle' | 'follow'>()
-  const settle = (id: string, how: 'settle' | 'follow' = 'settle'): void => {
-    const known = waiting.get(id)
-    waiting.set(id, known === 'settle' ? known : how)
-    if (known) return
-    settling = settling.then(async () => {
-      const now = waiting.get(id) ?? how
-      waiting.delete(id)
-      if (await cooks.has(id)) await batches[now](id)
-    }).catch((error: unknown) => console.error(`A batch could not be settled; its observations are safe. ${String(error)}`))
-  }
-  for (const id of await cooks.unsettled()) settle(id)
+  const aside = makeAside(database.file)
+  const settling = settlingOf(database, aside, cooks, batches)
+  await settling.takeUp()
   const append = async (stream: string, request: AppendRequest): Promise<StoredObservation[]> => {
     const stored = await streams.append(stream, request)
-    if (request.observations.some(one => SETTLING.has(one.kind))) settle(stream)
-    else if (request.observations.some(one => FOLLOWING.has(one.kind))) settle(stream, 'follow')
+    settling.heard(stream, request.observations.map(one => one.kind))
     return stored
   }
   return {
     clock, database, streams, cooks, batches, ledger, append,
     house: houseOf(database, clock),
-    devices: devicesOf(database, clock, cooks, append),
+    devices: devicesOf(database, clock, cooks, aside, append),
     photos: photosOf(database, clock, copies),
-    backups: backupsOf(database, clock, folder, () => ledger.changed()),
+    backups: backupsOf(database.file, clock, aside, () => ledger.changed()),
     copies,
-    exchange: exchangeOf(database, batches, ledger),
+    exchange: exchangeOf(aside, ledger),
     kitchens: kitchensOf(database, clock),
     dishes: dishesOf(database, clock),
     lessons: lessonsOf(database, clock, batches),
     spreads: spreadsOf(database, clock),
-    async settled() {
-      await settling
-    },
+    settled: settling.settled,
     async close() {
-      copies.stop()
-      await settling
+      await copies.stop()
+      await settling.settled(CLOSING_MS)
+      settling.stop()
+      aside.end()
+      await settling.settled()
       await database.close()
     },
   }

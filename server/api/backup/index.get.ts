@@ -1,9 +1,13 @@
-import { setResponseHeader } from 'h3'
-import { route } from '../../http/route'
+import { getQuery } from 'h3'
+import { z } from 'zod'
+import { parse, route } from '../../http/route'
+import { sendOut } from '../../http/sendOut'
 
-/** A full backup as one file, made while cooking goes on. */
-export default route(async (hearth, event) => {
-  setResponseHeader(event, 'content-type', 'application/gzip')
-  setResponseHeader(event, 'content-disposition', `attachment; filename="yon-hearth-${new Date(hearth.clock.now()).toISOString().slice(0, 10)}.jsonl.gz"`)
-  return hearth.backups.stream()
+const Query = z.object({ photos: z.enum(['0', '1']).default('1') })
+
+/** A full backup as one file, made while cooking goes on; `photos=0` leaves photographs out. */
+export default route((hearth, event) => {
+  const photos = parse(Query, getQuery(event)).photos === '1'
+  const day = new Date(hearth.clock.now()).toISOString().slice(0, 10)
+  return sendOut(event, hearth.backups.stream(photos), 'application/gzip', `yon-hearth-${day}${photos ? '' : '-without-photographs'}.jsonl.gz`)
 })

@@ -1,10 +1,8 @@
-import { getRequestHeader } from 'h3'
-import { MOST_BACKUP_BYTES } from '../../../contracts/backup'
-import { HttpProblem } from '../../http/problem'
-import { route } from '../../http/route'
+import { getQuery } from 'h3'
+import { z } from 'zod'
+import { parse, route } from '../../http/route'
 
-/** Restores a backup into an empty house; the body is the file itself. */
-export default route(async (hearth, event) => {
-  if (Number(getRequestHeader(event, 'content-length') ?? 0) > MOST_BACKUP_BYTES) throw new HttpProblem('body-too-large')
-  return hearth.backups.restore(event.node.req)
-})
+const Query = z.object({ putAside: z.enum(['0', '1']).default('0') })
+
+/** Restores a backup; the body is the file itself. `putAside=1` puts what stands in the house aside as a copy. */
+export default route((hearth, event) => hearth.backups.restore(event.node.req, parse(Query, getQuery(event)).putAside === '1'))

@@ -1,9 +1,5 @@
-import { setResponseHeader } from 'h3'
 import { route } from '../../http/route'
+import { sendOut } from '../../http/sendOut'
 
 /** Every batch whole, one a line. */
-export default route((hearth, event) => {
-  setResponseHeader(event, 'content-type', 'application/jsonl; charset=utf-8')
-  setResponseHeader(event, 'content-disposition', 'attachment; filename="batches.jsonl"')
-  return hearth.exchange.jsonl()
-})
+export default route((hearth, event) => sendOut(event, hearth.exchange.jsonl(), 'application/jsonl; charset=utf-8', 'batches.jsonl'))

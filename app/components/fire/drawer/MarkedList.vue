@@ -51,7 +51,7 @@ function change(id: string, kind: string, payload: Readonly<Record<string, unkno
         v-for="moment in recent"
         :key="moment.id"
       >
-        <span :class="{ gone: moment.withdrawn }">{{ clockText(moment.timeS) }} {{ moment.known ? say(moment) : `${moment.kind} (unknown here, kept)` }}</span>
+        <span :class="{ gone: moment.withdrawn }">{{ clockText(moment.timeS) }} {{ moment.known ? say(moment) : moment.outside ? `${say(moment)} (its time lies outside this cook: kept, passed over)` : `${moment.kind} (unknown here, kept)` }}</span>
         <span class="moves">
           <button
             class="stone-button"

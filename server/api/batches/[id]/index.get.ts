@@ -1,7 +1,11 @@
 import { pathId, route } from '../../../http/route'
 
-/** A whole batch, as it can be taken away. Waits for a batch that is just being made. */
+/** Longest that a batch which is just being made is waited for, ms. */
+const MOST_WAIT_MS = 10_000
+
+/** A whole batch, as it can be taken away. Waits a little for a batch that is just being made. */
 export default route(async (hearth, event) => {
-  await hearth.settled()
-  return hearth.batches.one(pathId(event))
+  const id = pathId(event)
+  await hearth.settled(MOST_WAIT_MS, id)
+  return hearth.batches.one(id)
 })

@@ -1,0 +1,26 @@
+import { AFTER_KINDS } from '../live/afterFire'
+import type { LiveCook } from '../live/liveCook'
+import type { CookPlan } from '../live/plan'
+import type { BatchSummary } from './summary'
+
+/** What happens after the fire is no moment of the cook. */
+const AFTER = new Set<string>(AFTER_KINDS)
+const MOST_TEXT = 200
+const MOST_MOMENTS = 400
+
+/**
+ * The moments that a batch keeps: what was marked and understood, in the order of the cook, the first four hundred.
+ *
+ * @param plan its plan
+ * @param cook replayed
+ * @returns kind, what it names, and when, s since the start
+ */
+export function momentsOf(plan: CookPlan, cook: LiveCook): BatchSummary['moments'] {
+  const notedAt = new Map(cook.notes.map(one => [one.id, one.timeS]))
+  return cook.moments.filter(moment => moment.known && !moment.withdrawn && !AFTER.has(moment.kind)).map(moment => ({
+    kind: moment.kind,
+    what: String(moment.payload.stage ?? moment.payload.sign ?? moment.payload.step ?? moment.payload.mark
+      ?? moment.payload.grossG ?? moment.payload.vessel ?? (moment.kind === 'note' ? moment.payload.text : undefined) ?? '').slice(0, MOST_TEXT),
+    timeS: notedAt.get(moment.id) ?? moment.timeS,
+  })).sort((p, q) => p.timeS - q.timeS).slice(0, MOST_MOMENTS)
+}

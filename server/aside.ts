@@ -1,0 +1,32 @@
+// Works beside the process that serves, over the file of its database: jobs asked and answered by messages (forked), an export
+// written to standard output, or a file taken in from standard input and answered there.
+import { z } from 'zod'
+import { AsideJobSchema } from '../contracts/aside'
+import { IntakeWishSchema } from '../contracts/backup'
+import { writeExport } from './services/exports'
+import { takeFile } from './services/intake'
+import { doJob } from './services/jobs'
+import { Refusal } from './services/refusal'
+
+z.config({ jitless: true })
+const [, , file = '', way, wish = ''] = process.argv
+
+async function replied(what: () => Promise<unknown>): Promise<object> {
+  try {
+    return { answer: await what() }
+  }
+  catch (error) {
+    return error instanceof Refusal ? { refused: { code: error.code, about: error.about } } : { failed: error instanceof Error ? error.stack ?? error.message : String(error) }
+  }
+}
+
+if (way === 'out') await writeExport(file, wish, process.stdout)
+else if (way === 'into') {
+  process.stdout.write(JSON.stringify(await replied(() => takeFile(file, IntakeWishSchema.parse(JSON.parse(wish)), process.stdin))), () => process.exit(0))
+}
+else {
+  process.on('message', (job: unknown) => void replied(() => doJob(file, AsideJobSchema.parse(job)))
+    // Who asked may be gone: then nobody waits for it.
+    .then(reply => process.send?.(reply, undefined, undefined, () => undefined)))
+  process.on('disconnect', () => process.exit(0))
+}
