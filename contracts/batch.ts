@@ -72,7 +72,7 @@ const lineShape = {
 }
 
 /** One line of the list of batches. */
-export const BatchListLineSchema = z.strictObject({ ...lineShape, summary: BatchPictureSchema })
+export const BatchListLineSchema = z.strictObject({ ...lineShape, summary: BatchPictureSchema, unreadable: z.boolean().optional() })
 export interface BatchListLine {
   readonly id: string
   readonly dishId: string
@@ -87,6 +87,8 @@ export interface BatchListLine {
   readonly fire: BatchThing
   /** Null for batches from before anything was kept of what comes after the fire. */
   readonly after: BatchAfter | null
+  /** True where it stands in the house and cannot be read by this version; it is kept as it is. */
+  readonly unreadable?: boolean | undefined
 }
 
 /** One batch of the ledger with its whole summary. */

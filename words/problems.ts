@@ -20,9 +20,12 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'prove-again': { status: 403, title: 'Say the passphrase once more', detail: 'Nothing was changed. This takes something away for good: say the household\'s passphrase on this device, and it is done.' },
   'too-many-streams': { status: 429, title: 'Too many pages listen at once', detail: 'Nothing was changed and nothing is lost. Close a page of the hearth on this device; it is tried again by itself.' },
   'body-too-slow': { status: 408, title: 'This came too slowly', detail: 'Nothing was stored of it. Send it again.' },
+  'not-readable': { status: 422, title: 'This cannot be read here', detail: 'It stands in the house as it was put there and is kept; this version cannot show it. Nothing was changed. A backup carries it along.' },
+  'busy': { status: 503, title: 'The hearth is busy for a moment', detail: 'Nothing was stored of this; what was acknowledged before is safe. It is sent again by itself.' },
+  'disk-full': { status: 507, title: 'The disk of the hearth is full', detail: 'Nothing was stored of this; what was acknowledged before is safe, and marks are kept on this device. Make room on the machine the hearth runs on; it is sent again by itself.' },
   'not-a-photo': { status: 422, title: 'This is not a photograph', detail: 'Only a JPEG of at most 600 kB and 1600 px is kept. Nothing was changed; take a smaller one.' },
   'too-many-photos': { status: 409, title: 'There are twelve already', detail: 'A batch keeps twelve photographs. Nothing was changed; remove one first.' },
   'not-a-backup': { status: 422, title: 'This file cannot be read', detail: 'It is cut, changed or from elsewhere. Nothing was changed in this house. Try another copy of it.' },
-  'house-not-empty': { status: 409, title: 'This house is not empty', detail: 'A backup is restored only where nothing was cooked yet, so that nothing is overwritten. Nothing was changed; start the hearth with an empty folder (HEARTH_DATA) and restore there.' },
+  'house-not-empty': { status: 409, title: 'This house is not empty', detail: 'A backup takes the place of everything that is here. Nothing was changed. Say that what stands here is to be put aside as a copy, and it is restored; or restore it into an empty folder (HEARTH_DATA).' },
   'went-wrong': { status: 500, title: 'Something went wrong on the hearth', detail: 'What was acknowledged before is safe. Try again; if it goes on, restart the hearth.' },
 }

@@ -13,7 +13,7 @@ export class Refused extends Error {
 }
 
 /** Refusals that say nothing of what was sent: it is tried again, as if the hearth were away. */
-const LATER: readonly ProblemCode[] = ['enter-first', 'no-passphrase', 'too-fast', 'went-wrong']
+const LATER: readonly ProblemCode[] = ['enter-first', 'no-passphrase', 'too-fast', 'went-wrong', 'busy', 'disk-full', 'body-too-slow', 'too-many-streams']
 
 const locked = ref<ProblemCode | null>(null)
 /** Why this device stands outside the house, or null: it has to enter the passphrase, or none was set yet. */

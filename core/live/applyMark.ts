@@ -18,6 +18,10 @@ type Apply = (mark: Mark) => boolean
 /** Deepest that is read with a ruler, mm; longest that a pan is left, s. */
 const MOST_DEPTH_MM = 500
 const MOST_LEFT_S = 7200
+/** As much of an outcome as a batch keeps, whatever stands in the log: faults, and characters of one and of its line. */
+const MOST_FAULTS = 20
+const MOST_FAULT = 40
+const MOST_LINE = 400
 
 const vesselOf = ({ payload, plan }: Mark): string => (typeof payload.vessel === 'string' ? payload.vessel : mainVessel(plan.dish))
 
@@ -82,8 +86,8 @@ const KINDS: Readonly<Record<Exclude<KnownKind, 'corrected' | 'withdrawn'>, Appl
     return true
   },
   'outcome': ({ cook, payload }) => {
-    const faults = Array.isArray(payload.faults) ? payload.faults.filter((fault): fault is string => typeof fault === 'string') : []
-    cook.outcome = { faults, line: typeof payload.line === 'string' ? payload.line : '' }
+    const faults = Array.isArray(payload.faults) ? payload.faults.filter((fault): fault is string => typeof fault === 'string' && fault.length <= MOST_FAULT) : []
+    cook.outcome = { faults: faults.slice(0, MOST_FAULTS), line: typeof payload.line === 'string' ? payload.line.slice(0, MOST_LINE) : '' }
     return true
   },
   ...Object.fromEntries(AFTER_KINDS.map(kind => [kind, ({ cook, id, timeS, payload }: Mark) => APPLY_AFTER[kind]({ after: cook.after, id, timeS, payload })])) as Record<AfterKind, Apply>,

@@ -31,6 +31,8 @@ export function route<T>(handle: (hearth: Hearth, event: H3Event) => Promise<T> 
     catch (error) {
       if (error instanceof HttpProblem) return sendProblem(event, error.code, error.fields)
       if (error instanceof Refusal) return sendProblem(event, error.code, [{ path: error.about, message: error.code }])
+      if (/SQLITE_(BUSY|LOCKED)/.test(String(error))) return sendProblem(event, 'busy')
+      if (/SQLITE_FULL|ENOSPC/.test(String(error))) return sendProblem(event, 'disk-full')
       console.error(error)
       return sendProblem(event, 'went-wrong')
     }

@@ -10,6 +10,7 @@ import type { HearthClock } from './clock'
 import type { Cooks } from './cooks'
 import type { Database } from './database'
 import { lineOf, type Ledger } from './ledger'
+import { readAs, readRow } from './readRow'
 import { Refusal } from './refusal'
 
 /** Batches: what finished cooks leave. */
@@ -73,9 +74,9 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     async one(id) {
       const found = await row(id)
       const { plan, observations } = await cooks.one(id)
-      return {
-        format: 'yon-hearth/batch/1', line: { ...lineOf(found), summary: BatchSummarySchema.parse(JSON.parse(String(found.summary))) }, plan, forecast: plan.forecast, observations,
-      }
+      const summary = readAs(found.summary, BatchSummarySchema)
+      if (!summary) throw new Refusal('not-readable', `batches/${id}`)
+      return { format: 'yon-hearth/batch/1', line: { ...lineOf(found), summary }, plan, forecast: plan.forecast, observations }
     },
     note: (id, note) => change(id, { note }),
     async remove(id) {
@@ -86,15 +87,17 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     async restore(id) {
       await change(id, { removedAt: null })
       const found = await row(id)
-      await nameFaults(id, Number(found.started_at), BatchSummarySchema.parse(JSON.parse(String(found.summary))).faults)
+      await nameFaults(id, Number(found.started_at), readAs(found.summary, BatchSummarySchema)?.faults ?? [])
       ledger.changed()
     },
     async changesOf(dish) {
       const rows = await database.sequelize.query<{ stream: string }>(
         'SELECT DISTINCT o.stream FROM observations o JOIN batches b ON b.id = o.stream WHERE b.dish_id = :dish AND b.removed_at IS NULL AND o.kind = \'dish.changed\' LIMIT :most',
         { type: QueryTypes.SELECT, replacements: { dish, most: MOST_CHANGES } })
-      const batches = await Promise.all(rows.map(row => cooks.one(row.stream)))
-      return batches.flatMap(({ plan, observations }) => {
+      const batches = await Promise.all(rows.map(row => cooks.one(row.stream).catch(() => null)))
+      return batches.flatMap((found) => {
+        if (!found) return []
+        const { plan, observations } = found
         const cook = replay(plan, observations)
         return cook.after.changed.map(one => ({ at: Math.round((cook.startedMs ?? 0) + one.timeS * 1000), change: one.what }))
       })
@@ -104,7 +107,7 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
         where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['id', 'dish', 'startedAt', 'evidence', 'after'], raw: true,
       }) as unknown as Row[]
       return {
-        evidence: rows.flatMap(one => JSON.parse(String(one.evidence)) as Evidence[]),
+        evidence: rows.flatMap(one => readRow(one.evidence, value => (Array.isArray(value) ? value as Evidence[] : [])) ?? []),
         sources: rows.map(one => ({ id: String(one.id), kind: String(one.after).includes('"fromMemory":true') ? 'remembered' as const : 'batch' as const, name: String(one.dish), at: Number(one.startedAt) })),
       }
     },

@@ -4,6 +4,7 @@ import type { CookPlan } from '../../core/live/plan'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
+import { readAs } from './readRow'
 import { Refusal } from './refusal'
 import type { Streams } from './streams'
 
@@ -31,7 +32,9 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
   const plan = async (id: string): Promise<CookPlan> => {
     const row = await Cook.findByPk(id, { raw: true }) as unknown as Row | null
     if (!row) throw new Refusal('not-found', `cooks/${id}`)
-    return CookPlanSchema.parse(JSON.parse(String(row.plan)))
+    const read = readAs(row.plan, CookPlanSchema)
+    if (!read) throw new Refusal('not-readable', `cooks/${id}`)
+    return read
   }
   return {
     plan,

@@ -3,6 +3,7 @@ import type { DishCard } from '../../core/dish/dish'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
+import { readRow } from './readRow'
 import { Refusal } from './refusal'
 
 /** One version of a dish, for its history. */
@@ -29,7 +30,12 @@ export interface Dishes {
  */
 export function dishesOf(database: Database, clock: HearthClock): Dishes {
   const { DishVersion, DishState } = database.models
-  const read = (row: unknown): DishCard => readDishCard(JSON.parse(String((row as Row).dish)))
+  const readable = (row: unknown): DishCard | null => readRow((row as Row).dish, readDishCard)
+  const read = (row: unknown): DishCard => {
+    const dish = readable(row)
+    if (!dish) throw new Refusal('not-readable', `dishes/${String((row as Row).dishId)}`)
+    return dish
+  }
   const newest = async (id: string): Promise<Row[]> => {
     const rows = await DishVersion.findAll({ where: { dishId: id }, order: [['version', 'DESC']], raw: true }) as unknown as Row[]
     if (rows.length === 0) throw new Refusal('not-found', `dishes/${id}`)
@@ -38,17 +44,25 @@ export function dishesOf(database: Database, clock: HearthClock): Dishes {
   return {
     async latest() {
       const rows = await DishVersion.findAll({ order: [['dishId', 'ASC'], ['version', 'DESC']], raw: true }) as unknown as Row[]
-      return rows.filter((row, i) => i === 0 || rows[i - 1]?.dishId !== row.dishId).map(read)
+      // Where the newest version of a dish cannot be read, the newest that can stands for it.
+      const latest = new Map<string, DishCard>()
+      for (const row of rows) {
+        const id = String(row.dishId)
+        const dish = latest.has(id) ? null : readable(row)
+        if (dish) latest.set(id, dish)
+      }
+      return [...latest.values()]
     },
     one: async id => read((await newest(id))[0]),
-    history: async id => (await newest(id)).map(row => ({
-      version: Number(row.version), name: String(row.name), createdAt: Number(row.createdAt), dish: read(row),
-    })),
+    history: async id => (await newest(id)).flatMap((row) => {
+      const dish = readable(row)
+      return dish ? [{ version: Number(row.version), name: String(row.name), createdAt: Number(row.createdAt), dish }] : []
+    }),
     async add(dish) {
       const content = JSON.stringify(dish)
       await DishVersion.bulkCreate([{ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() }], { ignoreDuplicates: true })
       const standing = await DishVersion.findOne({ where: { dishId: dish.id, version: dish.version }, raw: true }) as unknown as Row
-      if (standing.dish !== content && JSON.stringify(read(standing)) !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
+      if (standing.dish !== content && JSON.stringify(readable(standing)) !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
       return dish
     },
     async aside() {

@@ -16,6 +16,7 @@ import { photosOf, type Photos } from './photos'
 import { spreadsOf, type Spreads } from './spreads'
 import { settlingOf } from './settling'
 import { streamsOf, type Streams } from './streams'
+import { unreadableIn } from './unreadable'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
 
 /** Everything the server offers, over one database and one clock. */
@@ -40,6 +41,8 @@ export interface Hearth {
   append(stream: string, request: AppendRequest): Promise<StoredObservation[]>
   /** Waits for settling that is still under way, of all cooks or of one, no longer than is said. */
   settled(withinMs?: number, cook?: string): Promise<void>
+  /** What stands in the house and cannot be read here. */
+  unreadable(): ReturnType<typeof unreadableIn>
   close(): Promise<void>
 }
 
@@ -83,6 +86,7 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
     lessons: lessonsOf(database, clock, batches),
     spreads: spreadsOf(database, clock),
     settled: settling.settled,
+    unreadable: () => unreadableIn(database),
     async close() {
       await copies.stop()
       await settling.settled(CLOSING_MS)

@@ -1,12 +1,16 @@
+import type { z } from 'zod'
 import { SHELF_NAMES, SHELVES, type Kitchen, type ShelfName } from '../../contracts/kitchen'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
+import { readAs } from './readRow'
 import { Refusal } from './refusal'
 
 /** The household's cups, spoons, pans and fires. */
 export interface Kitchens {
   all(): Promise<Kitchen>
+  /** True where nothing was ever put on any shelf. */
+  isBare(): Promise<boolean>
   put(shelf: ShelfName, item: Kitchen[ShelfName][number]): Promise<void>
   remove(shelf: ShelfName, id: string): Promise<void>
 }
@@ -24,9 +28,13 @@ export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
     async all() {
       const rows = await ShelfItem.findAll({ where: { removedAt: null }, order: [['place', 'ASC'], ['id', 'ASC']], raw: true })
       const items = (shelf: ShelfName): unknown[] => rows.map(row => row as unknown as Row)
-        .filter(row => row.shelf === shelf).map(row => SHELVES[shelf].parse(JSON.parse(String(row.item))))
+        .filter(row => row.shelf === shelf).flatMap((row) => {
+          const item = readAs<z.ZodType>(row.item, SHELVES[shelf])
+          return item === null ? [] : [item]
+        })
       return Object.fromEntries(SHELF_NAMES.map(shelf => [shelf, items(shelf)])) as unknown as Kitchen
     },
+    isBare: async () => await ShelfItem.count() === 0,
     async put(shelf, item) {
       const known = await ShelfItem.findOne({ where: { shelf, id: item.id }, raw: true }) as unknown as Row | null
       const place = known ? Number(known.place) : 1 + Number(await ShelfItem.max('place') ?? 0)

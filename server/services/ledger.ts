@@ -3,6 +3,7 @@ import { BatchAfterSchema, BatchPictureSchema, SEASONS, type BatchFilter, type B
 import { FAMILY_IDS } from '../../core/family/family'
 import type { Row } from '../models/models'
 import type { Database } from './database'
+import { readAs } from './readRow'
 import { Refusal } from './refusal'
 
 /** Lists of batches, by what they are looked for. They read columns of the batches and never replay. */
@@ -132,9 +133,13 @@ function cursorOf(cursor: string | undefined): [number | null, string] {
   return [time, id]
 }
 
-/** As a row of the ledger goes out; what this version cannot read of it is left out. */
+/** What is drawn of a batch whose row cannot be read: nothing. */
+const NO_PICTURE: BatchListLine['summary'] = { stones: [], keystoneS: null, endS: null, baseG: 0, finishedG: null, weighed: false, darkestStep: null, faults: [], line: '' }
+
+/** As a row of the ledger goes out; one that this version cannot read keeps its place, and says so. */
 function toListLine(row: Row): BatchListLine {
-  return { ...lineOf(row), summary: BatchPictureSchema.parse(JSON.parse(String(row.picture))) }
+  const summary = readAs(row.picture, BatchPictureSchema)
+  return summary ? { ...lineOf(row), summary } : { ...lineOf(row), summary: NO_PICTURE, unreadable: true }
 }
 
 /**
@@ -144,11 +149,11 @@ function toListLine(row: Row): BatchListLine {
  * @returns the line
  */
 export function lineOf(row: Row): Omit<BatchListLine, 'summary'> {
-  const after = BatchAfterSchema.nullable().safeParse(JSON.parse(String(row.after ?? 'null')))
+  const after = readAs(row.after ?? 'null', BatchAfterSchema.nullable())
   const thing = (id: unknown, name: unknown): BatchListLine['pan'] => (id === null || id === undefined ? null : { id: String(id), name: String(name ?? id) })
   return {
-    id: String(row.id), dishId: String(row.dish_id), dish: String(row.dish), startedAt: Number(row.started_at), note: String(row.note),
+    id: String(row.id), dishId: String(row.dish_id), dish: String(row.dish), startedAt: Number(row.started_at) || 0, note: String(row.note),
     family: row.family === null || row.family === undefined ? null : String(row.family), version: row.version === null || row.version === undefined ? null : Number(row.version),
-    pan: thing(row.pan, row.pan_name), fire: thing(row.fire, row.fire_name), after: after.success ? after.data : null,
+    pan: thing(row.pan, row.pan_name), fire: thing(row.fire, row.fire_name), after,
   }
 }

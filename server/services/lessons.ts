@@ -8,6 +8,7 @@ import type { Row } from '../models/models'
 import type { Batches } from './batches'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
+import { readRow } from './readRow'
 import { Refusal } from './refusal'
 
 /** What the household has taught its hearth beside its batches, and everything it has learned. */
@@ -35,7 +36,10 @@ export function lessonsOf(database: Database, clock: HearthClock, batches: Batch
   const { Lesson: Table } = database.models
   const all = async (): Promise<ToldLesson[]> => {
     const rows = await Table.findAll({ where: { removedAt: null }, order: [['at', 'DESC'], ['id', 'DESC']], limit: MOST, raw: true }) as unknown as Row[]
-    return rows.map(row => ToldLessonSchema.parse({ lesson: JSON.parse(String(row.lesson)), ...JSON.parse(String(row.told)) }))
+    return rows.flatMap((row) => {
+      const told = readRow(row.lesson, lesson => ToldLessonSchema.parse({ lesson, ...readRow(row.told, value => value as object) }))
+      return told ? [told] : []
+    })
   }
   return {
     all,

@@ -2,6 +2,7 @@ import { SpreadSchema, type Spread, type SpreadLine } from '../../contracts/spre
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
+import { readRow } from './readRow'
 import { Refusal } from './refusal'
 
 /** Days of cooking. */
@@ -33,14 +34,17 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
   const followers = new Map<string, Set<(spread: Spread) => void>>()
   const read = async (id: string): Promise<Spread | null> => {
     const row = await Table.findOne({ where: { id, removedAt: null }, raw: true }) as Row | null
-    return row ? SpreadSchema.parse({ ...JSON.parse(String(row.spread)), revision: Number(row.revision) }) : null
+    if (!row) return null
+    const spread = readRow(row.spread, value => SpreadSchema.parse({ ...value as object, revision: Number(row.revision) }))
+    if (!spread) throw new Refusal('not-readable', `spreads/${id}`)
+    return spread
   }
   return {
     async all() {
       const rows = await Table.findAll({ where: { removedAt: null }, order: [['eve', 'DESC'], ['id', 'DESC']], limit: MOST, raw: true }) as unknown as Row[]
       return rows.map((row): SpreadLine => ({
         id: String(row.id), name: String(row.name), eve: String(row.eve), revision: Number(row.revision), changedAt: Number(row.changedAt),
-        dishes: (JSON.parse(String(row.spread)) as Spread).dishes.length,
+        dishes: readRow(row.spread, value => (value as Spread).dishes.length) ?? 0,
       }))
     },
     async one(id) {

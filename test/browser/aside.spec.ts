@@ -51,7 +51,7 @@ test.describe('work aside', () => {
     expect(await wait.stop()).toBeLessThan(700)
     const odd = await (await request.get('/api/batches/odd')).json() as { line: { summary: { moments: { kind: string }[] } }, observations: unknown[] }
     expect(odd.observations).toHaveLength(6)
-    expect(odd.line.summary.moments.map(one => one.kind)).toEqual(['cook.started', 'cook.finished'])
+    expect(odd.line.summary.moments.map(one => one.kind)).toEqual(['cook.started', 'sign.seen', 'cook.finished'])
   })
 
   test('makes a batch of every finish that was acknowledged, whenever the server dies', async ({ hearth, request }) => {
