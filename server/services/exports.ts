@@ -4,7 +4,7 @@ import { pipeline } from 'node:stream/promises'
 import { createGzip } from 'node:zlib'
 import Papa from 'papaparse'
 import { BACKUP_FORMAT, BACKUP_TABLES, ExportWishSchema, type BackupHead, type ExportWish } from '../../contracts/backup'
-import type { BatchLine } from '../../contracts/batch'
+import { BatchSummarySchema } from '../../contracts/batch'
 import type { CookPlan } from '../../core/live/plan'
 import { lineOf } from './ledger'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
@@ -150,7 +150,7 @@ async function* jsonl(own: OwnConnection): AsyncGenerator<string> {
 async function wholeLine(own: OwnConnection, row: Row): Promise<string | null> {
   const cook = await readCook(own, String(row.id))
   try {
-    const line = { ...lineOf(row), summary: JSON.parse(String(row.summary)) as BatchLine['summary'] }
+    const line = { ...lineOf(row), summary: BatchSummarySchema.parse(JSON.parse(String(row.summary))) }
     const plan: CookPlan | null = cook?.plan ?? null
     // Places of another house's log mean nothing here: observations are numbered by themselves.
     return plan && cook ? `${JSON.stringify({ format: 'yon-hearth/batch/1', line, plan, forecast: plan.forecast, observations: cook.observations.map((one, i) => ({ ...one, place: i + 1 })) })}\n` : null

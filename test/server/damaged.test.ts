@@ -57,8 +57,8 @@ describe('one row that cannot be read', () => {
     expect((await hearth.kitchens.all()).pans).toEqual([])
     expect((await hearth.lessons.learned()).sources.length).toBeGreaterThan(0)
     expect((await hearth.spreads.all()).map(one => [one.id, one.dishes])).toEqual([['odd-day', 0]])
-    for (const asking of [hearth.batches.one('no-picture'), hearth.batches.one('no-plan'), hearth.cooks.one('no-plan'), hearth.dishes.one('slow-farina'), hearth.spreads.one('odd-day')]) {
-      await expect(asking).rejects.toMatchObject({ code: 'not-readable' })
+    for (const asking of [() => hearth.batches.one('no-picture'), () => hearth.batches.one('no-plan'), () => hearth.cooks.one('no-plan'), () => hearth.dishes.one('slow-farina'), () => hearth.spreads.one('odd-day')]) {
+      await expect(asking()).rejects.toMatchObject({ code: 'not-readable' })
     }
     const log = (await hearth.cooks.one('no-log')).observations
     expect(log.map(one => one.kind)).toEqual(['cook.started', 'unreadable', 'unreadable', 'outcome'])
