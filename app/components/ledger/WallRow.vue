@@ -60,7 +60,6 @@ function clear(): CanvasRenderingContext2D | null {
   return pen
 }
 function drawArch(pen: CanvasRenderingContext2D, { stones, keystoneS }: BatchListLine['summary'], left: number): void {
-  if (stones.length === 0) return
   const turn = keystoneS ?? stones[Math.floor(stones.length / 2)]?.toS ?? 1
   const strokes = archStrokes(SHAPE, stones, { keystoneS: turn, endS: Math.max(stones.at(-1)?.toS ?? 0, turn + 1) })
   const stroke = (points: readonly { readonly x: number, readonly y: number }[], colour: string, width: number): void => {

@@ -1,46 +1,20 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue'
-import { CopiesSchema, TakenInSchema, type Copies } from '../../../contracts/backup'
-import { ProblemSchema } from '../../../contracts/problem'
+import type { CopyKind } from '../../../contracts/backup'
 import HousePage from '../../components/HousePage.vue'
-import { ask } from '../../composables/api'
-import { dayText } from '../../composables/format'
+import { dayText, timeOfDay } from '../../composables/format'
+import { useHouseFiles } from '../../composables/houseFiles'
 
-const copies = shallowRef<Copies | null>(null)
-void ask('GET', '/copies', CopiesSchema).then((found) => {
-  copies.value = found
-}).catch(() => undefined)
-const says = ref('')
-const wrong = ref(false)
-const busy = ref(false)
+const { copies, size, unreadable, says, wrong, busy, standing, takeIn, restore, tell } = useHouseFiles()
 
-/** Sends a file as it is; what came of it, or what is wrong with it. */
-async function send(event: Event, path: string, type: string, done: (answer: unknown) => string): Promise<void> {
+function chosen(event: Event, then: (file: File) => Promise<void>): void {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  if (!file) return
-  busy.value = true
-  says.value = 'Reading it…'
-  wrong.value = false
-  try {
-    const response = await fetch(`/api${path}`, { method: 'POST', body: file, headers: { 'content-type': type } })
-    const answer: unknown = await response.json()
-    const problem = ProblemSchema.safeParse(answer)
-    wrong.value = !response.ok
-    says.value = response.ok ? done(answer) : problem.success ? `${problem.data.title}${problem.data.fields[0] ? ` (${problem.data.fields[0].path})` : ''}. ${problem.data.detail}` : 'The hearth is away. Nothing was changed.'
-  }
-  catch {
-    wrong.value = true
-    says.value = 'The hearth is away, or the connection broke. Nothing was changed.'
-  }
-  busy.value = false
+  if (file) void then(file)
 }
-function takenIn(answer: unknown): string {
-  const parsed = TakenInSchema.safeParse(answer)
-  return parsed.success ? `${parsed.data.taken} ${parsed.data.taken === 1 ? 'batch' : 'batches'} taken in${parsed.data.known > 0 ? `, ${parsed.data.known} stood here already` : ''}.` : 'Taken in.'
-}
-const size = (bytes: number): string => (bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${Math.round(bytes / 100_000) / 10} MB`)
+const sizeText = (bytes: number): string => (bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${Math.round(bytes / 100_000) / 10} MB`)
+const KINDS: Readonly<Record<CopyKind, string>> = { 'daily': 'of the day', 'before-update': 'before an update', 'before-restore': 'before a backup was restored' }
+const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.slice(7, 17) : name)
 </script>
 
 <template>
@@ -55,6 +29,32 @@ const size = (bytes: number): string => (bytes < 1_000_000 ? `${Math.round(bytes
       >
         {{ says }}
       </p>
+      <section class="slab">
+        <h2>The whole house as one file</h2>
+        <p class="soft">
+          Kitchen, book, batches, photographs, days and all that was learned; not the passphrase, and not who has entered. It can be made while something is on the fire. Restored, it takes the place of what is here, whole or not at all; what stands here is put aside as a copy first.
+        </p>
+        <div class="row">
+          <a
+            class="stone-button first"
+            href="/api/backup"
+            download
+          >Make a backup{{ size ? `, about ${sizeText(size.bytes)}` : '' }}</a>
+          <a
+            v-if="size && size.photos > 0"
+            class="stone-button"
+            href="/api/backup?photos=0"
+            download
+          >Without {{ size.photos === 1 ? 'its photograph' : `its ${size.photos} photographs` }}, about {{ sizeText(size.withoutPhotosBytes) }}</a>
+          <label class="stone-button">Restore a backup<input
+            class="visually-hidden"
+            type="file"
+            accept=".gz,application/gzip"
+            :disabled="busy"
+            @change="event => chosen(event, restore)"
+          ></label>
+        </div>
+      </section>
       <section class="slab">
         <h2>Batches as files</h2>
         <p class="soft">
@@ -76,46 +76,68 @@ const size = (bytes: number): string => (bytes < 1_000_000 ? `${Math.round(bytes
             type="file"
             accept=".jsonl,.ndjson,application/jsonl"
             :disabled="busy"
-            @change="event => send(event, '/batches/import', 'application/jsonl', takenIn)"
-          ></label>
-        </div>
-      </section>
-      <section class="slab">
-        <h2>The whole house as one file</h2>
-        <p class="soft">
-          Kitchen, book, batches, photographs and all that was learned; not the passphrase, and not who has entered. It can be made while something is on the fire. It is restored into an empty house, whole or not at all; a house with batches in it refuses and stays as it is.
-        </p>
-        <div class="row">
-          <a
-            class="stone-button first"
-            href="/api/backup"
-            download
-          >Make a backup</a>
-          <label class="stone-button">Restore a backup<input
-            class="visually-hidden"
-            type="file"
-            accept=".gz,application/gzip"
-            :disabled="busy"
-            @change="event => send(event, '/backup/restore', 'application/gzip', () => 'Restored. Everything stands as it did.')"
+            @change="event => chosen(event, takeIn)"
           ></label>
         </div>
       </section>
       <section class="slab">
         <h2>Copies made by themselves</h2>
         <p class="soft">
-          One a day, the last ten are kept, in the folder “{{ copies?.folder ?? 'copies' }}” beside the database. A copy takes the database's place while the hearth is off.
+          One a day, the last ten are kept, in the folder “{{ copies?.folder ?? 'copies' }}” beside the database; and one before every update and every restored backup. To take one: stop the hearth and start it as is said beside the copy. What stands here then is kept in a folder of its own.
         </p>
         <ul v-if="copies">
           <li
             v-for="one in copies.copies"
             :key="one.name"
           >
-            <strong>{{ dayText(one.at) }}</strong> {{ one.name }}, {{ size(one.bytes) }}
+            <strong>{{ dayText(one.at) }}{{ one.kind === 'daily' ? '' : ` ${timeOfDay(one.at)}` }}</strong> {{ KINDS[one.kind] }}, {{ sizeText(one.bytes) }} <code>npm start -- --take-copy {{ wish(one.name, one.kind) }}</code>
+          </li>
+        </ul>
+      </section>
+      <section
+        v-if="unreadable.length > 0"
+        class="slab"
+      >
+        <h2>What cannot be read here</h2>
+        <p class="soft">
+          It stands in the house as it was put there, and goes along in every backup. This version cannot show it; a newer one may.
+        </p>
+        <ul>
+          <li
+            v-for="one in unreadable"
+            :key="`${one.what} ${one.name}`"
+          >
+            <strong>{{ one.what }}</strong> {{ one.name }}
           </li>
         </ul>
       </section>
       <p><NuxtLink to="/ledger">Back to the ledger</NuxtLink></p>
     </div>
+    <ElDialog
+      :model-value="standing !== null"
+      title="Something stands here already"
+      width="min(34rem, calc(100vw - 24px))"
+      append-to-body
+      @update:model-value="tell(false)"
+    >
+      <p class="ask">
+        In this house: <strong>{{ standing }}</strong>. The backup takes the place of all of it. What stands here is first put aside as a copy, which can be taken again.
+      </p>
+      <div class="row">
+        <ElButton
+          class="stone-button first"
+          @click="tell(true)"
+        >
+          Put it aside and restore
+        </ElButton>
+        <ElButton
+          class="stone-button"
+          @click="tell(false)"
+        >
+          Leave it as it is
+        </ElButton>
+      </div>
+    </ElDialog>
   </HousePage>
 </template>
 
@@ -126,4 +148,7 @@ section { display: grid; gap: 10px; }
 label:focus-within { outline: 3px solid var(--accent); outline-offset: 2px; }
 .says { font-weight: 600; font-size: 1.15rem; }
 ul { margin: 0; padding-left: 1.2em; }
+li { padding: 3px 0; }
+code { font: 600 0.95rem ui-monospace, monospace; background: var(--wall-sunk); padding: 2px 6px; overflow-wrap: anywhere; }
+.ask { margin: 0 0 14px; font-size: 1.1rem; }
 </style>
