@@ -5,15 +5,16 @@ import EnterHouse from './components/EnterHouse.vue'
 import ProveAgain from './components/ProveAgain.vue'
 import { lockedOut } from './composables/api'
 import { enterHouse } from './composables/entering'
-import { flush } from './composables/outbox'
+import { flush, tryNow } from './composables/outbox'
 import { useProving } from './composables/proving'
-import { setHearthClock } from './composables/hearthClock'
+import { setHearthClock, useNoticedClock } from './composables/hearthClock'
 
 useDark({ disableTransition: false })
 const online = useOnline()
-watch(online, () => void flush())
+watch(online, here => here && tryNow())
 onMounted(() => void flush())
 void setHearthClock()
+useNoticedClock()
 const { asked: proofAsked, tell: tellProof, leave: leaveProof } = useProving()
 
 /** A pan on the fire is never taken from the screen: there the passphrase is asked for beside it. */

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { keepingText } from '../../words/keeping'
 import { outboxState } from '../composables/outbox'
 import HouseMark from './HouseMark.vue'
 
@@ -7,7 +9,11 @@ defineProps<{
   live?: string | null
 }>()
 
-const { waiting, reachable } = outboxState
+const { waiting, reachable, setAside, keeping } = outboxState
+/** Where all is well nothing is said. */
+const says = computed(() => (reachable.value && waiting.value === 0 && setAside.value === 0 && keeping.value === 'device'
+  ? ''
+  : keepingText({ waiting: waiting.value, reachable: reachable.value, setAside: setAside.value, keeping: keeping.value, outside: false })))
 </script>
 
 <template>
@@ -52,8 +58,11 @@ const { waiting, reachable } = outboxState
       class="kept small"
       role="status"
     >
-      <span v-if="!reachable">The hearth is away. {{ waiting }} kept on this device.</span>
-      <span v-else-if="waiting > 0">{{ waiting }} on the way</span>
+      <NuxtLink
+        v-if="setAside > 0"
+        to="/ledger/copies#refused"
+      >{{ says }}</NuxtLink>
+      <span v-else-if="says">{{ says }}</span>
     </p>
   </header>
 </template>

@@ -7,6 +7,7 @@ import { forecastBoil } from '../../core/boil/forecastBoil'
 import { saturationTempC } from '../../core/water/saturationTempC'
 import { airPressurePa } from '../../core/water/airPressurePa'
 import { hearthNow, useHearthTime } from './hearthClock'
+import { dropText, keepText, keptJson } from './deviceStorage'
 
 const KEPT = 'yon-hearth.boil'
 const ROOM_C = 27
@@ -37,8 +38,8 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
   const state = shallowRef<State | null>(recall())
   const now = useHearthTime(200)
   watch(state, (value) => {
-    if (value) localStorage.setItem(KEPT, JSON.stringify(value))
-    else localStorage.removeItem(KEPT)
+    if (value) keepText(KEPT, JSON.stringify(value))
+    else dropText(KEPT)
   })
   const set = (values: Partial<State>): void => {
     if (state.value) state.value = { ...state.value, ...values }
@@ -111,7 +112,7 @@ export type BoilChecking = ReturnType<typeof useBoilChecking>
 
 function recall(): State | null {
   try {
-    const kept = StateSchema.safeParse(JSON.parse(localStorage.getItem(KEPT) ?? 'null'))
+    const kept = StateSchema.safeParse(keptJson(KEPT))
     return kept.success ? kept.data : null
   }
   catch {

@@ -1,3 +1,4 @@
+import { readonly, ref, type Ref } from 'vue'
 import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../../contracts/worker'
 import type { FlamePlan, FlameWish } from '../../core/flame/flamePlan'
 import type { RoastAhead } from '../../core/flame/roastAhead'
@@ -13,6 +14,10 @@ interface Pending {
   readonly reject: (error: Error) => void
 }
 
+const failed = ref(false)
+/** True after the worker that forecasts stopped, until it answers again: what is marked is safe, windows stand still. */
+export const forecastFailed: Readonly<Ref<boolean>> = readonly(failed)
+
 let worker: Worker | null = null
 let ticket = 0
 const pending = new Map<number, Pending>()
@@ -20,14 +25,23 @@ const pending = new Map<number, Pending>()
 function theWorker(): Worker {
   if (worker) return worker
   worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' })
-  worker.onmessage = (event: MessageEvent<unknown>) => hear(WorkerAnswerSchema.parse(event.data))
-  worker.onerror = () => {
-    for (const waits of pending.values()) waits.reject(new Error('The forecast worker stopped.'))
-    pending.clear()
-    worker?.terminate()
-    worker = null
+  worker.onmessage = (event: MessageEvent<unknown>) => {
+    const answer = WorkerAnswerSchema.safeParse(event.data)
+    if (!answer.success) return stopped()
+    failed.value = false
+    hear(answer.data)
   }
+  worker.onerror = worker.onmessageerror = stopped
   return worker
+}
+
+/** The next question starts another one. */
+function stopped(): void {
+  failed.value = true
+  for (const waits of pending.values()) waits.reject(new Error('The forecast worker stopped.'))
+  pending.clear()
+  worker?.terminate()
+  worker = null
 }
 
 function hear(answer: WorkerAnswer): void {
@@ -56,7 +70,12 @@ function ask(question: Without<WorkerQuestion>, soon: (answer: Final) => void = 
   return new Promise((resolve, reject) => {
     if (question.type === 'give-up') resolve(null)
     else pending.set(mine, { stream: question.stream, soon, resolve, reject })
-    theWorker().postMessage(JSON.parse(JSON.stringify({ ...question, ticket: mine })))
+    try {
+      theWorker().postMessage(JSON.parse(JSON.stringify({ ...question, ticket: mine })))
+    }
+    catch {
+      stopped()
+    }
   })
 }
 

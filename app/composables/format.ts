@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import { clockText } from '../../words/clockText'
+import { keepText, keptText } from './deviceStorage'
 
 export { clockText }
 
@@ -49,7 +50,7 @@ export const unitsInUse = shallowRef<'metric' | 'imperial'>(rememberedUnits())
 
 /** What this device read numbers in last: the fire must not wait for the hearth to know. */
 function rememberedUnits(): 'metric' | 'imperial' {
-  return typeof localStorage !== 'undefined' && localStorage.getItem(UNITS_KEY) === 'imperial' ? 'imperial' : 'metric'
+  return keptText(UNITS_KEY) === 'imperial' ? 'imperial' : 'metric'
 }
 
 /**
@@ -59,7 +60,7 @@ function rememberedUnits(): 'metric' | 'imperial' {
  */
 export function readIn(units: 'metric' | 'imperial'): void {
   unitsInUse.value = units
-  localStorage.setItem(UNITS_KEY, units)
+  keepText(UNITS_KEY, units)
 }
 
 /** Grams of an avoirdupois ounce, NIST Handbook 44 (2024), appendix C. */

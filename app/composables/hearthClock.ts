@@ -2,6 +2,7 @@ import { onScopeDispose, readonly, ref, type Ref } from 'vue'
 import { z } from 'zod'
 import { ClockSchema } from '../../contracts/clock'
 import { ask } from './api'
+import { keepText, keptJson } from './deviceStorage'
 
 const KEPT = 'yon-hearth.clock'
 const KeptSchema = z.object({ ahead: z.number(), rate: z.number() })
@@ -11,7 +12,7 @@ let anchor = { hearth: Date.now(), steady: performance.now(), rate: 1 }
 
 /** Where a page stands without the hearth: the device's clock and the difference and rate last known. */
 function recall(): void {
-  const kept = KeptSchema.safeParse(JSON.parse(localStorage.getItem(KEPT) ?? 'null'))
+  const kept = KeptSchema.safeParse(keptJson(KEPT))
   if (!kept.success) return
   if (kept.data.rate === 1) anchor = { hearth: Date.now() + kept.data.ahead, steady: performance.now(), rate: 1 }
 }
@@ -50,12 +51,90 @@ async function readClock(): Promise<void> {
   try {
     const { now, rate } = await ask('GET', '/clock', ClockSchema)
     const steady = (asked + performance.now()) / 2
-    anchor = { hearth: now, steady, rate }
-    localStorage.setItem(KEPT, JSON.stringify({ ahead: now - Date.now(), rate }))
+    putRight({ hearth: now, steady, rate })
+    keepText(KEPT, JSON.stringify({ ahead: now - Date.now(), rate }))
   }
   catch {
     recall()
   }
+}
+
+/** Leaps that were taken for sleep, ms of the hearth's time: when the page's clock stood after one, and by how much. */
+interface Leap { readonly afterMs: number, readonly byMs: number }
+let leaps: Leap[] = []
+/** More of them than this are not told apart. */
+const MOST_LEAPS = 8
+type PutRight = (right: (atMs: number) => number) => void
+const rightListeners = new Set<PutRight>()
+
+/**
+ * Hears when the clock of the page was put right after it had leapt.
+ *
+ * @param listener is told how a time of the page is put right, ms
+ */
+export function onClockPutRight(listener: PutRight): void {
+  rightListeners.add(listener)
+}
+
+/** Less than this is the journey of the answer and no fault of the clock, ms of real time. */
+const LEAST_FAULT_MS = 1500
+
+function putRight(next: typeof anchor): void {
+  const before = hearthNow()
+  anchor = next
+  const wrongMs = before - hearthNow()
+  const taken = leaps
+  leaps = []
+  if (taken.length === 0 || Math.abs(wrongMs) < LEAST_FAULT_MS * next.rate) return
+  const untrue = falseLeaps(taken, wrongMs)
+  for (const tell of rightListeners) tell(atMs => atMs - untrue.reduce((sum, leap) => sum + (atMs >= leap.afterMs ? leap.byMs : 0), 0))
+}
+
+/** Which of the leaps were no sleep: those that together come closest to how wrong the clock was. */
+function falseLeaps(taken: readonly Leap[], wrongMs: number): Leap[] {
+  let best: { readonly leaps: Leap[], readonly offMs: number } = { leaps: [], offMs: Math.abs(wrongMs) }
+  for (let set = 1; set < 2 ** taken.length; set++) {
+    const some = taken.filter((_, i) => (set >> i) % 2 === 1)
+    const offMs = Math.abs(some.reduce((sum, leap) => sum + leap.byMs, 0) - wrongMs)
+    if (offMs < best.offMs) best = { leaps: some, offMs }
+  }
+  return best.leaps
+}
+
+let last = { wall: Date.now(), steady: performance.now() }
+
+/**
+ * Looks whether the device slept, or its clock was set: then its two clocks have moved apart. Having slept, the page goes on
+ * by the device's clock at once, and by the hearth's as soon as it answers; what was marked in between is put right then.
+ *
+ * @returns true where something was noticed
+ */
+export function noticeClock(): boolean {
+  const now = { wall: Date.now(), steady: performance.now() }
+  const apartMs = (now.wall - last.wall) - (now.steady - last.steady)
+  last = now
+  if (Math.abs(apartMs) < LEAST_FAULT_MS) return false
+  // A clock that was set back says nothing of how long anything took.
+  if (apartMs > 0) {
+    anchor = { ...anchor, hearth: anchor.hearth + apartMs * anchor.rate }
+    leaps = [...leaps, { afterMs: hearthNow(), byMs: apartMs * anchor.rate }].slice(-MOST_LEAPS)
+  }
+  void readClock()
+  return true
+}
+
+/** How often it is looked, real ms. */
+const NOTICE_EVERY_MS = 2000
+
+/** Keeps an eye on the clock as long as the scope lasts: now and then, and whenever the page is seen again. */
+export function useNoticedClock(): void {
+  const notice = (): void => void noticeClock()
+  const timer = setInterval(notice, NOTICE_EVERY_MS)
+  document.addEventListener('visibilitychange', notice)
+  onScopeDispose(() => {
+    clearInterval(timer)
+    document.removeEventListener('visibilitychange', notice)
+  })
 }
 
 /** Until then the clock is not drawn anew, ms of the steady clock. */

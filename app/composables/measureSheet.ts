@@ -23,6 +23,7 @@ import { holdWater, liquidAccount } from '../../core/proportions/liquidAccount'
 import { measuredAmounts } from '../../core/proportions/measuredAmounts'
 import type { ScaleFacts } from '../../core/scale/baseOf'
 import { askForecast } from './forecaster'
+import { keepText, keptJson } from './deviceStorage'
 
 const KEPT = 'yon-hearth.sheet'
 /** Members of the outline that runs here while a level moves, and of the forecasts by the worker once it stands. */
@@ -79,11 +80,11 @@ export function useMeasureSheet(sources: SheetSources) {
   const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value, sources.kitchen.value?.settings[0]) : null))
   const { forecast, forecastIsOld } = useCoarseThenFine(plan)
   const keep = useDebounceFn(() => {
-    if (sheet.value) localStorage.setItem(KEPT, JSON.stringify(sheet.value))
+    if (sheet.value) keepText(KEPT, JSON.stringify(sheet.value))
   }, KEEP_MS)
   watch(sheet, () => void keep())
   useEventListener('pagehide', () => {
-    if (sheet.value) localStorage.setItem(KEPT, JSON.stringify(sheet.value))
+    if (sheet.value) keepText(KEPT, JSON.stringify(sheet.value))
   })
   /** Changes some of what was chosen: one step to be undone, or part of one while something is moved. */
   function set(values: Partial<Sheet>, moving = false): void {
@@ -226,11 +227,4 @@ function firstSheet({ kitchen, dishes }: SheetSources, dishId: string | undefine
   }
 }
 
-function recall(): unknown {
-  try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? 'null')
-  }
-  catch {
-    return null
-  }
-}
+const recall = (): unknown => keptJson(KEPT)

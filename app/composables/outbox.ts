@@ -3,10 +3,13 @@ import { z } from 'zod'
 import { CookPlanSchema } from '../../contracts/cook'
 import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../contracts/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { Anything, ask, isForLater } from './api'
-import { hearthNow, hearthRate, holdClock } from './hearthClock'
+import { Anything, ask, isForLater, Refused } from './api'
+import { deviceKeeping, dropText, keepText, keptJson, keptKeys, keptText, type Keeping } from './deviceStorage'
+import { hearthNow, hearthRate, holdClock, onClockPutRight } from './hearthClock'
 
 const PREFIX = 'yon-hearth.out.'
+/** What the hearth will never take is set aside under this, and told of; nothing is thrown away. */
+const SET_ASIDE = 'yon-hearth.refused.'
 const DEVICE = 'yon-hearth.device'
 const NUMBER = 'yon-hearth.number'
 
@@ -17,22 +20,33 @@ const EntrySchema = z.discriminatedUnion('type', [
 ])
 type Entry = z.infer<typeof EntrySchema>
 
+/** Marks of one post: the hearth takes no more. */
+const MOST_AT_ONCE = 200
+
 type Acknowledged = (stream: string, stored: readonly StoredObservation[]) => void
 
 const waiting = shallowRef(0)
 const reachable = shallowRef(true)
+const setAside = shallowRef(0)
 const listeners = new Set<Acknowledged>()
 /** A mark is on this device at once; it is drawn first and sent this much later, ms of the hearth's clock. */
 const DRAWN_MS = 150
 let sending: Promise<void> | null = null
 let again: ReturnType<typeof setTimeout> | null = null
+/** After a failure it is tried again, each time after twice as long, real ms. */
+const FIRST_RETRY_MS = 2000
+const LAST_RETRY_MS = 60_000
+let retryMs = FIRST_RETRY_MS
 let soon: ReturnType<typeof setTimeout> | null = null
 
-/** How many things wait to be acknowledged, and whether the hearth answered the last time. */
-export const outboxState: { readonly waiting: Readonly<Ref<number>>, readonly reachable: Readonly<Ref<boolean>> } = {
-  waiting: readonly(waiting),
-  reachable: readonly(reachable),
+/** How many things wait to be acknowledged, whether the hearth answered the last time, what it refused for good, and how this device keeps what waits. */
+export interface OutboxState {
+  readonly waiting: Readonly<Ref<number>>
+  readonly reachable: Readonly<Ref<boolean>>
+  readonly setAside: Readonly<Ref<number>>
+  readonly keeping: Readonly<Ref<Keeping>>
 }
+export const outboxState: OutboxState = { waiting: readonly(waiting), reachable: readonly(reachable), setAside: readonly(setAside), keeping: deviceKeeping }
 
 /**
  * This device's name: made once and kept.
@@ -40,10 +54,10 @@ export const outboxState: { readonly waiting: Readonly<Ref<number>>, readonly re
  * @returns an id
  */
 export function deviceId(): string {
-  let id = localStorage.getItem(DEVICE)
+  let id = keptText(DEVICE)
   if (!id) {
     id = crypto.randomUUID?.() ?? `d-${Array.from(crypto.getRandomValues(new Uint8Array(12)), b => b.toString(16).padStart(2, '0')).join('')}`
-    localStorage.setItem(DEVICE, id)
+    keepText(DEVICE, id)
   }
   return id
 }
@@ -58,8 +72,8 @@ export function newId(): string {
 }
 
 function nextNumber(): number {
-  const number = Number(localStorage.getItem(NUMBER) ?? 0) + 1
-  localStorage.setItem(NUMBER, String(number))
+  const number = (Number(keptText(NUMBER)) || 0) + 1
+  keepText(NUMBER, String(number))
   return number
 }
 
@@ -89,7 +103,7 @@ export function keepObservation(stream: string, kind: string, payload: Readonly<
 }
 
 function put(key: string, entry: Entry): void {
-  localStorage.setItem(key, JSON.stringify(entry))
+  keepText(key, JSON.stringify(entry))
   waiting.value++
   holdClock(DRAWN_MS)
   soon ??= setTimeout(() => void flush(), DRAWN_MS / Math.max(1, hearthRate()))
@@ -101,13 +115,10 @@ function put(key: string, entry: Entry): void {
  * @returns keys and entries
  */
 export function waitingEntries(): { readonly key: string, readonly entry: Entry }[] {
-  const entries: { key: string, entry: Entry }[] = []
-  for (let i = 0; i < localStorage.length; i++) {
-    const key = localStorage.key(i)
-    if (!key?.startsWith(PREFIX)) continue
-    const parsed = EntrySchema.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null'))
-    if (parsed.success) entries.push({ key, entry: parsed.data })
-  }
+  const entries = keptKeys(PREFIX).flatMap((key) => {
+    const parsed = EntrySchema.safeParse(keptJson(key))
+    return parsed.success ? [{ key, entry: parsed.data }] : []
+  })
   return entries.sort((p, q) => p.entry.order - q.entry.order)
 }
 
@@ -122,17 +133,29 @@ export function onAcknowledged(listener: Acknowledged): () => void {
   return () => listeners.delete(listener)
 }
 
-/** Sends what waits, in order, one request at a time; tries again after two seconds where the hearth is away. */
+/** Sends what waits, in order, one request at a time; tries again, after longer and longer, where the hearth is away. */
 export function flush(): Promise<void> {
   if (soon) clearTimeout(soon)
   soon = null
-  waiting.value = waitingEntries().length
+  countWaiting()
   sending ??= sendAll().finally(() => {
     sending = null
-    waiting.value = waitingEntries().length
+    countWaiting()
     if (waiting.value > 0 && reachable.value) void flush()
   })
   return sending
+}
+
+/** The connection may stand again: whatever waits is tried at once. */
+export function tryNow(): void {
+  retryMs = FIRST_RETRY_MS
+  void flush()
+}
+
+/** Counts what waits and what is set aside anew. */
+export function countWaiting(): void {
+  waiting.value = waitingEntries().length
+  setAside.value = keptKeys(SET_ASIDE).length
 }
 
 async function sendAll(): Promise<void> {
@@ -142,36 +165,61 @@ async function sendAll(): Promise<void> {
     const streams = new Set(observations.map(one => (one.entry.type === 'observation' ? one.entry.stream : '')))
     for (const stream of streams) await sendStream(stream, observations)
     reachable.value = true
+    retryMs = FIRST_RETRY_MS
   }
   catch {
     reachable.value = false
     again ??= setTimeout(() => {
       again = null
       void flush()
-    }, 2000)
+    }, retryMs)
+    retryMs = Math.min(LAST_RETRY_MS, retryMs * 2)
   }
+}
+
+/** What the hearth will never take must not hold up the rest; it is set aside, not thrown away. */
+function putAside(key: string, why: string): void {
+  keepText(key.replace(PREFIX, SET_ASIDE), JSON.stringify({ why, entry: keptJson(key) }))
+  dropText(key)
 }
 
 async function sendPlan(key: string, entry: Entry): Promise<void> {
   if (entry.type !== 'plan') return
   try {
     await ask('PUT', `/cooks/${entry.plan.id}`, Anything, entry.plan)
+    dropText(key)
   }
   catch (error) {
-    // A plan that the hearth will never take must not hold up the rest; it is put aside, not thrown away.
     if (isForLater(error)) throw error
-    localStorage.setItem(key.replace(PREFIX, 'yon-hearth.refused.'), JSON.stringify(entry))
+    putAside(key, error instanceof Error ? error.message : String(error))
   }
-  localStorage.removeItem(key)
 }
 
 async function sendStream(stream: string, entries: ReturnType<typeof waitingEntries>): Promise<void> {
   const own = entries.flatMap(({ key, entry }) =>
-    (entry.type === 'observation' && entry.stream === stream ? [{ key, observation: entry.observation }] : []))
-  const { acknowledged } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, {
-    sentAt: hearthNow(), observations: own.slice(0, 200).map(one => one.observation),
-  })
-  const ids = new Set(acknowledged.map(one => one.id))
-  for (const one of own) if (ids.has(one.observation.id)) localStorage.removeItem(one.key)
-  for (const listener of listeners) listener(stream, acknowledged)
+    (entry.type === 'observation' && entry.stream === stream ? [{ key, observation: entry.observation }] : [])).slice(0, MOST_AT_ONCE)
+  try {
+    const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, { sentAt: hearthNow(), observations: own.map(one => one.observation) })
+    const ids = new Set(acknowledged.map(one => one.id))
+    const faults = new Map(refused.map(one => [one.id, `${one.path}: ${one.message}`]))
+    for (const { key, observation } of own) {
+      if (ids.has(observation.id)) dropText(key)
+      else if (faults.has(observation.id)) putAside(key, faults.get(observation.id) ?? '')
+    }
+    for (const listener of listeners) listener(stream, acknowledged)
+  }
+  catch (error) {
+    if (isForLater(error)) throw error
+    // All of this post was refused: of this stream or of these marks; other streams go on.
+    for (const { key } of own) putAside(key, error instanceof Refused ? error.problem.code : String(error))
+  }
 }
+
+// What was marked while the clock was wrong gets the time that it was.
+onClockPutRight((right) => {
+  for (const { key, entry } of waitingEntries()) {
+    if (entry.type !== 'observation') continue
+    const deviceTime = Math.max(0, Math.round(right(entry.observation.deviceTime)))
+    if (deviceTime !== entry.observation.deviceTime) keepText(key, JSON.stringify({ ...entry, observation: { ...entry.observation, deviceTime } }))
+  }
+})

@@ -2,6 +2,7 @@ import { useDebounceFn, useEventSource } from '@vueuse/core'
 import { watch, type Ref } from 'vue'
 import { SpreadSchema, type Spread } from '../../contracts/spread'
 import { ask, isForLater, Refused } from './api'
+import { dropText, keepText, keptJson } from './deviceStorage'
 
 const SAVE_MS = 400
 const RETRY_MS = 5000
@@ -26,12 +27,12 @@ export function useSpreadSaving(id: string, spread: Ref<Spread | null>, trouble:
     try {
       const kept = await ask('PUT', `/spreads/${id}`, SpreadSchema, sent)
       if (spread.value) spread.value = { ...spread.value, revision: kept.revision }
-      if (!dirty) localStorage.removeItem(KEPT(id))
+      if (!dirty) dropText(KEPT(id))
       trouble.value = ''
     }
     catch (error) {
       if (error instanceof Refused && error.problem.code === 'changed-meanwhile') {
-        localStorage.removeItem(KEPT(id))
+        dropText(KEPT(id))
         await read()
         readAnew()
         trouble.value = error.problem.detail
@@ -58,7 +59,7 @@ export function useSpreadSaving(id: string, spread: Ref<Spread | null>, trouble:
   }
   return {
     async load(): Promise<void> {
-      const kept = SpreadSchema.safeParse(recall(KEPT(id)))
+      const kept = SpreadSchema.safeParse(keptJson(KEPT(id)))
       try {
         await read()
         if (kept.success && spread.value && kept.data.revision === spread.value.revision) {
@@ -75,17 +76,8 @@ export function useSpreadSaving(id: string, spread: Ref<Spread | null>, trouble:
     now: () => save(),
     soon(): void {
       dirty = true
-      if (spread.value) localStorage.setItem(KEPT(id), JSON.stringify(spread.value))
+      if (spread.value) keepText(KEPT(id), JSON.stringify(spread.value))
       void later()
     },
-  }
-}
-
-function recall(key: string): unknown {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? 'null')
-  }
-  catch {
-    return null
   }
 }

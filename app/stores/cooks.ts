@@ -5,6 +5,7 @@ import type { StoredObservation } from '../../contracts/observation'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { ask, isForLater } from '../composables/api'
+import { dropText, keepText, keptJson, keptKeys } from '../composables/deviceStorage'
 import { keepObservation, keepPlan, waitingEntries } from '../composables/outbox'
 
 const CACHE = 'yon-hearth.cook.'
@@ -89,12 +90,13 @@ function merge(old: readonly Observation[], fresh: readonly Observation[]): read
 /** Keeps a cook on this device, with what the hearth has stored of it: the rest waits in the outbox. */
 function cacheStored(id: string, plan: CookPlan, observations: readonly Observation[]): void {
   const cook: Cook = { plan, observations: observations.filter((one): one is StoredObservation => 'place' in one) }
-  const keys = Object.keys(localStorage).filter(key => key.startsWith(CACHE) && key !== CACHE + id)
-  for (const key of keys.slice(0, Math.max(0, keys.length - MOST_CACHED + 1))) localStorage.removeItem(key)
-  localStorage.setItem(CACHE + id, JSON.stringify(cook))
+  const keys = keptKeys(CACHE).filter(key => key !== CACHE + id)
+  for (const key of keys.slice(0, Math.max(0, keys.length - MOST_CACHED + 1))) dropText(key)
+  // A memory of the hearth's own must not take the room that marks need.
+  if (!keepText(CACHE + id, JSON.stringify(cook))) dropText(CACHE + id)
 }
 
 function cached(id: string): Cook | null {
-  const parsed = CookSchema.safeParse(JSON.parse(localStorage.getItem(CACHE + id) ?? 'null'))
+  const parsed = CookSchema.safeParse(keptJson(CACHE + id))
   return parsed.success ? parsed.data : null
 }

@@ -124,7 +124,7 @@ export function storyOf(plan: CookPlan, record: EnsembleRecord): Observation[] {
  * @returns the observation
  */
 export function mark(number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation {
-  return { id: `judge-${number}`, device: 'judge', number, deviceTime: Math.round(timeS * 1000), sentAt: 0, receivedAt: 0, kind, payload }
+  return { id: `judge-${number}`, device: 'judge', number, deviceTime: Math.round(timeS * 1000), sentAt: Math.round(timeS * 1000), receivedAt: Math.round(timeS * 1000), kind, payload }
 }
 
 /**

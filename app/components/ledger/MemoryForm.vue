@@ -68,8 +68,10 @@ function story(made: NonNullable<typeof dish.value>, roastS: number | null, tota
   }
   const after = roast.value + 1
   const starts = roastS === null || roast.value < 0 ? spread(0, done, 0, totalS) : [...spread(0, after, 0, roastS), ...spread(after, done, roastS, totalS)]
-  const told = (number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation =>
-    ({ id: `memory-${number}`, device: 'memory', number, deviceTime: props.nowMs + Math.round(timeS * 1000), sentAt: props.nowMs, receivedAt: props.nowMs, kind, payload })
+  const told = (number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation => {
+    const at = props.nowMs + Math.round(timeS * 1000)
+    return { id: `memory-${number}`, device: 'memory', number, deviceTime: at, sentAt: at, receivedAt: at, kind, payload }
+  }
   // Only what was remembered is told: where the cook began, where the roast ended, and the end.
   const known = new Set([0, ...(roastS === null ? [] : [after])])
   return [

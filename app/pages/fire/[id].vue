@@ -24,11 +24,13 @@ import { clockText, degreesText, gramsText, windowText } from '../../composables
 import { useHeardDevices } from '../../composables/heardDevices'
 import { setHearthClock } from '../../composables/hearthClock'
 import { useLiveCooks } from '../../composables/liveCooks'
+import { forecastFailed } from '../../composables/forecaster'
 import { outboxState } from '../../composables/outbox'
 import { usePantry } from '../../composables/pantry'
 import { roastColours, stepAt } from '../../composables/roastColours'
 import { useCooks } from '../../stores/cooks'
 import type { Fault } from '../../../core/repair/repair'
+import { keepingText } from '../../../words/keeping'
 import { cueText } from '../../../words/cook'
 import { momentText } from '../../../words/moment'
 
@@ -117,10 +119,9 @@ const end = computed(() => {
 })
 
 const kept = computed(() => {
-  const { waiting, reachable } = outboxState
-  if (lockedOut.value) return `outside the house: ${waiting.value} kept here`
-  if (!reachable.value) return `hearth away: ${waiting.value} kept here`
-  return waiting.value > 0 ? `${waiting.value} on the way` : 'kept on the hearth'
+  const { waiting, reachable, setAside, keeping } = outboxState
+  const said = keepingText({ waiting: waiting.value, reachable: reachable.value, setAside: setAside.value, keeping: keeping.value, outside: lockedOut.value !== null })
+  return forecastFailed.value ? `${said}. The forecast has stopped on this device: reload when your hands are free` : said
 })
 </script>
 

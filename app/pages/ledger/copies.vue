@@ -3,8 +3,10 @@ import type { CopyKind } from '../../../contracts/backup'
 import HousePage from '../../components/HousePage.vue'
 import { dayText, timeOfDay } from '../../composables/format'
 import { useHouseFiles } from '../../composables/houseFiles'
+import { useSetAside } from '../../composables/setAside'
 
 const { copies, size, unreadable, says, wrong, busy, standing, takeIn, restore, tell } = useHouseFiles()
+const { list: refused, letGo } = useSetAside()
 
 function chosen(event: Event, then: (file: File) => Promise<void>): void {
   const input = event.target as HTMLInputElement
@@ -108,6 +110,30 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
             :key="`${one.what} ${one.name}`"
           >
             <strong>{{ one.what }}</strong> {{ one.name }}
+          </li>
+        </ul>
+      </section>
+      <section
+        v-if="refused.length > 0"
+        id="refused"
+        class="slab"
+      >
+        <h2>What the hearth refused</h2>
+        <p class="soft">
+          It was marked on this device and will never be taken as it is. It is kept here and holds up nothing else; mark it again where it still matters.
+        </p>
+        <ul>
+          <li
+            v-for="one in refused"
+            :key="one.key"
+          >
+            <strong>{{ one.what }}</strong><template v-if="one.atMs">, {{ dayText(one.atMs) }} {{ timeOfDay(one.atMs) }}</template>: {{ one.why }}
+            <ElButton
+              class="stone-button quiet"
+              @click="letGo(one.key)"
+            >
+              Let it go
+            </ElButton>
           </li>
         </ul>
       </section>

@@ -27,10 +27,12 @@ const day = ref(today)
 const finished = ref('')
 const outcome = ref<{ readonly faults: readonly string[], readonly line: string }>({ faults: [], line: '' })
 const trouble = ref('')
+/** The longest cook that can be remembered ends before now, ms. */
+const LONGEST_MS = 6 * 3_600_000
 /** Noon of that day, but never later than now. */
 const cookedAt = computed(() => {
   const noon = new Date(`${day.value}T00:00:00`).setHours(NOON_H)
-  return Number.isFinite(noon) ? Math.min(noon, hearthNow() - 3 * 3_600_000) : hearthNow() - 86_400_000
+  return Number.isFinite(noon) ? Math.min(noon, hearthNow() - LONGEST_MS) : hearthNow() - 86_400_000
 })
 
 async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Promise<void> {
