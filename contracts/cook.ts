@@ -85,8 +85,13 @@ export interface Cook { readonly plan: CookPlan, readonly observations: readonly
 /** One line of the list of cooks that are not finished. */
 export const LiveCookLineSchema = z.strictObject({
   id: Id, dish: Name, plannedAt: Millis, startedAt: Millis.nullable(),
+  /** When it was likeliest done, where it was left open; null where it may still be on the fire. */
+  likelyDoneAt: Millis.nullable().default(null),
 })
 export type LiveCookLine = z.infer<typeof LiveCookLineSchema>
+
+/** When a cook that was left open was done. */
+export const CloseCookSchema = z.strictObject({ doneAt: Millis })
 
 /** What the forecast asks for: of the worker and of the command line alike. */
 export const ForecastRequestSchema = z.strictObject({

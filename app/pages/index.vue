@@ -2,11 +2,13 @@
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { BatchPageSchema, InHouseSchema, type BatchListLine } from '../../contracts/batch'
 import HousePage from '../components/HousePage.vue'
+import LeftOpen from '../components/LeftOpen.vue'
 import SmallArch from '../components/SmallArch.vue'
 import HouseShelf from '../components/tray/HouseShelf.vue'
 import { ask } from '../composables/api'
 import { clockText, dayText, gramsText } from '../composables/format'
 import { useHearthTime } from '../composables/hearthClock'
+import { useLeftOpen } from '../composables/leftOpen'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
 import { FAULT_WORDS } from '../../words/cook'
@@ -17,6 +19,7 @@ const NextDay = defineAsyncComponent(() => import('../components/spread/NextDay.
 const house = useHouse()
 void house.load()
 const live = useLiveCooks()
+const { cooks: leftOpen, done: closeCook, still: stillOn } = useLeftOpen(live)
 const now = useHearthTime(1000)
 const last = shallowRef<readonly BatchListLine[]>([])
 void ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
@@ -54,7 +57,7 @@ async function openFirst(): Promise<void> {
   const [first] = here.value
   if (first) await router.push(`/measure?dish=${first.id}`)
 }
-const started = computed(() => live.value.filter(cook => cook.startedAt !== null))
+const started = computed(() => live.value.filter(cook => cook.startedAt !== null && !leftOpen.value.some(one => one.id === cook.id)))
 const waiting = computed(() => live.value.filter(cook => cook.startedAt === null))
 const guesses = computed(() => {
   const kitchen = house.kitchen
@@ -80,6 +83,17 @@ const guesses = computed(() => {
         >
           <span>{{ cook.dish }}</span><span>{{ clockText((now - (cook.startedAt ?? now)) / 1000) }}</span>
         </NuxtLink>
+      </section>
+      <section
+        v-if="leftOpen.length > 0"
+        class="on"
+        aria-label="Left open"
+      >
+        <LeftOpen
+          :cooks="leftOpen"
+          @done="closeCook"
+          @still="stillOn"
+        />
       </section>
       <NextDay :now="now" />
       <section

@@ -50,6 +50,7 @@ async function opened(): Promise<Hearth> {
   const hearth = await openHearth(folder(), clock, asideHere())
   await stock(hearth)
   void hearth.copies.keep()
+  void hearth.openCooks.look().catch((error: unknown) => console.error(error))
   if (process.env.HEARTH_FORGET_PASSPHRASE === '1') await hearth.house.forgetPassphrase()
   const first = process.env.HEARTH_PASSPHRASE
   if (first && first.length >= LEAST_PASSPHRASE && !await hearth.house.hasPassphrase()) await hearth.house.setPassphrase(first, null, null)

@@ -18,6 +18,8 @@ export interface Batches {
   /** Keeps what came of settling a cook, its batch where it is finished. */
   keep(cookId: string, settled: SettledAside): Promise<void>
   one(id: string): Promise<Batch>
+  /** The same without its observations. */
+  head(id: string): Promise<Omit<Batch, 'observations'>>
   note(id: string, note: string): Promise<void>
   remove(id: string): Promise<void>
   restore(id: string): Promise<void>
@@ -53,6 +55,12 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     await Batch.update(values, { where: { id } })
     ledger.changed()
   }
+  const head = async (id: string): Promise<Omit<Batch, 'observations'>> => {
+    const [found, plan] = await Promise.all([row(id), cooks.plan(id)])
+    const summary = readAs(found.summary, BatchSummarySchema)
+    if (!summary) throw new Refusal('not-readable', `batches/${id}`)
+    return { format: 'yon-hearth/batch/1', line: { ...lineOf(found), summary }, plan, forecast: plan.forecast }
+  }
   const nameFaults = async (id: string, startedAt: number, faults: readonly string[]): Promise<void> => {
     await BatchFault.destroy({ where: { batchId: id } })
     await BatchFault.bulkCreate([...new Set(faults)].map(fault => ({ fault, startedAt, batchId: id })), { ignoreDuplicates: true })
@@ -71,12 +79,10 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       // Last of all: cut off before it, the cook is settled once more, which gives the same.
       await cooks.settled(cookId, startedAt, finishedAt, upTo)
     },
+    head,
     async one(id) {
-      const found = await row(id)
-      const { plan, observations } = await cooks.one(id)
-      const summary = readAs(found.summary, BatchSummarySchema)
-      if (!summary) throw new Refusal('not-readable', `batches/${id}`)
-      return { format: 'yon-hearth/batch/1', line: { ...lineOf(found), summary }, plan, forecast: plan.forecast, observations }
+      const [first, { observations }] = await Promise.all([head(id), cooks.one(id)])
+      return { ...first, observations }
     },
     note: (id, note) => change(id, { note }),
     async remove(id) {

@@ -51,7 +51,7 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
       const rows = await Cook.findAll({ where: { finishedAt: null }, order: [['plannedAt', 'DESC']], limit: 20, raw: true })
       return (rows as unknown as Row[]).map(row => ({
         id: String(row.id), dish: String(row.dish), plannedAt: Number(row.plannedAt),
-        startedAt: row.startedAt === null ? null : Number(row.startedAt),
+        startedAt: row.startedAt === null ? null : Number(row.startedAt), likelyDoneAt: null,
       }))
     },
     has: async id => await Cook.count({ where: { id } }) > 0,

@@ -12,6 +12,7 @@ import { exchangeOf, type Exchange } from './exchange'
 import { houseOf, type House } from './house'
 import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
+import { openCooksOf, type OpenCooks } from './openCooks'
 import { photosOf, type Photos } from './photos'
 import { spreadsOf, type Spreads } from './spreads'
 import { settlingOf } from './settling'
@@ -37,6 +38,7 @@ export interface Hearth {
   readonly spreads: Spreads
   readonly house: House
   readonly devices: Devices
+  readonly openCooks: OpenCooks
   /** Appends to a stream and settles the cook under its id when that changes what the ledger shows. */
   append(stream: string, request: AppendRequest): Promise<StoredObservation[]>
   /** Waits for settling that is still under way, of all cooks or of one, no longer than is said. */
@@ -73,8 +75,9 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
     settling.heard(stream, request.observations.map(one => one.kind))
     return stored
   }
+  const openCooks = openCooksOf(database, clock, aside, append)
   return {
-    clock, database, streams, cooks, batches, ledger, append,
+    clock, database, openCooks, streams, cooks, batches, ledger, append,
     house: houseOf(database, clock),
     devices: devicesOf(database, clock, cooks, aside, append),
     photos: photosOf(database, clock, copies),
@@ -88,6 +91,7 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
     settled: settling.settled,
     unreadable: () => unreadableIn(database),
     async close() {
+      openCooks.stop()
       await copies.stop()
       await settling.settled(CLOSING_MS)
       settling.stop()

@@ -90,7 +90,7 @@ describe('ten thousand bad bodies', () => {
     process.env.HEARTH_DATA = folder
     const router = createRouter()
     router.post('/api/streams/:id/observations', (await import('../../server/api/streams/[id]/observations.post')).default)
-    router.put('/api/cooks/:id', (await import('../../server/api/cooks/[id].put')).default)
+    router.put('/api/cooks/:id', (await import('../../server/api/cooks/[id]/index.put')).default)
     router.post('/api/devices/readings', (await import('../../server/api/devices/readings.post')).default)
     router.put('/api/lessons/:id', (await import('../../server/api/lessons/[id].put')).default)
     const app = createApp()

@@ -1,4 +1,5 @@
 import { pathId, route } from '../../../http/route'
+import { streamedJson } from '../../../http/streamedJson'
 
 /** Longest that a batch which is just being made is waited for, ms. */
 const MOST_WAIT_MS = 10_000
@@ -7,5 +8,5 @@ const MOST_WAIT_MS = 10_000
 export default route(async (hearth, event) => {
   const id = pathId(event)
   await hearth.settled(MOST_WAIT_MS, id)
-  return hearth.batches.one(id)
+  return streamedJson(event, await hearth.batches.head(id), 'observations', hearth.streams.pages(id, 0))
 })

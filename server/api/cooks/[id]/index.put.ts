@@ -1,6 +1,6 @@
-import { CookPlanSchema } from '../../../contracts/cook'
-import { HttpProblem } from '../../http/problem'
-import { pathId, readJson, route } from '../../http/route'
+import { CookPlanSchema } from '../../../../contracts/cook'
+import { HttpProblem } from '../../../http/problem'
+import { pathId, readJson, route } from '../../../http/route'
 
 /** Makes a cook of a plan; the same again does nothing. */
 export default route(async (hearth, event) => {
