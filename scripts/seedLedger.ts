@@ -1,10 +1,12 @@
-// node scripts/run.mjs scripts/seedLedger.ts FOLDER COUNT: a house with COUNT batches, for measuring the ledger. Twelve cooks
-// of the imaginary pan, each told again and again on other days, in other pans, with other faults.
+// node scripts/run.mjs scripts/seedLedger.ts FOLDER COUNT [DISTINCT]: a house with COUNT batches, for measuring. DISTINCT of them
+// (default 12) are cooked, on the imaginary pan, planned and settled as the hearth does it; the others are the same cooks on
+// other days, in other pans, with other faults, whole as they are: plan, forecast, log, what was done with them.
 import { QueryTypes } from 'sequelize'
 import { STARTER_DISHES } from '../book/dishes'
 import { settleCook } from '../core/batch/settleCook'
 import { stageDish } from '../core/dish/stageDish'
 import { endFaultsOf } from '../core/faults/endFaults'
+import { thinPlan } from '../core/batch/thinPlan'
 import { replay } from '../core/live/replay'
 import { seededRandom } from '../core/random/seededRandom'
 import { cookBatch, type CookedBatch } from '../demo/cookBatch'
@@ -19,19 +21,28 @@ const DAY_MS = 86_400_000
 const AT_ONCE = 500
 const START = 1_780_000_000_000
 
-export async function seedLedger(folder: string, count: number): Promise<void> {
+/**
+ * Makes a house of many batches.
+ *
+ * @param folder where its database lies
+ * @param count batches
+ * @param distinct how many of them are cooked by themselves
+ */
+export async function seedLedger(folder: string, count: number, distinct = 12): Promise<void> {
   const hearth = await openHearth(folder, { now: () => START, rate: 1 })
   await stock(hearth)
   const uniform = seededRandom(4711)
   const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)]!
   const dish = stageDish(STARTER_DISHES[0]!)
-  const told: CookedBatch[] = [
-    ...DEMO_BATCHES.slice(0, 6).map((one, i) => cookBatch(dish, one, [], START, 401 + i)),
-    ...OTHER_BATCHES.slice(0, 6).map((one, i) => cookOtherBatch(stageDish(STARTER_DISHES.find(card => card.id === one.dish)!), one, [], START, 701 + i)),
-  ]
-  const templates = told.map(({ plan, observations }) => {
-    const slim = { ...plan, forecast: null, belief: { entries: [] } }
-    return { plan: slim, observations, summary: settleCook(plan, observations).summary, faults: endFaultsOf(plan.dish), cook: replay(plan, observations) }
+  const others = OTHER_BATCHES.map(one => ({ one, dish: stageDish(STARTER_DISHES.find(card => card.id === one.dish)!) }))
+  const templates = Array.from({ length: Math.min(distinct, count) }, (_, i) => {
+    const size = 0.6 + uniform()
+    const demo = DEMO_BATCHES[i % DEMO_BATCHES.length]!
+    const other = others[i % others.length]!
+    const told: CookedBatch = i % 2 === 0 ? cookBatch(dish, { ...demo, baseG: Math.round(demo.baseG * size) }, [], START, 4001 + i) : cookOtherBatch(other.dish, { ...other.one, baseG: Math.round(other.one.baseG * size) }, [], START, 7001 + i)
+    const plan = thinPlan(told.plan)
+    const settled = settleCook(told.plan, told.observations)
+    return { plan, observations: told.observations, summary: settled.summary, evidence: settled.evidence, faults: endFaultsOf(plan.dish), cook: replay(plan, told.observations) }
   })
   const { sequelize, models } = hearth.database
   for (let from = 0; from < count; from += AT_ONCE) {
@@ -50,9 +61,9 @@ export async function seedLedger(folder: string, count: number): Promise<void> {
       stream: id, id: each.id, device: each.device, number: each.number, deviceTime: each.deviceTime + shift, sentAt: each.deviceTime + shift, receivedAt: each.deviceTime + shift, kind: each.kind, payload: JSON.stringify(each.payload),
     }))), { transaction })
     await models.Batch.bulkCreate(rows.map(({ one, id, startedAt, faults, pan, fire }) => {
-      const summary = { ...one.summary, faults, line: '' }
+      const summary = { ...one.summary, faults }
       return {
-        id, dishId: one.plan.dish.id, dish: one.plan.dish.name, startedAt, summary: JSON.stringify(summary), evidence: '[]', note: '', removedAt: null, ...drawnBy(one.plan, one.cook, summary),
+        id, dishId: one.plan.dish.id, dish: one.plan.dish.name, startedAt, summary: JSON.stringify(summary), evidence: JSON.stringify(one.evidence), note: '', removedAt: null, ...drawnBy(one.plan, one.cook, summary),
         inHouse: 0, family: one.plan.dish.family, version: 1, pan: pan.id, panName: pan.name, fire: fire.id, fireName: fire.name, season: seasonOf(startedAt),
       }
     }), { transaction })
@@ -65,5 +76,5 @@ export async function seedLedger(folder: string, count: number): Promise<void> {
   await hearth.close()
 }
 
-const [, script, folder, count] = process.argv
-if (script?.endsWith('seedLedger.ts') && folder !== undefined) await seedLedger(folder, Number(count))
+const [, script, folder, count, distinct] = process.argv
+if (script?.endsWith('seedLedger.ts') && folder !== undefined) await seedLedger(folder, Number(count), distinct === undefined ? undefined : Number(distinct))

@@ -1,9 +1,12 @@
 import type { Observation } from './observation'
+import { isAhead } from './outsideCook'
 
 /** An observation with the moment it happened on the hearth's clock, ms. */
 export interface TimedObservation {
   readonly observation: Observation
   readonly atMs: number
+  /** True where its own time had not come when the hearth heard of it. */
+  readonly ahead: boolean
 }
 
 /**
@@ -34,17 +37,15 @@ export function orderObservations(observations: readonly Observation[]): TimedOb
     || p.observation.number - q.observation.number)
 }
 
-/** A clock may run so much ahead between sending and receipt, ms. */
-const AHEAD_MS = 900_000
-
 function timeOneDevice(list: Observation[]): TimedObservation[] {
   let latest = Number.NEGATIVE_INFINITY
   return list.sort((p, q) => p.number - q.number).map((observation) => {
     const { deviceTime, sentAt, receivedAt } = observation
     const offset = sentAt !== undefined && receivedAt !== undefined ? receivedAt - sentAt : 0
+    const ahead = isAhead(deviceTime + offset, receivedAt)
     const atMs = Math.max(latest, deviceTime + offset)
-    // A time that had not come when it was heard of is no time that the next one could not lie before.
-    if (receivedAt === undefined || deviceTime + offset <= receivedAt + AHEAD_MS) latest = atMs
-    return { observation, atMs }
+    // A time that had not come is none that the next one could not lie before.
+    if (!ahead) latest = atMs
+    return { observation, atMs, ahead }
   })
 }

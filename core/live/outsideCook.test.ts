@@ -5,7 +5,7 @@ import { drawnPlan, thinPlan } from '../batch/thinPlan'
 import { forecastCook } from '../forecast/forecastCook'
 import { fewMarks, MOST_MARKS } from './fewMarks'
 import type { Observation } from './observation'
-import { isOutsideCook, MOST_COOK_S } from './outsideCook'
+import { isAhead, isOutsideCook, MOST_COOK_S } from './outsideCook'
 import { replay } from './replay'
 
 const START = 1_795_000_000_000
@@ -17,13 +17,14 @@ const at = (number: number, timeS: number, kind: string, payload = {}, heardS = 
 
 describe('the time of a mark', () => {
   it('lies outside the cook a year ahead, long before the fire, and a day after it', () => {
-    const outside = (kind: string, timeS: number, heardS = 1e9) => isOutsideCook({ kind, atMs: START + timeS * 1000, heardMs: START + heardS * 1000 }, START)
+    const outside = (kind: string, timeS: number, ahead = false) => isOutsideCook({ kind, atMs: START + timeS * 1000, ahead }, START)
     expect([-901, -899, 0, MOST_COOK_S, MOST_COOK_S + 1].map(timeS => outside('sign.seen', timeS))).toEqual([true, false, false, false, true])
     expect([-3 * DAY_S, -3 * DAY_S - 1].map(timeS => outside('step.done', timeS))).toEqual([false, true])
     expect(['put.away', 'given.out', 'note', 'cook.finished', 'outcome'].map(kind => outside(kind, 90 * DAY_S))).toEqual([false, false, false, false, false])
     expect(outside('given.out', 401 * DAY_S)).toBe(true)
-    expect(outside('sign.seen', 7200, 3600)).toBe(true)
-    expect(isOutsideCook({ kind: 'note', atMs: Number.NaN }, START)).toBe(true)
+    expect(outside('sign.seen', 7200, true)).toBe(true)
+    expect([isAhead(START + 901_000, START), isAhead(START + 899_000, START), isAhead(1e15, undefined)]).toEqual([true, false, false])
+    expect(isOutsideCook({ kind: 'note', atMs: Number.NaN, ahead: false }, START)).toBe(true)
   })
 
   it('outside it is kept and passed over, and moves nothing that comes after it', () => {

@@ -17,8 +17,19 @@ const BEFORE = new Set<string>(['note', 'step.done'])
 export interface MomentTime {
   readonly kind: string
   readonly atMs: number
-  /** When the hearth had it; missing where it has not yet. */
-  readonly heardMs?: number | undefined
+  /** True where it had not come when the hearth heard of it. */
+  readonly ahead: boolean
+}
+
+/**
+ * Whether a time had not come yet when the hearth heard of it, by more than clocks differ.
+ *
+ * @param atMs the time
+ * @param heardMs when the hearth had it; undefined where it has not
+ * @returns true where it lies ahead
+ */
+export function isAhead(atMs: number, heardMs: number | undefined): boolean {
+  return heardMs !== undefined && atMs > heardMs + CLOCKS_DIFFER_S * 1000
 }
 
 /**
@@ -29,9 +40,8 @@ export interface MomentTime {
  * @param startedMs start of the cook, ms; null before it
  * @returns true where it is passed over
  */
-export function isOutsideCook({ kind, atMs, heardMs }: MomentTime, startedMs: number | null): boolean {
-  if (!Number.isFinite(atMs)) return true
-  if (heardMs !== undefined && atMs > heardMs + CLOCKS_DIFFER_S * 1000) return true
+export function isOutsideCook({ kind, atMs, ahead }: MomentTime, startedMs: number | null): boolean {
+  if (!Number.isFinite(atMs) || ahead) return true
   if (startedMs === null) return false
   const timeS = (atMs - startedMs) / 1000
   const before = BEFORE.has(kind) ? MOST_BEFORE_S : CLOCKS_DIFFER_S

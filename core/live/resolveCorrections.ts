@@ -1,4 +1,5 @@
 import type { TimedObservation } from './orderObservations'
+import { isAhead } from './outsideCook'
 
 /** An observation as it stands after every correction, with its place in the story. */
 export interface Moment {
@@ -10,8 +11,8 @@ export interface Moment {
   readonly withdrawn: boolean
   /** Ids of the corrections that changed it. */
   readonly correctedBy: readonly string[]
-  /** When the hearth had it, or the last correction of it, ms; missing where it has not yet. */
-  readonly heardMs?: number | undefined
+  /** True where its time had not come when the hearth heard of it, or of the correction that moved it. */
+  readonly ahead: boolean
 }
 
 const isCorrection = (timed: TimedObservation): boolean => timed.observation.kind === 'corrected'
@@ -37,7 +38,7 @@ export function resolveCorrections(timed: readonly TimedObservation[]): Moment[]
     const { id, kind, payload } = one.observation
     if (isWithdrawal(one)) continue
     if (!isCorrection(one)) {
-      moments.set(id, { id, kind, payload, atMs: one.atMs - agoMs(payload), withdrawn: inactive.has(id), correctedBy: [], heardMs: one.observation.receivedAt })
+      moments.set(id, { id, kind, payload, atMs: one.atMs - agoMs(payload), withdrawn: inactive.has(id), correctedBy: [], ahead: one.ahead })
       continue
     }
     const rootId = root.get(target(one)) ?? target(one)
@@ -57,12 +58,13 @@ function agoMs({ agoS }: Moment['payload']): number {
 
 function corrected(moment: Moment, correction: TimedObservation): Moment {
   const { kind, payload, shiftS } = correction.observation.payload
+  const atMs = moment.atMs + (typeof shiftS === 'number' && Number.isFinite(shiftS) ? shiftS * 1000 : 0)
   return {
     ...moment,
     kind: typeof kind === 'string' ? kind : moment.kind,
     payload: typeof payload === 'object' && payload !== null ? { ...moment.payload, ...payload } : moment.payload,
-    atMs: moment.atMs + (typeof shiftS === 'number' && Number.isFinite(shiftS) ? shiftS * 1000 : 0),
+    atMs,
     correctedBy: [...moment.correctedBy, correction.observation.id],
-    heardMs: correction.observation.receivedAt ?? moment.heardMs,
+    ahead: atMs === moment.atMs ? moment.ahead : isAhead(atMs, correction.observation.receivedAt),
   }
 }

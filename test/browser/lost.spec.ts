@@ -1,4 +1,4 @@
-import { killAndCheck } from '../support/killing'
+import { KILLED_IN, killAndCheck } from '../support/killing'
 import { firstAction, stored, toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 
@@ -30,11 +30,14 @@ test.describe('nothing acknowledged is lost and nothing is doubled', () => {
   })
 })
 
-test('ten kills in the middle of accelerated cooks lose nothing that was acknowledged, double nothing, and leave the database whole', async () => {
-  const found = await killAndCheck({ kills: 10, cooks: 4, rate: 600, say: () => undefined })
-  expect(found).toMatchObject({ kills: 10, lost: 0, doubled: 0, whole: 10 })
-  expect(found.acknowledged).toBeGreaterThan(10)
-})
+for (const kind of KILLED_IN) {
+  test(`ten kills in the middle of ${kind} lose nothing that was acknowledged, double nothing, leave nothing half, and leave the database whole`, async () => {
+    test.setTimeout(300_000)
+    const found = await killAndCheck({ kills: 10, cooks: 4, rate: 600, of: [kind], say: () => undefined })
+    expect(found).toMatchObject({ kills: 10, lost: 0, doubled: 0, half: 0, whole: 10 })
+    expect(found.acknowledged).toBeGreaterThan(kind === 'restores' || kind === 'copies' ? 0 : 10)
+  })
+}
 
 test.describe('a lost connection', () => {
   test.use({ serviceWorkers: 'allow' })
