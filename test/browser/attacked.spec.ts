@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { connect } from 'node:net'
+import { fuzz } from '../support/fuzzing'
 import { inParallel } from '../support/inParallel'
 import { rawRequest } from '../support/rawRequest'
 import { expect, test } from './hearth'
@@ -86,4 +87,12 @@ test.describe('a hearth that is attacked', () => {
     expect(Date.now() - began).toBeLessThan(4000)
     for (const one of await Promise.all(listening)) expect(one.status).toBe(200)
   })
+})
+
+test('two thousand generated requests at every route are all answered below 500, and leave the database whole', async () => {
+  test.setTimeout(240_000)
+  const found = await fuzz(2000, 20_261_129)
+  expect(found.wrong).toEqual([])
+  expect(found.integrity).toBe('ok')
+  expect(found.statuses[200] ?? 0).toBeGreaterThan(50)
 })
