@@ -113,7 +113,8 @@ export function noticeClock(): boolean {
   const now = { wall: Date.now(), steady: performance.now() }
   const apartMs = (now.wall - last.wall) - (now.steady - last.steady)
   last = now
-  if (Math.abs(apartMs) < LEAST_FAULT_MS) return false
+  // A hearth that runs at another rate is no kitchen: its clock is somebody's to move.
+  if (anchor.rate !== 1 || Math.abs(apartMs) < LEAST_FAULT_MS) return false
   // A clock that was set back says nothing of how long anything took.
   if (apartMs > 0) {
     anchor = { ...anchor, hearth: anchor.hearth + apartMs * anchor.rate }
