@@ -20,7 +20,8 @@ async function replied(what: () => Promise<unknown>): Promise<object> {
   }
 }
 
-if (way === 'out') await writeExport(file, wish, process.stdout)
+// Who wanted it may have gone: then it is not written on, and there is nothing to say.
+if (way === 'out') await writeExport(file, wish, process.stdout).catch(() => process.exit(1))
 else if (way === 'into') {
   process.stdout.write(JSON.stringify(await replied(() => takeFile(file, IntakeWishSchema.parse(JSON.parse(wish)), process.stdin))), () => process.exit(0))
 }

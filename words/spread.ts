@@ -39,6 +39,8 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
   'unknown-meal': about => `${about} belongs to no meal. The day is kept; give it one.`,
   'nobody-may': about => `Nobody may do ${about}. The day is kept; let somebody stand at the fire under Hands.`,
   'too-many': about => `${about} dishes are more than one day bears; sixty are planned at most. The day is kept; take some off.`,
+  'twice': about => `${about} stands on this day twice under one name. The day is kept; give one of them another name.`,
+  'reserved-step': about => `${about} has a name that plans use themselves. The day is kept; call that step something else.`,
   'nothing-to-cook': () => 'Nothing is on this day yet. Put a dish on it.',
 }
 

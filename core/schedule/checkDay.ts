@@ -3,7 +3,7 @@ import { holdsOf, serves } from './holdsOf'
 
 /** Why a day cannot be planned at all. */
 export const DAY_TROUBLES = [
-  'meal-in-past', 'no-hands', 'no-fire', 'no-vessel', 'step-length', 'circular-waits', 'unknown-step', 'unknown-meal', 'nobody-may', 'too-many', 'nothing-to-cook',
+  'meal-in-past', 'no-hands', 'no-fire', 'no-vessel', 'step-length', 'circular-waits', 'unknown-step', 'unknown-meal', 'nobody-may', 'too-many', 'nothing-to-cook', 'twice', 'reserved-step',
 ] as const
 export type DayTroubleCode = (typeof DAY_TROUBLES)[number]
 
@@ -23,7 +23,7 @@ export const LONGEST_STEP_MIN = 36 * 60
 export function checkDay(day: Day): DayTrouble[] {
   if (day.dishes.length === 0) return [{ code: 'nothing-to-cook', about: day.id }]
   if (day.dishes.length > MOST_DISHES) return [{ code: 'too-many', about: String(day.dishes.length) }]
-  const troubles = [...day.dishes.flatMap(dish => dishTroubles(day, dish)), ...stepTroubles(day)]
+  const troubles = [...twice(day.dishes.map(dish => dish.id)), ...day.dishes.flatMap(dish => dishTroubles(day, dish)), ...stepTroubles(day)]
   const served = day.meals.filter(meal => day.dishes.some(dish => dish.meal === meal.id))
   troubles.push(...served.filter(meal => meal.at <= day.now).map((meal): DayTrouble => ({ code: 'meal-in-past', about: meal.id })))
   if (!(day.cooks >= 1)) troubles.push({ code: 'no-hands', about: day.id })
@@ -32,9 +32,19 @@ export function checkDay(day: Day): DayTrouble[] {
   return troubles
 }
 
+/** What a plan calls the second heating of a dish's liquid: no step may have this name. */
+const REHEAT = 'reheat'
+
+/** What stands in a list more than once, each told once. */
+function twice(ids: readonly string[]): DayTrouble[] {
+  return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))].map(about => ({ code: 'twice', about }))
+}
+
 function dishTroubles(day: Day, dish: DayDish): DayTrouble[] {
   const troubles: DayTrouble[] = []
   const steps = new Set(dish.activities.map(activity => activity.id))
+  troubles.push(...twice(dish.activities.map(activity => `${dish.id}.${activity.id}`)))
+  if (steps.has(REHEAT)) troubles.push({ code: 'reserved-step', about: `${dish.id}.${REHEAT}` })
   if (!day.meals.some(meal => meal.id === dish.meal)) troubles.push({ code: 'unknown-meal', about: dish.id })
   const named = [dish.sink, ...dish.lags.flatMap(lag => [lag.from, lag.to]), ...dish.holds.flatMap(hold => [hold.first, hold.last]), ...(dish.hotPour ? [dish.hotPour.heat, dish.hotPour.pour] : [])]
   troubles.push(...named.filter(step => !steps.has(step)).map((step): DayTrouble => ({ code: 'unknown-step', about: `${dish.id}.${step}` })))

@@ -137,6 +137,9 @@ describe('troubles of a day', () => {
     expect(codes({ ...day, dishes: [{ ...dish!, sink: 'nothing' }] })).toContain('unknown-step')
     expect(codes({ ...day, dishes: [{ ...dish!, meal: 'm9' }] })).toContain('unknown-meal')
     expect(codes(withSteps(dish!.activities.map(one => ({ ...one, cooks: [7] }))))).toContain('nobody-may')
+    expect(codes(withSteps([...dish!.activities, dish!.activities[0]!]))).toEqual(['twice'])
+    expect(codes({ ...day, dishes: [dish!, dish!] })).toContain('twice')
+    expect(codes(withSteps([...dish!.activities, { ...dish!.activities[0]!, id: 'reheat' }]))).toEqual(['reserved-step'])
   })
 })
 

@@ -25,6 +25,8 @@ const TOLD = ['outcome', 'note', 'step.done', ...AFTER_KINDS]
 /** How long a cook may take to be settled, ms; longer, and it becomes a batch of what was marked alone. */
 const BUDGET_MS = 90_000
 const BARE_MS = 60_000
+/** How often it is tried anew where the process that works on it ends. */
+const MOST_TRIES = 3
 
 /**
  * The settling of one database. How far each cook's log is settled stands with the cook: whatever was acknowledged beyond it
@@ -42,6 +44,7 @@ export function settlingOf(database: Database, aside: Aside, cooks: Cooks, batch
   const turns = new Map<string, Promise<void>>()
   let last: Promise<void> = Promise.resolve()
   let stopped = false
+  const again = new Map<string, number>()
 
   const work = async (cook: string): Promise<void> => {
     const way = waiting.get(cook) ?? 'settle'
@@ -55,7 +58,14 @@ export function settlingOf(database: Database, aside: Aside, cooks: Cooks, batch
       }))
     }
     catch (error) {
-      if (error instanceof Refusal || (error instanceof AsideFailed && error.why === 'ended')) return
+      if (error instanceof Refusal) return
+      if (error instanceof AsideFailed && error.why === 'ended') {
+        // What worked on it ended by itself: it is tried again, some times; with the hearth it is taken up at the next start.
+        const tried = (again.get(cook) ?? 0) + 1
+        again.set(cook, tried)
+        if (!stopped && tried <= MOST_TRIES) settle(cook, way)
+        return
+      }
       console.error(`A batch could not be settled; its observations are safe, and it is tried again at the next start. ${String(error)}`)
     }
     finally {

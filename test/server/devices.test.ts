@@ -132,6 +132,31 @@ describe('where a device stands', () => {
   })
 })
 
+describe('a device that restarts its numbers', () => {
+  const warm = (from: number, atMs: number): Reading[] => Array.from({ length: 12 }, (_, i) => ({ number: from + i, at: atMs + i * 250, value: 98 + (i % 2), unit: 'C' }))
+
+  it('is heard again, whether its clock has gone on or begun anew, and what is only sent again is not', async () => {
+    await begin()
+    now += 3000
+    await take('thermometer', warm(5000, now - 3000))
+    expect(await kinds()).toEqual(['temperature'])
+    now += 120_000
+    await take('thermometer', warm(5000, now - 123_000))
+    expect(await kinds()).toEqual(['temperature'])
+    // Switched off and on: it numbers from the beginning, its clock has gone on.
+    const again = await take('thermometer', warm(0, now - 3000))
+    expect(again.taken).toBe(11)
+    expect(await kinds()).toEqual(['temperature', 'temperature'])
+    // A device without a clock of its own begins in 1970 as well.
+    now += 120_000
+    await take('thermometer', warm(0, 3_600_000), { sentAt: 3_603_000 })
+    expect(await kinds()).toEqual(['temperature', 'temperature', 'temperature'])
+    now += 120_000
+    await take('thermometer', warm(0, 3_600_000), { sentAt: 3_723_000 })
+    expect(await kinds()).toHaveLength(3)
+  })
+})
+
 describe('the protocol', () => {
   it('refuses what is not of its form, and no line of any form breaks it', () => {
     const base = { protocol: DEVICE_PROTOCOL, device: 'x', kind: 'scale', sentAt: now, readings: [{ number: 1, at: now, value: 2 }] }

@@ -70,11 +70,13 @@ async function killed(house: House, how: Killing, underWay: (goesOn: () => boole
 
 async function killedRunning(house: House, server: ChildProcess, underWay: (goesOn: () => boolean) => Promise<unknown>, afterMs: number): Promise<void> {
   let running = true
-  const going = underWay(() => running)
+  // What is cut off fails, as it should; what the server refused is no cut.
+  const going = underWay(() => running).then(() => null, (error: unknown) => (error instanceof Refused ? error : null))
   await pause(afterMs)
   await kill9(server)
   running = false
-  await going.catch(() => undefined)
+  const refused = await going
+  if (refused) throw refused
   house.tally.kills++
   const [check] = await onOwn(join(house.folder, 'hearth.sqlite'), 'write', own => own.all<{ integrity_check: string }>('PRAGMA integrity_check'))
   if (check?.integrity_check === 'ok') house.tally.whole++
@@ -152,7 +154,12 @@ async function finishes(house: House, how: Killing): Promise<void> {
   }
   house.tally.acknowledged += finished.length
   const server = await start(house, how)
-  for (let i = 0; i < 600 && (await read<{ count: number }>(house, '/batches/tally')).count < finished.length; i++) await pause(100)
+  // As long as it goes on: a slow machine settles one a second.
+  for (let [count, last, still] = [0, -1, 0]; count < finished.length && still < 300; still = count === last ? still + 1 : 0) {
+    last = count
+    await pause(100)
+    ;({ count } = await read<{ count: number }>(house, '/batches/tally'))
+  }
   const found = new Map<string, number>()
   for (let cursor: string | null = ''; cursor !== null;) {
     const page: { batches: { id: string, summary: { faults: string[], line: string } }[], next: string | null } = await read(house, `/batches?limit=200${cursor ? `&cursor=${cursor}` : ''}`)
@@ -167,6 +174,7 @@ async function finishes(house: House, how: Killing): Promise<void> {
   await kill9(server)
 }
 
+const CUP = { kind: 'cup', volumeMl: 200, topMm: 80, bottomMm: 70, heightMm: 60, origin: 'weighed' }
 const DAY = { name: 'Killed', eve: '2026-11-28', meals: [], dishes: [], hands: [], nights: null, fires: [], vessels: [], washMin: 3, wishes: [], shared: [], promises: [], plan: null, doings: [], cooks: [] }
 
 /** A day that is changed again and again: the last revision that was acknowledged stands, or the one that was on its way. */
@@ -202,7 +210,7 @@ async function shelves(house: House, how: Killing): Promise<void> {
         const id = `cup-${Math.floor(5 * house.uniform())}`
         volume++
         sent.set(id, volume)
-        if (!await send(house, 'PUT', `/kitchen/measures/${id}`, { id, name: `Cup ${id}`, kind: 'cup', volumeMl: volume, origin: 'weighed' })) return
+        if (!await send(house, 'PUT', `/kitchen/measures/${id}`, { ...CUP, id, name: `Cup ${id}`, volumeMl: volume })) return
         stands.set(id, volume)
         house.tally.acknowledged++
       }
@@ -280,7 +288,7 @@ async function backups(house: House, how: Killing): Promise<void> {
         await answer.arrayBuffer()
         house.tally.acknowledged++
       }
-    }, 60 + 500 * house.uniform())
+    }, 60 + 1200 * house.uniform())
     await pause(100)
     if (readdirSync(house.folder).some(name => name.startsWith('.') || name.endsWith('.half'))) house.tally.half++
   }
@@ -291,7 +299,7 @@ async function copies(house: House, how: Killing): Promise<void> {
   for (let kill = 0; kill < how.kills; kill++) {
     rmSync(join(house.folder, 'copies'), { recursive: true, force: true })
     const server = spawned(house, how)
-    await killedRunning(house, server, () => Promise.resolve(), 250 + 700 * house.uniform()).catch(() => {
+    await killedRunning(house, server, () => Promise.resolve(), 500 + 1500 * house.uniform()).catch(() => {
       // Killed before there was a database at all.
       house.tally.whole++
     })
@@ -311,7 +319,7 @@ async function migrations(house: House, how: Killing): Promise<void> {
     rmSync(house.folder, { recursive: true, force: true })
     cpSync(old, house.folder, { recursive: true })
     const server = spawned(house, how)
-    await killedRunning(house, server, () => Promise.resolve(), 350 + 450 * house.uniform())
+    await killedRunning(house, server, () => Promise.resolve(), 350 + 700 * house.uniform())
     const again = await start(house, how)
     const { batches } = await read<{ batches: { id: string }[] }>(house, '/batches?limit=200')
     house.tally.acknowledged += batches.length
@@ -336,12 +344,15 @@ async function firstHouse(folder: string): Promise<void> {
   await sequelize.close()
 }
 
+/** The server answered, and would not. */
+class Refused extends Error {}
+
 const pause = (ms: number): Promise<void> => new Promise(done => setTimeout(done, ms))
 
 /** Sends JSON; null where the server is gone or refuses. */
 async function send<T = unknown>(house: House, method: string, path: string, body: unknown): Promise<T | null> {
   const answer = await fetch(`${house.url}/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null)
-  if (answer && !answer.ok) throw new Error(`${method} ${path} answered ${answer.status}: ${await answer.text()}`)
+  if (answer && !answer.ok) throw new Refused(`${method} ${path} answered ${answer.status}: ${await answer.text()}`)
   return answer ? await answer.json().catch(() => null) as T | null : null
 }
 
