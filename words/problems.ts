@@ -17,7 +17,7 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'other-origin': { status: 403, title: 'Another page asked for this', detail: 'Nothing was changed. Open the hearth\'s own page and do it there.' },
   'not-from-here': { status: 403, title: 'This can be done on the hearth itself only', detail: 'Nothing was changed. Open it on the machine the hearth runs on.' },
   'no-passphrase': { status: 403, title: 'The house has no passphrase yet', detail: 'Nothing was changed. Set one on the machine the hearth runs on: Kitchen, House network.' },
-  'prove-again': { status: 403, title: 'Say the passphrase once more', detail: 'Nothing was changed. This takes something away for good: say the household\'s passphrase on this device, and it is done.' },
+  'prove-again': { status: 403, title: 'Say the passphrase once more', detail: 'Nothing was changed. This takes something away, or puts something in its place: say the household\'s passphrase on this device, and it is done.' },
   'too-many-streams': { status: 429, title: 'Too many pages listen at once', detail: 'Nothing was changed and nothing is lost. Close a page of the hearth on this device; it is tried again by itself.' },
   'body-too-slow': { status: 408, title: 'This came too slowly', detail: 'Nothing was stored of it. Send it again.' },
   'not-readable': { status: 422, title: 'This cannot be read here', detail: 'It stands in the house as it was put there and is kept; this version cannot show it. Nothing was changed. A backup carries it along.' },

@@ -38,7 +38,7 @@ async function send(): Promise<void> {
       class="prove"
       @submit.prevent="send"
     >
-      <p>This takes something away for good, or sends a device out. For a quarter of an hour this device is not asked again.</p>
+      <p>This takes something away, puts something in its place, or sends a device out. For a quarter of an hour this device is not asked again.</p>
       <label for="passphrase-again">The household's passphrase</label>
       <ElInput
         id="passphrase-again"

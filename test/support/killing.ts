@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -78,6 +78,8 @@ async function killedRunning(house: House, server: ChildProcess, underWay: (goes
   const refused = await going
   if (refused) throw refused
   house.tally.kills++
+  // Killed before there was a database at all, there is none that could be broken.
+  if (!existsSync(join(house.folder, 'hearth.sqlite'))) return void house.tally.whole++
   const [check] = await onOwn(join(house.folder, 'hearth.sqlite'), 'write', own => own.all<{ integrity_check: string }>('PRAGMA integrity_check'))
   if (check?.integrity_check === 'ok') house.tally.whole++
 }
@@ -299,10 +301,7 @@ async function copies(house: House, how: Killing): Promise<void> {
   for (let kill = 0; kill < how.kills; kill++) {
     rmSync(join(house.folder, 'copies'), { recursive: true, force: true })
     const server = spawned(house, how)
-    await killedRunning(house, server, () => Promise.resolve(), 500 + 1500 * house.uniform()).catch(() => {
-      // Killed before there was a database at all.
-      house.tally.whole++
-    })
+    await killedRunning(house, server, () => Promise.resolve(), 500 + 1500 * house.uniform())
     for (const name of readdirSync(house.folder).includes('copies') ? readdirSync(join(house.folder, 'copies')) : []) {
       if (name.endsWith('.half')) continue
       if (!(await checkCopy(join(house.folder, 'copies', name))).good) house.tally.half++
