@@ -1,7 +1,8 @@
 // How often the server may be killed: node scripts/run.mjs scripts/kills.ts [kills in all, default 500]
 // Killed while marks, finishes, days, shelves, restores, backups, copies and migrations are under way; afterwards everything that was
 // acknowledged must be there once, whole, on disk, by what the server answers and in the ledger.
-import { KILLED_IN, killAndCheck } from '../test/support/killing'
+import { KILLED_IN } from '../test/support/killing/house'
+import { killAndCheck } from '../test/support/killing/killAndCheck'
 
 const kills = Number(process.argv[2] ?? 500)
 if (!(Number.isInteger(kills) && kills > 0)) {

@@ -1,4 +1,5 @@
-import { KILLED_IN, killAndCheck } from '../support/killing'
+import { KILLED_IN } from '../support/killing/house'
+import { killAndCheck } from '../support/killing/killAndCheck'
 import { firstAction, stored, toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 
