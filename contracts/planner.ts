@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Day } from '../core/schedule/day'
 import { DAY_TROUBLES, type DayTrouble } from '../core/schedule/checkDay'
+import { CLASH_KINDS } from '../core/schedule/clashOf'
 import type { Least, Offer, OffersTold, Planned, PlanTold } from '../core/schedule/planDay'
 import type { DayTries } from '../core/schedule/simulateDay'
 import { DaySchema, StartsSchema } from './day'
@@ -35,6 +36,7 @@ export type OfferKind = Offer['kind']
 export const PlannerAnswerSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), plan: PlannedSchema.nullable(), done: z.boolean(), seconds: z.number() }),
   z.strictObject({ type: z.literal('latest'), ticket: z.number().int(), latest: z.record(z.string(), z.number().int()), least: LeastSchema }),
+  z.strictObject({ type: z.literal('clash'), ticket: z.number().int(), clash: z.array(z.strictObject({ kind: z.enum(CLASH_KINDS), about: z.string() })) }),
   z.strictObject({ type: z.literal('tries'), ticket: z.number().int(), tries: TriesSchema }),
   z.strictObject({ type: z.literal('offers'), ticket: z.number().int(), now: z.strictObject({ lateMin: z.number(), spanMin: z.number() }), offers: z.array(z.strictObject({ kind: z.enum(OFFER_KINDS), lateMin: z.number(), spanMin: z.number() })), done: z.boolean() }),
   z.strictObject({ type: z.literal('refused'), ticket: z.number().int(), troubles: z.array(z.strictObject({ code: z.enum(DAY_TROUBLES), about: z.string() })) }),

@@ -1,5 +1,6 @@
 import type { OfferKind } from '../contracts/planner'
 import type { DayTroubleCode } from '../core/schedule/checkDay'
+import type { Clash, ClashKind } from '../core/schedule/clashOf'
 import type { Serving, VesselKind } from '../core/schedule/day'
 import type { Shareable } from '../core/schedule/shareable'
 import { BESIDE_WORDS, stageName } from './stages'
@@ -42,6 +43,39 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
   'twice': about => `${about} stands on this day twice under one name. The day is kept; give one of them another name.`,
   'reserved-step': about => `${about} has a name that plans use themselves. The day is kept; call that step something else.`,
   'nothing-to-cook': () => 'Nothing is on this day yet. Put a dish on it.',
+}
+
+/** What of a day stands against the rest of it, as one of a list. */
+const CLASH_WORDS: Readonly<Record<ClashKind, (about: string, named: (id: string) => string) => string>> = {
+  time: () => 'the end of the day',
+  freshness: () => 'how long dishes may stand ready before their meal',
+  washing: () => 'the minutes in which vessels are washed',
+  waits: (about, named) => `how long ${named(about)} bears to wait between its steps`,
+  shared: (about, named) => `what is made once for two: ${about.split(' ').map(step => clashStep(step, named)).join(' and ')}`,
+  vessel: about => `how many of these there are: ${VESSEL_WORDS[about as VesselKind] ?? about}`,
+  fires: () => 'how many fires there are',
+  hands: () => 'how many pairs of hands there are',
+  who: (about, named) => `who may stand at the fire for ${named(about)}`,
+  away: about => (about === 'sleep' ? 'the hours of sleep' : about === 'away' ? 'the hours in which somebody is away' : `the hours in which somebody is away (${about})`),
+  wish: (about, named) => `the time that was wished for ${clashStep(about, named)}`,
+}
+
+function clashStep(step: string, named: (id: string) => string): string {
+  const at = step.lastIndexOf('.')
+  return `${stepName(step.slice(at + 1))} of ${named(step.slice(0, at))}`
+}
+
+/**
+ * What cannot be had together, and what to do: giving up any one of it is enough.
+ *
+ * @param clash what stands against what
+ * @param named names of dishes by their ids
+ */
+export function clashText(clash: readonly Clash[], named: (id: string) => string): string {
+  const all = clash.map(one => CLASH_WORDS[one.kind](one.about, named))
+  if (all.length === 0) return 'The steps by themselves cannot be done. The day is kept; take the last change back.'
+  if (all.length === 1) return `What stands against this day: ${all[0]}. The day is kept; change that.`
+  return `These cannot be had together: ${all.join('; ')}. The day is kept; give up any one of them.`
 }
 
 /** What can be made once for two dishes. */

@@ -78,8 +78,10 @@ describe('a day that is open', () => {
     expect(state.planned.value).toBeNull()
     state.change(was => ({ ...was, name: 'Another' }))
     await vi.advanceTimersByTimeAsync(500)
+    day.tell({ type: 'clash', ticket: 2, clash: [{ kind: 'hands', about: 'day-1' }] })
     day.tell({ type: 'plan', ticket: 2, plan: null, done: true, seconds: 1 })
     expect(state.cannot.value).toBe(true)
+    expect(state.clash.value).toEqual([{ kind: 'hands', about: 'day-1' }])
     expect(day.puts().at(-1)!.name).toBe('Another')
   })
 

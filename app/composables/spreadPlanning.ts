@@ -3,6 +3,7 @@ import { computed, onScopeDispose, shallowRef, type Ref } from 'vue'
 import type { Least, Offer, Planned } from '../../contracts/planner'
 import type { Spread } from '../../contracts/spread'
 import type { DayTrouble } from '../../core/schedule/checkDay'
+import type { Clash } from '../../core/schedule/clashOf'
 import { checkPlan } from '../../core/schedule/checkPlan'
 import type { Day } from '../../core/schedule/day'
 import { dayOf } from '../../core/schedule/dayOf'
@@ -37,6 +38,8 @@ export function useSpreadPlanning(spread: Ref<Spread | null>, keep: () => void) 
   const troubles = shallowRef<readonly DayTrouble[]>([])
   const seeking = shallowRef(false)
   const cannot = shallowRef(false)
+  /** What cannot be had together, where nothing fits. */
+  const clash = shallowRef<readonly Clash[] | null>(null)
   const found = shallowRef<{ readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean } | null>(null)
   /** Another order of what is left, sought while the day runs late; taken only if that is asked for. */
   const other = shallowRef<Planned | null>(null)
@@ -68,12 +71,14 @@ export function useSpreadPlanning(spread: Ref<Spread | null>, keep: () => void) 
       return
     }
     seeking.value = true
+    clash.value = null
     stop = askPlanner({ type: 'plan', day: problem, seconds }, (answer) => {
       if (answer.type === 'refused') {
         troubles.value = answer.troubles
         planned.value = null
         seeking.value = false
       }
+      if (answer.type === 'clash') clash.value = answer.clash
       if (answer.type === 'tries') tries.value = answer.tries
       if (answer.type === 'latest') {
         latest.value = answer.latest
@@ -150,7 +155,7 @@ export function useSpreadPlanning(spread: Ref<Spread | null>, keep: () => void) 
       seeking.value = false
       keepPlan()
     },
-    state: { planned, tries, latest, least, troubles, seeking, cannot, day, found, other },
+    state: { planned, tries, latest, least, troubles, seeking, cannot, clash, day, found, other },
     soon: (moving: boolean): void => {
       found.value = null
       other.value = null

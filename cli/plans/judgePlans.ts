@@ -4,9 +4,11 @@ import { DaySchema, StartsSchema } from '../../contracts/day'
 import { z } from 'zod'
 import { checkDay } from '../../core/schedule/checkDay'
 import { checkPlan } from '../../core/schedule/checkPlan'
+import { clashOf } from '../../core/schedule/clashOf'
 import type { Day, Starts } from '../../core/schedule/day'
 import { planCost } from '../../core/schedule/planCost'
 import { DaySolver } from '../../core/schedule/solveDay'
+import { clashText, DAY_TROUBLE_WORDS } from '../../words/spread'
 import { inventDay } from './inventDay'
 import { judgeTries, type JudgedTries } from './judgeTries'
 
@@ -28,7 +30,7 @@ export interface JudgedDay {
   /** Cost of the best plan known from elsewhere, where the folder holds `best.json`. */
   readonly best: number | null
   readonly late: Readonly<Record<string, number>>
-  /** Troubles of the day, or breaches found by the independent checker; empty for a plan that can be done. */
+  /** Troubles of the day, what cannot be had together, or breaches found by the independent checker; empty for a plan that can be done. */
   readonly breaches: readonly string[]
   readonly plan: Starts
   /** How a plan with room stands its tries; absent where that was not asked for, null where a meal cannot be kept so. */
@@ -41,7 +43,7 @@ const BestSchema = z.object({ instances: z.array(z.object({ id: z.string(), best
 export function judgeDay(day: Day, longestS = LONGEST_S, best: number | null = null): JudgedDay {
   const troubles = checkDay(day)
   const empty = { id: day.id, cost: null, bound: 0, proven: false, seconds: 0, firstS: null, costAt: {}, best, late: {}, plan: {} }
-  if (troubles.length > 0) return { ...empty, breaches: troubles.map(trouble => `${trouble.code} ${trouble.about}`) }
+  if (troubles.length > 0) return { ...empty, breaches: troubles.map(({ code, about }) => `${code} ${about}: ${DAY_TROUBLE_WORDS[code](about)}`) }
   const began = performance.now()
   const seconds = (): number => (performance.now() - began) / 1000
   const costAt: Record<string, number | null> = {}
@@ -60,13 +62,25 @@ export function judgeDay(day: Day, longestS = LONGEST_S, best: number | null = n
   }
   const total = seconds()
   for (const at of NOTED_S) costAt[at] ??= cost
-  if (!solver.plan) return { ...empty, seconds: total, breaches: ['no plan'] }
+  if (!solver.plan) return { ...empty, seconds: total, breaches: whyNot(day, solver, total) }
   const { starts, late } = solver.plan
   const counted = planCost(day, starts, late).total
   const breaches = checkPlan(day, starts, late).map(breach => `${breach.kind} ${breach.step} ${breach.minute}`)
   if (Math.abs(counted - solver.plan.cost) > 0.011 * day.dishes.length) breaches.push(`cost ${counted}`)
   if (solver.bound > solver.plan.cost + 1e-9) breaches.push('below its bound')
   return { id: day.id, cost: solver.plan.cost, bound: solver.bound, proven: solver.proven, seconds: total, firstS, costAt, best, late, breaches, plan: starts }
+}
+
+/** Why no plan was found, in words: what cannot be had together, or that there was no time to know. */
+function whyNot(day: Day, solver: DaySolver, seconds: number): string[] {
+  const nothing = `no plan was found in ${seconds.toFixed(1)} s, nor was it proven that there is none: give it longer`
+  if (!solver.impossible) return [nothing]
+  const steps = clashOf(day, () => performance.now() / 1000)
+  for (;;) {
+    const { done, value } = steps.next()
+    if (!done) continue
+    return value ? [clashText(value, about => about)] : ['no plan fits; what stands against it was not found in time']
+  }
 }
 
 /**

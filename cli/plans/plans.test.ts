@@ -47,7 +47,15 @@ describe('the judge of plans', () => {
     const day = inventDay(3, 2)
     const judged = judgeDay({ ...day, cooks: 0 })
     expect(judged).toMatchObject({ cost: null, proven: false, plan: {} })
-    expect(judged.breaches).toContain(`no-hands ${day.id}`)
+    expect(judged.breaches).toContain(`no-hands ${day.id}: Nobody is there to cook. The day is kept; add somebody under Hands.`)
+  })
+
+  it('says what of a day cannot be had together where no plan fits', () => {
+    const day = inventDay(3, 2)
+    const [step] = Object.keys(judgeDay(day).plan)
+    const wishes = [{ kind: 'pin' as const, step: step!, start: day.now - 60 }]
+    expect(judgeDay({ ...day, wishes }).breaches).toEqual([expect.stringMatching(/^These cannot be had together: .*the time that was wished for .*give up any one of them/)])
+    expect(judgeDay({ ...day, away: [{ cook: 'all', from: 0, to: day.horizon + 5000, why: 'sleep' }] }).breaches).toEqual(['What stands against this day: the hours of sleep. The day is kept; change that.'])
   })
 
   it('tries a plan with room, and finds it sounder than the bare one, for a day somewhat longer', () => {

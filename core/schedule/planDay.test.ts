@@ -60,6 +60,7 @@ describe('planning a day', () => {
   it('says that there is no plan where none can be', () => {
     const never: Day = { ...day, dishes: day.dishes.slice(0, 1), wishes: [{ kind: 'pin', step: 'd1.roast', start: 2520 }, { kind: 'pin', step: 'd1.pour', start: 2400 }] }
     const all = told(never, 0.5)
+    expect(all.at(-2)).toEqual({ type: 'clash', clash: [{ kind: 'wish', about: 'd1.roast' }, { kind: 'wish', about: 'd1.pour' }] })
     expect(all.at(-1)).toMatchObject({ type: 'plan', plan: null, done: true })
   })
 

@@ -1,4 +1,5 @@
 import { seededRandom } from '../random/seededRandom'
+import { clashOf, type Clash } from './clashOf'
 import type { Day, DayWeights, Serving, Starts } from './day'
 import { mealAlone } from './latestStart'
 import { reliefsOf, type Relief } from './offersOf'
@@ -23,6 +24,8 @@ export interface Planned {
 export type PlanTold =
   /** `done` false on the way; a plan of null with `done` means that it cannot be done at all. */
   | { readonly type: 'plan', readonly plan: Planned | null, readonly done: boolean, readonly seconds: number }
+  /** Why it cannot be done at all: what cannot be had together. */
+  | { readonly type: 'clash', readonly clash: readonly Clash[] }
   | { readonly type: 'tries', readonly tries: DayTries }
   /** Minute after which nobody could begin for a meal, by meal; only where that is proven. */
   | { readonly type: 'latest', readonly latest: Readonly<Record<string, number>>, readonly least: Least }
@@ -76,6 +79,10 @@ export function* planDay(day: Day, most: number, seconds: () => number): Generat
   for (const room of ROOMS) {
     const { padded, solver } = yield* roomy(day, room, began, most, seconds)
     if (!solver.plan || most < LEAST_FOR_TRIES_S) {
+      if (solver.impossible) {
+        const clash = yield* clashOf(padded, seconds)
+        if (clash) yield { type: 'clash', clash }
+      }
       yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
       return
     }

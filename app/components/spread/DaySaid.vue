@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { Offer, Planned } from '../../../contracts/planner'
 import type { DayTrouble } from '../../../core/schedule/checkDay'
-import { DAY_TROUBLE_WORDS, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
+import type { Clash } from '../../../core/schedule/clashOf'
+import { clashText, DAY_TROUBLE_WORDS, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
 
 const props = defineProps<{
   /** The plan, or null while there is none. */
@@ -19,6 +20,8 @@ const props = defineProps<{
   seeking: boolean
   /** Nothing fits, not even with meals moved. */
   cannot: boolean
+  /** What cannot be had together then, where that is known. */
+  clash: readonly Clash[] | null
   /** What one more of something would do, once asked. */
   offers: { readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean } | null
   /** What waits and is heated again. */
@@ -72,7 +75,7 @@ const better = (offer: Offer): string => {
       v-if="cannot"
       class="danger"
     >
-      These steps cannot all be done with what is there, however late. The day is kept: take the last change back, or see what would help.
+      {{ clash ? clashText(clash, id => names.get(id) ?? id) : 'These steps cannot all be done with what is there, however late. The day is kept: take the last change back, or see what would help.' }}
     </p>
     <p
       v-for="meal in late"

@@ -1,6 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { ElCheckbox, ElOption, ElSelect } from 'element-plus'
 import { describe, expect, it } from 'vitest'
+import type { Clash } from '../../../core/schedule/clashOf'
 import { dayOf } from '../../../core/schedule/dayOf'
 import { paddedDay } from '../../../core/schedule/paddedDay'
 import { DaySolver } from '../../../core/schedule/solveDay'
@@ -65,7 +66,7 @@ describe('the drawing of a day', () => {
 })
 
 describe('what is said of a plan', () => {
-  const base = { planned: { ...solver.plan!, bound: 10, proven: false, room: 1 }, meals: [{ name: 'Dinner', begins: 2400, spanMin: 100, latest: 2410, lateMin: 0 }], tries: { tries: 400, lateTries: 3, pours: 800, coldPours: 0 }, troubles: [], names, seeking: false, cannot: false, offers: null, waits: [] }
+  const base = { planned: { ...solver.plan!, bound: 10, proven: false, room: 1 }, meals: [{ name: 'Dinner', begins: 2400, spanMin: 100, latest: 2410, lateMin: 0 }], tries: { tries: 400, lateTries: 3, pours: 800, coldPours: 0 }, troubles: [], names, seeking: false, cannot: false, clash: null, offers: null, waits: [] }
 
   it('is the start beside the last one possible, the tries, and how much better a plan could be', () => {
     const text = mount(DaySaid, { props: base }).text()
@@ -94,6 +95,17 @@ describe('what is said of a plan', () => {
     expect(late.text()).toContain('the delay falls to 20 min')
     await button(late, 'What would help').trigger('click')
     expect(late.emitted('help')).toHaveLength(1)
+  })
+})
+
+describe('a day that cannot be done', () => {
+  const said = (clash: readonly Clash[] | null): string => mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash, offers: null, waits: [] } }).text()
+
+  it('says what cannot be had together, and that one of it is enough to give up', () => {
+    expect(said([{ kind: 'vessel', about: 'heavy' }, { kind: 'away', about: 'sleep' }, { kind: 'wish', about: 'd1.pour' }]))
+      .toContain('These cannot be had together: how many of these there are: heavy pan; the hours of sleep; the time that was wished for pour of Evening halwa. The day is kept; give up any one of them.')
+    expect(said([{ kind: 'fires', about: 'day-1' }])).toContain('What stands against this day: how many fires there are.')
+    expect(said(null)).toContain('cannot all be done with what is there')
   })
 })
 

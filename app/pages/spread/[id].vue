@@ -36,7 +36,7 @@ const house = useHouse()
 const cooks = useCooks()
 const { kitchen, evidence, dishes } = storeToRefs(house)
 const state = useSpreadDay(String(route.params.id), { kitchen, evidence, ingredients: INGREDIENTS })
-const { spread, tries, troubles, seeking, cannot, trouble, found, other } = state
+const { spread, tries, troubles, seeking, cannot, clash, trouble, found, other } = state
 void house.load().then(() => state.load())
 const { names, fitting, padded, going, slack: planSlack, meals, waits, who, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
 const wishes = useSpreadWishes(state, step => fitting.value?.starts[step], anchorOf)
@@ -219,6 +219,7 @@ async function calendar(): Promise<void> {
         :names="names"
         :seeking="seeking"
         :cannot="cannot"
+        :clash="clash"
         :offers="found"
         :waits="waits"
         @help="state.offers()"
