@@ -156,4 +156,17 @@ describe('a clock', () => {
     const put = entry!.entry.type === 'observation' ? entry!.entry.observation.deviceTime : 0
     expect(Math.abs(put - truly)).toBeLessThan(200)
   })
+
+  it('that is set back while the hearth is away does not take the page with it', async () => {
+    vi.resetModules()
+    const clock = await import('./hearthClock')
+    hearthClock = () => 1_795_000_000_000 + performance.now()
+    await clock.setHearthClock()
+    away = true
+    vi.setSystemTime(Date.now() - 3_600_000)
+    const before = clock.hearthNow()
+    clock.noticeClock()
+    await new Promise(done => setImmediate(done))
+    expect(Math.abs(clock.hearthNow() - before)).toBeLessThan(200)
+  })
 })

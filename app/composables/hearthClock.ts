@@ -55,9 +55,13 @@ async function readClock(): Promise<void> {
     keepText(KEPT, JSON.stringify({ ahead: now - Date.now(), rate }))
   }
   catch {
-    recall()
+    // Once it was right, it goes on evenly: the device's own clock may have been set since.
+    if (!known) recall()
   }
+  known = true
 }
+
+let known = false
 
 /** Leaps that were taken for sleep, ms of the hearth's time: when the page's clock stood after one, and by how much. */
 interface Leap { readonly afterMs: number, readonly byMs: number }
@@ -124,16 +128,19 @@ export function noticeClock(): boolean {
   return true
 }
 
-/** How often it is looked, real ms. */
+/** How often it is looked, and how often the hearth is asked, real ms: its machine may have been set. */
 const NOTICE_EVERY_MS = 2000
+const ASK_EVERY_MS = 600_000
 
 /** Keeps an eye on the clock as long as the scope lasts: now and then, and whenever the page is seen again. */
 export function useNoticedClock(): void {
   const notice = (): void => void noticeClock()
   const timer = setInterval(notice, NOTICE_EVERY_MS)
+  const asking = setInterval(() => void readClock(), ASK_EVERY_MS)
   document.addEventListener('visibilitychange', notice)
   onScopeDispose(() => {
     clearInterval(timer)
+    clearInterval(asking)
     document.removeEventListener('visibilitychange', notice)
   })
 }

@@ -22,6 +22,8 @@ type Append = (stream: string, request: AppendRequest) => Promise<unknown>
 const EVERY_MS = 5 * 60_000
 const QUIET_MS = 30 * 60_000
 const BUDGET_MS = 30_000
+/** One that was marked in so lately is being cooked, ms: until then the clock is not moved. */
+const COOKED_MS = 2 * 3600_000
 /** So many are looked at, the oldest first. */
 const MOST = 50
 
@@ -52,11 +54,18 @@ export function openCooksOf(database: Database, clock: HearthClock, aside: Aside
     done.set(cook, { markedAt, doneAt })
     if (doneAt !== null && now - Math.max(doneAt, markedAt) > LEFT_OPEN_MS) await close(cook, doneAt, 'forecast')
   }
+  const isCooked = async (): Promise<boolean> => {
+    const [row] = await database.sequelize.query<{ marked_at: number | null }>(
+      `SELECT max(o.received_at) AS marked_at FROM cooks c JOIN observations o ON o.stream = c.id
+       WHERE c.started_at IS NOT NULL AND c.finished_at IS NULL`, { type: QueryTypes.SELECT })
+    return row?.marked_at != null && clock.now() - row.marked_at < COOKED_MS
+  }
   let looking: Promise<void> | null = null
   const look = async (): Promise<void> => {
     const rows = await database.sequelize.query<{ id: string, marked_at: number }>(
       `SELECT c.id AS id, max(o.received_at) AS marked_at FROM cooks c JOIN observations o ON o.stream = c.id
        WHERE c.started_at IS NOT NULL AND c.finished_at IS NULL GROUP BY c.id ORDER BY 2 LIMIT :most`, { type: QueryTypes.SELECT, replacements: { most: MOST } })
+    if (!await isCooked()) clock.follow?.()
     for (const row of rows) {
       await lookAt(row.id, row.marked_at).catch((error: unknown) => console.error(`A cook that was left open could not be looked at (${row.id}). ${String(error)}`))
     }

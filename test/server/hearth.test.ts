@@ -3,14 +3,14 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { QueryTypes, Sequelize } from 'sequelize'
 import sqlite3 from 'sqlite3'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { STARTER_DISHES } from '../../book/dishes'
 import { readDishCard } from '../../contracts/firstFormat'
 import { stageDish } from '../../core/dish/stageDish'
 import type { SentObservation } from '../../contracts/observation'
 import { forecastCook } from '../../core/forecast/forecastCook'
-import { clockFrom } from '../../server/services/clock'
+import { clockFrom, type MachineClocks } from '../../server/services/clock'
 import { durability } from '../../server/services/database'
 import { openHearth, type Hearth } from '../../server/services/hearth'
 import { Refusal } from '../../server/services/refusal'
@@ -225,13 +225,55 @@ describe('the house', () => {
 })
 
 describe('the clock', () => {
+  /** A machine whose clock, even clock and time since its start are moved by hand. */
+  function machine() {
+    const at = { real: 1_000_000, steady: 0, sinceStart: 500_000 }
+    const clocks: MachineClocks = { real: () => at.real, steady: () => at.steady, sinceStart: () => at.sinceStart }
+    const pass = (ms: number): void => {
+      at.real += ms
+      at.steady += ms
+      at.sinceStart += ms
+    }
+    return { at, clocks, pass }
+  }
+
   it('is the real one, or runs at a rate from an anchor, also after a restart', () => {
-    let real = 5000
-    expect(clockFrom({}, () => real).now()).toBe(5000)
-    const fast = clockFrom({ HEARTH_CLOCK_RATE: '600', HEARTH_CLOCK_ANCHOR: '4000' }, () => real)
+    const { at, clocks } = machine()
+    at.real = 5000
+    expect(clockFrom({}, clocks).now()).toBe(5000)
+    const fast = clockFrom({ HEARTH_CLOCK_RATE: '600', HEARTH_CLOCK_ANCHOR: '4000' }, clocks)
     expect(fast.now()).toBe(4000 + 600_000)
-    real = 6000
-    expect(clockFrom({ HEARTH_CLOCK_RATE: '600', HEARTH_CLOCK_ANCHOR: '4000' }, () => real).now()).toBe(4000 + 1_200_000)
-    expect(clockFrom({ HEARTH_CLOCK_RATE: 'fast' }, () => real).rate).toBe(1)
+    at.real = 6000
+    expect(clockFrom({ HEARTH_CLOCK_RATE: '600', HEARTH_CLOCK_ANCHOR: '4000' }, clocks).now()).toBe(4000 + 1_200_000)
+    expect(clockFrom({ HEARTH_CLOCK_RATE: 'fast' }, clocks).rate).toBe(1)
+  })
+
+  it.each([3_600_000, -3_600_000])('goes on evenly where the machine is set by %i ms, until it is let follow', (setMs) => {
+    vi.spyOn(console, 'warn').mockImplementation(() => undefined)
+    const { at, clocks, pass } = machine()
+    const clock = clockFrom({}, clocks)
+    pass(60_000)
+    expect(clock.now()).toBe(1_060_000)
+    at.real += setMs
+    pass(30_000)
+    expect(clock.now()).toBe(1_090_000)
+    pass(30_000)
+    expect(clock.now()).toBe(1_120_000)
+    clock.follow!()
+    expect(clock.now()).toBe(at.real)
+    pass(1000)
+    expect(clock.now()).toBe(at.real)
+  })
+
+  it('counts the sleep of the machine as time that passes, also where it is set in its sleep', () => {
+    vi.spyOn(console, 'warn').mockImplementation(() => undefined)
+    const { at, clocks } = machine()
+    const clock = clockFrom({}, clocks)
+    at.real += 600_000
+    at.sinceStart += 600_000
+    expect(clock.now()).toBe(1_600_000)
+    at.real += 600_000 + 7_200_000
+    at.sinceStart += 600_000
+    expect(clock.now()).toBe(2_200_000)
   })
 })

@@ -8,12 +8,14 @@ import { examplePlan } from '../support/plans'
 const START = 1_795_000_000_000
 const HOUR = 3_600_000
 let now = START
+let followed = 0
 let folder: string
 let hearth: Hearth
 beforeEach(async () => {
   now = START
   folder = mkdtempSync(join(tmpdir(), 'yon-hearth-open-'))
-  hearth = await openHearth(folder, { now: () => now, rate: 1 })
+  followed = 0
+  hearth = await openHearth(folder, { now: () => now, rate: 1, follow: () => void followed++ })
   await hearth.cooks.create(examplePlan({}, 'open'))
 })
 afterEach(async () => {
@@ -75,5 +77,16 @@ describe('a cook that was left open', () => {
     await hearth.openCooks.close('open', hearth.openCooks.likelyDoneAt('open')!, 'asked')
     await hearth.settled()
     expect((await hearth.ledger.page({ limit: 5 })).batches.map(one => one.id)).toEqual(['open'])
+  })
+
+  it('keeps the clock from being moved while it is cooked', async () => {
+    await hearth.openCooks.look()
+    expect(followed).toBe(1)
+    await begun()
+    await hearth.openCooks.look()
+    expect(followed).toBe(1)
+    now += 3 * HOUR
+    await hearth.openCooks.look()
+    expect(followed).toBe(2)
   })
 })
