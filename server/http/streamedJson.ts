@@ -28,13 +28,15 @@ export function streamedJson(event: H3Event, head: Readonly<Record<string, unkno
   setResponseHeader(event, 'content-type', 'application/json')
   appendResponseHeader(event, 'vary', 'accept-encoding')
   const { req, res } = event.node
-  res.on('close', () => text.destroy())
   if (!/\bgzip\b/.test(String(req.headers['accept-encoding'] ?? ''))) {
+    res.on('close', () => text.destroy())
     text.on('error', () => res.destroy())
     return text
   }
   setResponseHeader(event, 'content-encoding', 'gzip')
   const packed = createGzip()
   pipeline(text, packed).catch(() => res.destroy())
+  // Who asked may go away in the middle: that is no failure, so it is ended where it is read, without an error.
+  res.on('close', () => packed.destroy())
   return packed
 }

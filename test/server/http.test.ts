@@ -11,6 +11,10 @@ import { ProblemSchema } from '../../contracts/problem'
 let server: Server
 let url: string
 let folder: string
+/** What the server would write of to its log. */
+let failures: unknown[] = []
+let pagesRead = 0
+let pagesEnded = false
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'yon-hearth-http-'))
@@ -18,7 +22,8 @@ beforeAll(async () => {
   const { route, readJson, parse } = await import('../../server/http/route')
   const { HttpProblem } = await import('../../server/http/problem')
   const { Refusal } = await import('../../server/services/refusal')
-  const app = createApp()
+  const { streamedJson } = await import('../../server/http/streamedJson')
+  const app = createApp({ onError: (error) => { failures.push(error) } })
   app.use('/echo', route(async (_, event) => readJson(event, z.strictObject({ n: z.number().min(1) }))))
   app.use('/broken', route(() => {
     throw new TypeError('secret inside /some/path.ts')
@@ -34,6 +39,18 @@ beforeAll(async () => {
   app.use('/text', route(() => 'plain text that is '.repeat(200)))
   app.use('/none', route(() => null))
   app.use('/house', route(async hearth => ({ pans: (await hearth.kitchens.all()).pans.length })))
+  app.use('/list', route((_, event) => streamedJson(event, { head: 1 }, 'words', (async function* () {
+    try {
+      for (;;) {
+        pagesRead++
+        yield Array.from({ length: 2000 }, () => Math.random())
+        await new Promise(done => setImmediate(done))
+      }
+    }
+    finally {
+      pagesEnded = true
+    }
+  })())))
   server = createServer(toNodeListener(app))
   await new Promise<void>(done => server.listen(0, '127.0.0.1', done))
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
@@ -51,6 +68,23 @@ async function problem(response: Response) {
   expect(response.headers.get('content-type')).toContain('application/problem+json')
   return ProblemSchema.parse(await response.json())
 }
+
+describe('a list that is streamed', () => {
+  it.each(['gzip', 'identity'])('is no longer read once who asked has gone, and that is no failure (%s)', async (encoding) => {
+    failures = []
+    pagesEnded = false
+    const gone = new AbortController()
+    const answer = await fetch(`${url}/list`, { headers: { 'accept-encoding': encoding }, signal: gone.signal })
+    expect(answer.headers.get('content-encoding')).toBe(encoding === 'gzip' ? 'gzip' : null)
+    await answer.body!.getReader().read()
+    gone.abort()
+    await vi.waitFor(() => expect(pagesEnded).toBe(true))
+    const read = pagesRead
+    await new Promise(done => setTimeout(done, 100))
+    expect(pagesRead).toBe(read)
+    expect(failures).toEqual([])
+  })
+})
 
 describe('a route', () => {
   it('gives its handler a stocked hearth', async () => {
