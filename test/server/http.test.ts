@@ -28,6 +28,9 @@ beforeAll(async () => {
   app.use('/broken', route(() => {
     throw new TypeError('secret inside /some/path.ts')
   }))
+  app.use('/full', route(() => {
+    throw new Error('SQLITE_FULL: database or disk is full')
+  }))
   app.use('/refused', route(() => {
     throw new Refusal('already-different', 'cooks/x')
   }))
@@ -89,6 +92,12 @@ describe('a list that is streamed', () => {
 describe('a route', () => {
   it('gives its handler a stocked hearth', async () => {
     expect(await (await fetch(`${url}/house`)).json()).toEqual({ pans: 2 })
+  })
+
+  it('says of a full disk that nothing of it was stored, and what is safe', async () => {
+    const answer = await fetch(`${url}/full`)
+    expect(answer.status).toBe(507)
+    expect(await problem(answer)).toMatchObject({ code: 'disk-full', detail: expect.stringContaining('what was acknowledged before is safe') as unknown })
   })
 
   it('parses bodies and names the fields at fault', async () => {

@@ -91,6 +91,23 @@ describe('a start', () => {
     expect(readdirSync(folder).filter(one => !one.startsWith('hearth.'))).toEqual([])
   })
 
+  it('is refused where another program holds the database, and goes well once that lets go', async () => {
+    await (await openHearth(folder, clock)).close()
+    const other = connection(file())
+    await other.query('PRAGMA locking_mode = EXCLUSIVE')
+    await other.query('BEGIN EXCLUSIVE')
+    await expect(openHearth(folder, clock)).rejects.toThrow(/Another program holds the database. Nothing was changed. Close it/)
+    await other.query('COMMIT')
+    await other.close()
+    await (await openHearth(folder, clock)).close()
+  })
+
+  it('says of a full disk and of files that cannot be written what is safe and what to do', () => {
+    expect(new DatabaseUnfit('SQLITE_FULL: database or disk is full').message).toBe('The disk is full. What was acknowledged is safe; nothing was changed. Make room, then start the hearth again.')
+    expect(new DatabaseUnfit('SQLITE_READONLY: attempt to write a readonly database').message).toContain('cannot be opened for writing. Nothing was changed.')
+    expect(new DatabaseUnfit('SQLITE_CORRUPT: malformed').message).toContain('SQLITE_CORRUPT: malformed). Nothing was changed')
+  })
+
   it('with a damaged database says which copies are good, and takes the one that is asked for', async () => {
     const hearth = await openHearth(folder, clock)
     await stock(hearth)
@@ -133,6 +150,33 @@ describe('a start', () => {
     await again.close()
     expect(readdirSync(folder).sort()).toEqual(['copies', 'hearth.lock', 'hearth.sqlite'])
     expect(readdirSync(join(folder, 'copies')).sort()).toEqual(['before-update-2026-11-01T00-00-00-000Z.sqlite', 'hearth-2026-11-18.sqlite'])
+  })
+})
+
+describe('a full disk', () => {
+  it('refuses what does not go on it, keeps what was acknowledged, and takes marks again once there is room', async () => {
+    const hearth = await openHearth(folder, clock)
+    await hearth.cooks.create(examplePlan({}, 'full'))
+    const mark = (number: number) => hearth.append('full', { sentAt: AT, observations: [{ id: `m${number}`, device: 'd', number, deviceTime: AT + number, kind: 'note', payload: { text: 'x'.repeat(1500) } }] })
+    await mark(1)
+    const [[{ page_count: pages }]] = await hearth.database.sequelize.query('PRAGMA page_count') as [[{ page_count: number }], unknown]
+    await hearth.database.sequelize.query(`PRAGMA max_page_count = ${pages + 3}`)
+    const kept = ['m1']
+    const filling = async (): Promise<void> => {
+      for (let number = 2; number < 200; number++) {
+        await mark(number)
+        kept.push(`m${number}`)
+      }
+    }
+    await expect(filling()).rejects.toThrow(/SQLITE_FULL/)
+    expect(kept.length).toBeLessThan(60)
+    expect((await hearth.streams.read('full', 0)).map(one => one.id)).toEqual(kept)
+    await hearth.database.sequelize.query('PRAGMA max_page_count = 1000000')
+    await mark(kept.length + 1)
+    expect(await hearth.streams.read('full', 0)).toHaveLength(kept.length + 1)
+    const [check] = await hearth.database.sequelize.query<{ integrity_check: string }>('PRAGMA integrity_check', { type: QueryTypes.SELECT })
+    expect(check!.integrity_check).toBe('ok')
+    await hearth.close()
   })
 })
 
