@@ -9,16 +9,19 @@ import Papa from 'papaparse'
 import { QueryTypes, Sequelize } from 'sequelize'
 import sqlite3 from 'sqlite3'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { STARTER_DISHES } from '../../book/dishes'
 import { BACKUP_FORMAT } from '../../contracts/backup'
 import { forecastCook } from '../../core/forecast/forecastCook'
 import { seededRandom } from '../../core/random/seededRandom'
 import { migrateTo } from '../../server/services/database'
+import { onOwn } from '../../server/services/ownConnection'
 import { openHearth, type Hearth } from '../../server/services/hearth'
 import { plainJpeg } from '../../server/services/jpeg'
 import { Refusal } from '../../server/services/refusal'
 import { stock } from '../../server/services/stock'
 import { examplePlan } from '../support/plans'
 import { jpegWithPlace } from '../support/jpegs'
+import { exampleSpread } from '../support/spreads'
 
 const START = 1_795_000_000_000
 let nowMs = START
@@ -102,6 +105,28 @@ describe('a backup', () => {
     const before = await dump(house)
     await expect(restoring(backup, house)).rejects.toMatchObject({ code: 'house-not-empty' })
     expect(await dump(house)).toEqual(before)
+  })
+
+  it.each<[string, (hearth: Hearth) => Promise<unknown>]>([
+    ['a cup', hearth => hearth.kitchens.put('measures', { id: 'tin', name: 'Tin', kind: 'cup', volumeMl: 210, topMm: 80, bottomMm: 70, heightMm: 60, origin: 'weighed' })],
+    ['a cup taken off its shelf', async hearth => hearth.kitchens.remove('measures', (await hearth.kitchens.all()).measures[0]!.id)],
+    ['a dish', hearth => hearth.dishes.add({ ...STARTER_DISHES[0]!, id: 'of-the-house', version: 1 })],
+    ['a dish put aside', hearth => hearth.dishes.putAside(STARTER_DISHES[0]!.id, true)],
+    ['a day', hearth => hearth.spreads.put(exampleSpread())],
+    ['a lesson', hearth => hearth.lessons.put({ kind: 'new-bag', id: 'bag', at: START, family: 'semolina' })],
+    ['a cook on the fire', hearth => hearth.cooks.create(examplePlan({}, 'running'))],
+  ])('is refused, or puts aside what was there, where nothing stands but %s', async (_, put) => {
+    const touched = await openHearth(folder(), clock)
+    await stock(touched)
+    await put(touched)
+    const before = await dump(touched)
+    await expect(restoring(backup, touched)).rejects.toMatchObject({ code: 'house-not-empty' })
+    expect(await dump(touched)).toEqual(before)
+    const { aside } = await touched.backups.restore(Readable.from([backup]), true)
+    expect(await dump(touched)).toEqual(await dump(house))
+    const copy = await onOwn(join(folders.at(-1)!, 'copies', aside!), 'read', own => Promise.all(TABLES.map(async table => [table, (await own.all(`SELECT * FROM ${table}`)).map(row => JSON.stringify(row)).sort()])))
+    expect(Object.fromEntries(copy)).toEqual(before)
+    await touched.close()
   })
 
   it('leaves out who has entered and the passphrase', () => {
