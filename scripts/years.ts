@@ -1,8 +1,9 @@
-// Houses of many years: node scripts/run.mjs scripts/years.ts [COUNT:DISTINCT …, default 1600:1600 14000:1600]
+// Houses of many years: node scripts/run.mjs scripts/years.ts [--keep FOLDER] [COUNT:DISTINCT …, default 1600:1600 14000:1600]
+// With --keep the houses stay in that folder and are taken again the next time: to cook one takes long.
 // Makes each by cooking, starts the built server over it, and says how long a start, lists, filters, comparisons, exports, a backup
 // and its restore take, what memory they need, and the longest wait of a tap and of a list meanwhile.
 import { spawn, type ChildProcess } from 'node:child_process'
-import { createReadStream, createWriteStream, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { cpSync, createReadStream, createWriteStream, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -11,7 +12,9 @@ import { pipeline } from 'node:stream/promises'
 import type { ReadableStream } from 'node:stream/web'
 import { seedLedger } from './seedLedger'
 
-const houses = (process.argv.slice(2).length > 0 ? process.argv.slice(2) : ['1600:1600', '14000:1600']).map(one => one.split(':').map(Number) as [number, number | undefined])
+const words = process.argv.slice(2)
+const keep = words[0] === '--keep' ? words.splice(0, 2)[1] : undefined
+const houses = (words.length > 0 ? words : ['1600:1600', '14000:1600']).map(one => one.split(':').map(Number) as [number, number | undefined])
 const PORT = 4611
 const URL_ = `http://127.0.0.1:${PORT}`
 const ROUNDS = 40
@@ -120,7 +123,12 @@ for (const [count, distinct] of houses) {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-years-'))
   const file = join(tmpdir(), `yon-hearth-years-${count}.jsonl.gz`)
   const began = performance.now()
-  await seedLedger(folder, count, distinct)
+  const kept = keep === undefined ? null : join(keep, `${count}-${distinct ?? 12}`)
+  if (kept && existsSync(join(kept, 'hearth.sqlite'))) cpSync(kept, folder, { recursive: true })
+  else {
+    await seedLedger(folder, count, distinct)
+    if (kept) cpSync(folder, kept, { recursive: true })
+  }
   const found: Record<string, unknown> = { madeInS: Math.round((performance.now() - began) / 1000), databaseMB: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e6), kBaBatch: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e3 / count) }
   let { child, tookMs } = await start(folder)
   found.firstStartMs = ms(tookMs)

@@ -201,7 +201,7 @@ async function sendStream(stream: string, entries: ReturnType<typeof waitingEntr
   try {
     const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, { sentAt: hearthNow(), observations: own.map(one => one.observation) })
     const ids = new Set(acknowledged.map(one => one.id))
-    const faults = new Map(refused.map(one => [one.id, `${one.path}: ${one.message}`]))
+    const faults = new Map(refused.map(one => [one.id, `${one.path.replace(/^payload\./, '')}: ${one.message}`]))
     for (const { key, observation } of own) {
       if (ids.has(observation.id)) dropText(key)
       else if (faults.has(observation.id)) putAside(key, faults.get(observation.id) ?? '')
@@ -211,7 +211,7 @@ async function sendStream(stream: string, entries: ReturnType<typeof waitingEntr
   catch (error) {
     if (isForLater(error)) throw error
     // All of this post was refused: of this stream or of these marks; other streams go on.
-    for (const { key } of own) putAside(key, error instanceof Refused ? error.problem.code : String(error))
+    for (const { key } of own) putAside(key, error instanceof Refused ? (error.problem.code === 'not-found' ? 'the hearth knows no such cook' : error.problem.title) : String(error))
   }
 }
 

@@ -4,10 +4,21 @@ import { dropText, keptJson, keptKeys } from './deviceStorage'
 import { countWaiting } from './outbox'
 
 const PREFIX = 'yon-hearth.refused.'
-const RefusedSchema = z.object({ why: z.string(), entry: z.looseObject({ stream: z.string().optional(), observation: z.looseObject({ kind: z.string(), deviceTime: z.number() }).optional() }) })
+const RefusedSchema = z.object({ why: z.string(), entry: z.looseObject({
+  stream: z.string().optional(),
+  observation: z.looseObject({ kind: z.string(), deviceTime: z.number(), payload: z.record(z.string(), z.unknown()) }).optional(),
+  plan: z.looseObject({ dish: z.looseObject({ name: z.string() }) }).optional(),
+}) })
 
 /** Something that the hearth refused for good, as it stands on this device. */
-export interface SetAside { readonly key: string, readonly what: string, readonly why: string, readonly atMs: number | null }
+export interface SetAside {
+  readonly key: string
+  /** The mark and the cook it belongs to; null for a plan, or what cannot be read. */
+  readonly mark: { readonly stream: string, readonly kind: string, readonly payload: Readonly<Record<string, unknown>>, readonly atMs: number } | null
+  /** The dish of a plan that was refused. */
+  readonly dish: string | null
+  readonly why: string
+}
 
 /**
  * What the hearth refused, and this device keeps.
@@ -16,9 +27,12 @@ export interface SetAside { readonly key: string, readonly what: string, readonl
  */
 export function useSetAside(): { readonly list: Readonly<Ref<readonly SetAside[]>>, letGo(key: string): void } {
   const read = (): SetAside[] => keptKeys(PREFIX).map((key) => {
-    const parsed = RefusedSchema.safeParse(keptJson(key))
-    const observation = parsed.data?.entry.observation
-    return { key, what: observation ? `${observation.kind} of ${parsed.data?.entry.stream ?? 'a cook'}` : 'a plan', why: parsed.data?.why ?? 'it cannot be read', atMs: observation?.deviceTime ?? null }
+    const { data } = RefusedSchema.safeParse(keptJson(key))
+    const { observation, stream, plan } = data?.entry ?? {}
+    return {
+      key, why: data?.why ?? 'it cannot be read', dish: plan?.dish.name ?? null,
+      mark: observation ? { stream: stream ?? '', kind: observation.kind, payload: observation.payload, atMs: observation.deviceTime } : null,
+    }
   })
   const list = shallowRef<readonly SetAside[]>(read())
   return {

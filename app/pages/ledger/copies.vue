@@ -1,12 +1,22 @@
 <script setup lang="ts">
 import type { CopyKind } from '../../../contracts/backup'
 import HousePage from '../../components/HousePage.vue'
-import { dayText, timeOfDay } from '../../composables/format'
+import { dayText, degreesText, gramsText, timeOfDay } from '../../composables/format'
 import { useHouseFiles } from '../../composables/houseFiles'
-import { useSetAside } from '../../composables/setAside'
+import { useSetAside, type SetAside } from '../../composables/setAside'
+import { useCooks } from '../../stores/cooks'
+import { momentText } from '../../../words/moment'
 
 const { copies, size, unreadable, says, wrong, busy, standing, takeIn, restore, tell } = useHouseFiles()
 const { list: refused, letGo } = useSetAside()
+const cooks = useCooks()
+for (const stream of new Set(refused.value.flatMap(one => (one.mark ? [one.mark.stream] : [])))) void cooks.load(stream)
+/** What it was, in the words of its cook where that is known. */
+function saidOf({ mark, dish }: SetAside): string {
+  if (!mark) return dish ? `The plan of ${dish}` : 'Something of an older version'
+  const plan = cooks.known[mark.stream]?.plan
+  return plan ? `${plan.dish.name}: ${momentText(plan, mark.kind, mark.payload, { grams: gramsText, degrees: degreesText })}` : `A mark (${mark.kind}) of a cook that is not here`
+}
 
 function chosen(event: Event, then: (file: File) => Promise<void>): void {
   const input = event.target as HTMLInputElement
@@ -127,7 +137,7 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
             v-for="one in refused"
             :key="one.key"
           >
-            <strong>{{ one.what }}</strong><template v-if="one.atMs">, {{ dayText(one.atMs) }} {{ timeOfDay(one.atMs) }}</template>: {{ one.why }}
+            <strong>{{ saidOf(one) }}</strong><template v-if="one.mark">, {{ dayText(one.mark.atMs) }} {{ timeOfDay(one.mark.atMs) }}</template>: {{ one.why }}
             <ElButton
               class="stone-button quiet"
               @click="letGo(one.key)"
