@@ -4,9 +4,11 @@
 import { QueryTypes } from 'sequelize'
 import { STARTER_DISHES } from '../book/dishes'
 import { settleCook } from '../core/batch/settleCook'
+import type { BatchSummary } from '../core/batch/summary'
 import { stageDish } from '../core/dish/stageDish'
 import { endFaultsOf } from '../core/faults/endFaults'
 import { thinPlan } from '../core/batch/thinPlan'
+import type { LiveCook } from '../core/live/liveCook'
 import { replay } from '../core/live/replay'
 import { seededRandom } from '../core/random/seededRandom'
 import { cookBatch, type CookedBatch } from '../demo/cookBatch'
@@ -21,21 +23,24 @@ const DAY_MS = 86_400_000
 const AT_ONCE = 500
 const START = 1_780_000_000_000
 
+/** A batch that was cooked, as it is put into a house again and again. */
+interface Template extends Pick<CookedBatch, 'plan' | 'observations'> {
+  readonly summary: BatchSummary
+  readonly evidence: readonly unknown[]
+  readonly faults: ReturnType<typeof endFaultsOf>
+  readonly cook: LiveCook
+}
+
 /**
- * Makes a house of many batches.
+ * Cooks batches of many dishes, each by itself: planned, followed on the imaginary pan and settled as the hearth does it.
  *
- * @param folder where its database lies
- * @param count batches
- * @param distinct how many of them are cooked by themselves
+ * @param distinct how many
  */
-export async function seedLedger(folder: string, count: number, distinct = 12): Promise<void> {
-  const hearth = await openHearth(folder, { now: () => START, rate: 1 })
-  await stock(hearth)
-  const uniform = seededRandom(4711)
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)]!
+export function cookedTemplates(distinct: number): Template[] {
   const dish = stageDish(STARTER_DISHES[0]!)
   const others = OTHER_BATCHES.map(one => ({ one, dish: stageDish(STARTER_DISHES.find(card => card.id === one.dish)!) }))
-  const templates = Array.from({ length: Math.min(distinct, count) }, (_, i) => {
+  const uniform = seededRandom(4711)
+  return Array.from({ length: distinct }, (_, i) => {
     const size = 0.6 + uniform()
     const demo = DEMO_BATCHES[i % DEMO_BATCHES.length]!
     const other = others[i % others.length]!
@@ -44,11 +49,25 @@ export async function seedLedger(folder: string, count: number, distinct = 12): 
     const settled = settleCook(told.plan, told.observations)
     return { plan, observations: told.observations, summary: settled.summary, evidence: settled.evidence, faults: endFaultsOf(plan.dish), cook: replay(plan, told.observations) }
   })
+}
+
+/**
+ * Makes a house of many batches.
+ *
+ * @param folder where its database lies
+ * @param count batches
+ * @param templates what was cooked; each batch is one of them, on another day
+ */
+export async function seedLedger(folder: string, count: number, templates: readonly Template[] = cookedTemplates(12)): Promise<void> {
+  const hearth = await openHearth(folder, { now: () => START, rate: 1 })
+  await stock(hearth)
+  const uniform = seededRandom(4712)
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)]!
   const { sequelize, models } = hearth.database
   for (let from = 0; from < count; from += AT_ONCE) {
     const transaction = await sequelize.transaction()
     const rows = Array.from({ length: Math.min(AT_ONCE, count - from) }, (_, k) => {
-      const one = pick(templates)
+      const one = from + k < templates.length ? templates[from + k]! : pick(templates)
       const id = `seed-${from + k}`
       const startedAt = Math.round(START - uniform() * YEARS * 365 * DAY_MS)
       const faults = uniform() < 0.25 ? [pick(one.faults)] : []
@@ -77,4 +96,4 @@ export async function seedLedger(folder: string, count: number, distinct = 12): 
 }
 
 const [, script, folder, count, distinct] = process.argv
-if (script?.endsWith('seedLedger.ts') && folder !== undefined) await seedLedger(folder, Number(count), distinct === undefined ? undefined : Number(distinct))
+if (script?.endsWith('seedLedger.ts') && folder !== undefined) await seedLedger(folder, Number(count), distinct === undefined ? undefined : cookedTemplates(Number(distinct)))

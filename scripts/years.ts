@@ -10,7 +10,7 @@ import { join } from 'node:path'
 import { Readable, Writable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import type { ReadableStream } from 'node:stream/web'
-import { seedLedger } from './seedLedger'
+import { cookedTemplates, seedLedger } from './seedLedger'
 
 const words = process.argv.slice(2)
 const keep = words[0] === '--keep' ? words.splice(0, 2)[1] : undefined
@@ -119,6 +119,14 @@ function upload(path: string, from: string): Promise<number> {
   })
 }
 
+/** What houses of as many distinct cooks share. */
+const cooked = new Map<number, ReturnType<typeof cookedTemplates>>()
+function templatesOf(distinct: number): ReturnType<typeof cookedTemplates> {
+  const known = cooked.get(distinct) ?? cookedTemplates(distinct)
+  cooked.set(distinct, known)
+  return known
+}
+
 for (const [count, distinct] of houses) {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-years-'))
   const file = join(tmpdir(), `yon-hearth-years-${count}.jsonl.gz`)
@@ -126,7 +134,7 @@ for (const [count, distinct] of houses) {
   const kept = keep === undefined ? null : join(keep, `${count}-${distinct ?? 12}`)
   if (kept && existsSync(join(kept, 'hearth.sqlite'))) cpSync(kept, folder, { recursive: true })
   else {
-    await seedLedger(folder, count, distinct)
+    await seedLedger(folder, count, templatesOf(distinct ?? 12))
     if (kept) cpSync(folder, kept, { recursive: true })
   }
   const found: Record<string, unknown> = { madeInS: Math.round((performance.now() - began) / 1000), databaseMB: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e6), kBaBatch: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e3 / count) }
