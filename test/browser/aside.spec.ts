@@ -108,6 +108,10 @@ test.describe('a backup', () => {
       expect(answer.status).toBe(422)
       expect(answer.body).toContain('not-a-backup')
     }
+    // No size is refused for being one: a house with photographs reaches hundreds of megabytes.
+    const large = await rawRequest({ port, method: 'POST', target: '/api/backup/restore?putAside=1', headers: { 'content-type': 'application/gzip', 'content-length': '900000000' }, body: 'no gzip' })
+    expect(large.status).toBe(422)
+    expect(large.body).toContain('not-a-backup')
     const before = await (await request.get('/api/batches?limit=200')).json() as { batches: unknown[] }
     const restored = await request.post('/api/backup/restore?putAside=1', { data: file, headers: { 'content-type': 'application/gzip' } })
     expect(restored.status()).toBe(200)
