@@ -1,5 +1,6 @@
 // Works beside the process that serves, over the file of its database: jobs asked and answered by messages (forked), an export
 // written to standard output, or a file taken in from standard input and answered there.
+import { constants, setPriority } from 'node:os'
 import { z } from 'zod'
 import { AsideJobSchema } from '../contracts/aside'
 import { IntakeWishSchema } from '../contracts/backup'
@@ -9,6 +10,13 @@ import { doJob } from './services/jobs'
 import { Refusal } from './services/refusal'
 
 z.config({ jitless: true })
+// Whoever taps comes first; a system that knows no priorities is as good.
+try {
+  setPriority(constants.priority.PRIORITY_LOW)
+}
+catch {
+  // Then as it is.
+}
 const [, , file = '', way, wish = ''] = process.argv
 
 async function replied(what: () => Promise<unknown>): Promise<object> {
