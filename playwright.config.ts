@@ -6,7 +6,8 @@ export default defineConfig({
   globalSetup: './test/browser/makeDemoOnce.ts',
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  workers: 2,
+  // More than cores: every other test waits for a server to start or a page to settle.
+  workers: 3,
   fullyParallel: false,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {

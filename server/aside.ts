@@ -17,6 +17,9 @@ try {
 catch {
   // Then as it is.
 }
+// Nothing outlives the server it works for: what it has not finished is not done behind the back of the next one.
+process.on('disconnect', () => process.exit(1))
+process.channel?.unref()
 const [, , file = '', way, wish = ''] = process.argv
 
 async function replied(what: () => Promise<unknown>): Promise<object> {
@@ -34,8 +37,8 @@ else if (way === 'into') {
   process.stdout.write(JSON.stringify(await replied(() => takeFile(file, IntakeWishSchema.parse(JSON.parse(wish)), process.stdin))), () => process.exit(0))
 }
 else {
+  process.channel?.ref()
   process.on('message', (job: unknown) => void replied(() => doJob(file, AsideJobSchema.parse(job)))
     // Who asked may be gone: then nobody waits for it.
     .then(reply => process.send?.(reply, undefined, undefined, () => undefined)))
-  process.on('disconnect', () => process.exit(0))
 }

@@ -1,5 +1,5 @@
 import { fork, spawn, type ChildProcess } from 'node:child_process'
-import type { Readable } from 'node:stream'
+import type { Readable, Writable } from 'node:stream'
 import { ASIDE_ANSWERS, type AsideAnswers, type AsideJob } from '../../contracts/aside'
 import type { ExportWish, IntakeWish } from '../../contracts/backup'
 import { exportStream } from './exports'
@@ -67,7 +67,8 @@ export function processAside(program: string, file: string): Aside {
       return ASIDE_ANSWERS[job.kind].parse(await lane.ask(job, budgetMs)) as AsideAnswers[K]
     },
     out(wish) {
-      const child = spawn(process.execPath, [program, file, 'out', JSON.stringify(wish)], { stdio: ['ignore', 'pipe', 'inherit'] })
+      const child = beside([program, file, 'out', JSON.stringify(wish)])
+      child.stdin.end()
       children.add(child)
       // An end that is none cuts the connection: half a file must not pass for a whole one.
       child.on('exit', (code) => {
@@ -79,7 +80,7 @@ export function processAside(program: string, file: string): Aside {
       return child.stdout
     },
     async into(wish, given) {
-      const child = spawn(process.execPath, [program, file, 'into', JSON.stringify(wish)], { stdio: ['pipe', 'pipe', 'inherit'] })
+      const child = beside([program, file, 'into', JSON.stringify(wish)])
       children.add(child)
       const said = new Promise<string>((done, fail) => {
         let text = ''
@@ -109,6 +110,14 @@ export function processAside(program: string, file: string): Aside {
       for (const child of children) child.kill('SIGKILL')
     },
   }
+}
+
+/** A process with its standard streams, and with a channel: by its end it knows that the server has gone. */
+function beside(args: readonly string[]): ChildProcess & { readonly stdin: Writable, readonly stdout: Readable } {
+  const child = spawn(process.execPath, args, { stdio: ['pipe', 'pipe', 'inherit', 'ipc'] })
+  const { stdin, stdout } = child
+  if (!stdin || !stdout) throw new AsideFailed('failed', 'no streams')
+  return Object.assign(child, { stdin, stdout })
 }
 
 function answerIn(text: string): unknown {

@@ -43,12 +43,13 @@ test.describe('work aside', () => {
     }
     for (const id of ['late', 'odd', 'many']) await put(id)
     const wait = longestWait(hearth.url)
+    const began = performance.now()
     await mark('late', [[now - 7 * DAY_MS, 'cook.started'], [now - 7 * DAY_MS + 300_000, 'stage.began', { stage: 'roast' }], [now, 'cook.finished']])
     await mark('odd', [[now - 3_600_000, 'cook.started'], [now + 365 * DAY_MS, 'stage.began', { stage: 'roast' }], [now - 400 * DAY_MS, 'sign.seen', { sign: 'aroma' }], [now - 2_000_000, 'note', { text: 'kept' }], [now, 'cook.finished'], [now, 'corrected', { replaces: 'odd-3', shiftS: -1e15 }]])
     await mark('many', [[now - 7_200_000, 'cook.started'], ...Array.from({ length: 6000 }, (_, i) => [now - 7_200_000 + i * 1000, 'weighed', { vessel: 'pan', grossG: 2400 + (i % 7) }] as const), [now, 'cook.finished']])
     for (const id of ['late', 'odd', 'many']) await expect.poll(async () => (await request.get(`/api/batches/${id}`)).status(), { timeout: 60_000 }).toBe(200)
-    // A machine of two cores that runs browsers as well: the bench has the figures.
-    expect(await wait.stop()).toBeLessThan(700)
+    // Were it done where it is asked, one answer would wait for nearly all of it. The bench has the figures.
+    expect(await wait.stop()).toBeLessThan((performance.now() - began) / 4)
     const odd = await (await request.get('/api/batches/odd')).json() as { line: { summary: { moments: { kind: string }[] } }, observations: unknown[] }
     expect(odd.observations).toHaveLength(6)
     expect(odd.line.summary.moments.map(one => one.kind)).toEqual(['cook.started', 'sign.seen', 'cook.finished'])

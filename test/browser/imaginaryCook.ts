@@ -188,3 +188,13 @@ function goesOn(plan: CookPlan, look: Look, shown: (sign: SignId) => boolean): b
   if (stage?.does === 'pour') return 'minutes' in stage.until ? look.cue !== 'pouring' || !(stage.watch ?? []).includes('in-parts') : shown(stage.until.sign as SignId)
   return look.cue === 'enrich' && stageOver(plan, look, shown)
 }
+
+/** The clock is so many times faster, and waits for hand and forecast. */
+export const RATE = 600
+
+/** Takes a dish from Measure to the fire. */
+export async function atTheFire(page: Page, dish: string): Promise<void> {
+  await page.goto(`/measure?dish=${dish}`)
+  await page.getByRole('button', { name: 'Take it to the fire' }).click()
+  await page.waitForURL(/\/fire\//)
+}
