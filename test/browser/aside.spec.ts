@@ -54,28 +54,6 @@ test.describe('work aside', () => {
     expect(odd.observations).toHaveLength(6)
     expect(odd.line.summary.moments.map(one => one.kind)).toEqual(['cook.started', 'sign.seen', 'cook.finished'])
   })
-
-  test('makes a batch of every finish that was acknowledged, whenever the server dies', async ({ hearth, request }) => {
-    const ids: string[] = []
-    for (let kill = 0; kill < 8; kill++) {
-      for (let i = 0; i < 3; i++) {
-        const id = `k-${kill}-${i}`
-        await request.put(`/api/cooks/${id}`, { data: { ...PLAN, id } })
-        const now = Date.now()
-        const kinds = ['cook.started', 'cook.finished', 'outcome']
-        const answer = await request.post(`/api/streams/${id}/observations`, { data: { sentAt: now, observations: kinds.map((kind, k) => ({ id: `${id}-${k}`, device: 'd', number: k + 1, deviceTime: now - 1000 * (3 - k), kind, payload: kind === 'outcome' ? { faults: ['dry'], line: 'x' } : {} })) } })
-        if (answer.ok()) ids.push(id)
-      }
-      await new Promise(done => setTimeout(done, 60 * kill))
-      await hearth.kill()
-      await hearth.start()
-    }
-    await expect.poll(async () => (await (await request.get('/api/batches?limit=200')).json() as { batches: unknown[] }).batches.length, { timeout: 60_000 }).toBe(ids.length)
-    const { batches } = await (await request.get('/api/batches?limit=200')).json() as { batches: { id: string, summary: { faults: string[] } }[] }
-    expect(batches.map(one => one.id).sort()).toEqual([...ids].sort())
-    expect(batches.every(one => one.summary.faults[0] === 'dry')).toBe(true)
-    expect((await (await request.get('/api/cooks')).json() as { cooks: unknown[] }).cooks).toEqual([])
-  })
 })
 
 test.describe('a backup', () => {

@@ -89,10 +89,10 @@ test.describe('a hearth that is attacked', () => {
   })
 })
 
-test('two thousand generated requests at every route are all answered below 500, and leave the database whole', async () => {
+test('a thousand generated requests at every route are all answered below 500, and leave the database whole', async () => {
   test.setTimeout(240_000)
-  const found = await fuzz(2000, 20_261_129)
+  const found = await fuzz(1000, 20_261_129)
   expect(found.wrong).toEqual([])
   expect(found.integrity).toBe('ok')
-  expect(found.statuses[200] ?? 0).toBeGreaterThan(50)
+  expect(found.statuses[200] ?? 0).toBeGreaterThan(25)
 })

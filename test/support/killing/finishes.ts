@@ -31,6 +31,8 @@ export async function finishes(house: House, how: Killing): Promise<void> {
   house.tally.lost += finished.filter(id => !found.has(id)).length
   house.tally.doubled += [...found.values()].filter(times => times.length > 1).length
   house.tally.half += [...found.values()].flat().filter(one => one.summary.line !== one.id || one.summary.faults[0] !== 'dry').length
+  // What is a batch is no longer on the fire.
+  house.tally.half += (await read<{ cooks: unknown[] }>(house, '/cooks')).cooks.length
   await kill9(server)
 }
 
