@@ -78,6 +78,11 @@ export function clashText(clash: readonly Clash[], named: (id: string) => string
   return `These cannot be had together: ${all.join('; ')}. The day is kept; give up any one of them.`
 }
 
+/** What lets a wish go that stands in the way. */
+export function letGoText(step: string, named: (id: string) => string): string {
+  return `Let go of the time for ${clashStep(step, named)}`
+}
+
 /** What can be made once for two dishes. */
 export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: string) => string>> = {
   nuts: (a, b) => `Nuts are fried once for ${a} and ${b}`,

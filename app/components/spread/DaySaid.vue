@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Offer, Planned } from '../../../contracts/planner'
 import type { DayTrouble } from '../../../core/schedule/checkDay'
 import type { Clash } from '../../../core/schedule/clashOf'
-import { clashText, DAY_TROUBLE_WORDS, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
+import { clashText, DAY_TROUBLE_WORDS, letGoText, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
 
 const props = defineProps<{
   /** The plan, or null while there is none. */
@@ -35,8 +35,12 @@ const emit = defineEmits<{
   again: []
   /** The search is to end. */
   enough: []
+  /** What was wished for a step is let go. */
+  unwish: [step: string]
 }>()
 
+const named = (id: string): string => props.names.get(id) ?? id
+const inTheWay = computed(() => (props.cannot ? [...new Set((props.clash ?? []).filter(one => one.kind === 'wish').map(one => one.about))] : []))
 const late = computed(() => props.meals.filter(meal => meal.lateMin > 0))
 const bound = computed(() => {
   const plan = props.planned
@@ -75,7 +79,7 @@ const better = (offer: Offer): string => {
       v-if="cannot"
       class="danger"
     >
-      {{ clash ? clashText(clash, id => names.get(id) ?? id) : 'These steps cannot all be done with what is there, however late. The day is kept: take the last change back, or see what would help.' }}
+      {{ clash ? clashText(clash, named) : 'These steps cannot all be done with what is there, however late. The day is kept: take the last change back, or see what would help.' }}
     </p>
     <p
       v-for="meal in late"
@@ -100,6 +104,14 @@ const better = (offer: Offer): string => {
       {{ tried }} {{ seeking ? 'A better plan is being sought.' : bound }}
     </p>
     <p class="row">
+      <ElButton
+        v-for="step in inTheWay"
+        :key="step"
+        class="stone-button"
+        @click="emit('unwish', step)"
+      >
+        {{ letGoText(step, named) }}
+      </ElButton>
       <button
         v-if="planned && seeking"
         type="button"
@@ -147,6 +159,7 @@ const better = (offer: Offer): string => {
 
 <style scoped>
 .said { display: grid; gap: 6px; max-width: 70em; }
-.row { display: flex; gap: 10px; }
+.row { display: flex; flex-wrap: wrap; gap: 10px; }
+.row .el-button + .el-button { margin-left: 0; }
 ul { margin: 0; padding-left: 1.2em; }
 </style>

@@ -1,5 +1,5 @@
 import { mount } from '@vue/test-utils'
-import { ElCheckbox, ElOption, ElSelect } from 'element-plus'
+import { ElButton, ElCheckbox, ElOption, ElSelect } from 'element-plus'
 import { describe, expect, it } from 'vitest'
 import type { Clash } from '../../../core/schedule/clashOf'
 import { dayOf } from '../../../core/schedule/dayOf'
@@ -106,6 +106,12 @@ describe('a day that cannot be done', () => {
       .toContain('These cannot be had together: how many of these there are: heavy pan; the hours of sleep; the time that was wished for pour of Evening halwa. The day is kept; give up any one of them.')
     expect(said([{ kind: 'fires', about: 'day-1' }])).toContain('What stands against this day: how many fires there are.')
     expect(said(null)).toContain('cannot all be done with what is there')
+  })
+
+  it('lets a wish go that stands in the way, once for each step', async () => {
+    const drawn = mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash: [{ kind: 'wish', about: 'd1.pour' }, { kind: 'wish', about: 'd1.pour' }, { kind: 'hands', about: 'x' }], offers: null, waits: [] }, global: { components: { ElButton } } })
+    await button(drawn, 'Let go of the time for pour of Evening halwa').trigger('click')
+    expect(drawn.emitted('unwish')).toEqual([['d1.pour']])
   })
 })
 

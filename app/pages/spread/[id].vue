@@ -225,6 +225,7 @@ async function calendar(): Promise<void> {
         @help="state.offers()"
         @again="state.again()"
         @enough="state.enough()"
+        @unwish="step => wishes.forbid(step, null)"
       />
     </div>
   </HousePage>
