@@ -1,9 +1,11 @@
-import type { Day, VesselKind } from './day'
+import type { Activity, Day, DayDish, VesselKind } from './day'
 import { holdsOf } from './holdsOf'
 import { DaySolver } from './solveDay'
 
 /** Kinds of what may stand against the rest of a day. */
-export const CLASH_KINDS = ['time', 'freshness', 'washing', 'waits', 'shared', 'vessel', 'fires', 'hands', 'who', 'away', 'wish'] as const
+export const CLASH_KINDS = [
+  'time', 'freshness', 'washing', 'waits', 'shared', 'vessel', 'fires', 'hands', 'who', 'away', 'wish',
+] as const
 export type ClashKind = (typeof CLASH_KINDS)[number]
 
 /** One of the things that a day asks for and that cannot all be had: which, and about what. */
@@ -23,9 +25,9 @@ const ANY_MIN = 100_000
 interface Demand extends Clash { without(day: Day): Day }
 
 /**
- * Why a day cannot be done at all: a smallest set of what it asks for that cannot be had together, so that giving up any one
- * of it leaves a day that can be done (deletion filter for an irreducible infeasible subset: Chinneck and Dravnieks, ORSA
- * Journal on Computing 3, 1991). What is easiest to give up, wishes and absences, is kept longest, so that it is named.
+ * Why a day cannot be done at all: a set of what it asks for that cannot be had together, none of which could be spared
+ * from it (deletion filter for an irreducible infeasible subset: Chinneck and Dravnieks, ORSA Journal on Computing 3,
+ * 1991). What is easiest to give up, wishes and absences, is kept longest, so that it is named.
  *
  * @param day a day that no plan fits
  * @param seconds a clock, s
@@ -56,20 +58,56 @@ function* isImpossible(day: Day, seconds: () => number): Generator<null, boolean
 
 /** What a day asks for, what is hardest to give up first. */
 function demandsOf(day: Day): Demand[] {
-  const vessels = [...new Set(day.dishes.flatMap(dish => holdsOf(dish).map(hold => hold.need)))]
+  return [...ofTheDay(day), ...ofItsDishes(day), ...ofItsKitchen(day), ...ofItsPeople(day)]
+}
+
+function ofTheDay(day: Day): Demand[] {
+  const about = day.id
+  const maxEarly = { hot: ANY_MIN, warm: ANY_MIN, room: ANY_MIN, cold: ANY_MIN }
+  const washes = (day.washMin ?? 0) > 0
+  return [
+    { kind: 'time', about, without: one => ({ ...one, horizon: one.horizon + LONGER_MIN }) },
+    { kind: 'freshness', about, without: one => ({ ...one, weights: { ...one.weights, maxEarly } }) },
+    ...(washes ? [{ kind: 'washing' as const, about, without: (one: Day): Day => ({ ...one, washMin: 0 }) }] : []),
+  ]
+}
+
+function ofItsDishes(day: Day): Demand[] {
+  return [
+    ...day.dishes.map((dish): Demand => ({ kind: 'waits', about: dish.id, without: one => waitingLong(one, dish.id) })),
+    ...(day.links ?? []).map((link): Demand => ({
+      kind: 'shared',
+      about: `${link.from} ${link.to}`,
+      without: one => ({ ...one, links: one.links?.filter(other => other !== link) }),
+    })),
+  ]
+}
+
+function ofItsKitchen(day: Day): Demand[] {
+  const needs = [...new Set(day.dishes.flatMap(dish => holdsOf(dish).map(hold => hold.need)))]
+  return [
+    ...needs.map((need): Demand => ({ kind: 'vessel', about: need, without: one => withoutVessel(one, need) })),
+    { kind: 'fires', about: day.id, without: one => ({ ...one, burners: stepsOf(one) }) },
+  ]
+}
+
+/** Hands, who may do what, absences, and what was wished. */
+function ofItsPeople(day: Day): Demand[] {
+  const choosy = day.dishes.filter(dish => dish.activities.some(activity => activity.cooks))
   const reasons = [...new Set(day.away.map(away => away.why))]
   return [
-    { kind: 'time', about: day.id, without: one => ({ ...one, horizon: one.horizon + LONGER_MIN }) },
-    { kind: 'freshness', about: day.id, without: one => ({ ...one, weights: { ...one.weights, maxEarly: { hot: ANY_MIN, warm: ANY_MIN, room: ANY_MIN, cold: ANY_MIN } } }) },
-    ...((day.washMin ?? 0) > 0 ? [{ kind: 'washing' as const, about: day.id, without: (one: Day): Day => ({ ...one, washMin: 0 }) }] : []),
-    ...day.dishes.map((dish): Demand => ({ kind: 'waits', about: dish.id, without: one => waitingLong(one, dish.id) })),
-    ...(day.links ?? []).map((link): Demand => ({ kind: 'shared', about: `${link.from} ${link.to}`, without: one => ({ ...one, links: one.links?.filter(other => other !== link) }) })),
-    ...vessels.map((need): Demand => ({ kind: 'vessel', about: need, without: one => withoutVessel(one, need) })),
-    { kind: 'fires', about: day.id, without: one => ({ ...one, burners: stepsOf(one) }) },
     { kind: 'hands', about: day.id, without: one => ({ ...one, cooks: one.cooks + stepsOf(one) }) },
-    ...day.dishes.filter(dish => dish.activities.some(activity => activity.cooks)).map((dish): Demand => ({ kind: 'who', about: dish.id, without: one => byAnyone(one, dish.id) })),
-    ...reasons.map((why): Demand => ({ kind: 'away', about: why, without: one => ({ ...one, away: one.away.filter(away => away.why !== why) }) })),
-    ...(day.wishes ?? []).map((wish): Demand => ({ kind: 'wish', about: wish.step, without: one => ({ ...one, wishes: one.wishes?.filter(other => other !== wish) }) })),
+    ...choosy.map((dish): Demand => ({ kind: 'who', about: dish.id, without: one => byAnyone(one, dish.id) })),
+    ...reasons.map((why): Demand => ({
+      kind: 'away',
+      about: why,
+      without: one => ({ ...one, away: one.away.filter(away => away.why !== why) }),
+    })),
+    ...(day.wishes ?? []).map((wish): Demand => ({
+      kind: 'wish',
+      about: wish.step,
+      without: one => ({ ...one, wishes: one.wishes?.filter(other => other !== wish) }),
+    })),
   ]
 }
 
@@ -77,21 +115,32 @@ function stepsOf(day: Day): number {
   return day.dishes.reduce((sum, dish) => sum + dish.activities.length, 0)
 }
 
+/** A day with one of its dishes changed. */
+function changed(day: Day, id: string, change: (dish: DayDish) => DayDish): Day {
+  return { ...day, dishes: day.dishes.map(dish => (dish.id === id ? change(dish) : dish)) }
+}
+
 /** A day on which a dish bears every wait between its steps. */
 function waitingLong(day: Day, id: string): Day {
-  return { ...day, dishes: day.dishes.map(dish => (dish.id === id
-    ? { ...dish, lags: dish.lags.map(lag => ({ ...lag, max: null })), ...(dish.hotPour ? { hotPour: { ...dish.hotPour, max: ANY_MIN } } : {}) }
-    : dish)) }
+  return changed(day, id, dish => ({
+    ...dish,
+    lags: dish.lags.map(lag => ({ ...lag, max: null })),
+    ...(dish.hotPour ? { hotPour: { ...dish.hotPour, max: ANY_MIN } } : {}),
+  }))
 }
 
 function withoutVessel(day: Day, need: VesselKind): Day {
+  const unheld = (activity: Activity): Activity => (need === 'grinder' ? { ...activity, grinder: 0 } : activity)
   return { ...day, dishes: day.dishes.map(dish => ({
     ...dish,
     holds: dish.holds.filter(hold => hold.need !== need),
-    activities: need === 'grinder' ? dish.activities.map(activity => ({ ...activity, grinder: 0 as const })) : dish.activities,
+    activities: dish.activities.map(unheld),
   })) }
 }
 
 function byAnyone(day: Day, id: string): Day {
-  return { ...day, dishes: day.dishes.map(dish => (dish.id === id ? { ...dish, activities: dish.activities.map(activity => ({ ...activity, cooks: undefined })) } : dish)) }
+  return changed(day, id, dish => ({
+    ...dish,
+    activities: dish.activities.map(activity => ({ ...activity, cooks: undefined })),
+  }))
 }

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process'
-import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
+import { freePort } from '../../test/support/freePort'
 
 /** The browser of the figures, and how it is started. */
 export const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
@@ -14,13 +14,7 @@ export const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-q
  * @returns its port, and how to end it
  */
 export async function serve(root: string, data: string): Promise<{ readonly port: number, end(): void }> {
-  const port = await new Promise<number>((done) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo
-      probe.close(() => done(port))
-    })
-  })
+  const port = await freePort()
   const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], { env: { ...process.env, NITRO_PORT: String(port), PORT: String(port), HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', HEARTH_DATA: data }, stdio: 'ignore' })
   for (let i = 0; i < 100 && !(await fetch(`http://127.0.0.1:${port}/`).then(one => one.ok, () => false)); i++) await new Promise(done => setTimeout(done, 100))
   return { port, end: () => void server.kill('SIGKILL') }

@@ -1,10 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
-import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { test as base, expect, type Page } from '@playwright/test'
+import { freePort } from '../support/freePort'
 
 /** Where the demo house is made once for a run. */
 export const DEMO_FOLDER = join(tmpdir(), 'yon-hearth-demo-of-tests')
@@ -27,16 +27,6 @@ export interface RunningHearth {
   start(): Promise<void>
   /** Moves a held clock on, real ms at the clock's rate; nothing where it is not held. */
   moveOn(ms: number): Promise<void>
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo
-      probe.close(() => resolve(port))
-    })
-  })
 }
 
 /** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate, held where it is to be moved by hand, and whatever else its environment says. */

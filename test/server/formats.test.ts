@@ -16,7 +16,6 @@ import { seededRandom } from '../../core/random/seededRandom'
 import { migrateTo } from '../../server/services/database'
 import { onOwn } from '../../server/services/ownConnection'
 import { openHearth, type Hearth } from '../../server/services/hearth'
-import { plainJpeg } from '../../server/services/jpeg'
 import { Refusal } from '../../server/services/refusal'
 import { stock } from '../../server/services/stock'
 import { examplePlan } from '../support/plans'
@@ -291,31 +290,5 @@ describe('copies', () => {
     expect(await copy.query('PRAGMA integrity_check', { type: QueryTypes.SELECT })).toEqual([{ integrity_check: 'ok' }])
     await copy.close()
     await kept.close()
-  })
-})
-
-describe('photographs', () => {
-  it('keep nothing of the file but the picture', async () => {
-    const given = jpegWithPlace()
-    expect(given.includes('GPS-HERE')).toBe(true)
-    const plain = plainJpeg(given)!
-    expect(plain).toMatchObject({ width: 2, height: 2 })
-    expect(plain.bytes.includes('GPS-HERE')).toBe(false)
-    expect(plain.bytes.includes('a comment')).toBe(false)
-    expect(plain.bytes.subarray(-2).toString('hex')).toBe('ffd9')
-    const [photo] = await house.photos.of('first')
-    expect((await house.photos.bytes(photo!.id)).includes('GPS-HERE')).toBe(false)
-  })
-
-  it('are refused where they are none, too large or too many', async () => {
-    for (const bad of [Buffer.from('no picture'), jpegWithPlace().subarray(0, 40), Buffer.alloc(700_000)]) await expect(house.photos.add('first', bad)).rejects.toMatchObject({ code: 'not-a-photo' })
-    await expect(house.photos.add('none', jpegWithPlace())).rejects.toMatchObject({ code: 'not-found' })
-    for (let i = 0; i < 11; i++) await house.photos.add('second', jpegWithPlace())
-    await house.photos.add('second', jpegWithPlace())
-    await expect(house.photos.add('second', jpegWithPlace())).rejects.toMatchObject({ code: 'too-many-photos' })
-    const [first] = await house.photos.of('second')
-    await house.photos.remove(first!.id)
-    await expect(house.photos.bytes(first!.id)).rejects.toThrow(Refusal)
-    expect(await house.photos.of('second')).toHaveLength(11)
   })
 })

@@ -1,11 +1,11 @@
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { Agent, request } from 'node:http'
-import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { onOwn } from '../../server/services/ownConnection'
+import { freePort } from './freePort'
 
 /** What came of many generated requests. */
 export interface Fuzzed {
@@ -173,14 +173,4 @@ async function up(port: number): Promise<void> {
     await new Promise(done => setTimeout(done, 50))
   }
   throw new Error('The server did not start.')
-}
-
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo
-      probe.close(() => done(port))
-    })
-  })
 }

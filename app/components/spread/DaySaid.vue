@@ -158,8 +158,9 @@ const better = (offer: Offer): string => {
 </template>
 
 <style scoped>
-.said { display: grid; gap: 6px; max-width: 70em; }
+.said { display: grid; grid-template-columns: minmax(0, 1fr); gap: 6px; max-width: 70em; }
 .row { display: flex; flex-wrap: wrap; gap: 10px; }
+.row .el-button { max-width: 100%; height: auto; white-space: normal; text-align: left; }
 .row .el-button + .el-button { margin-left: 0; }
 ul { margin: 0; padding-left: 1.2em; }
 </style>

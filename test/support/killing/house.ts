@@ -1,6 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
-import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import type { CookPlan } from '../../../core/live/plan'
 import { onOwn } from '../../../server/services/ownConnection'
@@ -116,15 +115,4 @@ export async function kill9(child: ChildProcess): Promise<void> {
   const gone = new Promise(done => child.once('exit', done))
   child.kill('SIGKILL')
   await gone
-}
-
-/** An address that nobody has. */
-export function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo
-      probe.close(() => done(port))
-    })
-  })
 }
