@@ -66,7 +66,7 @@ function clashStep(step: string, named: (id: string) => string): string {
 }
 
 /**
- * What cannot be had together, and what to do: giving up any one of it is enough.
+ * What cannot be had together, and what to do. Where more than this stands in the way, that is said once one of it is given up.
  *
  * @param clash what stands against what
  * @param named names of dishes by their ids
@@ -75,7 +75,7 @@ export function clashText(clash: readonly Clash[], named: (id: string) => string
   const all = clash.map(one => CLASH_WORDS[one.kind](one.about, named))
   if (all.length === 0) return 'The steps by themselves cannot be done. The day is kept; take the last change back.'
   if (all.length === 1) return `What stands against this day: ${all[0]}. The day is kept; change that.`
-  return `These cannot be had together: ${all.join('; ')}. The day is kept; give up any one of them.`
+  return `These cannot be had together: ${all.join('; ')}. The day is kept; give one of them up.`
 }
 
 /** What lets a wish go that stands in the way. */

@@ -54,7 +54,7 @@ describe('the judge of plans', () => {
     const day = inventDay(3, 2)
     const [step] = Object.keys(judgeDay(day).plan)
     const wishes = [{ kind: 'pin' as const, step: step!, start: day.now - 60 }]
-    expect(judgeDay({ ...day, wishes }).breaches).toEqual([expect.stringMatching(/^These cannot be had together: .*the time that was wished for .*give up any one of them/)])
+    expect(judgeDay({ ...day, wishes }).breaches).toEqual([expect.stringMatching(/^These cannot be had together: .*the time that was wished for .*give one of them up/)])
     expect(judgeDay({ ...day, away: [{ cook: 'all', from: 0, to: day.horizon + 5000, why: 'sleep' }] }).breaches).toEqual(['What stands against this day: the hours of sleep. The day is kept; change that.'])
   })
 

@@ -103,7 +103,7 @@ describe('a day that cannot be done', () => {
 
   it('says what cannot be had together, and that one of it is enough to give up', () => {
     expect(said([{ kind: 'vessel', about: 'heavy' }, { kind: 'away', about: 'sleep' }, { kind: 'wish', about: 'd1.pour' }]))
-      .toContain('These cannot be had together: how many of these there are: heavy pan; the hours of sleep; the time that was wished for pour of Evening halwa. The day is kept; give up any one of them.')
+      .toContain('These cannot be had together: how many of these there are: heavy pan; the hours of sleep; the time that was wished for pour of Evening halwa. The day is kept; give one of them up.')
     expect(said([{ kind: 'fires', about: 'day-1' }])).toContain('What stands against this day: how many fires there are.')
     expect(said(null)).toContain('cannot all be done with what is there')
   })
