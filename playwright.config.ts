@@ -13,6 +13,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -12,6 +12,7 @@ const inside = (endS: number, window: readonly [number, number] | null): boolean
 const results: { readonly dish: string, readonly cooked: Cooked }[] = []
 
 test.describe('an imaginary pan at 600 times the speed, cooked by what the screen says', () => {
+  test.describe.configure({ timeout: 300_000 })
   test.use({ rate: RATE, held: true })
   for (const [i, dish] of DISHES.entries()) {
     test(`${dish.family}: ${dish.id} comes to its end through every stage`, async ({ page, moveOn, complaints }) => {

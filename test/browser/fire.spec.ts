@@ -153,7 +153,7 @@ test.describe('a cook that nobody looked at', () => {
     await expect(late.getByText('6 min ago')).toBeVisible()
     await late.getByRole('button', { name: 'Take it up from there' }).click()
     await expect(page.locator('main')).toHaveAttribute('data-stage', 'roast')
-    expect(Number(await page.locator('main').getAttribute('data-now'))).toBeGreaterThan(360)
+    await expect.poll(async () => Number(await page.locator('main').getAttribute('data-now'))).toBeGreaterThan(360)
     await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'stage.began'])
   })
 

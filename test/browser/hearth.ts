@@ -6,8 +6,8 @@ import { pathToFileURL } from 'node:url'
 import { test as base, expect, type Page } from '@playwright/test'
 import { freePort } from '../support/freePort'
 
-/** Where the demo house is made once for a run. */
-export const DEMO_FOLDER = join(tmpdir(), 'yon-hearth-demo-of-tests')
+/** Where the demo house of a run lies: made already where `DEMO_OF_TESTS` says so, else made once at its start. */
+export const DEMO_FOLDER = process.env.DEMO_OF_TESTS ?? join(tmpdir(), 'yon-hearth-demo-of-tests')
 
 const HELD_CLOCK = pathToFileURL(resolve('test/support/heldClock.mjs')).href
 interface HeldWindow { moveOn(ms: number): void }

@@ -40,7 +40,7 @@ const GOES_ON = new Set(['burnt', 'take-out', 'pour-now', 'next', 'enrich-soon',
 /** The hand looks at the screen this often, s of the cook: nothing is marked earlier than it shows, or later than this. */
 export const LOOKS_EVERY_S = 30
 /** A cook that takes longer than this has got stuck somewhere, real ms. */
-const MOST_MS = 90_000
+const MOST_MS = 240_000
 
 /**
  * Cooks a whole dish over an imaginary pan with hidden truths: whatever is done is done because the screen offers it, and

@@ -3,6 +3,7 @@ import { atTheFire, cookImaginary, RATE, tap, type Cooked } from './imaginaryCoo
 import { expect, test } from './hearth'
 
 test.describe('mistakes made and put right, at 600 times the speed', () => {
+  test.describe.configure({ timeout: 300_000 })
   test.use({ rate: RATE, held: true })
   const marks = (cooked: Cooked, kind: string) => cooked.observations.filter(one => one.kind === kind)
 

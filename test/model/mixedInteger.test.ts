@@ -26,10 +26,10 @@ function small(seed: number): Day {
 
 describe('a mixed-integer formulation solved by HiGHS', () => {
   // A day the general solver cannot finish in so many nodes says nothing (counted, not timed: a slow machine sees the same days).
-  it('agrees with the planner on ten small days', async () => {
+  it('agrees with the planner on five small days', async () => {
     const solver = await highs()
     let agreed = 0
-    for (let seed = 1; agreed < 10 && seed <= 60; seed++) {
+    for (let seed = 1; agreed < 5 && seed <= 60; seed++) {
       const day = small(seed)
       const ours = new DaySolver(day)
       while (!ours.done) ours.step(() => false)
@@ -42,6 +42,6 @@ describe('a mixed-integer formulation solved by HiGHS', () => {
       expect(ours.plan!.cost, `seed ${seed}`).toBeCloseTo(theirs.ObjectiveValue, 4)
       agreed++
     }
-    expect(agreed).toBe(10)
+    expect(agreed).toBe(5)
   }, 300_000)
 })
