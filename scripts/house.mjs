@@ -26,12 +26,30 @@ function newest(path) {
   return Math.max(time(path), ...readdirSync(path).map(name => newest(join(path, name))))
 }
 
+/** The database driver as it is compiled for this machine. */
+const DRIVER = join(ROOT, 'node_modules', 'sqlite3', 'build', 'Release', 'node_sqlite3.node')
+const INSTALLING = 'Installing packages (a few minutes the first time: the database driver is compiled) …'
+
+function isInstalled() {
+  const kept = join(ROOT, 'node_modules', '.package-lock.json')
+  return time(kept) >= time(join(ROOT, 'package-lock.json')) && existsSync(tool('nuxt')) && existsSync(DRIVER)
+}
+
 /** Installs the packages when they are missing or older than the lock. */
 export function ensureInstalled() {
-  const kept = join(ROOT, 'node_modules', '.package-lock.json')
-  if (time(kept) >= time(join(ROOT, 'package-lock.json')) && existsSync(tool('nuxt'))) return
-  console.log('Installing packages (a few minutes the first time: the database driver is compiled) …')
+  if (isInstalled()) return
+  console.log(INSTALLING)
   must('npm', ['ci', '--no-audit', '--no-fund'])
+}
+
+/** The same, but for the database driver: what is promised is that it is compiled; what needs none can be done meanwhile. */
+export function installWithDriverAside() {
+  if (isInstalled()) return Promise.resolve()
+  console.log(INSTALLING)
+  must('npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts'])
+  must('npm', ['rebuild', 'esbuild'])
+  const compiling = spawn('npm', ['rebuild', 'sqlite3'], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] })
+  return new Promise(resolve => compiling.on('exit', code => (code === 0 ? resolve() : process.exit(code ?? 1))))
 }
 
 /** Makes the generated types anew. */

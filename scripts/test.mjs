@@ -3,9 +3,9 @@ import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
-import { ensureBuilt, ensureInstalled, ensureTypes, must, ROOT, tool } from './house.mjs'
+import { ensureBuilt, ensureTypes, installWithDriverAside, must, ROOT, tool } from './house.mjs'
 
-ensureInstalled()
+const driver = installWithDriverAside()
 ensureTypes()
 ensureChromium()
 
@@ -25,7 +25,7 @@ const checks = [
   ['types of the core', tool('tsc'), ['-p', 'core/tsconfig.json']],
   ['rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers']],
 ]
-await Promise.all([checkNext(), checkNext()])
+await Promise.all([checkNext(), checkNext(), driver])
 run('unit and server tests', tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`])
 count('unit.json', unitReport)
 // The house that the browser tests copy is cooked while the build is made: either leaves a core idle.

@@ -38,7 +38,7 @@ export interface Kitchen { readonly page: Page, readonly rate: number, moveOn(ms
 /** A hand goes on when the screen says so. */
 const GOES_ON = new Set(['burnt', 'take-out', 'pour-now', 'next', 'enrich-soon', 'off-now', 'rested', 'pour-stop'])
 /** The hand looks at the screen this often, s of the cook: nothing is marked earlier than it shows, or later than this. */
-export const LOOKS_EVERY_S = 30
+export const LOOKS_EVERY_S = 45
 /** A cook that takes longer than this has got stuck somewhere, real ms. */
 const MOST_MS = 240_000
 

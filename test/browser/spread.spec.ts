@@ -72,6 +72,7 @@ test.describe('a day of five dishes', () => {
     await panel.getByRole('button', { name: 'Let it go' }).focus()
     await page.keyboard.press('Enter')
     await expect.poll(async () => (await kept(page.request)).wishes).toEqual([])
+    await planned(page)
     await page.locator('[data-step="d5.roast"]').focus()
     await page.keyboard.press('Enter')
     await expect(panel).toContainText('roast, Sweet-water semolina')

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import type { DayView } from '../../drawings/dayView'
 import { stepName, timeText } from '../../../words/spread'
+import { keptFocus } from '../../composables/keptFocus'
 
 const props = defineProps<{
   /** The day as it is laid out. */
@@ -24,6 +25,9 @@ const emit = defineEmits<{
   pick: [what: string]
 }>()
 
+const root = ref<SVGGElement | null>(null)
+keptFocus(root, 'data-step')
+
 const isTight = (step: string): boolean => (props.slack[step] ?? Infinity) < TIGHT_MIN
 const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
 const short = (step: string): string => stepName(step.split('.')[1] ?? step)
@@ -44,7 +48,7 @@ const labels = computed(() => new Map(props.view.lanes.flatMap(lane => lane.span
 </script>
 
 <template>
-  <g>
+  <g ref="root">
     <defs>
       <pattern
         id="tight"

@@ -31,6 +31,21 @@ describe('lanes of a day', () => {
     expect(groups.length).toBeGreaterThan(5)
   })
 
+  it('keep the focus on a step that goes over to other hands', async () => {
+    const drawn = mount(DayLanes, { attachTo: document.body, props: lanes().props() })
+    const step = stepOf(drawn, 'd1.roast').element as SVGGElement
+    step.focus()
+    expect(document.activeElement?.getAttribute('data-step')).toBe('d1.roast')
+    const { view } = drawn.props()
+    const [first, second, ...others] = view.lanes
+    const from = first!.spans.some(span => span.step === 'd1.roast') ? first! : second!
+    const span = from.spans.find(one => one.step === 'd1.roast')!
+    const given = [first!, second!].map(lane => ({ ...lane, spans: lane === from ? lane.spans.filter(one => one !== span) : [...lane.spans, span] }))
+    await drawn.setProps({ view: { ...view, lanes: [...given, ...others] } })
+    expect(document.activeElement?.getAttribute('data-step')).toBe('d1.roast')
+    drawn.unmount()
+  })
+
   it('say of each step what it is, of which dish, from when to when and how much there is to spare', () => {
     const says = stepOf(lanes(), 'd1.roast').attributes('aria-label')!
     const { from, to } = lanesOf(day, plan.starts).hands.flat().find(span => span.step === 'd1.roast')!

@@ -15,9 +15,9 @@ export async function finishes(house: House, how: Killing): Promise<void> {
         if (!await send(house, 'POST', `/streams/${id}/observations`, { sentAt: now, observations })) return
         finished.push(id)
         // Some a second, as fast as a whole house could: each is settled before the next kill is looked at.
-        await pause(240 * house.uniform())
+        await pause(160 * house.uniform())
       }
-    }, 60 + 900 * house.uniform())
+    }, 300 + 1500 * house.uniform())
   }
   house.tally.acknowledged += finished.length
   const server = await start(house, how)
