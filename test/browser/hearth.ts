@@ -84,8 +84,14 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
 /** Complaints of a page: errors on its console, requests that leave the origin. */
 export interface Complaints { readonly list: string[] }
 
+type Owned = RunningHearth & { end(): Promise<void> }
+/** The hearth that the tests of a file share, one at a time in a worker. */
+interface SharedHearth { of(file: string, make: () => Promise<Owned>): Promise<RunningHearth> }
+
 interface Fixtures {
   hearth: RunningHearth
+  /** True where the tests of a file leave one house as the next of them expects it: it is started once for all. */
+  shared: boolean
   rate: number
   demo: boolean
   /** True where the clocks of server and page stand until `moveOn`. */
@@ -96,14 +102,32 @@ interface Fixtures {
   complaints: Complaints
 }
 
-/** A test with a server of its own; the page may not complain and may not ask anything of another origin. */
-export const test = base.extend<Fixtures>({
+/** A test with a server of its own, or one that the tests of its file share; the page may not complain and may not ask anything of another origin. */
+export const test = base.extend<Fixtures, { sharedHearth: SharedHearth }>({
+  // The runner wants to see by a pattern what a fixture needs: nothing.
+  // eslint-disable-next-line no-empty-pattern
+  sharedHearth: [async ({}, use) => {
+    let kept: { readonly file: string, readonly hearth: Owned } | null = null
+    await use({
+      async of(file, make) {
+        if (kept?.file !== file) {
+          await kept?.hearth.end()
+          kept = { file, hearth: await make() }
+        }
+        return kept.hearth
+      },
+    })
+    await (kept as { readonly hearth: Owned } | null)?.hearth.end()
+  }, { scope: 'worker' }],
+  shared: [false, { option: true }],
   rate: [1, { option: true }],
   demo: [true, { option: true }],
   held: [false, { option: true }],
   env: [{}, { option: true }],
-  hearth: async ({ rate, demo, env, held }, use) => {
-    const running = await runHearth({ demo, rate, env, held })
+  hearth: async ({ rate, demo, env, held, shared, sharedHearth }, use, testInfo) => {
+    const make = (): Promise<Owned> => runHearth({ demo, rate, env, held })
+    if (shared) return use(await sharedHearth.of(`${testInfo.file} ${rate} ${String(demo)}`, make))
+    const running = await make()
     await use(running)
     await running.end()
   },

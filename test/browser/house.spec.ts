@@ -2,6 +2,8 @@ import { nothingSerious } from './accessible'
 import { toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 
+test.use({ shared: true })
+
 test.describe('every view', () => {
   test('has nothing serious against it, in light and in dark', async ({ page, complaints }) => {
     test.setTimeout(240_000)

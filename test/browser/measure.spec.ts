@@ -29,6 +29,8 @@ function counting(page: Page) {
   }
 }
 
+test.use({ shared: true })
+
 test.describe('from the home view, in at most three actions', () => {
   test('a known dish is scaled to what is on hand', async ({ page }) => {
     await page.goto('/')

@@ -10,6 +10,8 @@ const SLAB = 'demo-708'
 const CARROT = 'demo-707'
 const long = (line: PdfLine): number => Math.hypot(line.x2 - line.x1, line.y2 - line.y1)
 
+test.use({ shared: true })
+
 test.describe('the tray', () => {
   test('counts pieces live, and its cutting guide is printed true to half a millimetre', async ({ page, complaints }) => {
     await page.goto(`/tray/${SLAB}`)
@@ -152,6 +154,7 @@ test.describe('the ledger', () => {
 })
 
 test.describe('files', () => {
+  test.use({ shared: false })
   test('go out and come in; a damaged backup is refused with a sentence, a whole one fills an empty house', async ({ page }) => {
     await page.goto('/ledger/copies')
     const backup = await (await page.request.get('/api/backup')).body()

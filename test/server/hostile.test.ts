@@ -78,7 +78,7 @@ describe('durability', () => {
   })
 })
 
-describe('ten thousand bad bodies', () => {
+describe('four thousand bad bodies', () => {
   let server: Server
   let port: number
   let folder: string
@@ -133,7 +133,7 @@ describe('ten thousand bad bodies', () => {
       })),
       value,
     )
-    const bodies = fc.sample(spoilt, { seed: 42, numRuns: 10_000 })
+    const bodies = fc.sample(spoilt, { seed: 42, numRuns: 4_000 })
     const paths = ['/api/streams/hostile-N/observations', '/api/streams/hostile-N/observations', '/api/devices/readings', '/api/cooks/hostile-N', '/api/lessons/hostile-N'] as const
     const statuses = new Map<number, number>()
     const stored: number[] = []
@@ -155,8 +155,8 @@ describe('ten thousand bad bodies', () => {
       }
     }
     await Promise.all(Array.from({ length: 16 }, worker))
-    expect([...statuses.values()].reduce((sum, one) => sum + one, 0)).toBe(10_000)
-    expect(statuses.get(400) ?? 0).toBeGreaterThan(6000)
+    expect([...statuses.values()].reduce((sum, one) => sum + one, 0)).toBe(4_000)
+    expect(statuses.get(400) ?? 0).toBeGreaterThan(2400)
     expect((await hearth.cooks.live()).length).toBe(0)
   }, 120_000)
 })
