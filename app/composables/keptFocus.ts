@@ -7,7 +7,7 @@ import { onBeforeUpdate, onUpdated, type Ref } from 'vue'
  * @param root of the drawing
  * @param attribute that names what an element stands for, such as `data-step`
  */
-export function keptFocus(root: Readonly<Ref<Element | null>>, attribute: string): void {
+export function useKeptFocus(root: Readonly<Ref<Element | null>>, attribute: string): void {
   let held: string | null = null
   onBeforeUpdate(() => {
     const at = document.activeElement

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { DayView } from '../../drawings/dayView'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import { timeText, WAIT_WORDS } from '../../../words/spread'
-import { keptFocus } from '../../composables/keptFocus'
+import { useKeptFocus } from '../../composables/keptFocus'
 import DayLanes from './DayLanes.vue'
 import DayLegend from './DayLegend.vue'
 
@@ -38,7 +38,7 @@ const STEP_MIN = 5
 const NAME_ROOM = 38
 const drag = ref<{ readonly dish: string, readonly fromX: number, readonly fromMin: number, moved: boolean } | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
-keptFocus(svg, 'data-dish')
+useKeptFocus(svg, 'data-dish')
 /** Gaps whose width can be written without touching a time. */
 const namedGaps = computed(() => props.view.scale.gaps.filter((gap) => {
   const middle = (props.view.scale.x(gap.from) + props.view.scale.x(gap.to)) / 2

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import type { DayView } from '../../drawings/dayView'
 import { stepName, timeText } from '../../../words/spread'
-import { keptFocus } from '../../composables/keptFocus'
+import { useKeptFocus } from '../../composables/keptFocus'
 
 const props = defineProps<{
   /** The day as it is laid out. */
@@ -26,7 +26,7 @@ const emit = defineEmits<{
 }>()
 
 const root = ref<SVGGElement | null>(null)
-keptFocus(root, 'data-step')
+useKeptFocus(root, 'data-step')
 
 const isTight = (step: string): boolean => (props.slack[step] ?? Infinity) < TIGHT_MIN
 const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
