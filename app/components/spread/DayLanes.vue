@@ -126,9 +126,10 @@ text { fill: var(--ink); font: 500 13px var(--text); }
 .span.hands { cursor: pointer; outline: none; }
 .span.hands.whole rect { fill: var(--ink); stroke: var(--wall); }
 .span.hands.whole text { fill: var(--wall); }
-.span.mine rect { stroke: var(--accent); stroke-width: 3; }
-.span.chosen rect { stroke: var(--accent); stroke-width: 4; }
-.span:focus-visible rect { stroke: var(--accent); stroke-width: 4; }
+/* Each for whole hands as well, whose own rule weighs more. */
+.span.mine rect, .span.hands.whole.mine rect:not(.tight) { stroke: var(--accent); stroke-width: 3; }
+.span.chosen rect, .span.hands.whole.chosen rect:not(.tight) { stroke: var(--accent); stroke-width: 4; }
+.span:focus-visible rect, .span.hands.whole:focus-visible rect:not(.tight) { stroke: var(--accent); stroke-width: 4; }
 .span rect.tight { fill: url("#tight"); stroke: none; }
 .hatch { stroke: var(--danger-pale); stroke-width: 6; }
 .hot { fill: var(--danger); stroke: var(--wall); stroke-width: 1.2; }
