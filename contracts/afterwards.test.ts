@@ -24,7 +24,7 @@ describe('what batches are looked for by', () => {
 })
 
 describe('what comes after the fire, as it is kept', () => {
-  const after = { massG: 900, leftG: 340, place: 'cold', madeAt: 1, readyAt: 2, eatBy: [3, 4], coldSoon: false, liked: { sweetness: 'less' } }
+  const after = { massG: 900, leftG: 340, place: 'cold', madeAt: 1, readyAt: 2, eatBy: [3, 4], coldBy: null, inCold: [3, 4], liked: { sweetness: 'less' } }
 
   it('knows places and likings, and may leave open what older batches did not know', () => {
     expect(taken(BatchAfterSchema, after)).toBe(true)

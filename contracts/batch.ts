@@ -43,7 +43,7 @@ const LikedSchema = z.strictObject({ sweetness: z.enum(LIKINGS).optional(), soft
 /** What of a batch is in the house, until when, and how it was liked. Times in ms since 1970, masses in g. */
 export const BatchAfterSchema = z.strictObject({
   massG: z.number(), leftG: z.number(), place: z.enum(PLACES), madeAt: Millis, readyAt: Millis, eatBy: z.tuple([Millis, Millis]),
-  coldSoon: z.boolean(), liked: LikedSchema, fromMemory: z.boolean().optional(), sweetness: z.number().optional(),
+  coldBy: Millis.nullable(), inCold: z.tuple([Millis, Millis]), liked: LikedSchema, fromMemory: z.boolean().optional(), sweetness: z.number().optional(),
 })
 export interface BatchAfter {
   readonly massG: number
@@ -53,8 +53,10 @@ export interface BatchAfter {
   readonly readyAt: number
   /** Eat it by the first, throw out what is left after the second. */
   readonly eatBy: readonly [number, number]
-  /** Into the cold within two hours. */
-  readonly coldSoon: boolean
+  /** What perishes has to be in the cold by then; null where it is, or need not be. */
+  readonly coldBy: number | null
+  /** The same two dates for one that is in the cold in time. */
+  readonly inCold: readonly [number, number]
   readonly liked: Liked
   /** True where it was entered afterwards, from memory. */
   readonly fromMemory?: boolean | undefined

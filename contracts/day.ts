@@ -20,11 +20,14 @@ const ActivitySchema = z.object({
   id: Key, dur: DurationsSchema, hands: HandsSchema, burner: Flag, grinder: Flag.optional(), night: z.boolean().optional(), hot: z.boolean().optional(), cooks: z.array(z.number().int().min(0).max(20)).max(20).optional(),
 })
 const LagSchema = z.object({ from: Key, to: Key, min: Minutes, max: Minutes.nullable(), kind: z.string().max(40) })
+/** Where a dish begins to stand outside the cold, and most minutes until its meal. */
+export const StandsSchema = z.object({ from: Key, most: Minutes, warms: DurationsSchema.optional() })
 const DayDishSchema = z.object({
   id: Key, template: z.string().max(120), meal: Key, serve: ServingSchema, sink: Key, ready: Minutes,
   activities: z.array(ActivitySchema).min(1).max(40), lags: z.array(LagSchema).max(120),
   holds: z.array(z.object({ need: VesselKindSchema, first: Key, last: Key })).max(40),
   hotPour: z.object({ heat: Key, pour: Key, max: Minutes, reheat: z.object({ dur: DurationsSchema, maxWait: Minutes }) }).optional(),
+  stands: StandsSchema.optional(),
 })
 
 /** A day to be planned, schema 1 and more (`docs/formats.md`); whole minutes from 00:00 of the first day. */

@@ -82,6 +82,8 @@ export const SettingsSchema = z.strictObject({
   altitudeM: z.number().min(-400).max(6000).optional(),
   /** What the kitchen thermometer reads too much, K; missing is not known. */
   thermometerK: z.number().min(-15).max(15).optional(),
+  /** How warm the kitchen is on a cooking day, °C; missing is not known. */
+  roomC: z.number().min(8).max(50).optional(),
 })
 export type Settings = z.infer<typeof SettingsSchema>
 

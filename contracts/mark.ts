@@ -45,7 +45,7 @@ const PAYLOADS: Readonly<Record<KnownKind, z.ZodType>> = {
   'note': of({ text: z.string().max(MOST_NOTE_TEXT).optional(), atS: z.number().optional() }),
   'outcome': of({ faults: z.array(z.string().max(40)).max(20).optional(), line: z.string().max(MOST_LINE_TEXT).optional() }),
   'shaped': of({ way: z.enum(['tray', 'balls', 'bowls']) }),
-  'put.away': of({ place: z.enum(PLACES) }),
+  'put.away': of({ place: z.enum(PLACES), inTime: z.boolean().optional() }),
   'given.out': of({ massG: Grams, to: z.enum(GIVEN_TO) }),
   'liked': of({ sweetness: z.enum(LIKINGS).optional(), softness: z.enum(LIKINGS).optional(), richness: z.enum(LIKINGS).optional() }),
   'dish.changed': of({ dish: Id, version: z.number().int(), fault: z.string().max(60), cause: z.string().max(60) }),

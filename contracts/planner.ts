@@ -31,7 +31,7 @@ const TriesSchema = z.strictObject({
 }) satisfies z.ZodType<DayTries>
 
 /** Changes of the kitchen that are tried for a day that does not fit. */
-export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'tray', 'cold', 'sooner'] as const satisfies readonly Offer['kind'][]
+export const OFFER_KINDS = ['fire', 'hands', 'heavy', 'pot', 'ppan', 'grinder', 'tray', 'cold', 'chilled', 'sooner'] as const satisfies readonly Offer['kind'][]
 export type OfferKind = Offer['kind']
 export const PlannerAnswerSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), plan: PlannedSchema.nullable(), done: z.boolean(), seconds: z.number() }),

@@ -20,7 +20,7 @@ export const StepsSchema = z.strictObject({
   lags: z.array(LagSchema).max(120),
   holds: z.array(z.strictObject({ need: VesselKindSchema, first: Key, last: Key })).max(40),
   hotPour: z.strictObject({ heat: Key, pour: Key, max: Minute, reheat: z.strictObject({ dur: DurationsSchema, maxWait: Minute }) }).optional(),
-  sink: Key, ready: Minute,
+  sink: Key, ready: Minute, stands: z.strictObject({ from: Key, most: Minute, warms: DurationsSchema.optional() }).nullable().optional(),
 })
 
 /** A day of cooking as a household keeps it; minutes from 00:00 of the eve. */
@@ -28,7 +28,7 @@ export const SpreadSchema = z.strictObject({
   id: Id, revision: z.number().int().min(0), name: Name, eve: z.iso.date(),
   meals: z.array(z.strictObject({ id: Key, name: Name, at: Minute })).max(20),
   dishes: z.array(z.strictObject({
-    id: Key, card: DishCardSchema, baseG: z.number().min(5).max(20000), meal: Key, serve: ServingSchema, thickens: z.boolean().optional(), steps: StepsSchema,
+    id: Key, card: DishCardSchema, baseG: z.number().min(5).max(20000), meal: Key, serve: ServingSchema, thickens: z.boolean().optional(), chills: z.boolean().optional(), steps: StepsSchema,
     colours: z.array(z.string().regex(/^#[0-9a-f]{6}$/)).max(40), turn: Key.nullable(),
   })).max(400),
   hands: z.array(z.strictObject({ id: Key, name: Name, roasts: z.boolean(), away: z.array(AwaySchema).max(60) })).max(12),

@@ -39,7 +39,7 @@ export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve
       const card = STARTER_DISHES.find(one => one.id === dish)!
       const wanted = { id: `d${i + 1}`, card, baseG, meal, serve }
       const cook = cookOnDay(wanted, kitchen, INGREDIENTS, evidence)
-      return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, MEMBERS))
+      return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, MEMBERS), INGREDIENTS)
     }),
     hands: [
       { id: 'h1', name: 'Your hands', roasts: true, away: [{ from: 1440 + 14 * 60, to: 1440 + 15 * 60, why: 'market' }] },

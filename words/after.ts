@@ -12,13 +12,39 @@ export const KEEPING_WORDS: Readonly<Record<KeepingReason, string>> = {
   'wet': 'Most of its water is free for whatever wants to grow.',
   'moist': 'Sugar binds some of its water, not enough.',
   'sugar-holds': 'Sugar binds most of its water.',
-  'dry': 'There is hardly any free water in it.',
+  'dry': 'There is hardly any free water in it: in a closed tin, for damp air wets it again.',
   'milk': 'Milk is in it.',
   'produce': 'Vegetables or fruit are in it.',
   'coconut': 'Coconut is in it, and turns.',
   'hands': 'Hands have rolled it.',
   'warm-room': 'The room is warm.',
 }
+
+/**
+ * Until when it is good, in the same words on shelf, tray and label.
+ *
+ * @param eatBy eat it by the first, throw out what is left after the second
+ * @param date writes a date
+ */
+export function eatByText([best, last]: readonly [number, number], date: (at: number) => string): string {
+  const [first, second] = [date(best), date(last)]
+  return first === second ? `eat it by ${first}` : `best by ${first}, not after ${second}`
+}
+
+/**
+ * By when it has to be in the cold, and until when it is good there.
+ *
+ * @param coldBy ms since 1970
+ * @param inCold as `eatBy`, for one that is in the cold in time
+ * @param moment writes a clock time
+ * @param date writes a date
+ */
+export function coldByText(coldBy: number, inCold: readonly [number, number], moment: (at: number) => string, date: (at: number) => string): string {
+  return `into the cold by ${moment(coldBy)}; there ${eatByText(inCold, date)}`
+}
+
+/** Where it stood out of the cold for longer than it may. */
+export const STOOD_OUT = 'it stood out of the cold for too long: throw it out'
 
 /** What stands under every range. */
 export const KEEPING_RULE = 'A cautious estimate. Local food rules decide; when in doubt, throw it out.'

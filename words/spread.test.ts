@@ -8,7 +8,7 @@ describe('words for a day', () => {
   it('are there for every manner of serving, vessel and offer', () => {
     for (const serve of SERVINGS) expect(SERVING_WORDS[serve]).toBeTruthy()
     for (const kind of VESSEL_KINDS) expect(VESSEL_WORDS[kind]).toBeTruthy()
-    for (const kind of OFFER_KINDS) expect(OFFER_WORDS[kind]).toMatch(/^(One more|A second|Beginning)/)
+    for (const kind of OFFER_KINDS) expect(OFFER_WORDS[kind]).toMatch(/^(One more|A second|Beginning|What perishes)/)
     expect(Object.keys(SHARE_WORDS).sort()).toEqual(['ground', 'jaggery', 'nuts', 'thickened'])
     for (const say of Object.values(SHARE_WORDS)) expect(say('A', 'B')).toMatch(/once for A and B/)
   })

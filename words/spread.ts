@@ -7,7 +7,7 @@ import { BESIDE_WORDS, stageName } from './stages'
 
 /** Steps of the day that are no stages of a dish. */
 const STEPS: Readonly<Record<string, string>> = {
-  'wash': 'wash, soak', 'open': 'open', 'cut': 'cut', 'chill': 'into the cold', 'take-out': 'out of the cold', 'khoya': 'thicken milk', 'reheat': 'heat again', 'grate-2': 'grate second lot', 'nuts': 'nuts',
+  'wash': 'wash, soak', 'open': 'open', 'cut': 'cut', 'chill': 'into the cold', 'take-out': 'out of the cold', 'warm-through': 'warm through, 75 °C', 'khoya': 'thicken milk', 'reheat': 'heat again', 'grate-2': 'grate second lot', 'nuts': 'nuts',
 }
 
 /** Short name of a step. */
@@ -25,7 +25,7 @@ export const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
 
 /** What a wait is for. */
 export const WAIT_WORDS: Readonly<Record<string, string>> = {
-  'soak': 'soaks', 'drain': 'soaks, drains', 'wash-dry': 'dries', 'cool-whole': 'cools', 'cool': 'cools', 'set': 'sets', 'milk': 'cools', 'rest': 'rests', 'cold': 'stands cold',
+  'soak': 'soaks', 'drain': 'soaks, drains', 'wash-dry': 'dries', 'cool-whole': 'cools', 'cool': 'cools', 'set': 'sets', 'milk': 'cools', 'rest': 'rests', 'cold': 'stands cold', 'stands': 'cools, two hours at most',
 }
 
 /** Why a day cannot be planned: what happened, what is safe, what to do. */
@@ -49,6 +49,7 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
 const CLASH_WORDS: Readonly<Record<ClashKind, (about: string, named: (id: string) => string) => string>> = {
   time: () => 'the end of the day',
   freshness: () => 'how long dishes may stand ready before their meal',
+  keeping: (about, named) => `how long ${named(about)} may stand out of the cold: it perishes`,
   washing: () => 'the minutes in which vessels are washed',
   waits: (about, named) => `how long ${named(about)} bears to wait between its steps`,
   shared: (about, named) => `what is made once for two: ${about.split(' ').map(step => clashStep(step, named)).join(' and ')}`,
@@ -83,6 +84,11 @@ export function letGoText(step: string, named: (id: string) => string): string {
   return `Let go of the time for ${clashStep(step, named)}`
 }
 
+/** What keeps a dish that perishes until its meal. */
+export function chillText(name: string): string {
+  return `Make ${name} sooner, into the cold, warm it through before the meal`
+}
+
 /** What can be made once for two dishes. */
 export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: string) => string>> = {
   nuts: (a, b) => `Nuts are fried once for ${a} and ${b}`,
@@ -94,13 +100,15 @@ export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: stri
 /** What one more of something does for the day. */
 export const OFFER_WORDS: Readonly<Record<OfferKind, string>> = {
   fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder', tray: 'One more tray', cold: 'One more shelf in the cold',
+  chilled: 'What perishes made sooner, kept in the cold and warmed through once before the meal',
   sooner: 'Beginning ten hours sooner, such as soaking tonight',
 }
 
 /** What a repair could not save. */
-export const BROKEN_WORDS: Readonly<Record<'late' | 'waits-long' | 'cold-pour' | 'lacking', (about: string, minutes: string) => string>> = {
+export const BROKEN_WORDS: Readonly<Record<'late' | 'waits-long' | 'stands-long' | 'cold-pour' | 'lacking', (about: string, minutes: string) => string>> = {
   'late': (about, minutes) => `${about} will be ${minutes} late as things stand. Nothing else was moved more than it must be.`,
   'waits-long': (about, minutes) => `${about} waits ${minutes} longer than it bears between two steps: take it off the flame meanwhile.`,
+  'stands-long': (about, minutes) => `${about} would stand out of the cold ${minutes} longer than it may: into the cold with it, warmed through once before the meal, or served sooner.`,
   'cold-pour': (about, minutes) => `The liquid for ${about} stands ${minutes} too long: heat it again before the pour.`,
   'lacking': about => `${about} finds no free fire, pan or hands for a step. Borrow one, or let another dish wait.`,
 }

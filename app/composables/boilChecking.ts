@@ -4,13 +4,14 @@ import { BoilCheckSchema } from '../../contracts/heart'
 import type { Fire, Pan, Settings } from '../../contracts/kitchen'
 import type { Lesson } from '../../contracts/lesson'
 import { forecastBoil } from '../../core/boil/forecastBoil'
+import { USUAL_ROOM_C } from '../../core/live/usualRoom'
 import { saturationTempC } from '../../core/water/saturationTempC'
 import { airPressurePa } from '../../core/water/airPressurePa'
 import { hearthNow, useHearthTime } from './hearthClock'
 import { dropText, keepText, keptJson } from './deviceStorage'
 
 const KEPT = 'yon-hearth.boil'
-const ROOM_C = 27
+
 /** How long it is boiled on before it is weighed, s. */
 export const BOIL_ON_S = 240
 
@@ -48,6 +49,7 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
   const fire = computed(() => sources.fires().find(one => one.id === state.value?.fire) ?? null)
   const mark = computed(() => fire.value?.marks.find(one => one.id === state.value?.mark) ?? null)
   const altitudeM = computed(() => sources.settings()?.altitudeM ?? 0)
+  const roomC = computed(() => sources.settings()?.roomC ?? USUAL_ROOM_C)
   const setUp = computed(() => {
     const one = state.value
     if (!one || !pan.value || !fire.value || !mark.value) return null
@@ -55,7 +57,7 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
     return {
       id: one.id, fire: { id: fire.value.id, kind: fire.value.kind ?? 'gas' as const, mark: mark.value.id, watts: mark.value.watts },
       pan: { id: pan.value.id, vessel: { innerDiameterMm, depthMm, massG, material }, massGuessed: pan.value.massOrigin === 'guess' },
-      lid: one.lid, waterG: one.waterG, fromC: one.fromC, airC: ROOM_C, altitudeM: altitudeM.value, when: one.startedMs ?? hearthNow(),
+      lid: one.lid, waterG: one.waterG, fromC: one.fromC, airC: roomC.value, altitudeM: altitudeM.value, when: one.startedMs ?? hearthNow(),
     }
   })
   const step = computed((): BoilStep => {
@@ -84,7 +86,7 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
       if (!chosenFire || !chosenPan) return
       const middle = chosenFire.marks[Math.floor(chosenFire.marks.length / 2)]
       state.value = {
-        id: newId(), pan: chosenPan.id, fire: chosenFire.id, mark: middle?.id ?? '', lid: true, waterG: 700, fromC: ROOM_C - 2,
+        id: newId(), pan: chosenPan.id, fire: chosenFire.id, mark: middle?.id ?? '', lid: true, waterG: 700, fromC: roomC.value - 2,
         startedMs: null, boiledMs: null, offMs: null, half: null, atBoilC: null, lostG: null,
       }
     },

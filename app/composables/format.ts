@@ -98,6 +98,16 @@ function ouncesText(ounces: number): string {
 }
 
 /**
+ * A temperature typed in the units of the house.
+ *
+ * @param degrees °C or °F
+ * @returns °C
+ */
+export function celsiusOfHouse(degrees: number): number {
+  return unitsInUse.value === 'imperial' ? (degrees - 32) / 1.8 : degrees
+}
+
+/**
  * A temperature in the units of the house.
  *
  * @param celsius °C

@@ -21,6 +21,7 @@ import { planCook } from '../../core/live/planCook'
 import { finishedShare } from '../../core/proportions/finishedShare'
 import { holdWater, liquidAccount } from '../../core/proportions/liquidAccount'
 import { measuredAmounts } from '../../core/proportions/measuredAmounts'
+import { USUAL_ROOM_C } from '../../core/live/usualRoom'
 import type { ScaleFacts } from '../../core/scale/baseOf'
 import { askForecast } from './forecaster'
 import { keepText, keptJson } from './deviceStorage'
@@ -33,8 +34,6 @@ const REFINE_MS = 120
 const PAUSE_MS = 250
 /** The sheet is written down on this device this soon after a change. */
 const KEEP_MS = 120
-/** Room and height of a house that has said nothing of them. */
-const ROOM_C = 27
 const SEED = 20261125
 
 /** What the sheet is made from. */
@@ -169,7 +168,7 @@ function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingred
     flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
     turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),
     people: Math.min(500, Math.max(0.5, Math.round(sheet.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
-    seed: SEED, airC: ROOM_C, altitudeM: settings?.altitudeM ?? 0, thermometerK: settings?.thermometerK,
+    seed: SEED, airC: settings?.roomC ?? USUAL_ROOM_C, altitudeM: settings?.altitudeM ?? 0, thermometerK: settings?.thermometerK,
   }, 0)
 }
 

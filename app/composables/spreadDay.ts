@@ -48,16 +48,16 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
     history.clear()
     if (!planning.takeKept()) planning.soon(false)
   }
-  async function put(card: DishCard, baseG: number, meal: string, how: { readonly serve?: Serving, readonly thickens?: boolean | undefined } = {}, as?: string): Promise<void> {
+  async function put(card: DishCard, baseG: number, meal: string, how: { readonly serve?: Serving, readonly thickens?: boolean | undefined, readonly chills?: boolean | undefined } = {}, as?: string): Promise<void> {
     const kitchen = sources.kitchen.value
     if (!kitchen || !spread.value) return
     const taken = new Set(spread.value.dishes.map(dish => dish.id))
     const free = as ?? Array.from({ length: 400 }, (_, i) => `d${i + 1}`).find(one => !taken.has(one))!
-    const wanted = { id: free, card, baseG, meal, serve: how.serve ?? usualServing(card), ...(how.thickens ? { thickens: true } : {}) }
+    const wanted = { id: free, card, baseG, meal, serve: how.serve ?? usualServing(card), ...(how.thickens ? { thickens: true } : {}), ...(how.chills ? { chills: true } : {}) }
     const cook = cookOnDay(wanted, kitchen, withCorrections(sources.ingredients, kitchen.corrections), sources.evidence.value)
     const forecast = await askForecast(`spread-${free}`, cook.plan, [], 0, MEMBERS)
     if (!forecast) return
-    const dish = dishOnDay(wanted, cook, forecast)
+    const dish = dishOnDay(wanted, cook, forecast, sources.ingredients)
     change(now => ({ ...now, dishes: now.dishes.some(one => one.id === free) ? now.dishes.map(one => (one.id === free ? dish : one)) : [...now.dishes, dish], wishes: now.wishes.filter(wish => !wish.step.startsWith(`${free}.`)),
       shared: now.shared.filter(one => (one.from !== free && one.for !== free) || dish.steps.activities.some(activity => activity.id === one.step)) }))
   }

@@ -7,7 +7,8 @@ import { standing } from '../../core/after/standing'
 import { replay } from '../../core/live/replay'
 import { ask } from '../composables/api'
 import { gramsText } from '../composables/format'
-import { ALLERGEN_WORDS, PLACE_WORDS } from '../../words/after'
+import { hearthNow } from '../composables/hearthClock'
+import { ALLERGEN_WORDS, eatByText, PLACE_WORDS, STOOD_OUT } from '../../words/after'
 import StepField from '../components/tray/StepField.vue'
 
 /** Labels of a sheet, two across. */
@@ -41,8 +42,9 @@ const sheets = computed(() => Array.from({ length: Math.ceil(labels.value.length
 const date = (at: number): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(at)
 const nameOf = (id: string): string => (ROWS.get(id)?.name ?? id.replaceAll('-', ' ')).toLowerCase().split(', ').reverse().join(' ')
 function within(label: LabelFacts): string {
-  const until = date(label.eatBy[1])
-  return until === date(label.madeAt) && !label.cold ? 'Eat it today' : `Use within ${Math.max(1, Math.round((label.eatBy[1] - label.madeAt) / 86_400_000))} days: by ${until}`
+  if (label.coldBy !== null && hearthNow() > label.coldBy) return `Not to be given: ${STOOD_OUT}`
+  const text = eatByText(label.eatBy, date)
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 }
 function print(): void {
   window.print()

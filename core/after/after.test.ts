@@ -28,7 +28,8 @@ describe('what a finished cook has made', () => {
 describe('how a batch stands', () => {
   it('keeps milk and produce cold, and dry balls long', () => {
     const carrot = standingOf(starterPlan('winter-market-carrot'), finishedOf('winter-market-carrot'))
-    expect(carrot.keeping.coldWithinTwoHours).toBe(true)
+    expect(carrot.keeping.standsH).toBe(2)
+    expect(standingOf({ ...starterPlan('winter-market-carrot'), airC: 34 }, finishedOf('winter-market-carrot')).keeping.standsH).toBe(1)
     expect(carrot.keeping.reasons).toContain('milk')
     const balls = standingOf(starterPlan('marble-gram-balls'), finishedOf('marble-gram-balls'))
     expect(balls.keeping.days.room[0]).toBeGreaterThan(3)
@@ -44,6 +45,27 @@ describe('how a batch stands', () => {
     expect(after).toMatchObject({ place: 'cold', gone: false })
     expect(after.eatBy[0]).toBeGreaterThan(before.eatBy[0])
     expect(standingOf(plan, 900, [[1000, 'gone']]).gone).toBe(true)
+  })
+
+  it('counts all its hours outside the cold, and throws out what stood too long, whenever it was put away', () => {
+    const plan = starterPlan('winter-market-carrot')
+    const HOUR_S = 3600
+    const put = (hours: number, place: string, more = {}): [number, string, Record<string, unknown>] => [hours * HOUR_S, 'put.away', { place, ...more }]
+    const offS = (standingOf(plan, 900).madeAt - plan.plannedAt) / 1000
+    const off = offS / HOUR_S
+    const at = (...marks: [number, string, Record<string, unknown>][]): ReturnType<typeof standingOf> => standingOf(plan, 900, marks)
+    const hoursTo = (ms: number | null): number => (ms! - plan.plannedAt) / 3_600_000
+    expect(hoursTo(at().coldBy)).toBeCloseTo(off + 2, 3)
+    expect(at(put(off + 1.5, 'cold')).coldBy).toBeNull()
+    expect(at(put(off + 1.5, 'cold')).eatBy).toEqual(at().inCold)
+    // Half an hour is left of its two.
+    expect(hoursTo(at(put(off + 1.5, 'cold'), put(off + 20, 'room')).coldBy)).toBeCloseTo(off + 20.5, 3)
+    const late = at(put(off + 5, 'cold'))
+    expect(hoursTo(late.coldBy)).toBeCloseTo(off + 2, 3)
+    expect(late.eatBy).toEqual([late.coldBy, late.coldBy])
+    expect(at(put(off + 5, 'cold', { inTime: true })).coldBy).toBeNull()
+    const dry = starterPlan('marble-gram-balls')
+    expect(standingOf(dry, finishedOf('marble-gram-balls')).coldBy).toBeNull()
   })
 
   it('sets a slab in its tray, and is ready when it can be cut', () => {
@@ -91,21 +113,28 @@ describe('bringing a portion back', () => {
   const contents = { waterG: 300, solidsG: 150, fatG: 90, sugarG: 200, nutsG: 10 }
 
   it('takes it out of the cold in time, the thicker the earlier', () => {
-    const thin = bringBack(contents, 200, 'room', true, 15, 26, 300, false)
-    const thick = bringBack(contents, 200, 'room', true, 40, 26, 300, false)
+    const thin = bringBack(contents, 200, 'room', true, 15, 26, 300, null)
+    const thick = bringBack(contents, 200, 'room', true, 40, 26, 300, null)
     expect(thin.outAheadS).toBeGreaterThan(300)
     expect(thick.outAheadS).toBeGreaterThan(thin.outAheadS)
-    expect(bringBack(contents, 200, 'room', true, 120, 26, 300, true).outAheadS).toBe(7200)
-    expect(bringBack(contents, 200, 'cold', true, 15, 26, 300, false)).toEqual({ outAheadS: 0, warmed: null })
-    expect(bringBack(contents, 200, 'room', false, 15, 26, 300, false).outAheadS).toBe(0)
+    expect(bringBack(contents, 200, 'room', true, 120, 26, 300, 2).outAheadS).toBe(7200)
+    expect(bringBack(contents, 200, 'room', true, 120, 34, 300, 1).outAheadS).toBe(3600)
+    expect(bringBack(contents, 200, 'cold', true, 15, 26, 300, null)).toEqual({ outAheadS: 0, warmed: null })
+    expect(bringBack(contents, 200, 'room', false, 15, 26, 300, null).outAheadS).toBe(0)
+  })
+
+  it('warms what perishes through to 75 °C, however it is eaten', () => {
+    const of = (served: 'hot' | 'warm', standsH: number | null) => bringBack(contents, 200, served, true, 20, 26, 300, standsH).warmed!
+    expect([of('hot', 2).toC, of('warm', 2).toC, of('hot', null).toC, of('warm', null).toC]).toEqual([75, 75, 65, 48])
+    expect(of('warm', 2).seconds).toBeGreaterThan(of('warm', null).seconds)
   })
 
   it('warms a moist one with milk and a dry one with ghee', () => {
-    const moist = bringBack(contents, 200, 'hot', true, 20, 26, 300, false).warmed!
+    const moist = bringBack(contents, 200, 'hot', true, 20, 26, 300, null).warmed!
     expect(moist.spoonOf).toBe('milk')
     expect(moist.seconds).toBeGreaterThan(60)
     expect(moist.seconds).toBeLessThan(900)
-    expect(bringBack({ ...contents, waterG: 10 }, 200, 'hot', false, 20, 26, 300, false).warmed!.spoonOf).toBe('ghee')
+    expect(bringBack({ ...contents, waterG: 10 }, 200, 'hot', false, 20, 26, 300, null).warmed!.spoonOf).toBe('ghee')
   })
 })
 

@@ -9,6 +9,8 @@ export interface LabelFacts {
   readonly massG: number
   readonly madeAt: number
   readonly eatBy: readonly [number, number]
+  /** It has to be in the cold by then, or is to be thrown out; null where it is, or need not be. */
+  readonly coldBy: number | null
   readonly cold: boolean
   /** Ids of the ingredients in falling weight, as they went in. */
   readonly ingredients: readonly string[]
@@ -32,8 +34,8 @@ export function labelOf(plan: CookPlan, cook: LiveCook, standing: Standing, rowO
   for (const { ingredient, massG } of went) weights.set(ingredient, (weights.get(ingredient) ?? 0) + massG)
   const ingredients = [...weights].filter(([, massG]) => massG > 0).sort((p, q) => q[1] - p[1]).map(([id]) => id)
   return {
-    name: plan.dish.name, massG: standing.leftG, madeAt: standing.madeAt, eatBy: standing.eatBy,
-    cold: standing.place === 'cold' || standing.keeping.coldWithinTwoHours,
+    name: plan.dish.name, massG: standing.leftG, madeAt: standing.madeAt, eatBy: standing.coldBy === null ? standing.eatBy : standing.inCold, coldBy: standing.coldBy,
+    cold: standing.place === 'cold' || standing.keeping.standsH !== null,
     ingredients, allergens: [...new Set(ingredients.flatMap(id => rowOf(id)?.allergens ?? []))],
   }
 }

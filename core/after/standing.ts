@@ -4,9 +4,9 @@ import { settingOf, type Setting } from '../cooling/settingOf'
 import { slabOf } from '../cooling/slab'
 import type { Kind } from '../composition/ingredient'
 import { doneIndex } from '../dish/doneIndex'
-import { familyOf } from '../family/families'
-import { activityRange, type ActivityRange } from '../keeping/activityRange'
-import { keepingOf, type Keeping, type Place } from '../keeping/keepingOf'
+import type { ActivityRange } from '../keeping/activityRange'
+import type { Keeping, Place } from '../keeping/keepingOf'
+import { sweetKeeping } from '../keeping/sweetKeeping'
 import type { LiveCook } from '../live/liveCook'
 import type { CookPlan } from '../live/plan'
 import { trayFill } from '../tray/trayFill'
@@ -27,12 +27,13 @@ export interface Standing {
   readonly keeping: Keeping
   /** Eat it by then, and throw out what is left after the second. */
   readonly eatBy: readonly [number, number]
+  /** What perishes has to be in the cold by then; null where it is, in time, or where it need not be. */
+  readonly coldBy: number | null
+  /** The same two dates as `eatBy` for one that is in the cold in time. */
+  readonly inCold: readonly [number, number]
 }
 
 const DAY_MS = 86_400_000
-const HOUR_MS = 3_600_000
-/** What perishes may stand in the room so long, h. */
-const ROOM_H = 2
 /** Depth of a slab whose tray is not known, mm (estimate). */
 const USUAL_DEPTH_MM = 18
 
@@ -54,20 +55,34 @@ export function standing(plan: CookPlan, cook: LiveCook, finishedG: number, kind
   const spreadS = cook.steps.spread ?? cook.after.shaped?.timeS ?? offS
   const readyAt = setting?.cut ? Math.round(startedMs + (spreadS + setting.cut.middle) * 1000) : madeAt
   const place = cook.after.places.at(-1)?.what ?? 'room'
-  const activity = activityRange(mass.contents, mass.invertShare)
-  const keeping = keepingOf({ activity, ...perishables(plan, kindOf), hands: cook.after.shaped?.what.way === 'balls' || plan.dish.choices?.form === 'balls', roomC: plan.airC })
-  const [least, most] = keeping.days[place]
+  const hands = cook.after.shaped?.what.way === 'balls' || plan.dish.choices?.form === 'balls'
+  const { activity, keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, hands, kindOf)
   const leftG = Math.max(0, mass.massG - cook.after.givenOut.reduce((sum, one) => sum + one.what.massG, 0))
-  const until = (days: number): number => madeAt + (days > 0 ? days * DAY_MS : ROOM_H * HOUR_MS)
+  const of = ([least, most]: readonly [number, number]): [number, number] => [madeAt + least * DAY_MS, madeAt + most * DAY_MS]
+  const coldBy = keeping.standsH === null ? null : coldByMs(cook.after.places, offS, startedMs, keeping.standsH)
   return {
-    mass, leftG, gone: cook.after.goneS !== null || leftG < 1, place, madeAt, setting, readyAt, activity, keeping, eatBy: [until(least), until(most)],
+    mass, leftG, gone: cook.after.goneS !== null || leftG < 1, place, madeAt, setting, readyAt, activity, keeping,
+    eatBy: coldBy === null ? of(keeping.days[place]) : [coldBy, coldBy], coldBy, inCold: of(keeping.days.cold),
   }
 }
 
-function perishables(plan: CookPlan, kindOf: (ingredient: string) => Kind | undefined): { milk: boolean, produce: boolean, coconut: boolean } {
-  const kinds = plan.amounts.filter(one => one.massG > 0).map(one => kindOf(one.ingredient))
-  const has = (...of: readonly Kind[]): boolean => kinds.some(kind => kind !== undefined && of.includes(kind))
-  return { milk: has('milk', 'milk-solids', 'condensed'), produce: has('produce', 'juice') || (familyOf(plan.dish.family).fresh && plan.dish.family !== 'coconut-nut'), coconut: has('coconut') }
+/**
+ * When the hours are used up that a sweet may stand outside the cold, all of them together; null where it stands in the
+ * cold with some of them left.
+ */
+function coldByMs(places: LiveCook['after']['places'], offS: number, startedMs: number, standsH: number): number | null {
+  let leftS = standsH * 3600
+  let outS: number | null = offS
+  for (const { timeS, what, inTime } of places) {
+    if (what === 'room') outS ??= timeS
+    else if (outS !== null) {
+      const stoodS = Math.max(0, timeS - outS)
+      if (stoodS > leftS && !inTime) break
+      leftS = Math.max(0, leftS - stoodS)
+      outS = null
+    }
+  }
+  return outS === null ? null : Math.round(startedMs + (outS + leftS) * 1000)
 }
 
 function settingIn(plan: CookPlan, cook: LiveCook, mass: FinishedMass): Setting | null {

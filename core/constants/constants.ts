@@ -108,7 +108,7 @@ const ROWS = {
   chillS: [1500, '30 %', 's', 'estimate: a tray of balls in the cold'],
   warmedBy: [10, '50 %', 'K', 'estimate: what goes in hot still has to be warmed'],
   activitySpread: [0.03, '50 %', '1', 'estimate: water activity worked out from masses alone'],
-  drawnFromRoom: [0.4, '20 %', '1', 'estimate: water activity that a dry sweet comes to in the air of a room'],
+  drawnFromRoom: [0.55, '20 %', '1', 'estimate: water activity that a dry sweet comes to in the air of a room (roomHumidity); damp seasons go to 0.75 and more'],
   conductivityWater: [0.62, '3 %', 'W/(m·K)', 'Choi and Okos 1986 near 40 °C (recalled, unchecked)'],
   conductivitySolids: [0.24, '10 %', 'W/(m·K)', 'the same for carbohydrates (recalled, unchecked)'],
   conductivityFat: [0.18, '10 %', 'W/(m·K)', 'the same for fat (recalled, unchecked)'],

@@ -39,9 +39,9 @@ describe('how long a sweet keeps', () => {
     const dry = keepingOf(facts)
     expect(dry.reasons).toEqual(['dry'])
     expect(dry.days.room[0]).toBeGreaterThan(3)
-    expect(dry.coldWithinTwoHours).toBe(false)
+    expect(dry.standsH).toBeNull()
     const wet = keepingOf({ ...facts, activity: { low: 0.92, high: 0.97 }, milk: true })
-    expect(wet).toMatchObject({ coldWithinTwoHours: true, days: { room: [0, 0] }, reasons: ['wet', 'milk'] })
+    expect(wet).toMatchObject({ standsH: 2, days: { room: [0, 0] }, reasons: ['wet', 'milk'] })
     expect(wet.days.cold[1]).toBeLessThanOrEqual(3)
   })
 

@@ -22,11 +22,12 @@ export interface KeepingFacts {
   readonly roomC: number
 }
 
-/** A cautious range, with its reasons. Zero days in the room means: into the cold within two hours. */
+/** A cautious range, with its reasons. Zero days in the room means: into the cold within its hours. */
 export interface Keeping {
   /** Days, least and most, by place. */
   readonly days: Readonly<Record<Place, readonly [least: number, most: number]>>
-  readonly coldWithinTwoHours: boolean
+  /** Most hours that it stands outside the cold, all of them together; null where it does not perish so soon. */
+  readonly standsH: number | null
   readonly reasons: readonly KeepingReason[]
 }
 
@@ -47,6 +48,20 @@ const DRY_ENOUGH = 0.75
 /** What each of these leaves of the days; the worst of them counts (estimates). */
 const LEAVES: Readonly<Partial<Record<KeepingReason, number>>> = { 'milk': 0.7, 'produce': 0.75, 'coconut': 0.7, 'hands': 0.8, 'warm-room': 0.5 }
 const WARM_ROOM_C = 28
+/** Hours that what perishes stands between 5 and 60 °C, and in a hot room (two-hour rule of food safety advice; recalled, unchecked). */
+const STANDS_H = 2
+const STANDS_IN_HEAT_H = 1
+const HEAT_C = 32
+
+/**
+ * Most hours that what perishes stands between 5 and 60 °C, all of them together.
+ *
+ * @param roomC the room, °C
+ * @returns 2, or 1 where the room is warmer than 32 °C
+ */
+export function mostStandingH(roomC: number): number {
+  return roomC > HEAT_C ? STANDS_IN_HEAT_H : STANDS_H
+}
 
 /**
  * How long a sweet keeps, on the side of caution: the higher water activity decides, then what is in it and how it was
@@ -71,7 +86,7 @@ export function keepingOf(facts: KeepingFacts): Keeping {
   const room: readonly [number, number] = perishes ? [0, 0] : scaled(band.room, left(warm ? [...also, 'warm-room'] : also))
   return {
     days: { room, cold: [Math.max(1, cold[0]), Math.max(1, cold[1])] },
-    coldWithinTwoHours: room[1] === 0,
+    standsH: room[1] === 0 ? mostStandingH(facts.roomC) : null,
     reasons: [band.reason, ...also, ...(warm ? ['warm-room' as const] : [])],
   }
 }

@@ -28,7 +28,8 @@ export interface DishChange { readonly dish: string, readonly version: number, r
 /** What happened to a batch after the fire. */
 export interface AfterFire {
   readonly shaped: Marked<Shaping> | null
-  readonly places: readonly Marked<Place>[]
+  /** Where it was put, by time; `inTime` where only the tap came late, and it was in the cold within its hours. */
+  readonly places: readonly (Marked<Place> & { readonly inTime?: boolean })[]
   readonly givenOut: readonly Marked<{ readonly massG: number, readonly to: GivenTo }>[]
   /** When nothing was left, s. */
   readonly goneS: number | null
@@ -60,7 +61,7 @@ export const APPLY_AFTER: Readonly<Record<AfterKind, (mark: AfterMark) => boolea
   },
   'put.away': ({ after, id, timeS, payload }) => {
     const what = one(PLACES, payload.place)
-    if (what) after.places.push({ id, timeS, what })
+    if (what) after.places.push({ id, timeS, what, ...(payload.inTime === true ? { inTime: true } : {}) })
     return what !== undefined
   },
   'given.out': ({ after, id, timeS, payload }) => {

@@ -46,7 +46,7 @@ function dishTroubles(day: Day, dish: DayDish): DayTrouble[] {
   troubles.push(...twice(dish.activities.map(activity => `${dish.id}.${activity.id}`)))
   if (steps.has(REHEAT)) troubles.push({ code: 'reserved-step', about: `${dish.id}.${REHEAT}` })
   if (!day.meals.some(meal => meal.id === dish.meal)) troubles.push({ code: 'unknown-meal', about: dish.id })
-  const named = [dish.sink, ...dish.lags.flatMap(lag => [lag.from, lag.to]), ...dish.holds.flatMap(hold => [hold.first, hold.last]), ...(dish.hotPour ? [dish.hotPour.heat, dish.hotPour.pour] : [])]
+  const named = [dish.sink, ...(dish.stands ? [dish.stands.from] : []), ...dish.lags.flatMap(lag => [lag.from, lag.to]), ...dish.holds.flatMap(hold => [hold.first, hold.last]), ...(dish.hotPour ? [dish.hotPour.heat, dish.hotPour.pour] : [])]
   troubles.push(...named.filter(step => !steps.has(step)).map((step): DayTrouble => ({ code: 'unknown-step', about: `${dish.id}.${step}` })))
   for (const hold of holdsOf(dish)) {
     if (!day.vessels.some(vessel => serves(hold.need, vessel.kind))) troubles.push({ code: 'no-vessel', about: hold.need })

@@ -3,7 +3,7 @@ import { holdsOf } from './holdsOf'
 
 /** Something a plan must not do, with where and when (minute), as data. */
 export interface Breach {
-  readonly kind: 'missing' | 'before-now' | 'lag' | 'late' | 'too-early' | 'hands' | 'fires' | 'vessels' | 'nobody-there' | 'cold-pour' | 'reheat' | 'wish'
+  readonly kind: 'missing' | 'before-now' | 'lag' | 'late' | 'too-early' | 'stands' | 'hands' | 'fires' | 'vessels' | 'nobody-there' | 'cold-pour' | 'reheat' | 'wish'
   readonly step: string
   readonly minute: number
 }
@@ -27,7 +27,7 @@ export function checkPlan(day: Day, starts: Starts, late: Readonly<Record<string
   return [
     // What is held at a start in the past is begun.
     ...busy.filter(one => one.from < day.now && !(day.wishes ?? []).some(wish => wish.kind === 'pin' && wish.step === one.step && wish.start === one.from)).map((one): Breach => ({ kind: 'before-now', step: one.step, minute: one.from })),
-    ...day.dishes.flatMap(dish => [...lagBreaches(dish, starts), ...tableBreaches(day, dish, starts, late[dish.meal] ?? 0), ...pourBreaches(dish, starts)]),
+    ...day.dishes.flatMap(dish => [...lagBreaches(dish, starts), ...tableBreaches(day, dish, starts, late[dish.meal] ?? 0), ...standBreaches(day, dish, starts, late[dish.meal] ?? 0), ...pourBreaches(dish, starts)]),
     ...linkBreaches(day, starts), ...wishBreaches(day, starts), ...minuteBreaches(day, busy), ...vesselBreaches(day, starts),
   ]
 }
@@ -75,6 +75,25 @@ function tableBreaches(day: Day, dish: DayDish, starts: Starts, late: number): B
   const early = day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[step]! + likely(dish, dish.sink) + dish.ready)
   if (early < 0) return [{ kind: 'late', step, minute: starts[step]! }]
   return early > day.weights.maxEarly[dish.serve] ? [{ kind: 'too-early', step, minute: starts[step]! }] : []
+}
+
+function standBreaches(day: Day, dish: DayDish, starts: Starts, late: number): Breach[] {
+  const over = standsOver(day, dish, starts, late)
+  return over > 0 ? [{ kind: 'stands', step: `${dish.id}.${dish.stands!.from}`, minute: starts[`${dish.id}.${dish.stands!.from}`]! }] : []
+}
+
+/**
+ * Minutes that a dish stands longer outside the cold than it may; 0 or less where it keeps to it, or does not perish.
+ *
+ * @param day with the meal
+ * @param dish of it
+ * @param starts start minutes by `dish.activity`
+ * @param late minutes its meal is later
+ */
+export function standsOver(day: Day, dish: DayDish, starts: Starts, late: number): number {
+  if (!dish.stands) return 0
+  const { from, most } = dish.stands
+  return day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[`${dish.id}.${from}`]! + likely(dish, from)) - most
 }
 
 function pourBreaches(dish: DayDish, starts: Starts): Breach[] {

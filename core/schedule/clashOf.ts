@@ -1,17 +1,18 @@
 import type { Activity, Day, DayDish, VesselKind } from './day'
 import { holdsOf } from './holdsOf'
+import { STANDS } from './outsideCold'
 import { DaySolver } from './solveDay'
 
 /** Kinds of what may stand against the rest of a day. */
 export const CLASH_KINDS = [
-  'time', 'freshness', 'washing', 'waits', 'shared', 'vessel', 'fires', 'hands', 'who', 'away', 'wish',
+  'time', 'freshness', 'keeping', 'washing', 'waits', 'shared', 'vessel', 'fires', 'hands', 'who', 'away', 'wish',
 ] as const
 export type ClashKind = (typeof CLASH_KINDS)[number]
 
 /** One of the things that a day asks for and that cannot all be had: which, and about what. */
 export interface Clash {
   readonly kind: ClashKind
-  /** A dish (waits, who), a kind of vessel, a step (wish), a link `from to` (shared) or why somebody is away; else the day. */
+  /** A dish (keeping, waits, who), a kind of vessel, a step (wish), a link `from to` (shared) or why somebody is away; else the day. */
   readonly about: string
 }
 
@@ -74,6 +75,9 @@ function ofTheDay(day: Day): Demand[] {
 
 function ofItsDishes(day: Day): Demand[] {
   return [
+    ...day.dishes.filter(dish => dish.stands || dish.lags.some(lag => lag.kind === STANDS)).map((dish): Demand => ({
+      kind: 'keeping', about: dish.id, without: one => keepingLong(one, dish.id),
+    })),
     ...day.dishes.map((dish): Demand => ({ kind: 'waits', about: dish.id, without: one => waitingLong(one, dish.id) })),
     ...(day.links ?? []).map((link): Demand => ({
       kind: 'shared',
@@ -126,6 +130,14 @@ function waitingLong(day: Day, id: string): Day {
     ...dish,
     lags: dish.lags.map(lag => ({ ...lag, max: null })),
     ...(dish.hotPour ? { hotPour: { ...dish.hotPour, max: ANY_MIN } } : {}),
+  }))
+}
+
+/** A day on which a dish bears to stand outside the cold for as long as one likes. */
+function keepingLong(day: Day, id: string): Day {
+  return changed(day, id, ({ stands: _, ...dish }) => ({
+    ...dish,
+    lags: dish.lags.map(lag => (lag.kind === STANDS ? { ...lag, max: null } : lag)),
   }))
 }
 

@@ -50,6 +50,12 @@ export interface HotPour {
   readonly reheat: { readonly dur: Durations, readonly maxWait: number }
 }
 
+/**
+ * The end of a step from which on a dish stands outside the cold, and most minutes until its meal; minutes that would warm
+ * it through after it stood in the cold, where it does not.
+ */
+export interface Stands { readonly from: string, readonly most: number, readonly warms?: Durations }
+
 /** One dish of a day. */
 export interface DayDish {
   readonly id: string
@@ -63,6 +69,8 @@ export interface DayDish {
   readonly lags: readonly Lag[]
   readonly holds: readonly Hold[]
   readonly hotPour?: HotPour
+  /** What perishes stands no longer than this; absent for what does not. */
+  readonly stands?: Stands
 }
 
 /** A time in which a cook, or all of them, have no hands to give, minutes. */

@@ -1,5 +1,9 @@
 import type { Activity, Away, Day, DayDish, Link, VesselKind } from './day'
+import type { Part } from '../dish/dish'
+import { familyOf } from '../family/families'
+import { mostStandingH } from '../keeping/keepingOf'
 import { DAY_WEIGHTS } from './dayWeights'
+import { USUAL_ROOM_C } from '../live/usualRoom'
 import { lastsForAll } from './shareable'
 import type { Spread, SpreadDish } from './spread'
 
@@ -9,6 +13,8 @@ export const DAY_MIN = 1440
 const COUNTED_IF_NAMED: ReadonlySet<VesselKind> = new Set(['tray', 'cold'])
 /** A meal may move this far where it cannot be kept, minutes. */
 const MOST_LATE = 720
+/** What perishes, by its part in a dish. */
+const PERISHING: ReadonlySet<Part> = new Set<Part>(['milk', 'milk-solids', 'condensed', 'fruit', 'juice'])
 
 /**
  * The planning problem of a household's day: dishes with their steps, who is there when, what there is, and what was
@@ -54,7 +60,15 @@ function dishOf(spread: Spread, dish: SpreadDish): DayDish {
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
     holds: steps.holds.filter(hold => !spared.has(hold.first) && (!COUNTED_IF_NAMED.has(hold.need) || spread.vessels.some(vessel => vessel.kind === hold.need))),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
+    ...standsOf(dish),
   }
+}
+
+/** Days of older versions did not ask whether a dish perishes: there what may is held to the two hours. */
+function standsOf({ card, steps }: SpreadDish): Pick<DayDish, 'stands'> {
+  if (steps.stands !== undefined) return steps.stands === null ? {} : { stands: steps.stands }
+  const mayPerish = familyOf(card.family).fresh || card.ingredients.some(one => one.part !== undefined && PERISHING.has(one.part))
+  return mayPerish ? { stands: { from: steps.sink, most: 60 * mostStandingH(USUAL_ROOM_C) } } : {}
 }
 
 /** A step with what it lasts for all dishes it is done for. */

@@ -2,6 +2,7 @@ import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import type { Activity, DayDish, Durations, Hold, Lag, Serving, VesselKind } from './day'
+import { chilledDish, standingDish } from './outsideCold'
 import { THICKENED } from './thickenedMilk'
 
 /** What the day says of a dish. */
@@ -11,18 +12,20 @@ export interface OnTheDay {
   readonly serve: Serving
   /** Whether it needs a large pan. */
   readonly large: boolean
+  /** What perishes: minutes it stands outside the cold at most, and minutes that would warm it through. */
+  readonly stands?: { readonly most: number, readonly warms: Durations } | undefined
+  /** Whether it stands in the cold until its meal. */
+  readonly chills?: boolean | undefined
 }
 
 /** Least and longest waits, minutes; kitchen rules and food safety margins, estimates. */
 const WAITS = {
-  soak: 840, paste: 60, puree: 120, grated: 60, prepared: 600, open: [10, 20], openLate: 180, hotBase: 5, hot: 3, warm: 15, cool: 60, rest: 60,
-  milk: [20, 120], chilled: 90, cold: 1440, set: 720, thickenedCools: 30, thickenedKeeps: 2880, steep: 10, syrup: [5, 40], liquid: [10, 120],
+  soak: 840, paste: 60, puree: 60, grated: 60, mixed: 60, prepared: 600, open: [10, 20], openLate: 60, hotBase: 5, hot: 3, warm: 15, cool: 60, rest: 60,
+  set: 720, thickenedCools: 30, thickenedKeeps: 2880, steep: [10, 120], syrup: [5, 40], liquid: [10, 120],
 } as const
 const WASH: Durations = [4, 5, 7]
 const OPEN: Durations = [2, 3, 4]
 const CUT: Durations = [4, 6, 9]
-const CHILL: Durations = [2, 3, 4]
-const TAKE_OUT: Durations = [1, 2, 3]
 const AGAIN: Durations = [3, 4, 6]
 const PUT_TO_STEEP: Durations = [1, 2, 3]
 /** On the table after the last stir: into bowls, minutes (estimate). */
@@ -59,17 +62,14 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
   const hotPour = laySides(laying, dish, spans, fire)
   const rest = layAfter(laying, dish, spans)
   if (first) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first, last: fire.at(-1)!.id })
-  const cold = day.serve === 'cold'
   if (spans[THICKENED.step]) layThickened(laying, dish, spans, fire, day.large)
-  if (cold) {
-    follow(laying, { id: 'chill', dur: CHILL, hands: 1, burner: 0 }, WAITS.milk[0], WAITS.milk[1], 'milk')
-    follow(laying, { id: 'take-out', dur: TAKE_OUT, hands: 1, burner: 0 }, WAITS.chilled, WAITS.cold, 'cold')
-    laying.holds.push({ need: 'cold', first: 'chill', last: 'take-out' })
-  }
-  return {
-    id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: cold ? SERVED : Math.max(rest, SERVED),
+  const laid: DayDish = {
+    id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: Math.max(rest, SERVED),
     activities: laying.activities, lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
   }
+  const heated = fire.findLast(step => laying.activities.some(one => one.id === step.id && one.burner > 0)) ?? fire.at(-1)
+  const kept = day.stands && heated ? standingDish(laid, day.stands.most, heated.id, day.stands.warms) : laid
+  return day.serve === 'cold' || (day.chills && kept.stands) ? chilledDish(kept, day.large) : kept
 }
 
 /** A step of the main line and the stages in it. */
@@ -176,7 +176,7 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
     if (fried) layFried(laying, activity, line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)), fire, stage)
     else {
       if (wait) follow(laying, activity, wait[0], wait[1] + WAITS.cool, 'cool')
-      else if (stage.id === dish.keystone.stage) follow(laying, activity, 0, WAITS.hotBase, 'hotbase')
+      else if (stage.id === dish.keystone.stage) follow(laying, activity, 0, ...turning(line.slice(0, index)))
       else if (first === null) follow(laying, activity, 0, laying.last === null ? null : waits, laying.kind)
       else follow(laying, activity, 0, WAITS.hot, 'hot')
       wait = null
@@ -185,6 +185,11 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
     }
   }
   return { first, fire: fire.filter(step => step.id !== 'nuts' || fire.length === 1) }
+}
+
+/** How long what stands before the turn may wait: a roasted base minutes, what was mixed cold an hour. */
+function turning(before: readonly Stage[]): [number, string] {
+  return before.some(stage => stage.flame !== 'off') ? [WAITS.hotBase, 'hotbase'] : [WAITS.mixed, 'prep']
 }
 
 /** The second lot is grated, half by half, while the first cooks. */
@@ -207,7 +212,7 @@ function layFried(laying: Laying, activity: Activity, next: Stage | undefined, f
 function layAside(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>, into: string): void {
   const melt = stage.id === 'melt'
   laying.activities.push({ id: stage.id, dur: melt ? spans[stage.id]! : PUT_TO_STEEP, hands: melt ? 0.5 : 1, burner: melt ? 1 : 0 })
-  laying.lags.push({ from: stage.id, to: into, min: melt ? 0 : WAITS.steep, max: null, kind: melt ? 'melted' : 'steep' })
+  laying.lags.push({ from: stage.id, to: into, min: melt ? 0 : WAITS.steep[0], max: melt ? null : WAITS.steep[1], kind: melt ? 'melted' : 'steep' })
   if (melt) laying.holds.push({ need: 'pot', first: stage.id, last: stage.id })
 }
 

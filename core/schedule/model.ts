@@ -1,7 +1,7 @@
 import { addBurners } from './addBurners'
 import { addHands } from './addHands'
 import { addVessels } from './addVessels'
-import type { Day, DayDish } from './day'
+import type { Day, DayDish, Stands } from './day'
 import { ModelParts } from './modelParts'
 import { Objective } from './objective'
 import { termsOf } from './termsOf'
@@ -61,6 +61,7 @@ export class DayModel extends ModelParts {
   private addDish(dish: DayDish, index: number): void {
     for (const lag of dish.lags) this.addLag(this.ofDish(dish, lag.from), this.ofDish(dish, lag.to), lag.min, lag.max)
     this.addTable(dish)
+    if (dish.stands) this.addStands(dish, dish.stands)
     if (dish.hotPour) this.addHotPour(dish, index)
   }
 
@@ -78,6 +79,18 @@ export class DayModel extends ModelParts {
       lags.add(2 * this.lateness[meal]! + 1, 2 * sink, table)
       lags.add(2 * sink, 2 * this.lateness[meal]! + 1, -earliest)
     }
+  }
+
+  /** What perishes stands no longer outside the cold than it may. */
+  private addStands(dish: DayDish, { from, most }: Stands): void {
+    const { domains, lags } = this.search
+    const meal = this.day.meals.findIndex(one => one.id === dish.meal)
+    const variable = this.ofDish(dish, from).variable
+    const furthest = this.origin - this.day.meals[meal]!.at + most
+    if (this.seeks === 'plan') {
+      if (!domains.set(2 * variable + 1, -furthest, 0)) this.emptied = true
+    }
+    else lags.add(2 * variable, 2 * this.lateness[meal]! + 1, -furthest)
   }
 
   private addHotPour(dish: DayDish, index: number): void {

@@ -1,14 +1,15 @@
 import type { Day, VesselKind } from './day'
+import { canChill, chilledDish } from './outsideCold'
 
 /** A change of the kitchen that may help a day. */
-export interface Relief { readonly kind: 'fire' | 'hands' | 'heavy' | 'pot' | 'ppan' | 'grinder' | 'tray' | 'cold' | 'sooner', readonly day: Day }
+export interface Relief { readonly kind: 'fire' | 'hands' | 'heavy' | 'pot' | 'ppan' | 'grinder' | 'tray' | 'cold' | 'chilled' | 'sooner', readonly day: Day }
 
 /** Minutes sooner that a day could be begun, such as soaking tonight. */
 const SOONER_MIN = 600
 
 /**
  * One more of each thing that binds, to be tried: a fire, hands, a heavy pan, a pot, a pressure pan, a grinder, a tray, room
- * in the cold, or a sooner start.
+ * in the cold, what perishes kept in the cold until its meal, or a sooner start.
  *
  * @param day as it is
  * @returns changed days; only of things the dishes use
@@ -26,6 +27,7 @@ export function reliefsOf(day: Day): Relief[] {
     ...(grinds ? [more('grinder', 'grinder')] : []),
     ...(needs.has('tray') ? [more('tray', 'tray')] : []),
     ...(needs.has('cold') ? [more('cold', 'cold')] : []),
+    ...(day.dishes.some(canChill) ? [{ kind: 'chilled' as const, day: { ...day, dishes: day.dishes.map(dish => (canChill(dish) ? chilledDish(dish, false) : dish)) } }] : []),
     ...(day.now >= SOONER_MIN ? [{ kind: 'sooner' as const, day: { ...day, now: day.now - SOONER_MIN } }] : []),
   ]
 }

@@ -3,7 +3,7 @@ import { clashOf, type Clash } from './clashOf'
 import type { Day, DayWeights, Serving, Starts } from './day'
 import { mealAlone } from './latestStart'
 import { reliefsOf, type Relief } from './offersOf'
-import { paddedDay, paddingOf } from './paddedDay'
+import { PADDING, paddedDay, paddingOf, type Padding } from './paddedDay'
 import { planCost } from './planCost'
 import { simulateDay, type DayTries } from './simulateDay'
 import { DaySolver } from './solveDay'
@@ -184,18 +184,21 @@ function* proving(day: Day, seconds: () => number): Generator<null, DaySolver | 
  * @returns yields what is found so far, and null where something else may be let in
  */
 export function* helpDay(day: Day, seconds: () => number): Generator<OffersTold | null, void> {
-  const now = yield* judged(day, seconds)
+  // Where room for the base leaves no plan at all, all are judged without it.
+  const roomy = yield* judged(day, PADDING, seconds)
+  const padding = roomy.lateMin < CANNOT ? PADDING : { ...PADDING, baseShare: 1 }
+  const now = padding === PADDING ? roomy : yield* judged(day, padding, seconds)
   const offers: Offer[] = []
   for (const relief of reliefsOf(day)) {
-    const { lateMin, spanMin } = yield* judged(relief.day, seconds)
+    const { lateMin, spanMin } = yield* judged(relief.day, padding, seconds)
     if (lateMin < now.lateMin || (lateMin === now.lateMin && spanMin < now.spanMin)) offers.push({ kind: relief.kind, lateMin, spanMin })
     yield { now, offers: [...offers], done: false }
   }
   yield { now, offers, done: true }
 }
 
-function* judged(day: Day, seconds: () => number): Generator<null, { lateMin: number, spanMin: number }> {
-  const padded = paddedDay(day)
+function* judged(day: Day, padding: Padding, seconds: () => number): Generator<null, { lateMin: number, spanMin: number }> {
+  const padded = paddedDay(day, padding)
   const solver = new DaySolver(padded)
   const began = seconds()
   while (!solver.done && seconds() - began < OFFER_S) {

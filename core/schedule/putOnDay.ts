@@ -1,18 +1,24 @@
 import { firstBelief } from '../belief/firstBelief'
 import type { Evidence } from '../belief/evidence'
+import { bringBack } from '../after/bringBack'
 import { labToHex } from '../colour/labToHex'
 import { volumesOf } from '../comes/volumes'
 import type { Ingredient } from '../composition/ingredient'
 import type { Dish, DishCard } from '../dish/dish'
+import { mainVessel } from '../dish/mainVessel'
 import { stageDish } from '../dish/stageDish'
 import { CoreError } from '../error'
 import type { Forecast } from '../forecast/forecast'
+import { sweetKeeping } from '../keeping/sweetKeeping'
 import type { CookPlan } from '../live/plan'
 import { planCook, type ChosenFire, type ChosenPan } from '../live/planCook'
+import { USUAL_ROOM_C } from '../live/usualRoom'
 import { finishedShare } from '../proportions/finishedShare'
+import { contentsG } from '../repair/contentsNow'
+import type { PanContents } from '../repair/repair'
 import { capacityMl } from '../vessel/capacityMl'
 import { BUBBLING, ROOM_TO_STIR } from '../vessel/panFit'
-import type { Serving, VesselKind } from './day'
+import type { Durations, Serving, VesselKind } from './day'
 import { dishSteps } from './dishSteps'
 import type { SpreadDish } from './spread'
 import { stageSpans } from './stageSpans'
@@ -22,7 +28,9 @@ import { canThicken, THICKENED, thickenedG, thickenedSpan } from './thickenedMil
 export const LARGE_PAN_ML = 3000
 /** Colours along an arch. */
 const SHADES = 22
-const AIR_C = 27
+/** A flame of which nothing is known, W, and the layer a dish is warmed in, mm (estimates). */
+const USUAL_W = 800
+const WARMED_MM = 40
 const SEED = 20261126
 
 /** What of the kitchen a day needs. */
@@ -31,11 +39,11 @@ export interface DayKitchen {
   readonly fires: readonly ChosenFire[]
   readonly trays?: readonly { readonly id: string, readonly name: string }[]
   readonly measures: readonly { readonly id: string, readonly name: string, readonly kind: string, readonly volumeMl: number }[]
-  readonly settings: readonly { readonly altitudeM?: number | undefined }[]
+  readonly settings: readonly { readonly altitudeM?: number | undefined, readonly roomC?: number | undefined }[]
 }
 
 /** A dish that is to stand on a day. */
-export interface Wanted { readonly id: string, readonly card: DishCard, readonly baseG: number, readonly meal: string, readonly serve: Serving, readonly thickens?: boolean | undefined }
+export interface Wanted { readonly id: string, readonly card: DishCard, readonly baseG: number, readonly meal: string, readonly serve: Serving, readonly thickens?: boolean | undefined, readonly chills?: boolean | undefined }
 
 /**
  * The cook of a dish on a day, for its forecast: in the smallest pan that holds it, on the household's first fire.
@@ -61,7 +69,7 @@ export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: read
     pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : pot])),
     fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMain.has(vessel.id) ? fire : other ?? fire])),
     flames: {}, people: Math.min(500, Math.max(0.5, Math.round(wanted.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
-    seed: SEED, airC: AIR_C, altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
+    seed: SEED, airC: kitchen.settings[0]?.roomC ?? USUAL_ROOM_C, altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
   }, 0)
   return { plan, large: capacityMl(pan) >= LARGE_PAN_ML }
 }
@@ -72,15 +80,38 @@ export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: read
  * @param wanted the dish and its amount
  * @param cook from `cookOnDay`
  * @param forecast of that cook before it is begun
+ * @param ingredients the table, for what perishes
  */
-export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>, readonly large: boolean }, forecast: Forecast): SpreadDish {
+export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>, readonly large: boolean }, forecast: Forecast, ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[]): SpreadDish {
   const { dish } = cook.plan
+  const stands = standsOnDay(cook.plan, forecast, ingredients)
   const milkG = thickenedG(cook.plan.amounts)
   const spans = { ...stageSpans(dish, forecast), ...(wanted.thickens && canThicken(milkG) ? { [THICKENED.step]: thickenedSpan(milkG, cook.plan) } : {}) }
-  const { activities, lags, holds, hotPour, sink, ready } = dishSteps(dish, spans, { ...wanted, large: cook.large })
+  const { activities, lags, holds, hotPour, sink, ready, stands: bears } = dishSteps(dish, spans, { ...wanted, stands, large: cook.large })
   const points = forecast.points
   const colours = points.length === 0 ? [] : Array.from({ length: SHADES }, (_, i) => labToHex(points[Math.round(i / (SHADES - 1) * (points.length - 1))]!.colour))
-  return { ...wanted, steps: { activities, lags, holds, sink, ready, ...(hotPour ? { hotPour } : {}) }, colours, turn: turnOf(dish, activities.map(one => one.id)) }
+  return { ...wanted, steps: { activities, lags, holds, sink, ready, stands: bears ?? null, ...(hotPour ? { hotPour } : {}) }, colours, turn: turnOf(dish, activities.map(one => one.id)) }
+}
+
+/** What perishes of it: minutes it stands outside the cold, and minutes that warm all of it through; undefined where it keeps. */
+function standsOnDay(plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'airC'>, forecast: Forecast, ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[]): { readonly most: number, readonly warms: Durations } | undefined {
+  const kinds = new Map(ingredients.map(row => [row.id, row.kind]))
+  const mass = allThatWentIn(plan.amounts, forecast.points.at(-1)?.waterG ?? 0)
+  const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, plan.dish.choices?.form === 'balls', id => kinds.get(id))
+  if (keeping.standsH === null) return undefined
+  const marks = plan.fires[mainVessel(plan.dish)]?.marks ?? []
+  const watts = Math.min(6000, Math.max(20, marks[Math.floor(marks.length / 2)]?.watts ?? USUAL_W))
+  const massG = Math.min(50_000, Math.max(1, contentsG(mass.contents)))
+  const seconds = bringBack(mass.contents, massG, 'hot', true, WARMED_MM, plan.airC, watts, keeping.standsH).warmed!.seconds
+  const minutes = Math.max(3, Math.round(seconds / 60))
+  return { most: 60 * keeping.standsH, warms: [Math.max(2, Math.round(minutes * 0.8)), minutes, Math.ceil(minutes * 1.5)] }
+}
+
+/** A finished dish of which nothing was kept back. */
+function allThatWentIn(amounts: CookPlan['amounts'], waterG: number): { readonly contents: PanContents, readonly invertShare: number } {
+  const of = (part: 'solids' | 'fat' | 'sugar' | 'nuts' | 'invert'): number => amounts.reduce((sum, one) => sum + one.massG * (one.composition[part] ?? 0), 0)
+  const [sugarG, invertG] = [of('sugar'), of('invert')]
+  return { contents: { waterG, solidsG: of('solids'), fatG: of('fat'), sugarG, nutsG: of('nuts') }, invertShare: sugarG > 0 ? Math.min(1, invertG / sugarG) : 0 }
 }
 
 function turnOf(dish: Dish, steps: readonly string[]): string | null {

@@ -1,13 +1,15 @@
 import { nobodyThere } from './presence'
+import { standsOver } from './checkPlan'
 import type { Day, Starts } from './day'
 import { dispatchDay } from './dispatchDay'
 import { lanesOf, stepsOf, type Lanes, type PlannedStep } from './lanesOf'
 import { overbooked } from './overbooked'
+import { STANDS } from './outsideCold'
 import type { Doing } from './spread'
 import { underWay } from './underWay'
 
 /** Something that no longer holds after a repair; `lacking` is a step for which no fire, hands or vessel is left, without minutes. */
-export interface Broken { readonly kind: 'late' | 'waits-long' | 'cold-pour' | 'lacking', readonly about: string, readonly minutes: number }
+export interface Broken { readonly kind: 'late' | 'waits-long' | 'stands-long' | 'cold-pour' | 'lacking', readonly about: string, readonly minutes: number }
 
 /** A new order is worth it if it saves this much lateness, minutes. */
 export const WORTH_NEW_ORDER_MIN = 10
@@ -173,8 +175,10 @@ export function brokenBy(day: Day, starts: Starts, begun: ReadonlyMap<string, nu
     for (const lag of dish.lags) {
       if (lag.max === null || begun.has(`${dish.id}.${lag.to}`)) continue
       const over = starts[`${dish.id}.${lag.to}`]! - end(dish.id, lag.from) - lag.max
-      if (over > 0) broken.push({ kind: 'waits-long', about: `${dish.id}.${lag.from}`, minutes: over })
+      if (over > 0) broken.push({ kind: lag.kind === STANDS ? 'stands-long' : 'waits-long', about: `${dish.id}.${lag.from}`, minutes: over })
     }
+    const stood = standsOver(day, dish, starts, Math.max(0, by))
+    if (stood > 0) broken.push({ kind: 'stands-long', about: `${dish.id}.${dish.stands!.from}`, minutes: stood })
     if (!dish.hotPour || begun.has(`${dish.id}.${dish.hotPour.pour}`)) continue
     const hot = starts[`${dish.id}.reheat`] === undefined ? end(dish.id, dish.hotPour.heat) : starts[`${dish.id}.reheat`]! + dish.hotPour.reheat.dur[1]
     const over = starts[`${dish.id}.${dish.hotPour.pour}`]! - hot - dish.hotPour.max

@@ -1,8 +1,11 @@
 import type { DishCard } from '../dish/dish'
-import type { DayDish, Serving, VesselKind, Wish } from './day'
+import type { DayDish, Serving, Stands, VesselKind, Wish } from './day'
 
 /** Steps of a dish as they were derived when it was put on the day. */
-export type Steps = Pick<DayDish, 'activities' | 'lags' | 'holds' | 'hotPour' | 'sink' | 'ready'>
+export type Steps = Pick<DayDish, 'activities' | 'lags' | 'holds' | 'hotPour' | 'sink' | 'ready'> & {
+  /** Null where it does not perish; absent in days of older versions, which did not ask. */
+  readonly stands?: Stands | null | undefined
+}
 
 /** A dish on a day. */
 export interface SpreadDish {
@@ -13,6 +16,8 @@ export interface SpreadDish {
   readonly serve: Serving
   /** True where its thickened milk is boiled down at home, as a step of the day. */
   readonly thickens?: boolean | undefined
+  /** True where it perishes and stands in the cold until its meal. */
+  readonly chills?: boolean | undefined
   readonly steps: Steps
   /** Colours the food takes from its first fire to its end, hex. */
   readonly colours: readonly string[]

@@ -87,7 +87,7 @@ describe('a dish on a household\'s day', () => {
   const wanted = { id: 'd1', card, baseG: 180, meal: 'm1', serve: usualServing(card) }
   const cook = cookOnDay(wanted, kitchen, INGREDIENTS, [])
   const forecast = forecastCook(cook.plan, [], 0, 40)
-  const dish = dishOnDay(wanted, cook, forecast)
+  const dish = dishOnDay(wanted, cook, forecast, INGREDIENTS)
 
   it('takes its minutes from the windows of its forecast', () => {
     const roast = dish.steps.activities.find(activity => activity.id === 'roast')!

@@ -21,7 +21,7 @@ const kitchen = { ...FIRST_KITCHEN, settings: [] }
 const put = (more: Partial<Wanted>): SpreadDish => {
   const wanted: Wanted = { id: 'd1', card, baseG: 900, meal: 'm1', serve: 'warm', ...more }
   const cook = cookOnDay(wanted, kitchen, INGREDIENTS, [])
-  return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, 20))
+  return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, 20), INGREDIENTS)
 }
 const planOf = (baseG: number) => cookOnDay({ id: 'd1', card, baseG, meal: 'm1', serve: 'warm' }, kitchen, INGREDIENTS, []).plan
 

@@ -61,8 +61,8 @@ export function whatIsLeft(planned: Day, starts: Starts, doings: readonly Doing[
   return {
     ...going, wishes: [...(planned.wishes ?? []).filter(wish => !held.has(wish.step)), ...wishes],
     dishes: going.dishes.map((dish): DayDish => {
-      const { hotPour, ...rest } = dish
-      return { ...rest, lags: dish.lags.filter(lag => !begun.has(`${dish.id}.${lag.to}`)), ...(hotPour && !begun.has(`${dish.id}.${hotPour.pour}`) ? { hotPour } : {}) }
+      const { hotPour, stands, ...rest } = dish
+      return { ...rest, lags: dish.lags.filter(lag => !begun.has(`${dish.id}.${lag.to}`)), ...(hotPour && !begun.has(`${dish.id}.${hotPour.pour}`) ? { hotPour } : {}), ...(stands && !begun.has(`${dish.id}.${stands.from}`) ? { stands } : {}) }
     }),
   }
 }

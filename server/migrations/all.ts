@@ -6,6 +6,7 @@ import { ledger } from './2026-11-29-ledger'
 import { spreads } from './2026-11-30-spreads'
 import { proofs } from './2026-12-01-proofs'
 import { settling } from './2026-12-02-settling'
+import { outside } from './2026-12-03-outside'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs, settling]
+export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs, settling, outside]

@@ -58,9 +58,9 @@ export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): 
 function afterOf(plan: CookPlan, cook: LiveCook, finishedG: number | null): { readonly after: BatchAfter | null, readonly inHouse: boolean } {
   if (finishedG === null || !(finishedG > 0)) return { after: null, inHouse: false }
   const one = standing(plan, cook, finishedG, ingredient => ROWS.get(ingredient)?.kind)
-  const { leftG, place, madeAt, readyAt, eatBy, keeping, gone, mass } = one
+  const { leftG, place, madeAt, readyAt, eatBy, coldBy, inCold, gone, mass } = one
   return {
-    after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy: [Math.round(eatBy[0]), Math.round(eatBy[1])], coldSoon: keeping.coldWithinTwoHours && place === 'room', liked: cook.after.liked, sweetness: sweetnessOf(plan, mass.massG), ...(cook.fromMemory ? { fromMemory: true } : {}) },
+    after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy, coldBy, inCold, liked: cook.after.liked, sweetness: sweetnessOf(plan, mass.massG), ...(cook.fromMemory ? { fromMemory: true } : {}) },
     inHouse: !gone && !cook.fromMemory,
   }
 }

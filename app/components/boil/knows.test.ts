@@ -9,7 +9,7 @@ import HouseKnows from './HouseKnows.vue'
 const tasted = (id: string, sweetness: number, liking?: Liking): BatchListLine => ({
   id, dishId: 'd', dish: `Dish ${id}`, startedAt: 0, note: '', family: null, version: 1, pan: null, fire: null,
   summary: { stones: [], keystoneS: null, endS: null, baseG: 250, finishedG: 900, weighed: true, darkestStep: null, faults: [], line: '' },
-  after: { massG: 900, leftG: 0, place: 'room', madeAt: 0, readyAt: 0, eatBy: [0, 0], coldSoon: false, liked: liking ? { sweetness: liking } : {}, sweetness },
+  after: { massG: 900, leftG: 0, place: 'room', madeAt: 0, readyAt: 0, eatBy: [0, 0], coldBy: null, inCold: [0, 0], liked: liking ? { sweetness: liking } : {}, sweetness },
 })
 const view = (batches: readonly BatchListLine[], corrections: readonly Correction[] = []) =>
   mount(HouseKnows, { global: { stubs: { NuxtLink: RouterLinkStub } }, props: { batches, corrections, table: INGREDIENTS } })

@@ -1,3 +1,4 @@
+import { ElInputNumber } from 'element-plus'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
@@ -72,12 +73,14 @@ describe('shopping for several dishes', () => {
 
 describe('units', () => {
   it('are switched and the money is named', async () => {
-    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '' } })
+    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '', roomC: 27 }, global: { components: { ElInputNumber } } })
     expect(button(drawn, 'g and °C').attributes('aria-pressed')).toBe('true')
     await button(drawn, 'oz, lb').trigger('click')
     await drawn.get('input').setValue(' crowns ')
     expect(drawn.emitted('units')).toEqual([['imperial']])
     expect(drawn.emitted('currency')).toEqual([['crow']])
+    await drawn.findComponent(ElInputNumber).vm.$emit('change', 34)
+    expect(drawn.emitted('room')).toEqual([[34]])
   })
 })
 

@@ -14,6 +14,7 @@ import { lastRoast } from '../../../core/forecast/roastIndex'
 import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
 import { planCook } from '../../../core/live/planCook'
+import { USUAL_ROOM_C } from '../../../core/live/usualRoom'
 import LabelledChoice from '../LabelledChoice.vue'
 import NumberField from '../kitchen/NumberField.vue'
 
@@ -98,7 +99,7 @@ function enter(): void {
     pans: Object.fromEntries(made.vessels.map(vessel => [vessel.id, pan])),
     fires: Object.fromEntries(made.vessels.map(vessel => [vessel.id, fire.value!])),
     flames: first && choice.value.mark !== '' ? { [first.id]: choice.value.mark } : {},
-    people: 4, firstBelief: firstBelief(), evidence: [], seed: 7, airC: 27, altitudeM: 0,
+    people: 4, firstBelief: firstBelief(), evidence: [], seed: 7, airC: USUAL_ROOM_C, altitudeM: 0,
   }, props.nowMs)
   emit('remember', made.name, plan, story(made, roastMin > 0 ? 60 * roastMin : null, 60 * totalMin))
   roasted.value = ''

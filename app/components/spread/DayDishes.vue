@@ -4,6 +4,7 @@ import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
 import type { Serving } from '../../../core/schedule/day'
 import { milkFor } from '../../../core/preparing/milkYields'
+import { canChill } from '../../../core/schedule/outsideCold'
 import { shareableOf, type Shareable } from '../../../core/schedule/shareable'
 import { canThicken, thickenedG } from '../../../core/schedule/thickenedMilk'
 import { SERVING_WORDS, SHARE_WORDS, timeText } from '../../../words/spread'
@@ -11,7 +12,7 @@ import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
 
 /** What can be wished otherwise of a dish. */
-export interface DishChange { readonly baseG?: number, readonly meal?: string, readonly serve?: Serving, readonly thickens?: boolean }
+export interface DishChange { readonly baseG?: number, readonly meal?: string, readonly serve?: Serving, readonly thickens?: boolean, readonly chills?: boolean }
 
 const props = defineProps<{
   /** The day. */
@@ -50,6 +51,8 @@ const nameOf = (id: string): string => props.spread.dishes.find(dish => dish.id 
 const isShared = (what: Shareable): boolean => props.spread.shared.some(one => one.from === what.from && one.for === what.for && what.steps.includes(one.step))
 /** Thickened milk a dish takes, g; 0 where it takes none. */
 const thickG = (dish: Spread['dishes'][number]): number => thickenedG(dish.card.ingredients.map(one => ({ ingredient: one.ingredient, massG: one.perBase * dish.baseG })))
+const chillText = ({ serve }: Spread['dishes'][number]): string =>
+  `It perishes: made sooner, it stands in the cold until its meal${serve === 'hot' || serve === 'warm' ? ' and is warmed through once, to 75 °C' : ''}`
 const STEPS = [0.5, 0.75, 1.5, 2] as const
 const factor = (by: number): string => (by === 0.5 ? 'half' : by === 0.75 ? 'three quarters' : by === 1.5 ? 'half more' : 'twice')
 function add(): void {
@@ -182,6 +185,14 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
             :disabled="busy"
             :label="`Its thickened milk is made here: ${grams(thickG(dish))} from ${grams(milkFor(thickG(dish), 'thickened').middle)} of milk, up to two days before`"
             @update:model-value="value => emit('alter', dish.id, { thickens: value === true })"
+          />
+          <ElCheckbox
+            v-if="dish.chills || canChill({ stands: dish.steps.stands ?? undefined })"
+            class="thick"
+            :model-value="dish.chills === true"
+            :disabled="busy"
+            :label="chillText(dish)"
+            @update:model-value="value => emit('alter', dish.id, { chills: value === true })"
           />
         </li>
       </ul>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Offer, Planned } from '../../../contracts/planner'
 import type { DayTrouble } from '../../../core/schedule/checkDay'
 import type { Clash } from '../../../core/schedule/clashOf'
-import { clashText, DAY_TROUBLE_WORDS, letGoText, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
+import { chillText, clashText, DAY_TROUBLE_WORDS, letGoText, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
 
 const props = defineProps<{
   /** The plan, or null while there is none. */
@@ -24,6 +24,8 @@ const props = defineProps<{
   clash: readonly Clash[] | null
   /** What one more of something would do, once asked. */
   offers: { readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean } | null
+  /** Dishes that perish and could stand in the cold until their meal. */
+  chillable: readonly string[]
   /** What waits and is heated again. */
   waits: readonly string[]
 }>()
@@ -37,10 +39,13 @@ const emit = defineEmits<{
   enough: []
   /** What was wished for a step is let go. */
   unwish: [step: string]
+  /** Dishes that perish are to stand in the cold until their meal. */
+  chill: [dishes: string[]]
 }>()
 
 const named = (id: string): string => props.names.get(id) ?? id
 const inTheWay = computed(() => (props.cannot ? [...new Set((props.clash ?? []).filter(one => one.kind === 'wish').map(one => one.about))] : []))
+const toChill = computed(() => (props.cannot ? props.chillable.filter(dish => props.clash?.some(one => one.kind === 'keeping' && one.about === dish)) : []))
 const late = computed(() => props.meals.filter(meal => meal.lateMin > 0))
 const bound = computed(() => {
   const plan = props.planned
@@ -112,6 +117,14 @@ const better = (offer: Offer): string => {
       >
         {{ letGoText(step, named) }}
       </ElButton>
+      <ElButton
+        v-for="dish in toChill"
+        :key="dish"
+        class="stone-button"
+        @click="emit('chill', [dish])"
+      >
+        {{ chillText(named(dish)) }}
+      </ElButton>
       <button
         v-if="planned && seeking"
         type="button"
@@ -143,6 +156,13 @@ const better = (offer: Offer): string => {
         :key="offer.kind"
       >
         {{ OFFER_WORDS[offer.kind] }}: {{ better(offer) }}.
+        <ElButton
+          v-if="offer.kind === 'chilled' && chillable.length > 0"
+          class="stone-button"
+          @click="emit('chill', [...chillable])"
+        >
+          Plan it so
+        </ElButton>
       </li>
       <li v-if="offers.done && offers.offers.length === 0">
         One more of anything that is here would help nothing: the steps themselves take this long.

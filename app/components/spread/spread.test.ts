@@ -66,7 +66,7 @@ describe('the drawing of a day', () => {
 })
 
 describe('what is said of a plan', () => {
-  const base = { planned: { ...solver.plan!, bound: 10, proven: false, room: 1 }, meals: [{ name: 'Dinner', begins: 2400, spanMin: 100, latest: 2410, lateMin: 0 }], tries: { tries: 400, lateTries: 3, pours: 800, coldPours: 0 }, troubles: [], names, seeking: false, cannot: false, clash: null, offers: null, waits: [] }
+  const base = { planned: { ...solver.plan!, bound: 10, proven: false, room: 1 }, meals: [{ name: 'Dinner', begins: 2400, spanMin: 100, latest: 2410, lateMin: 0 }], tries: { tries: 400, lateTries: 3, pours: 800, coldPours: 0 }, troubles: [], names, seeking: false, cannot: false, clash: null, offers: null, chillable: [], waits: [] }
 
   it('is the start beside the last one possible, the tries, and how much better a plan could be', () => {
     const text = mount(DaySaid, { props: base }).text()
@@ -99,7 +99,7 @@ describe('what is said of a plan', () => {
 })
 
 describe('a day that cannot be done', () => {
-  const said = (clash: readonly Clash[] | null): string => mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash, offers: null, waits: [] } }).text()
+  const said = (clash: readonly Clash[] | null): string => mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash, offers: null, chillable: [], waits: [] } }).text()
 
   it('says what cannot be had together, and that one of it is enough to give up', () => {
     expect(said([{ kind: 'vessel', about: 'heavy' }, { kind: 'away', about: 'sleep' }, { kind: 'wish', about: 'd1.pour' }]))
@@ -109,9 +109,22 @@ describe('a day that cannot be done', () => {
   })
 
   it('lets a wish go that stands in the way, once for each step', async () => {
-    const drawn = mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash: [{ kind: 'wish', about: 'd1.pour' }, { kind: 'wish', about: 'd1.pour' }, { kind: 'hands', about: 'x' }], offers: null, waits: [] }, global: { components: { ElButton } } })
+    const drawn = mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash: [{ kind: 'wish', about: 'd1.pour' }, { kind: 'wish', about: 'd1.pour' }, { kind: 'hands', about: 'x' }], offers: null, chillable: [], waits: [] }, global: { components: { ElButton } } })
     await button(drawn, 'Let go of the time for pour of Evening halwa').trigger('click')
     expect(drawn.emitted('unwish')).toEqual([['d1.pour']])
+  })
+
+  it('keeps a dish cold that perishes and stands in the way, or all of them where that helps', async () => {
+    const props = { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Carrot']]), seeking: false, cannot: true, offers: null, chillable: ['d1'], waits: [] }
+    const global = { components: { ElButton } }
+    const drawn = mount(DaySaid, { props: { ...props, clash: [{ kind: 'keeping', about: 'd1' }, { kind: 'away', about: 'out' }] }, global })
+    expect(drawn.text()).toContain('how long Carrot may stand out of the cold: it perishes')
+    await button(drawn, 'Make Carrot sooner, into the cold').trigger('click')
+    expect(drawn.emitted('chill')).toEqual([[['d1']]])
+    const late = mount(DaySaid, { props: { ...props, cannot: false, clash: null, offers: { now: { lateMin: 50, spanMin: 90 }, offers: [{ kind: 'chilled', lateMin: 0, spanMin: 90 }], done: true } }, global })
+    expect(late.text()).toContain('everything is on the table in time')
+    await button(late, 'Plan it so').trigger('click')
+    expect(late.emitted('chill')).toEqual([[['d1']]])
   })
 })
 

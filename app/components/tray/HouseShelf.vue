@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
 import { gramsText, momentText, nearDayText } from '../../composables/format'
-import { PLACE_WORDS } from '../../../words/after'
+import { coldByText, eatByText, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 import SmallArch from '../SmallArch.vue'
 
 const props = defineProps<{
@@ -16,15 +16,17 @@ const DAY_MS = 86_400_000
 const rows = computed(() => props.batches.flatMap((batch) => {
   const { after } = batch
   if (!after) return []
-  const [best, last] = after.eatBy
-  const state = props.now > last ? 'past' : after.coldSoon || last - props.now < DAY_MS ? 'soon' : 'good'
-  const says = props.now > last
-    ? 'past its time: throw it out'
-    : after.readyAt > props.now
-      ? `sets until about ${momentText(after.readyAt, props.now)}`
-      : after.coldSoon
-        ? `into the cold by ${momentText(best, props.now)}`
-        : state === 'soon' ? `eat it next, by ${momentText(last, props.now)}` : `best by ${nearDayText(best, props.now)}`
+  const { eatBy, coldBy, inCold } = after
+  const past = props.now > eatBy[1]
+  const state = past ? 'past' : coldBy !== null || eatBy[1] - props.now < DAY_MS ? 'soon' : 'good'
+  const day = (at: number): string => nearDayText(at, props.now)
+  const says = past
+    ? (coldBy === null ? 'past its time: throw it out' : STOOD_OUT)
+    : coldBy !== null
+      ? coldByText(coldBy, inCold, at => momentText(at, props.now), day)
+      : after.readyAt > props.now
+        ? `sets until about ${momentText(after.readyAt, props.now)}`
+        : state === 'soon' ? `eat it next, by ${momentText(eatBy[1], props.now)}` : eatByText(eatBy, day)
   return [{ batch, state, says, left: gramsText(after.leftG), place: PLACE_WORDS[after.place] }]
 }))
 </script>
@@ -50,7 +52,7 @@ const rows = computed(() => props.batches.flatMap((batch) => {
           <span>{{ row.left }} {{ row.place }}</span>
           <span
             class="says"
-            :class="{ danger: row.state === 'past' || row.batch.after?.coldSoon, soon: row.state === 'soon' }"
+            :class="{ danger: row.state === 'past' || row.batch.after?.coldBy != null, soon: row.state === 'soon' }"
           >{{ row.state === 'past' ? '◆ ' : row.state === 'soon' ? '◇ ' : '' }}{{ row.says }}</span>
         </span>
       </NuxtLink>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Standing } from '../../../core/after/standing'
 import { PLACES, type Place } from '../../../core/keeping/keepingOf'
 import { momentText, nearDayText } from '../../composables/format'
-import { daysText, KEEPING_RULE, KEEPING_WORDS, PLACE_WORDS } from '../../../words/after'
+import { coldByText, daysText, eatByText, KEEPING_RULE, KEEPING_WORDS, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 
 const props = defineProps<{
   /** How the batch stands. */
@@ -13,19 +13,24 @@ const props = defineProps<{
 }>()
 
 const emit = defineEmits<{
-  /** It stands somewhere else now. */
-  put: [place: Place]
+  /** It stands somewhere else now; `inTime` where it went there within its hours and only the tap is late. */
+  put: [place: Place, inTime: boolean]
 }>()
 
 const HOURS_48 = 48 * 3_600_000
 const day = (at: number): string => (at - props.now < HOURS_48 && at - props.standing.madeAt < HOURS_48 ? momentText(at, props.now) : nearDayText(at, props.now))
 const past = computed(() => props.now > props.standing.eatBy[1])
+const toCold = computed(() => props.standing.coldBy !== null)
+/** It may have been in the cold all along, and nobody tapped. */
+const forgot = computed(() => past.value && toCold.value && props.standing.place === 'room')
 const says = computed(() => {
-  const { eatBy, place, keeping } = props.standing
-  if (past.value) return `Past its time since ${day(eatBy[1])}: throw it out.`
-  if (place === 'room' && keeping.coldWithinTwoHours) return `Into the cold by ${day(eatBy[0])}.`
-  return eatBy[0] === eatBy[1] ? `Eat it by ${day(eatBy[0])}.` : `Best eaten by ${day(eatBy[0])}; not after ${day(eatBy[1])}.`
+  const { eatBy, coldBy, inCold } = props.standing
+  if (past.value) return sentence(coldBy === null ? `past its time since ${day(eatBy[1])}: throw it out` : STOOD_OUT)
+  return sentence(coldBy === null ? eatByText(eatBy, day) : coldByText(coldBy, inCold, at => momentText(at, props.now), at => nearDayText(at, props.now)))
 })
+const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+const hours = computed(() => (props.standing.keeping.standsH === 1 ? 'an hour in all, the room is hot' : `${props.standing.keeping.standsH} hours in all`))
+const placeText = (place: Place): string => (place === 'room' && props.standing.keeping.standsH !== null ? hours.value : daysText(props.standing.keeping.days[place]))
 const activity = computed(() => {
   const { low, high } = props.standing.activity
   const text = (value: number): string => value.toFixed(2)
@@ -45,7 +50,7 @@ const activity = computed(() => {
     </h2>
     <p
       class="says"
-      :class="{ danger: past || (standing.place === 'room' && standing.keeping.coldWithinTwoHours) }"
+      :class="{ danger: past || toCold }"
       role="status"
     >
       {{ says }}
@@ -60,11 +65,18 @@ const activity = computed(() => {
         :key="place"
         class="stone-button"
         :aria-pressed="standing.place === place"
-        @click="emit('put', place)"
+        @click="emit('put', place, false)"
       >
-        <span><strong>{{ PLACE_WORDS[place] }}</strong><br>{{ daysText(standing.keeping.days[place]) }}</span>
+        <span><strong>{{ PLACE_WORDS[place] }}</strong><br>{{ placeText(place) }}</span>
       </button>
     </div>
+    <ElButton
+      v-if="forgot"
+      class="stone-button"
+      @click="emit('put', 'cold', true)"
+    >
+      It was in the cold in time; only this tap is late
+    </ElButton>
     <ul class="why">
       <li
         v-for="reason in standing.keeping.reasons"
@@ -88,6 +100,8 @@ const activity = computed(() => {
 .says { font: 500 1.35rem var(--voice); }
 .places { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
 .places .stone-button { font-weight: 450; line-height: 1.3; padding-block: 0.6rem; }
+/* Long, and it wraps. */
+.keep .el-button { height: auto; white-space: normal; }
 .why { margin: 0; padding-left: 1.2em; display: grid; gap: 3px; }
 .rule { font-weight: 600; }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { bringBack, SERVED, type ServedAs } from '../../../core/after/bringBack'
+import { bringBack, SERVED, THROUGH_C, type ServedAs } from '../../../core/after/bringBack'
 import type { Standing } from '../../../core/after/standing'
 import { sweetnessG } from '../../../core/comes/sweetness'
 import type { Nutrients } from '../../../core/composition/nutrients'
 import type { GivenTo } from '../../../core/live/afterFire'
-import { gramsText, momentText } from '../../composables/format'
+import { degreesText, gramsText, momentText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
 import { GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
 import NumberField from '../kitchen/NumberField.vue'
@@ -50,13 +50,13 @@ const people = ref(4)
 const apart = ref(gramsToType(props.portionG))
 const apartG = computed(() => typedGrams(apart.value))
 const portionsG = computed(() => Math.min(props.standing.leftG, people.value * props.portionG))
-const back = computed(() => bringBack(props.standing.mass.contents, Math.max(1, portionsG.value), served.value, props.standing.place === 'cold', Math.min(150, Math.max(2, props.thickMm)), Math.min(50, Math.max(8, props.roomC)), props.lowW, props.standing.keeping.coldWithinTwoHours))
+const back = computed(() => bringBack(props.standing.mass.contents, Math.max(1, portionsG.value), served.value, props.standing.place === 'cold', Math.min(150, Math.max(2, props.thickMm)), Math.min(50, Math.max(8, props.roomC)), props.lowW, props.standing.keeping.standsH))
 const sweet = computed(() => sweetnessG(props.mix, served.value === 'hot' || served.value === 'warm' ? 'warm' : 'cold') / props.standing.mass.massG * 100)
 const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.max(1, Math.round(seconds / 60))} min` : `${Math.round(seconds / 1800) / 2} h`)
 const says = computed(() => {
   const { outAheadS, warmed } = back.value
   const out = outAheadS > 0 ? `Out of the cold ${minutes(outAheadS)} ahead.` : ''
-  const warm = warmed ? `Warm it about ${minutes(warmed.seconds)} on the lowest flame with ${gramsText(warmed.spoonG)} of ${warmed.spoonOf}, stirring.` : ''
+  const warm = warmed ? `Warm it about ${minutes(warmed.seconds)} on the lowest flame with ${gramsText(warmed.spoonG)} of ${warmed.spoonOf}, stirring${warmed.toC < THROUGH_C ? '' : `, until all of it is at ${degreesText(warmed.toC)} and steams; once only, and what is left then is not kept`}.` : ''
   return [out, warm].filter(Boolean).join(' ') || (served.value === 'cold' ? 'Straight from the cold.' : 'As it stands.')
 })
 const soft = computed(() => (served.value === 'cold' ? 'Cold, its fat is set: firmer, and it tastes less sweet than warm unless there is fruit in it.' : served.value === 'room' ? 'At room warmth its fat is half set.' : 'Warm, its fat runs: softer and glossier.'))

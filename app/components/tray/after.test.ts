@@ -33,7 +33,7 @@ describe('where it is kept', () => {
   it('says by when it is eaten once it is in the cold, and to throw out what is past its time', () => {
     const cold: AfterMarks = [[700, 'put.away', { place: 'cold' }]]
     const until = stand(cold).eatBy
-    expect(view(madeAt + HOUR, cold).text()).toContain('Best eaten by')
+    expect(view(madeAt + HOUR, cold).text()).toMatch(/^.*Best by .*, not after /)
     const past = view(until[1] + HOUR, cold)
     expect(past.find('.says').text()).toMatch(/^Past its time since .*: throw it out\.$/)
     expect(past.find('section').classes()).toContain('warn')
@@ -44,7 +44,7 @@ describe('where it is kept', () => {
     const one = view(madeAt)
     expect(one.findAll('.places button').map(each => each.attributes('aria-pressed'))).toEqual(['true', 'false'])
     await one.findAll('.places button')[1]!.trigger('click')
-    expect(one.emitted('put')).toEqual([['cold']])
+    expect(one.emitted('put')).toEqual([['cold', false]])
   })
 })
 
@@ -82,7 +82,7 @@ describe('serving', () => {
   it('brings it back: warm with a spoon of milk, or out of the cold ahead', async () => {
     const cold: AfterMarks = [[700, 'put.away', { place: 'cold' }]]
     const one = view({}, cold)
-    expect(one.find('.says').text()).toMatch(/Warm it about \d+ min on the lowest flame with \d+ g of milk, stirring\./)
+    expect(one.find('.says').text()).toMatch(/Warm it about \d+ min on the lowest flame with \d+ g of milk, stirring, until all of it is at 75 °C and steams; once only/)
     await press(one, 'as the room')
     expect(one.find('.says').text()).toMatch(/Out of the cold .* ahead\./)
     await press(one, 'cold')
@@ -123,7 +123,7 @@ describe('what is in the house', () => {
   const summary = { stones: [{ fromS: 0, toS: 60, colour: '#d9b37a' }], keystoneS: 30, endS: 60, baseG: 250, finishedG: 900, weighed: true, darkestStep: null, faults: [], line: '' }
   const line = (id: string, after: Partial<NonNullable<BatchListLine['after']>>): BatchListLine => ({
     id, dishId: 'd', dish: `Dish ${id}`, startedAt: 0, note: '', family: null, version: 1, pan: null, fire: null, summary,
-    after: { massG: 900, leftG: 340, place: 'cold', madeAt: 0, readyAt: 0, eatBy: [3 * DAY, 5 * DAY], coldSoon: false, liked: {}, ...after },
+    after: { massG: 900, leftG: 340, place: 'cold', madeAt: 0, readyAt: 0, eatBy: [3 * DAY, 5 * DAY], coldBy: null, inCold: [3 * DAY, 5 * DAY], liked: {}, ...after },
   })
   const says = (now: number, after: Partial<NonNullable<BatchListLine['after']>>): string =>
     mount(HouseShelf, { global, props: { batches: [line('x', after)], now } }).find('.says').text()
@@ -133,7 +133,7 @@ describe('what is in the house', () => {
     expect(says(DAY, {})).toContain('best by')
     expect(says(4.5 * DAY, {})).toContain('◇ eat it next')
     expect(says(6 * DAY, {})).toBe('◆ past its time: throw it out')
-    expect(says(HOUR, { coldSoon: true, place: 'room', eatBy: [2 * HOUR, 2 * HOUR] })).toContain('into the cold by')
+    expect(says(HOUR, { coldBy: 2 * HOUR, place: 'room', eatBy: [2 * HOUR, 2 * HOUR] })).toMatch(/into the cold by .*; there best by .*, not after/)
   })
 
   it('leads to each, with what is left and where, and leaves out what nothing is known of', () => {

@@ -16,6 +16,7 @@ import { newId } from '../../composables/outbox'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
+import { USUAL_ROOM_C } from '../../../core/live/usualRoom'
 import { withCorrections } from '../../../core/composition/corrections'
 
 const house = useHouse()
@@ -108,8 +109,10 @@ async function add(kind: string): Promise<void> {
           <UnitsSwitch
             :units="unitsInUse"
             :currency="house.currency"
+            :room-c="house.kitchen.settings[0]?.roomC ?? USUAL_ROOM_C"
             @units="units => house.setUnits(units)"
             @currency="currency => keep('settings', { ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, currency })"
+            @room="roomC => keep('settings', { currency: house.currency, ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, roomC })"
           />
           <ThingBoard
             v-for="board in boards"

@@ -26,6 +26,7 @@ import { useHouse } from '../../stores/house'
 import type { DishCard } from '../../../core/dish/dish'
 import { stepsOf } from '../../../core/schedule/lanesOf'
 import { slackOf } from '../../../core/schedule/slackOf'
+import { canChill } from '../../../core/schedule/outsideCold'
 import { cookOnDay } from '../../../core/schedule/putOnDay'
 import { withCorrections } from '../../../core/composition/corrections'
 import { stepName } from '../../../words/spread'
@@ -75,7 +76,11 @@ async function add(card: DishCard, meal: string): Promise<void> {
 }
 async function alter(id: string, change: DishChange): Promise<void> {
   const dish = spread.value?.dishes.find(one => one.id === id)
-  if (dish) await state.put(dish.card, change.baseG ?? dish.baseG, change.meal ?? dish.meal, { serve: change.serve ?? dish.serve, thickens: change.thickens ?? dish.thickens }, id)
+  if (dish) await state.put(dish.card, change.baseG ?? dish.baseG, change.meal ?? dish.meal, { serve: change.serve ?? dish.serve, thickens: change.thickens ?? dish.thickens, chills: change.chills ?? dish.chills }, id)
+}
+const chillable = computed(() => (spread.value?.dishes ?? []).filter(dish => canChill({ stands: dish.steps.stands ?? undefined })).map(dish => dish.id))
+async function chill(ids: readonly string[]): Promise<void> {
+  for (const id of ids) await alter(id, { chills: true })
 }
 async function toTheFire(id: string): Promise<void> {
   const dish = spread.value?.dishes.find(one => one.id === id)
@@ -222,10 +227,12 @@ async function calendar(): Promise<void> {
         :clash="clash"
         :offers="found"
         :waits="waits"
+        :chillable="chillable"
         @help="state.offers()"
         @again="state.again()"
         @enough="state.enough()"
         @unwish="step => wishes.forbid(step, null)"
+        @chill="chill"
       />
     </div>
   </HousePage>

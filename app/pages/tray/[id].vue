@@ -168,7 +168,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
         <KeepPanel
           :standing="standing"
           :now="now"
-          @put="place => after.mark('put.away', { place })"
+          @put="(place, inTime) => after.mark('put.away', { place, ...(inTime ? { inTime } : {}) })"
         >
           <NuxtLink
             class="stone-button"
