@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ALLERGENS } from '../core/composition/ingredient'
 import { COOKINGS, FAT_WAYS, FINISHES, FORMS, LIQUIDS, NUT_WAYS, POURS, PREPARATIONS, ROASTS, SUGAR_WAYS, TASTINGS, type Choices } from '../core/dish/choices'
 import { DOINGS, FLAMES, PARTS, type Dish, type DishCard } from '../core/dish/dish'
 import { FAMILY_IDS } from '../core/family/family'
@@ -20,6 +21,7 @@ const StageSchema = z.strictObject({
   meets: BoundarySchema.optional(),
   phase: z.enum(['before', 'fire', 'after']).optional(),
   hands: z.union([z.literal(0), z.literal(0.5), z.literal(1)]).optional(),
+  freeOf: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length).optional(),
   handles: Codes,
   watch: Codes,
   cautions: Codes,

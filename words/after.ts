@@ -61,7 +61,7 @@ export const SETS_WORDS: Readonly<Record<SetsBy, string>> = {
 export const SERVED_WORDS: Readonly<Record<ServedAs, string>> = { hot: 'hot', warm: 'warm', room: 'as the room', cold: 'cold' }
 
 /** Where some of it went. */
-export const GIVEN_WORDS: Readonly<Record<GivenTo, string>> = { 'eaten': 'eaten', 'given': 'given away', 'set-apart': 'set apart, first offered', 'nut-free': 'set apart without nuts', 'thrown': 'thrown out' }
+export const GIVEN_WORDS: Readonly<Record<GivenTo, string>> = { 'eaten': 'eaten', 'given': 'given away', 'set-apart': 'set apart, first offered', 'nut-free': 'set apart, free of what goes in last', 'thrown': 'thrown out' }
 
 /** What is asked of those who ate it, and their answers. */
 export const LIKED_WORDS: Readonly<Record<LikedFor, { readonly asks: string, readonly less: string, readonly more: string }>> = {
@@ -91,6 +91,17 @@ export function daysText([least, most]: readonly [number, number]): string {
   if (most === 0) return 'two hours at most'
   if (least === most) return most === 1 ? 'a day' : `${most} days`
   return least === 0 ? (most === 1 ? 'hours, a day at most' : `hours, ${most} days at most`) : `${least}–${most} days`
+}
+
+/**
+ * Allergens in a row.
+ *
+ * @param allergens by name
+ * @returns such as `pistachio nuts and sesame`
+ */
+export function allergensText(allergens: readonly string[]): string {
+  const names = allergens.map(one => ALLERGEN_WORDS[one] ?? one)
+  return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join('')
 }
 
 /** Allergens as a label names them. */

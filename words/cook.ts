@@ -44,7 +44,7 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
   'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
   'pressure': { title: 'Pressure pan', text: 'As its maker says. Let it cool and open by itself; never force the lid.' },
   'grinder': { title: 'Grinder', text: 'Hot food builds pressure under a lid: cool it first.' },
-  'allergen': { title: 'Allergens', text: 'Free share out first, clean spoon. A shared pan is not allergen-free.' },
+  'allergen': { title: 'Allergens', text: 'Free share first, own spoon and bowl: a shared ladle carries it on. A shared pan is not allergen-free.' },
   'hot-sweet': { title: 'It clings and burns', text: 'Hot sweet burns deeper than water. No fingers before it has cooled.' },
 }
 

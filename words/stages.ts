@@ -1,4 +1,5 @@
 import type { Stage } from '../core/dish/dish'
+import { allergensText } from './after'
 
 /** Stages by id: a short name, the one thing to do in a glance, and what is said when it begins. */
 const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: string, readonly begin: string }>> = {
@@ -41,7 +42,7 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
   'spread': { name: 'into the tray', cue: 'Spread in a greased tray', begin: 'In the tray' },
   'set': { name: 'set', cue: 'Let it set', begin: 'Setting' },
   'roll': { name: 'roll', cue: 'Roll while hand-warm', begin: 'Rolling' },
-  'free-share': { name: 'nut-free share', cue: 'Take the nut-free share out', begin: 'Share is out' },
+  'free-share': { name: 'share apart', cue: 'Take the free share out', begin: 'Share is out' },
   'nuts-in': { name: 'nuts in', cue: 'Stir the fried nuts in', begin: 'Nuts are in' },
   'set-apart': { name: 'set apart', cue: 'Set the first share apart', begin: 'Set apart' },
   'nuts-last': { name: 'fry nuts', cue: 'Fry the nuts beside it', begin: 'Nuts are on' },
@@ -59,17 +60,19 @@ export const DISH_VESSEL_WORDS: Readonly<Record<string, string>> = {
 }
 
 /** Short name of a stage. */
-export function stageName(stage: Pick<Stage, 'id' | 'does'>): string {
+export function stageName(stage: Pick<Stage, 'id' | 'does' | 'freeOf'>): string {
+  if (stage.freeOf) return `share without ${allergensText(stage.freeOf)}`
   return STAGES[stage.id]?.name ?? BESIDE_WORDS[stage.id] ?? stage.does
 }
 
 /** The one thing to do in a stage, short enough for a glance. */
-export function stageCueText(stage: Pick<Stage, 'id' | 'does'>): string {
+export function stageCueText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'>): string {
+  if (stage.freeOf) return `Take the share without ${allergensText(stage.freeOf)} out`
   return STAGES[stage.id]?.cue ?? 'Keep stirring'
 }
 
 /** What the button says that begins a stage. */
-export function stageBeginText(stage: Pick<Stage, 'id' | 'does'> & Partial<Pick<Stage, 'adds'>>): string {
+export function stageBeginText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'> & Partial<Pick<Stage, 'adds'>>): string {
   if (stage.id === 'roast' && stage.adds?.length === 0) return 'Dry now, roast on'
   return STAGES[stage.id]?.begin ?? `Begin: ${stageName(stage)}`
 }
@@ -123,7 +126,7 @@ export const WATCH_WORDS: Readonly<Record<string, string>> = {
   'count-releases': 'Count releases of the valve, or minutes at pressure.',
   'tip-the-pan-over': 'Tip it over with its juice.',
   'next-lot': 'Grate the next lot while this one cooks.',
-  'nut-free-first': 'With a clean spoon, before any nut goes in.',
+  'free-first': 'With a spoon and into a bowl that touched none of it, before it goes in.',
   'greased-tray': 'Grease the tray first.',
   'score-warm': 'Score while warm, cut when set.',
   'greased-hands': 'Grease the palms; keep the bowl covered.',

@@ -10,6 +10,7 @@ import { volumesOf } from '../../core/comes/volumes'
 import { whatComes } from '../../core/comes/whatComes'
 import { withCorrections } from '../../core/composition/corrections'
 import type { Dish, DishCard } from '../../core/dish/dish'
+import { withFreeShare } from '../../core/dish/freeShare'
 import { stageDish } from '../../core/dish/stageDish'
 import { troublesOf } from '../../core/dish/troublesOf'
 import { CoreError } from '../../core/error'
@@ -64,7 +65,7 @@ export function useMeasureSheet(sources: SheetSources) {
   }
   const card = computed(() => sheet.value?.dish ?? null)
   const troubles = computed(() => (card.value ? troublesOf(card.value) : []))
-  const dish = computed((): Dish | null => (card.value && troubles.value.length === 0 ? stageDish(card.value) : null))
+  const dish = computed((): Dish | null => (card.value && troubles.value.length === 0 ? withFreeShare(stageDish(card.value), id => rows.value.get(id)?.allergens ?? []) : null))
   const chosen = useChosen(sources, sheet)
   const { cup, pan } = chosen
   const amounts = computed(() => (card.value && cup.value && sheet.value

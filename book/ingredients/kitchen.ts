@@ -25,12 +25,12 @@ export const KITCHEN_FOODS = [
   }),
   row('jaggery', 'Jaggery, cane, crushed', 'jaggery', {
     others: ['gur', 'gud', 'vellam', 'bella', 'गुड़', 'गूळ', 'வெல்லம்'], density: [0.79, 'estimate: crushed, 180–200 g in 240 ml'], from: 'I001',
-    piece: ['piece', 'pieces', 15, 25, 40], prepared: 0.99, colour: [50, 14, 34], packs: [500, 1000], keeps: 365,
+    piece: ['piece', 'pieces', 15, 25, 40], prepared: 0.99, allergens: ['sulphites'], colour: [50, 14, 34], packs: [500, 1000], keeps: 365,
   }),
   row('jaggery-palm', 'Palm jaggery, crushed', 'jaggery', {
     others: ['karupatti', 'taal gur', 'nolen gur', 'ताड़ गुड़', 'கருப்பட்டி'], density: [0.77, 'estimate: crushed, 178–192 g in 240 ml'],
     from: { parts: { water: 8.5, protein: 1, fat: 0.1, sucrose: 78, glucose: 4, fructose: 4, ash: 3, acids: 0.4, fibre: 0.5 }, cite: 'palm jaggery, 76–86 % sucrose, 2–5 % minerals (recalled, unchecked)' },
-    piece: ['piece', 'pieces', 25, 40, 60], prepared: 0.98, colour: [34, 12, 22], packs: [250, 500], keeps: 365,
+    piece: ['piece', 'pieces', 25, 40, 60], prepared: 0.98, allergens: ['sulphites'], colour: [34, 12, 22], packs: [250, 500], keeps: 365,
   }),
   row('condensed-milk', 'Sweetened condensed milk', 'condensed', {
     others: ['mithai doodh', 'मीठा गाढ़ा दूध', 'இனிப்பு கெட்டிப்பால்'], density: [1.29, 'estimate: 305–312 g in 240 ml'],

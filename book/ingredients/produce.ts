@@ -22,15 +22,15 @@ export const PRODUCE = [
   row('jackfruit', 'Ripe jackfruit', 'produce', { others: ['kathal', 'chakka', 'कटहल', 'பலாப்பழம்'], families: FRUIT, density: [0.62, CUT], from: 'E030', piece: ['pod', 'pods', 22, 32, 45], prepared: 0.68, colour: [76, 6, 54], packs: [500, 1000], keeps: 3 }),
   row('papaya', 'Ripe papaya', 'produce', { others: ['papita', 'पपीता', 'பப்பாளி'], families: FRUIT, density: [0.62, CUT], from: 'E049', piece: ['papaya', 'papayas', 500, 850, 1400], prepared: 0.74, colour: [64, 28, 46], packs: [1000], keeps: 4 }),
   row('pear', 'Pear', 'produce', { others: ['nashpati', 'नाशपाती', 'பேரிக்காய்'], families: FRUIT, density: [0.52, GRATED], from: 'E051', piece: ['pear', 'pears', 110, 165, 230], prepared: 0.84, colour: [84, -3, 22], packs: [500, 1000], keeps: 6 }),
-  row('dates', 'Dates, stoned', 'produce', { others: ['khajur', 'खजूर', 'பேரீச்சை'], families: FRUIT, density: [0.64, 'estimate: chopped, 145–160 g in 240 ml'], from: 'E017', piece: ['date', 'dates', 6, 8, 12], prepared: 0.88, colour: [32, 12, 18], packs: [250, 500], keeps: 180 }),
+  row('dates', 'Dates, stoned', 'produce', { others: ['khajur', 'खजूर', 'பேரீச்சை'], families: FRUIT, density: [0.64, 'estimate: chopped, 145–160 g in 240 ml'], from: 'E017', piece: ['date', 'dates', 6, 8, 12], prepared: 0.88, allergens: ['sulphites'], colour: [32, 12, 18], packs: [250, 500], keeps: 180 }),
   row('mango-canned', 'Mango pulp, canned', 'produce', {
     others: ['canned mango', 'aam ras', 'आम का गूदा'], families: FRUIT, density: [1.06, 'estimate: 250–258 g in 240 ml'],
     from: { parts: { water: 80, protein: 0.5, fat: 0.3, sucrose: 12.2, glucose: 2, fructose: 3, fibre: 1.3, ash: 0.3, acids: 0.4 }, cite: 'sweetened canned pulp, about 19 % soluble solids (recalled, unchecked)' },
-    colour: [66, 18, 64], packs: [450, 850], keeps: 4,
+    allergens: ['sulphites'], colour: [66, 18, 64], packs: [450, 850], keeps: 4,
   }),
   row('pineapple-canned', 'Pineapple, canned in syrup, drained', 'produce', {
     others: ['canned pineapple'], families: FRUIT, density: [0.7, CUT],
     from: { parts: { water: 79, protein: 0.4, fat: 0.1, sucrose: 8, glucose: 4.8, fructose: 4.8, fibre: 1.2, ash: 0.3, acids: 0.7 }, cite: 'canned in heavy syrup, drained, 18–20 % sugars (recalled, unchecked)' },
-    colour: [82, -2, 42], packs: [230, 490], keeps: 4,
+    allergens: ['sulphites'], colour: [82, -2, 42], packs: [230, 490], keeps: 4,
   }),
 ]

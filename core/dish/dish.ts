@@ -1,3 +1,4 @@
+import type { Allergen } from '../composition/ingredient'
 import type { Choices } from './choices'
 
 /** What is done in a stage; the sentence for it lives in `words/`. */
@@ -63,6 +64,8 @@ export interface Stage {
   readonly phase?: Phase | undefined
   /** How many hands it binds: 1 is all of a person, 0.5 half, 0 none. */
   readonly hands?: 0 | 0.5 | 1 | undefined
+  /** What a share that is set apart in it is free of. */
+  readonly freeOf?: readonly Allergen[] | undefined
   /** Ingredients that are got ready in it without going into a vessel of the fire. */
   readonly handles?: readonly string[] | undefined
   /** What to watch for, cautions, and what will look wrong and is not: codes of `words/`. */

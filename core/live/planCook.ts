@@ -3,7 +3,8 @@ import type { Belief } from '../belief/belief'
 import { beliefFor } from '../belief/beliefFor'
 import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
-import type { Yields } from '../composition/ingredient'
+import type { Allergen, Yields } from '../composition/ingredient'
+import { withFreeShare } from '../dish/freeShare'
 import { CoreError } from '../error'
 import { FIRE_KINDS, type FireKind } from '../fire/fireKinds'
 import type { FlameTurn } from '../flame/flamePlan'
@@ -36,7 +37,7 @@ export interface ChosenFire { readonly id: string, readonly name: string, readon
 export interface CookChoices {
   readonly dish: Dish
   readonly baseG: number
-  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab, readonly yields?: Yields }[]
+  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab, readonly yields?: Yields, readonly allergens?: readonly Allergen[] }[]
   readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
   /** Pans and fires by the dish's vessel ids. */
   readonly pans: Readonly<Record<string, ChosenPan>>
@@ -66,14 +67,15 @@ export interface CookChoices {
  */
 export function planCook(id: string, choices: CookChoices, plannedAt: number): CookPlan {
   const { baseG, cup, pans, fires } = choices
-  const dish = learnedMinutes(choices.dish, choices.evidence)
+  const rowOf = (id: string): CookChoices['ingredients'][number] | undefined => choices.ingredients.find(known => known.id === id)
+  const dish = withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? [])
   requireRange('planCook.baseG', baseG, 5, 20000)
   const planFires = Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, planFire(fire)]))
   const flames = { ...guessFlames(dish, fires), ...choices.flames }
   const plan: CookPlan = {
     id, dish,
     amounts: dish.ingredients.map((one) => {
-      const row = choices.ingredients.find(known => known.id === one.ingredient)
+      const row = rowOf(one.ingredient)
       if (!row) throw new CoreError('unknown-name', 'planCook.ingredients', { missing: one.ingredient })
       const massG = Math.round(one.perBase * baseG * 100) / 100
       const soakedG = one.id === dish.base && row.yields ? massG * soakWater({ yields: row.yields }, dish.choices?.preparation) : 0

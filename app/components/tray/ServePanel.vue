@@ -4,10 +4,11 @@ import { bringBack, SERVED, THROUGH_C, type ServedAs } from '../../../core/after
 import type { Standing } from '../../../core/after/standing'
 import { sweetnessG } from '../../../core/comes/sweetness'
 import type { Nutrients } from '../../../core/composition/nutrients'
+import type { Allergen } from '../../../core/composition/ingredient'
 import type { GivenTo } from '../../../core/live/afterFire'
 import { degreesText, gramsText, momentText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
-import { GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
+import { allergensText, GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
 import NumberField from '../kitchen/NumberField.vue'
 import StepField from './StepField.vue'
 
@@ -20,8 +21,8 @@ const props = defineProps<{
   mix: Nutrients
   /** True where it is a slab or balls: eaten as the room. */
   firm: boolean
-  /** True where nuts are in it that a share can be free of. */
-  nuts: boolean
+  /** Allergens of what goes in last that a share can be free of. */
+  freeOf: readonly Allergen[]
   /** True where it is first offered, and a share is set apart before anyone eats. */
   firstOffered: boolean
   /** Thickness of a piece, mm. */
@@ -79,11 +80,11 @@ function setApart(to: GivenTo): void {
       <strong>{{ gramsText(standing.leftG) }}</strong> left: {{ Math.floor(standing.leftG / portionG + 0.05) }} portions of {{ gramsText(portionG) }}<span v-if="standing.readyAt > now">, ready {{ momentText(standing.readyAt, now) }}</span>
     </p>
     <div
-      v-if="firstOffered || nuts"
+      v-if="firstOffered || freeOf.length > 0"
       class="apart"
     >
       <p class="strong">
-        {{ firstOffered ? 'Before anyone eats: set the share apart.' : '' }} {{ nuts ? 'Before the nuts go in: take the nut-free share with a clean spoon. A shared pan is not allergen-free.' : '' }}
+        {{ firstOffered ? 'Before anyone eats: set the share apart.' : '' }} {{ freeOf.length > 0 ? `Before the last goes in: take the share without ${allergensText(freeOf)}, with a spoon and into a bowl that touched none of it. A shared pan is not allergen-free.` : '' }}
       </p>
       <div class="row">
         <NumberField
@@ -99,11 +100,11 @@ function setApart(to: GivenTo): void {
           Set apart
         </button>
         <button
-          v-if="nuts"
+          v-if="freeOf.length > 0"
           class="stone-button"
           @click="setApart('nut-free')"
         >
-          Nut-free, set apart
+          Without {{ allergensText(freeOf) }}, set apart
         </button>
       </div>
       <p

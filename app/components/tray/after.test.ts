@@ -51,7 +51,7 @@ describe('where it is kept', () => {
 describe('serving', () => {
   const mix = mixOf(carrot.amounts.map(one => ({ massG: one.massG, food: rowOf(one.ingredient).nutrients })))
   const view = (more: Partial<InstanceType<typeof ServePanel>['$props']> = {}, marks: AfterMarks = []) => mount(ServePanel, { global: { components: { ElInput } }, props: {
-    standing: stand(marks), portionG: 120, mix, firm: false, nuts: true, firstOffered: true, thickMm: 30, roomC: 27, lowW: 300, given: [], now: stand().madeAt, ...more,
+    standing: stand(marks), portionG: 120, mix, firm: false, freeOf: ['pistachio', 'sesame'], firstOffered: true, thickMm: 30, roomC: 27, lowW: 300, given: [], now: stand().madeAt, ...more,
   } })
   const press = (one: ReturnType<typeof view>, text: string) => one.findAll('button').find(each => each.text().includes(text))!.trigger('click')
 
@@ -66,17 +66,18 @@ describe('serving', () => {
     expect(one.emitted('gone')).toHaveLength(1)
   })
 
-  it('has the first share and the nut-free one set apart before anyone eats, and refuses more than there is', async () => {
+  it('has the first share and the free one set apart before anyone eats, and refuses more than there is', async () => {
     const one = view()
     expect(one.text()).toContain('Before anyone eats')
     expect(one.text()).toContain('A shared pan is not allergen-free.')
-    await press(one, 'Nut-free')
+    expect(one.text()).toContain('take the share without pistachio nuts and sesame')
+    await press(one, 'Without pistachio nuts and sesame')
     expect(one.emitted('give')).toEqual([[120, 'nut-free']])
     await one.find('input').setValue('5000')
     await press(one, 'Set apart')
     expect(one.find('[role="alert"]').text()).toContain('Nothing was changed.')
     expect(one.emitted('give')).toHaveLength(1)
-    expect(view({ nuts: false, firstOffered: false }).find('.apart').exists()).toBe(false)
+    expect(view({ freeOf: [], firstOffered: false }).find('.apart').exists()).toBe(false)
   })
 
   it('brings it back: warm with a spoon of milk, or out of the cold ahead', async () => {

@@ -16,6 +16,7 @@ import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { rollingOf } from '../../../core/after/rollingOf'
 import { mixOf } from '../../../core/composition/mixOf'
+import { freeOf } from '../../../core/dish/freeShare'
 import { mainVessel } from '../../../core/dish/mainVessel'
 import { trayFill } from '../../../core/tray/trayFill'
 
@@ -52,7 +53,8 @@ const thickMm = computed(() => {
   return shaped?.way === 'tray' && standing.value ? trayFill(standing.value.mass.volumeMl, shaped.tray, 18).depthMm : 30
 })
 const lowW = computed(() => Math.min(6000, Math.max(20, plan.value?.fires[main.value]?.marks[0]?.watts ?? 300)))
-const nuts = computed(() => plan.value?.dish.ingredients.some(one => one.part === 'nuts') ?? false)
+const ALLERGENS = new Map(INGREDIENTS.map(row => [row.id, row.allergens]))
+const free = computed(() => (plan.value ? freeOf(plan.value.dish, ingredient => ALLERGENS.get(ingredient) ?? []) : []))
 const cups = computed(() => (house.kitchen?.measures ?? []).filter(one => one.kind === 'cup' && one.volumeMl >= 20))
 /** It is asked once: what was answered when the page was opened is not asked again. */
 const answered = ref(false)
@@ -154,7 +156,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
           :portion-g="plan.dish.portionG"
           :mix="mix"
           :firm="['slab', 'balls'].includes(plan.dish.choices?.form ?? 'soft')"
-          :nuts="nuts && plan.dish.choices?.nuts === 'last'"
+          :free-of="free"
           :first-offered="plan.dish.choices?.tasting === 'not-tasted'"
           :thick-mm="thickMm"
           :room-c="plan.airC"

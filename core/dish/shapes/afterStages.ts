@@ -16,7 +16,7 @@ export function afterStages(card: DishCard): Stage[] {
   const { form, tasting, nuts } = card.choices
   const free = nuts === 'last' && form !== 'balls' && card.ingredients.some(one => one.part === 'nuts')
   return [
-    ...(free ? [later('free-share', 'shape', 1, { watch: ['nut-free-first'], cautions: ['allergen'] }), later('nuts-in', 'shape', 1, { handles: idsOf(card, 'nuts') })] : []),
+    ...(free ? [later('free-share', 'shape', 1, { watch: ['free-first'], cautions: ['allergen'] }), later('nuts-in', 'shape', 1, { handles: idsOf(card, 'nuts') })] : []),
     ...(form === 'slab'
       ? [
           later('spread', 'shape', 4, { watch: ['greased-tray', 'score-warm'], cautions: ['hot-sweet'] }),
