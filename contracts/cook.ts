@@ -60,7 +60,7 @@ export const CookPlanSchema = z.strictObject({
   id: Id,
   dish: DishSchema,
   amounts: z.array(z.strictObject({
-    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, soakedG: z.number().min(0).max(60000).optional(), look: LabSchema.optional(),
+    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, soakedG: z.number().min(0).max(60000).optional(), smokeC: z.number().min(100).max(300).optional(), look: LabSchema.optional(),
   })).min(1).max(30),
   vessels: z.record(Id, PlanVesselSchema),
   fires: z.record(Id, PlanFireSchema),

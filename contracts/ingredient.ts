@@ -47,6 +47,8 @@ export const IngredientSchema = z.strictObject({
   allergens: z.array(z.enum(ALLERGENS)).max(6),
   /** Colour it is drawn in. */
   colour: LabSchema,
+  /** From when a fat smokes, °C. */
+  smokeC: z.number().min(100).max(300).optional(),
   packagesG: z.array(z.number().gt(0)).min(1).max(6),
   keepsDays: z.number().int().min(1).max(3650),
   source: z.strictObject({

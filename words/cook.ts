@@ -44,7 +44,10 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
   'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
   'pressure': { title: 'Pressure pan', text: 'As its maker says. Let it cool and open by itself; never force the lid.' },
   'grinder': { title: 'Grinder', text: 'Hot food builds pressure under a lid: cool it first.' },
-  'allergen': { title: 'Allergens', text: 'Free share first, own spoon and bowl: a shared ladle carries it on. A shared pan is not allergen-free.' },
+  'allergen': { title: 'Allergens', text: 'Free share first, own spoon and bowl: a shared ladle carries it. A shared pan is not allergen-free.' },
+  'smoke': { title: 'Near its smoke point', text: 'A mark lower here. If the fat smokes: flame off, lid at hand, begin with fresh fat.' },
+  'scorch': { title: 'Near scorching', text: 'A mark lower here, and keep it moving: dry flour and sugar burn at once.' },
+  'dry-pan': { title: 'Pan too hot', text: 'Never dry or empty on the flame. A coated pan gives off fumes: air the room, flame off.' },
   'hot-sweet': { title: 'It clings and burns', text: 'Hot sweet burns deeper than water. No fingers before it has cooled.' },
 }
 

@@ -4,17 +4,20 @@ const OIL = 'handbook density of liquid oils at 20 °C, 0.91–0.92'
 const DRY = { keeps: 730 } as const
 const MILK = ['milk'] as const
 
-/** Fats, sugars, liquids, milk solids. */
+/**
+ * Fats, sugars, liquids, milk solids. Smoke points are the lower ends of published ranges: clarified butter 230–250 °C, butter
+ * 150–175, unrefined sesame 180–210, virgin coconut 175–205, refined sunflower 225–245 (recalled, unchecked).
+ */
 export const KITCHEN_FOODS = [
-  row('ghee', 'Ghee', 'fat', { others: ['clarified butter', 'nei', 'घी', 'நெய்'], density: [0.89, '205–218 g in a 240 ml cup'], from: 'T013', allergens: MILK, colour: [80, 3, 52], packs: [200, 500, 1000], keeps: 180 }),
+  row('ghee', 'Ghee', 'fat', { others: ['clarified butter', 'nei', 'घी', 'நெய்'], density: [0.89, '205–218 g in a 240 ml cup'], from: 'T013', allergens: MILK, smokes: 230, colour: [80, 3, 52], packs: [200, 500, 1000], keeps: 180 }),
   row('butter', 'Butter, unsalted', 'fat', {
     others: ['makhan', 'loni', 'मक्खन', 'வெண்ணெய்'], density: [0.94, 'estimate: packed, 224–228 g in 240 ml'],
     from: { parts: { water: 16, protein: 0.7, fat: 82, lactose: 0.7, ash: 0.2 }, cite: 'sweet-cream butter, 80–82 % fat, about 16 % water (standard of identity; recalled, unchecked)' },
-    allergens: MILK, colour: [88, 1, 34], packs: [100, 500], keeps: 21,
+    allergens: MILK, smokes: 150, colour: [88, 1, 34], packs: [100, 500], keeps: 21,
   }),
-  row('sesame-oil', 'Sesame oil', 'fat', { others: ['gingelly oil', 'nallennai', 'til ka tel', 'तिल का तेल', 'நல்லெண்ணெய்'], density: [0.92, OIL], from: 'T004', allergens: ['sesame'], colour: [70, 4, 50], packs: [500, 1000] }),
-  row('coconut-oil', 'Coconut oil', 'fat', { others: ['nariyal tel', 'thengai ennai', 'नारियल तेल', 'தேங்காய் எண்ணெய்'], density: [0.92, OIL], from: 'T001', allergens: ['coconut'], colour: [94, -1, 4], packs: [500, 1000] }),
-  row('sunflower-oil', 'Sunflower oil', 'fat', { others: ['vegetable oil', 'सूरजमुखी तेल', 'சூரியகாந்தி எண்ணெய்'], density: [0.92, OIL], from: 'T012', colour: [86, -2, 34], packs: [1000] }),
+  row('sesame-oil', 'Sesame oil', 'fat', { others: ['gingelly oil', 'nallennai', 'til ka tel', 'तिल का तेल', 'நல்லெண்ணெய்'], density: [0.92, OIL], from: 'T004', allergens: ['sesame'], smokes: 180, colour: [70, 4, 50], packs: [500, 1000] }),
+  row('coconut-oil', 'Coconut oil', 'fat', { others: ['nariyal tel', 'thengai ennai', 'नारियल तेल', 'தேங்காய் எண்ணெய்'], density: [0.92, OIL], from: 'T001', allergens: ['coconut'], smokes: 175, colour: [94, -1, 4], packs: [500, 1000] }),
+  row('sunflower-oil', 'Sunflower oil', 'fat', { others: ['vegetable oil', 'सूरजमुखी तेल', 'சூரியகாந்தி எண்ணெய்'], density: [0.92, OIL], from: 'T012', smokes: 225, colour: [86, -2, 34], packs: [1000] }),
   row('sugar', 'Sugar', 'sugar', {
     others: ['cheeni', 'shakkar', 'chini', 'चीनी', 'साखर', 'சர்க்கரை'], density: [0.83, '195–205 g in a 240 ml cup'],
     from: { parts: { water: 0.1, sucrose: 99.9 }, cite: 'white sugar, sucrose at least 99.7 % (Codex Stan 212)' }, colour: [97, 0, 2], packs: [500, 1000], ...DRY,

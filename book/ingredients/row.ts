@@ -22,6 +22,8 @@ export interface RowText {
   readonly whole?: boolean
   readonly coarse?: boolean
   readonly allergens?: readonly Allergen[]
+  /** From when a fat smokes, °C. */
+  readonly smokes?: number
   readonly colour: readonly [lightness: number, a: number, b: number]
   readonly packs?: readonly number[]
   readonly keeps?: number
@@ -55,6 +57,7 @@ export function row(id: string, name: string, kind: Kind, text: RowText): Ingred
     coarse: text.coarse === true,
     allergens: text.allergens ?? [],
     colour: { lightness: text.colour[0], a: text.colour[1], b: text.colour[2] },
+    ...(text.smokes === undefined ? {} : { smokeC: text.smokes }),
     packagesG: text.packs ?? [500, 1000],
     keepsDays: text.keeps ?? 180,
     source: {

@@ -24,7 +24,7 @@ const ROWS: readonly Row[] = [
   ['strength', 1, 0.12, 'factor', 'of the water of a syrup at its strength', 'estimate: how a thread is read'],
   ['roastPace', 1, 0.15, 'factor', 'of the power that reaches a roast', 'estimate: uneven heat, how it is stirred, what the laws leave out'],
   ['wetPace', 1, 0.14, 'factor', 'of the power that reaches a wet mass', 'estimate: stirring, a skin on the base, splashes; its middle is blended with the usual minutes of the dish'],
-  ['pourTime', 55, 0.25, 'factor', 's', 'estimate: a ladle at a time'],
+  ['pourTime', 55, 0.25, 'factor', 's', 'estimate: a ladle at a time, 900 g in all'],
 ]
 
 /**

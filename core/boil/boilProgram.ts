@@ -22,7 +22,7 @@ export function boilProgram(check: BoilCheck): Program {
   const { fire, pan, half, boiledOn, boilS } = check
   const flame = { fire: 'mainFire' as const, watts: fire.watts, ladder: 0, lagS: FIRE_KINDS[fire.kind].lagS }
   const bare = {
-    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: false, from: null, fromShare: 1, wet: false, roasts: false, stepS: 6, leastS: 0,
+    vessel: 0, adds: [], tips: null, nutsLeave: false, flame, cover: (check.lid ? LID : OPEN) as Cover, seconds: 0, pours: 0, from: null, fromShare: 1, wet: false, roasts: false, stepS: 6, leastS: 0,
     underPressure: false, pressureS: null, watches: [], tapped: [], tint: 0,
   }
   const water = { water: check.waterG, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }

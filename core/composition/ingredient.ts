@@ -55,6 +55,8 @@ export interface Ingredient {
   readonly coarse: boolean
   readonly allergens: readonly Allergen[]
   readonly colour: Lab
+  /** Where it is a fat: from when it smokes, °C; as of unrefined oils where it is not said. */
+  readonly smokeC?: number | undefined
   /** Packages it is sensibly bought in, g, rising. */
   readonly packagesG: readonly number[]
   /** Days it keeps well once opened or bought, in a cool cupboard or cold where it needs it (estimate). */

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { starterPlan } from '../../test/support/plans'
+import { mainLine } from '../dish/mainLine'
 import { CoreError } from '../error'
+import { roastIndex } from '../forecast/roastIndex'
+import { usualSeconds } from '../usual/usualSeconds'
 import type { FlamePlan } from './flamePlan'
-import { planFlames, searchFlames, type FlameSearch } from './planFlames'
+import { cookedThroughS, planFlames, searchFlames, type FlameSearch } from './planFlames'
 
 const plan = starterPlan('brick-kiln-wheat')
 const watts = (mark: string): number => plan.fires.pan!.marks.find(one => one.id === mark)!.watts
@@ -45,11 +48,23 @@ describe('a flame plan', () => {
     expect(planFlames(plan, wish)).toEqual(found)
   })
 
-  it('burns more often where it has to hurry', () => {
+  it('is not hurried into a roast that is raw within: nothing faster than 0.6 of the usual minutes', () => {
     const hurried = planFlames(plan, { ...wish, patienceS: 420 })
-    expect(hurried.advised.lastsS.middle).toBeLessThan(found.advised.lastsS.middle)
-    expect(hurried.advised.burns).toBeGreaterThanOrEqual(found.advised.burns)
     expect(hurried.met).toBe(false)
+    expect(hurried.leastS).toBe(cookedThroughS(plan, 'golden'))
+    const usualS = usualSeconds({ ...plan, flames: {} }, mainLine(plan.dish)[roastIndex(plan)]!)
+    expect([cookedThroughS(plan, 'brown'), cookedThroughS(plan, 'deep-golden')]).toEqual([0.6 * usualS, 0.6 * usualS])
+    expect(cookedThroughS(plan, 'golden')).toBeLessThan(0.6 * usualS)
+    for (const one of [hurried.advised, hurried.quicker, found.advised, found.quicker]) if (one) expect(one.lastsS.middle).toBeGreaterThanOrEqual(hurried.leastS)
+  })
+
+  it.each(['milk-morning-semolina', 'brick-kiln-wheat', 'marble-gram-balls', 'threshing-floor-wheat'])('advises no roast of %s that is faster than that, or the slowest there is', (id) => {
+    const one = starterPlan(id)
+    for (const step of ['pale'] as const) {
+      const { advised, leastS, safer } = planFlames(one, { step, patienceS: 1200, risk: 0.03 })
+      expect(leastS).toBeGreaterThan(20)
+      if (safer && safer.lastsS.middle >= leastS) expect(advised.lastsS.middle, step).toBeGreaterThanOrEqual(leastS)
+    }
   })
 
   it('says of one who is slower and of one who is quicker what it costs', () => {

@@ -40,6 +40,8 @@ export interface FlamePlan {
   readonly safer: FlameSchedule | null
   /** Quicker and burning more often; null where there is none. */
   readonly quicker: FlameSchedule | null
+  /** Least time in which it is cooked through, s: nothing faster is advised. */
+  readonly leastS: number
   /** False where nothing reaches the wanted roast in that time at that risk: the advised one is the nearest. */
   readonly met: boolean
   readonly tried: number

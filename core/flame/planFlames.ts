@@ -7,6 +7,7 @@ import { replay } from '../live/replay'
 import { fillNormal } from '../random/fillNormal'
 import { seededRandom } from '../random/seededRandom'
 import { requireRange } from '../requireRange'
+import { usualSeconds } from '../usual/usualSeconds'
 import { COLOUR_STEPS } from '../dish/signIds'
 import type { FlamePlan, FlameSchedule, FlameTurn, FlameWish, TurnCue } from './flamePlan'
 import { judgeSchedule } from './judgeSchedule'
@@ -21,6 +22,27 @@ const KEPT = 8
 const SHORT = 0.05
 /** Least share of members that have to reach the wanted colour in time. */
 const IN_TIME = 0.8
+
+/** A base browned in less than this share of its usual minutes is dark outside and raw within (kitchen rule, estimate). */
+const THROUGH = 0.6
+/** Roasts from the lightest to the darkest. */
+const ROASTS: readonly string[] = ['aroma', ...COLOUR_STEPS]
+
+/**
+ * Least time in which a roast is cooked through and even: a share of the dish's usual minutes for this amount, less where
+ * a lighter roast is wanted than its own.
+ *
+ * @param plan the plan
+ * @param step the roast that is wanted
+ * @returns s
+ * @throws CoreError `cannot-work` where nothing is roasted
+ */
+export function cookedThroughS(plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires'>, step: FlameWish['step']): number {
+  const stage = mainLine(plan.dish)[roastIndex(plan)]
+  const own = 'sign' in stage.until ? ROASTS.indexOf(stage.until.sign) : -1
+  const lighter = own < 0 ? 1 : Math.min(1, (ROASTS.indexOf(step) + 1) / (own + 1))
+  return THROUGH * lighter * usualSeconds({ ...plan, flames: {} }, stage)
+}
 
 /** How far a search has come: the best so far, and the share that is done, 0 to 1. */
 export interface FlameSearch { readonly best: FlamePlan, readonly done: number }
@@ -53,6 +75,7 @@ export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameS
   requireRange('planFlames.patienceS', wish.patienceS, 60, 7200)
   requireRange('planFlames.risk', wish.risk, 0.001, 0.5)
   const k = roastIndex(plan)
+  const leastS = cookedThroughS(plan, wish.step)
   const columns = beliefColumns(plan.belief)
   const programOf = roastProgram(plan, replay(plan, []), 0, wish.patienceS, lateness(plan.seed))
   const draw = (members: number) => ({ normals: fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed)), weights: new Float64Array(members).fill(1 / members) })
@@ -63,16 +86,16 @@ export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameS
   const sorted: FlameSchedule[] = []
   for (const turns of first) {
     sorted.push(run(turns, coarse))
-    if (sorted.length % 4 === 0) yield { best: chosen(sorted, wish), done: 0.5 * sorted.length / first.length }
+    if (sorted.length % 4 === 0) yield { best: chosen(sorted, wish, leastS), done: 0.5 * sorted.length / first.length }
   }
-  const ranked = [...sorted].sort((p, q) => worth(q, wish) - worth(p, wish)).slice(0, KEPT).map(one => one.turns)
+  const ranked = [...sorted].sort((p, q) => worth(q, wish, leastS) - worth(p, wish, leastS)).slice(0, KEPT).map(one => one.turns)
   const best = [...ranked, ...ranked.slice(0, KEPT / 2).flatMap(turns => coasting(turns, wish))]
   const judged: FlameSchedule[] = []
   for (const turns of best) {
     judged.push(run(turns, fine))
-    if (judged.length % 2 === 0) yield { best: chosen(judged, wish), done: 0.5 + 0.5 * judged.length / best.length }
+    if (judged.length % 2 === 0) yield { best: chosen(judged, wish, leastS), done: 0.5 + 0.5 * judged.length / best.length }
   }
-  return { ...chosen(judged, wish), tried: first.length + best.length }
+  return { ...chosen(judged, wish, leastS), tried: first.length + best.length }
 }
 
 function marksOf(plan: CookPlan, k: number): string[] {
@@ -97,23 +120,28 @@ function coasting(turns: readonly FlameTurn[], wish: FlameWish): FlameTurn[][] {
   return before === undefined ? [] : [[...turns.filter(turn => turn.cue !== before), { cue: before, mark: 'off' }]]
 }
 
-/** What is worth more: within the wish first, by how often it reaches; outside it, the nearest. */
-function worth(one: FlameSchedule, wish: FlameWish): number {
+/** A roast that is raw within is worse than any other fault of it (choice). */
+const RAW = 20
+
+/** What is worth more: cooked through and within the wish first, by how often it reaches; outside it, the nearest. */
+function worth(one: FlameSchedule, wish: FlameWish, leastS: number): number {
   const late = Math.max(0, IN_TIME - one.inTime)
   const burnt = Math.max(0, one.burns - wish.risk)
-  return one.reaches - SHORT * (1 - one.comes) - 4 * late - 8 * burnt - 0.02 * one.lastsS.middle / wish.patienceS
+  const raw = Math.max(0, 1 - one.lastsS.middle / leastS)
+  return one.reaches - SHORT * (1 - one.comes) - RAW * raw - 4 * late - 8 * burnt - 0.02 * one.lastsS.middle / wish.patienceS
 }
 
-function chosen(judged: readonly FlameSchedule[], wish: FlameWish): FlamePlan {
-  const ranked = [...judged].sort((p, q) => worth(q, wish) - worth(p, wish))
+function chosen(judged: readonly FlameSchedule[], wish: FlameWish, leastS: number): FlamePlan {
+  const ranked = [...judged].sort((p, q) => worth(q, wish, leastS) - worth(p, wish, leastS))
   const [advised] = ranked
   const others = ranked.slice(1)
   const beside = (keep: (one: FlameSchedule) => boolean): FlameSchedule | null => others.find(keep) ?? null
   return {
     wish, advised,
     safer: beside(one => one.lastsS.middle > 1.15 * advised.lastsS.middle && one.burns <= advised.burns && one.reaches >= advised.reaches - 0.02),
-    quicker: beside(one => one.lastsS.middle < 0.85 * advised.lastsS.middle && one.inTime >= advised.inTime),
-    met: advised.inTime >= IN_TIME && advised.burns <= wish.risk,
+    quicker: beside(one => one.lastsS.middle >= leastS && one.lastsS.middle < 0.85 * advised.lastsS.middle && one.inTime >= advised.inTime),
+    leastS,
+    met: advised.inTime >= IN_TIME && advised.burns <= wish.risk && advised.lastsS.middle >= leastS,
     tried: judged.length,
   }
 }

@@ -1,3 +1,4 @@
+import { constant } from '../constants/constants'
 import { boundaryIndex } from '../dish/boundaryIndex'
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
@@ -18,7 +19,7 @@ import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
 import { lateness } from './lateness'
 import { addedOf, changesOf, fromShareOf } from './changesOf'
-import type { Program, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from './program'
+import type { Addition, Program, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from './program'
 import { stageTints } from './stageTints'
 import { stepVessel } from './stepVessel'
 import { lastRoast } from './roastIndex'
@@ -34,6 +35,9 @@ const MOST_PATIENCE_S = 5 * 3600
 const WET: readonly Stage['does'][] = ['cook-down', 'sweeten', 'enrich', 'pour']
 /** Stirring anything in by hand takes at least this long, s (estimate, 1.5 to 2 minutes). */
 const MIXING_S = 100
+/** What the usual pour moves, and the least that is counted, g (estimates). */
+const USUAL_POUR_G = constant('usualPour')
+const LEAST_POUR_G = 50
 
 /**
  * Lays a cook as it stands over its plan, ready to be run by every member of an ensemble.
@@ -98,7 +102,7 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
     flame: flameOf(plan, stage),
     cover: coverOf(stage),
     ...endOf(stage),
-    pours: stage.does === 'pour' && 'minutes' in stage.until,
+    pours: poursOf(plan, cook, stage),
     from: stage.from === undefined ? null : sides.findIndex(side => side.vessel === stage.from),
     fromShare: fromShareOf(cook, stage),
     wet: WET.includes(stage.does),
@@ -110,6 +114,21 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
     ...watchesOf(plan.dish, stage, cook, starts[i] ?? Number.POSITIVE_INFINITY, starts[i + 1] ?? Number.POSITIVE_INFINITY),
     tint: tints[i],
   }))
+}
+
+/**
+ * A pour in times of the usual one, which is a pot for four at once: the square root of what comes over (estimate: a
+ * larger ladle for a larger pot), and as many times longer as the stage has minutes.
+ */
+function poursOf(plan: CookPlan, cook: LiveCook, stage: Stage): number {
+  if (stage.does !== 'pour' || !('minutes' in stage.until)) return 0
+  const beside = sideStages(plan.dish).filter(side => side.vessel === stage.from)
+  const pouredG = beside.flatMap(side => additionsOf(plan, side)).reduce((sum, one) => sum + additionG(one), 0) * fromShareOf(cook, stage)
+  return stage.until.minutes * Math.sqrt(Math.max(LEAST_POUR_G, pouredG) / USUAL_POUR_G)
+}
+
+function additionG({ water, solids, fat, sugar, invert, nuts }: Addition): number {
+  return water + solids + fat + sugar + invert + nuts
 }
 
 /** Steps within 1 % of a twentieth of a second each (`steps.test.ts`). */

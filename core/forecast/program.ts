@@ -45,8 +45,8 @@ export interface ProgramStage {
   /** Index into SIGNS of the sign it waits for, or null for minutes. */
   readonly sign: number | null
   readonly seconds: number
-  /** True for a pour that has no sign of its own: its seconds follow the member's pour time. */
-  readonly pours: boolean
+  /** How many times the usual pour it takes: by what comes over, and longer in parts; 0 where nothing is poured. */
+  readonly pours: number
   /** Index of another main-line vessel that is tipped over at the start, or null. */
   readonly tips: number | null
   /** Index of the side vessel whose content comes over at the start, or null, and how much of it. */

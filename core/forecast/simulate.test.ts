@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../test/support/plans'
 import { firstBelief } from '../belief/firstBelief'
 import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../belief/memberValues'
+import { constant } from '../constants/constants'
 import type { Observation } from '../live/observation'
 import { replay } from '../live/replay'
 import { compileProgram } from './compileProgram'
@@ -30,8 +31,20 @@ describe('a run', () => {
     expect(record.starts[1]).toBeGreaterThanOrEqual(sign('nuts-golden'))
     expect(record.starts[1]! - sign('nuts-golden')).toBeLessThanOrEqual(4)
     expect(record.starts[2]).toBeGreaterThanOrEqual(sign('pale'))
-    expect(record.starts[3]! - record.starts[2]!).toBeCloseTo(middle.pourTime, -1)
+    const pouredG = plan.amounts.filter(one => plan.dish.stages.find(stage => stage.meets)!.adds.some(add => add.ingredient === one.id)).reduce((sum, one) => sum + one.massG, 0)
+    expect(record.starts[3]! - record.starts[2]!).toBeCloseTo(middle.pourTime * Math.sqrt(pouredG / constant('usualPour')), 3)
     expect(record.starts[5]).toBeGreaterThanOrEqual(sign('leaves-sides'))
+  })
+
+  it('pours four times as much in twice the time, and in parts in twice that', () => {
+    const lasts = (times: number, minutes: number): number => {
+      const more = { ...plan, amounts: plan.amounts.map(one => ({ ...one, massG: one.massG * times })), dish: { ...plan.dish, stages: plan.dish.stages.map(stage => (stage.does === 'pour' ? { ...stage, until: { minutes } } : stage)) } }
+      const program = compileProgram(more, replay(more, []), 0)
+      const pour = program.stages.findIndex(stage => stage.pours > 0)
+      return program.stages[pour]!.pours * middle.pourTime
+    }
+    expect(lasts(4, 1)).toBeCloseTo(2 * lasts(1, 1), 6)
+    expect(lasts(1, 2)).toBeCloseTo(2 * lasts(1, 1), 6)
   })
 
   it('takes what has happened at its own times, however early or late', () => {

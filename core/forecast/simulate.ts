@@ -82,7 +82,7 @@ function nextStep(run: Run): number {
   const next = run.stage + 1 < program.stages.length ? program.stages[run.stage + 1].startS : null
   if (next !== null && next > timeS && next < until) until = next
   if (stage.sign === null && next === null) {
-    const end = Math.max(program.nowS, run.countsFromS + (stage.pours ? run.member.pourTime : stage.seconds))
+    const end = Math.max(program.nowS, run.countsFromS + (stage.pours > 0 ? run.member.pourTime * stage.pours : stage.seconds))
     if (end > timeS && end < until) until = end
   }
   if (run.nextControl < program.controls.length) {

@@ -55,7 +55,7 @@ export function stageIsOver(run: Run): boolean {
     const pressure = run.program.vessels[stage.vessel].airPressure + VALVE_PA
     if (stage.pressureS === null && run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5) run.countsFromS = run.timeS
   }
-  return run.timeS >= run.countsFromS + (stage.pours ? run.member.pourTime : stage.seconds) - 1e-6
+  return run.timeS >= run.countsFromS + (stage.pours > 0 ? run.member.pourTime * stage.pours : stage.seconds) - 1e-6
 }
 
 /**

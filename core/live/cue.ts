@@ -1,6 +1,7 @@
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
+import type { HeatCaution } from '../flame/heatLimits'
 import type { Forecast, Window } from '../forecast/forecast'
 import type { SignId } from '../dish/signIds'
 import type { OpenQuestion } from '../doubt/doubt'
@@ -11,7 +12,7 @@ import type { CookPlan } from './plan'
 import type { LiveCook } from './liveCook'
 
 /** Cautions by the step where a hand could be burned. */
-export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup' | 'pressure' | 'grinder' | 'allergen'
+export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup' | 'pressure' | 'grinder' | 'allergen' | HeatCaution
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =

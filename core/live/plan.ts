@@ -29,6 +29,8 @@ export interface PlanAmount {
   readonly composition: Composition
   /** Water that soaking or cooking has put into it, g. */
   readonly soakedG?: number | undefined
+  /** Where it is a fat: from when it smokes, °C. */
+  readonly smokeC?: number | undefined
   /** Colour of the raw base, where it is known. */
   readonly look?: Lab | undefined
 }

@@ -3,11 +3,14 @@ import type { Belief } from '../belief/belief'
 import { beliefFor } from '../belief/beliefFor'
 import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
-import type { Allergen, Yields } from '../composition/ingredient'
+import type { Allergen, Kind, Yields } from '../composition/ingredient'
 import { withFreeShare } from '../dish/freeShare'
+import { scaledMinutes } from '../dish/scaledMinutes'
 import { CoreError } from '../error'
 import { FIRE_KINDS, type FireKind } from '../fire/fireKinds'
 import type { FlameTurn } from '../flame/flamePlan'
+import { guardHeat } from '../flame/guardHeat'
+import { UNKNOWN_SMOKE_C } from '../flame/heatLimits'
 import { MODEL_VERSION } from '../forecast/modelVersion'
 import { soakWater } from '../proportions/waterOf'
 import { requireRange } from '../requireRange'
@@ -37,7 +40,7 @@ export interface ChosenFire { readonly id: string, readonly name: string, readon
 export interface CookChoices {
   readonly dish: Dish
   readonly baseG: number
-  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab, readonly yields?: Yields, readonly allergens?: readonly Allergen[] }[]
+  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab, readonly yields?: Yields, readonly allergens?: readonly Allergen[], readonly kind?: Kind, readonly smokeC?: number | undefined }[]
   readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
   /** Pans and fires by the dish's vessel ids. */
   readonly pans: Readonly<Record<string, ChosenPan>>
@@ -68,8 +71,8 @@ export interface CookChoices {
 export function planCook(id: string, choices: CookChoices, plannedAt: number): CookPlan {
   const { baseG, cup, pans, fires } = choices
   const rowOf = (id: string): CookChoices['ingredients'][number] | undefined => choices.ingredients.find(known => known.id === id)
-  const dish = withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? [])
   requireRange('planCook.baseG', baseG, 5, 20000)
+  const dish = scaledMinutes(withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? []), baseG)
   const planFires = Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, planFire(fire)]))
   const flames = { ...guessFlames(dish, fires), ...choices.flames }
   const plan: CookPlan = {
@@ -81,7 +84,7 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
       const soakedG = one.id === dish.base && row.yields ? massG * soakWater({ yields: row.yields }, dish.choices?.preparation) : 0
       return {
         id: one.id, ingredient: one.ingredient, massG, composition: row.composition, ...(one.id === dish.base && row.colour ? { look: row.colour } : {}),
-        ...(soakedG > 0 ? { soakedG } : {}),
+        ...(soakedG > 0 ? { soakedG } : {}), ...(row.kind === 'fat' ? { smokeC: row.smokeC ?? UNKNOWN_SMOKE_C } : {}),
       }
     }),
     vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),
@@ -98,13 +101,13 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     forecast: null,
   }
   // Usual minutes are the common kitchen's, of a flame left as it is: own readings and turns come after they were blended in.
-  const first = blendedBelief(choices.firstBelief, { ...plan, dish: choices.dish }, blendWeight(choices.evidence))
+  const first = blendedBelief(choices.firstBelief, { ...plan, dish: scaledMinutes(choices.dish, baseG) }, blendWeight(choices.evidence))
   const blended = { ...plan, belief: beliefFor(first, choices.evidence, plan, plannedAt > 0 ? plannedAt : undefined) }
-  return {
+  return guardHeat({
     ...blended,
     ...(choices.turns && choices.turns.length > 0 ? { turns: choices.turns } : {}),
     ...(choices.thermometerK === undefined ? {} : { thermometerK: choices.thermometerK }),
-  }
+  }, choices.flames)
 }
 
 function planFire(fire: ChosenFire): PlanFire {

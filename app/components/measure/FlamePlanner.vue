@@ -78,7 +78,7 @@ const taken = (schedule: FlameSchedule): boolean => {
       class="soft small"
       role="status"
     >
-      {{ trouble || (done < 1 ? `Trying flames, ${Math.round(100 * done)} % done` : found && !found.met ? 'Nothing on this fire does it in that time at that risk. Nearest:' : `Best of ${found?.tried ?? 0} tried.`) }}
+      {{ trouble || (done < 1 ? `Trying flames, ${Math.round(100 * done)} % done` : found && found.leastS > found.wish.patienceS ? `Browned in less than ${Math.ceil(found.leastS / 60)} min it is dark outside and raw within. Give it longer; nearest:` : found && !found.met ? 'Nothing on this fire does it in that time at that risk. Nearest:' : `Best of ${found?.tried ?? 0} tried.`) }}
     </p>
     <div
       v-for="row in rows"

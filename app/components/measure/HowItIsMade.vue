@@ -75,7 +75,7 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
     />
     <StageList
       v-if="pane === 'stages' && dish && sheet"
-      :dish="dish"
+      :dish="plan?.dish ?? dish"
       :base-g="sheet.baseG"
       :name-of="nameOf"
     />

@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import type { DishCard } from '../../../core/dish/dish'
+import { INGREDIENTS } from '../../../book/ingredients'
+import { withFreeShare } from '../../../core/dish/freeShare'
 import { stageDish } from '../../../core/dish/stageDish'
 import { troublesOf } from '../../../core/dish/troublesOf'
 import { button, dishOf, nameOf } from '../../../test/support/measuring'
@@ -76,7 +78,9 @@ describe('the stages', () => {
     expect(text).toContain('until tightened again')
     expect(text).toContain('It runs again when the sugar goes in')
     expect(text).toContain('When you pour')
-    expect(text).toContain('nut-free share')
+    expect(text).toContain('share apart')
+    const named = withFreeShare(stageDish(dishOf('first-offering-semolina')), id => INGREDIENTS.find(row => row.id === id)!.allergens)
+    expect(mount(StageList, { props: { dish: named, baseG: 200, nameOf } }).text()).toContain('share without almonds')
   })
 })
 
