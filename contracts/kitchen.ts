@@ -27,7 +27,7 @@ export type Measure = z.infer<typeof MeasureSchema>
 export const PanSchema = z.strictObject({
   id: Id,
   name: Name,
-  kind: z.enum(['pan', 'pot']),
+  kind: z.enum(['pan', 'pot', 'pressure']),
   material: z.enum(MATERIALS),
   innerDiameterMm: z.number().min(80).max(700),
   depthMm: z.number().min(20).max(500),

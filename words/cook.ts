@@ -42,7 +42,7 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
   'pour': { title: 'When you pour', text: 'Flame off. Long ladle, little by little at the side, face back, children away: it erupts.' },
   'spitting': { title: 'It spits', text: 'Long spoon. Lower the flame if it jumps.' },
   'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
-  'pressure': { title: 'Pressure pan', text: 'As its maker says. Let it cool and open by itself; never force the lid.' },
+  'pressure': { title: 'Pressure pan, as its maker says', text: 'A cup of liquid at least. Two thirds full at most, half for milk and pulses. It opens by itself.' },
   'grinder': { title: 'Grinder', text: 'Hot food builds pressure under a lid: cool it first.' },
   'allergen': { title: 'Allergens', text: 'Free share first, own spoon and bowl: a shared ladle carries it. A shared pan is not allergen-free.' },
   'smoke': { title: 'Near its smoke point', text: 'A mark lower here. If the fat smokes: flame off, lid at hand, begin with fresh fat.' },

@@ -1,3 +1,4 @@
+import type { PressureFit } from '../core/dish/pressure'
 import type { FatLook } from '../core/comes/whatComes'
 import type { Balance } from '../core/swaps/swap'
 import type { Role, Standing, Style } from '../core/proportions/spans'
@@ -99,3 +100,19 @@ export function measureText(text: string, count: number, name: string): string {
 
 /** Kinds of fire. */
 export const FIRE_KIND_WORDS = { gas: 'gas', induction: 'induction, in watts or levels', coil: 'coil or plate: slow to follow', wood: 'wood or charcoal, by eye' } as const
+
+/**
+ * How a dish stands under pressure, in a sentence, and whether it is a danger.
+ *
+ * @param fit liquid and room
+ * @param pan the house's pressure pan; null where it has not said
+ * @param grams writes grams
+ */
+export function pressureText(fit: PressureFit, pan: { readonly name: string, readonly capacityMl: number } | null, grams: (massG: number) => string): { readonly text: string, readonly danger: boolean } {
+  const litres = (ml: number): string => `${(Math.ceil(ml / 100) / 10).toFixed(1)} l`
+  const full = fit.most === 0.5 ? 'half' : 'two thirds'
+  const more = fit.addedG >= 1 ? ` ${grams(fit.addedG)} of it is water that goes in beside the dish's own and is cooked down again.` : ''
+  const liquid = `Under pressure: ${grams(fit.liquidG)} of liquid.${more}`
+  if (pan && pan.capacityMl < fit.needsMl) return { text: `${liquid} ${litres(fit.contentMl)} in all is more than ${full} of the ${pan.name} (${litres(pan.capacityMl)}): press it in ${Math.ceil(fit.needsMl / pan.capacityMl)} lots, or cook it open.`, danger: true }
+  return { text: `${liquid} ${litres(fit.contentMl)} in all, ${full} full at most: ${pan ? `the ${pan.name} holds it` : `a pressure pan of ${litres(fit.needsMl)} or more`}.`, danger: false }
+}

@@ -126,6 +126,8 @@ export const WATCH_WORDS: Readonly<Record<string, string>> = {
   'count-releases': 'Count releases of the valve, or minutes at pressure.',
   'tip-the-pan-over': 'Tip it over with its juice.',
   'next-lot': 'Grate the next lot while this one cooks.',
+  'half-full': 'A cup of liquid at least; two thirds full at most, half for milk and pulses.',
+  'opens-itself': 'Flame off: wait until the pressure has fallen by itself. Never force the lid.',
   'free-first': 'With a spoon and into a bowl that touched none of it, before it goes in.',
   'greased-tray': 'Grease the tray first.',
   'score-warm': 'Score while warm, cut when set.',

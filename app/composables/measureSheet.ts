@@ -1,6 +1,6 @@
 import { useDebounceFn, useEventListener, useManualRefHistory } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import type { Kitchen, Settings } from '../../contracts/kitchen'
+import type { Kitchen, Pan, Settings } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
 import { SheetSchema, type Sheet } from '../../contracts/sheet'
 import { firstBelief } from '../../core/belief/firstBelief'
@@ -11,6 +11,7 @@ import { whatComes } from '../../core/comes/whatComes'
 import { withCorrections } from '../../core/composition/corrections'
 import type { Dish, DishCard } from '../../core/dish/dish'
 import { withFreeShare } from '../../core/dish/freeShare'
+import { pressureFit } from '../../core/dish/pressure'
 import { stageDish } from '../../core/dish/stageDish'
 import { troublesOf } from '../../core/dish/troublesOf'
 import { CoreError } from '../../core/error'
@@ -24,6 +25,7 @@ import { holdWater, liquidAccount } from '../../core/proportions/liquidAccount'
 import { measuredAmounts } from '../../core/proportions/measuredAmounts'
 import { USUAL_ROOM_C } from '../../core/live/usualRoom'
 import type { ScaleFacts } from '../../core/scale/baseOf'
+import { capacityMl } from '../../core/vessel/capacityMl'
 import { askForecast } from './forecaster'
 import { keepText, keptJson } from './deviceStorage'
 
@@ -68,6 +70,7 @@ export function useMeasureSheet(sources: SheetSources) {
   const dish = computed((): Dish | null => (card.value && troubles.value.length === 0 ? withFreeShare(stageDish(card.value), id => rows.value.get(id)?.allergens ?? []) : null))
   const chosen = useChosen(sources, sheet)
   const { cup, pan } = chosen
+  const pressurePan = computed(() => sources.kitchen.value?.pans.find(one => one.kind === 'pressure'))
   const amounts = computed(() => (card.value && cup.value && sheet.value
     ? measuredAmounts(card.value, sheet.value.baseG, table.value, cup.value, (sources.kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
     : []))
@@ -77,7 +80,7 @@ export function useMeasureSheet(sources: SheetSources) {
     const points = forecast.value?.points ?? []
     return points.length > 0 ? Math.max(...points.map(one => one.volumeMl)) : volumes.value?.greatestMl ?? null
   })
-  const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, table.value, sources.evidence.value, finished.value, sources.kitchen.value?.settings[0]) : null))
+  const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, pressurePan.value, table.value, sources.evidence.value, finished.value, sources.kitchen.value?.settings[0]) : null))
   const { forecast, forecastIsOld } = useCoarseThenFine(plan)
   const keep = useDebounceFn(() => {
     if (sheet.value) keepText(KEPT, JSON.stringify(sheet.value))
@@ -99,6 +102,10 @@ export function useMeasureSheet(sources: SheetSources) {
     comes: computed(() => (card.value && sheet.value ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? []) : null)),
     account: computed(() => (card.value && sheet.value ? liquidAccount(card.value, sheet.value.baseG, rowOf) : null)),
     fit: computed(() => (greatestMl.value !== null && pan.value ? fitAdvice(greatestMl.value, pan.value, sources.kitchen.value?.pans.filter(one => one.kind === 'pan') ?? []) : null)),
+    pressure: computed(() => {
+      const fit = plan.value && sheet.value ? pressureFit(plan.value.dish, sheet.value.baseG, rowOf) : null
+      return fit && { ...fit, pan: pressurePan.value ? { name: pressurePan.value.name, capacityMl: capacityMl(pressurePan.value) } : null }
+    }),
     facts: computed((): ScaleFacts | null => (card.value && sheet.value && volumes.value
       ? {
           base: card.value.base, ingredients: card.value.ingredients, baseG: sheet.value.baseG, usualBaseG: card.value.usual.baseG, portionG: card.value.portionG,
@@ -158,13 +165,13 @@ function useChosen(sources: SheetSources, sheet: Readonly<Ref<Sheet | null>>) {
 }
 type Chosen = ReturnType<typeof useChosen>
 
-function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number, settings: Settings | undefined) {
+function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, pressure: Pan | undefined, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number, settings: Settings | undefined) {
   const { cup: { value: cup }, pan: { value: pan }, pot: { value: pot }, fire: { value: fire }, otherFire: { value: otherFire } } = chosen
   if (!cup || !pan || !pot || !fire || !otherFire) return null
   const onMainFire = new Set(['pan', 'pressure-pan'])
   return planCook('measure', {
     dish, baseG: sheet.baseG, ingredients: table, cup,
-    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : pot])),
+    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : vessel.id === 'pressure-pan' ? pressure ?? pot : pot])),
     fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMainFire.has(vessel.id) ? fire : otherFire])),
     flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
     turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),

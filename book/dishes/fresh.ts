@@ -14,7 +14,7 @@ export const FRESH_DISHES = [
     others: ['chukandar halwa', 'चुकंदर हलवा', 'பீட்ரூட் அல்வா'], base: 'beetroot', usualG: 700, portionG: 110,
     lines: [['ghee', 0.07, 'fat'], ['sugar', 0.22, 'sugar'], ['milk', 0.7, 'milk'], ['milk-powder', 0.05, 'milk-solids'], ['cashew-halves', 0.04, 'nuts', 'cashew'], CARDAMOM],
     choices: { cooking: 'pressure', nuts: 'last' },
-    minutes: { 'press': 6, 'wait': 15, 'soften': 6, 'milk': 16, 'sweeten': 8, 'enrich': 5, 'rest': 5 },
+    minutes: { 'press': 6, 'wait': 15, 'milk': 20, 'sweeten': 8, 'enrich': 5, 'rest': 5 },
   }),
   card('garden-wall-gourd', 'Garden-wall gourd', 'vegetable', {
     others: ['lauki halwa', 'dudhi halwa', 'लौकी का हलवा', 'दूधी हलवा', 'சுரைக்காய் அல்வா'], base: 'bottle-gourd', usualG: 800, portionG: 110,
@@ -32,7 +32,7 @@ export const FRESH_DISHES = [
     others: ['shakarkandi halwa', 'शकरकंद हलवा', 'சர்க்கரைவள்ளி அல்வா'], base: 'sweet-potato', usualG: 800, portionG: 110,
     lines: [['ghee', 0.1, 'fat'], ['sugar', 0.14, 'sugar'], ['milk', 0.4, 'milk'], ['almond-slivers', 0.03, 'nuts', 'almond'], CARDAMOM],
     choices: { cooking: 'pressure' }, kept: 0.55,
-    minutes: { 'press': 7, 'wait': 15, 'nuts': 4, 'soften': 5, 'milk': 9, 'sweeten': 6, 'enrich': 4, 'rest': 5 },
+    minutes: { 'press': 7, 'wait': 15, 'nuts': 4, 'milk': 12, 'sweeten': 6, 'enrich': 4, 'rest': 5 },
   }),
   card('clear-ash-gourd', 'Clear ash gourd', 'vegetable', {
     others: ['kashi halwa', 'petha halwa', 'kumbalakai halwa', 'पेठा हलवा', 'பூசணி அல்வா'], base: 'ash-gourd', usualG: 900, portionG: 90,

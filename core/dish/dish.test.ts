@@ -48,7 +48,7 @@ describe('the stages of a dish', () => {
     ['a slurry', 'window-pane-wheat', {}, ['steep', 'mix', 'thicken', 'syrup', 'sweeten', 'enrich', 'enrich-2', 'enrich-3', 'nuts-last', 'rest', 'free-share', 'nuts-in', 'spread', 'set']],
     ['balls', 'marble-gram-balls', {}, ['roast', 'cool', 'rub-in', 'roll']],
     ['open pan', 'cellar-beetroot', { cooking: 'open' }, ['grate', 'soften', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
-    ['pressure', 'cellar-beetroot', {}, ['grate', 'press', 'wait', 'soften', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
+    ['pressure', 'cellar-beetroot', {}, ['grate', 'press', 'wait', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
     ['raw paste', 'long-spoon-mung', {}, ['soak', 'drain', 'grind', 'nuts', 'paste', 'roast', 'hot-milk', 'pour', 'take-up', 'sweeten', 'enrich', 'enrich-2', 'enrich-3', 'rest']],
     ['dry ground', 'granary-chickpea', {}, ['wash-dry', 'roast-whole', 'cool-whole', 'grind', 'steep', 'roast', 'syrup', 'pour', 'take-up', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
   ] as const)('%s', (_, id, changes, wanted) => {

@@ -11,11 +11,13 @@ export interface Trouble {
 /** Why choices cannot go together. */
 export const TROUBLES = [
   'sugar-needs-liquid', 'powder-needs-no-liquid', 'jaggery-is-no-powder', 'balls-take-powdered-sugar', 'slab-takes-syrup', 'nothing-is-reduced', 'liquid-is-missing',
-  'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure',
+  'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure', 'froths-under-pressure', 'pressure-needs-liquid',
   'only-grated-goes-in-lots', 'preparation-is-not-for-this', 'slab-is-stirred', 'produce-is-not-a-roast', 'no-grain-swells', 'nothing-sweet', 'wet-in-dry-balls',
 ] as const
 export type TroubleCode = (typeof TROUBLES)[number]
 
+/** Bases that froth up and block the valve (food safety advice; recalled, unchecked). */
+const FROTHS: ReadonlySet<string> = new Set(['apple'])
 const REDUCED: readonly string[] = ['vegetable', 'fruit', 'coconut-nut']
 const SLURRY_BASES: readonly string[] = ['wheat-flour', 'other-flour', 'gram-flour', 'semolina']
 /** Preparations each family knows; the first is the usual one. */
@@ -51,9 +53,25 @@ function baseTroubles(card: DishCard, reduced: boolean): Trouble[] {
   return [
     ...when(!known.includes(choices.preparation), 'preparation-is-not-for-this', ...known.map(preparation => ({ preparation }))),
     ...when(choices.cooking === 'pressure' && !presses, 'grain-foams-under-pressure', { cooking: 'open' }),
+    ...when(choices.cooking === 'pressure' && presses && card.ingredients.some(one => one.id === card.base && FROTHS.has(one.ingredient)), 'froths-under-pressure', { cooking: 'open' }),
+    ...when(choices.cooking === 'pressure' && presses && !pressesWet(card), 'pressure-needs-liquid', { cooking: 'open' }, ...wetPresses(card)),
     ...when(choices.lots && (choices.preparation !== 'grated' || choices.cooking === 'pressure'), 'only-grated-goes-in-lots', { lots: false }),
     ...when(reduced && choices.roast !== 'none', 'produce-is-not-a-roast', { roast: 'none' }),
   ]
+}
+
+/** Whether anything that flows stands under the lid of its pressure pan. */
+function pressesWet(card: DishCard): boolean {
+  if (card.choices.preparation === 'cooked-puree') return has(card, 'water')
+  if (card.choices.liquid === 'none' || !hasLiquid(card)) return false
+  return card.choices.sugar !== 'syrup' || has(card, 'milk', 'juice')
+}
+
+/** Liquids that would stand under the lid; a syrup's water does not. */
+function wetPresses({ choices }: DishCard): Partial<Choices>[] {
+  if (choices.preparation === 'cooked-puree') return []
+  const milk = choices.liquid === 'milk' ? [] : [{ liquid: 'milk' as const }]
+  return choices.liquid === 'none' && choices.sugar !== 'syrup' ? [{ liquid: 'water' }, ...milk] : milk
 }
 
 function sugarTroubles(card: DishCard, reduced: boolean): Trouble[] {

@@ -112,7 +112,7 @@ describe('flame and lid', () => {
 
   it('stand where the main line is: the pressure pan first, then the pan', () => {
     const beet = starterPlan('cellar-beetroot')
-    const told = [marked(0, 0, 'cook.started'), marked(1, 5, 'stage.began', { stage: 'press' }), marked(2, 900, 'stage.began', { stage: 'wait' }), marked(3, 1500, 'stage.began', { stage: 'soften' })]
+    const told = [marked(0, 0, 'cook.started'), marked(1, 5, 'stage.began', { stage: 'press' }), marked(2, 900, 'stage.began', { stage: 'wait' }), marked(3, 1500, 'stage.began', { stage: 'milk' })]
     const at = (count: number) => {
       const { 'pressure-pan': pressure, pan } = flamesNow(beet, replay(beet, told.slice(0, count)))
       return [pressure!.mark === 'off', pan!.mark === 'off']

@@ -5,6 +5,7 @@ import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
 import type { Allergen, Kind, Yields } from '../composition/ingredient'
 import { withFreeShare } from '../dish/freeShare'
+import { withPressureWater } from '../dish/pressure'
 import { scaledMinutes } from '../dish/scaledMinutes'
 import { CoreError } from '../error'
 import { FIRE_KINDS, type FireKind } from '../fire/fireKinds'
@@ -72,7 +73,8 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
   const { baseG, cup, pans, fires } = choices
   const rowOf = (id: string): CookChoices['ingredients'][number] | undefined => choices.ingredients.find(known => known.id === id)
   requireRange('planCook.baseG', baseG, 5, 20000)
-  const dish = scaledMinutes(withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? []), baseG)
+  const laid = scaledMinutes(withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? []), baseG)
+  const dish = withPressureWater(laid, baseG, id => rowOf(id)?.composition.water ?? 0)
   const planFires = Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, planFire(fire)]))
   const flames = { ...guessFlames(dish, fires), ...choices.flames }
   const plan: CookPlan = {
@@ -101,7 +103,7 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     forecast: null,
   }
   // Usual minutes are the common kitchen's, of a flame left as it is: own readings and turns come after they were blended in.
-  const first = blendedBelief(choices.firstBelief, { ...plan, dish: scaledMinutes(choices.dish, baseG) }, blendWeight(choices.evidence))
+  const first = blendedBelief(choices.firstBelief, { ...plan, dish: { ...dish, usual: choices.dish.usual } }, blendWeight(choices.evidence))
   const blended = { ...plan, belief: beliefFor(first, choices.evidence, plan, plannedAt > 0 ? plannedAt : undefined) }
   return guardHeat({
     ...blended,

@@ -35,7 +35,7 @@ const SEED = 20261126
 
 /** What of the kitchen a day needs. */
 export interface DayKitchen {
-  readonly pans: readonly (ChosenPan & { readonly kind: 'pan' | 'pot' })[]
+  readonly pans: readonly (ChosenPan & { readonly kind: 'pan' | 'pot' | 'pressure' })[]
   readonly fires: readonly ChosenFire[]
   readonly trays?: readonly { readonly id: string, readonly name: string }[]
   readonly measures: readonly { readonly id: string, readonly name: string, readonly kind: string, readonly volumeMl: number }[]
@@ -59,14 +59,15 @@ export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: read
   const row = rowsOf(ingredients)
   const pan = panFor(volumesOf(dish, wanted.baseG, row).greatestMl, kitchen.pans.filter(one => one.kind === 'pan'))
   const pot = kitchen.pans.find(one => one.kind === 'pot') ?? pan
+  const pressure = kitchen.pans.find(one => one.kind === 'pressure') ?? pot
   const cup = kitchen.measures.find(one => one.kind === 'cup')
   const [fire, other] = kitchen.fires
-  if (!pan || !pot || !fire || !cup) throw new CoreError('cannot-work', 'cookOnDay.kitchen', { missing: !pan ? 'pan' : !fire ? 'fire' : 'cup' })
+  if (!pan || !pot || !pressure || !fire || !cup) throw new CoreError('cannot-work', 'cookOnDay.kitchen', { missing: !pan ? 'pan' : !fire ? 'fire' : 'cup' })
   const onMain = new Set(['pan', 'pressure-pan'])
   const finished = finishedShare(wanted.card, row).perBase
   const plan = planCook(`day-${wanted.id}`, {
     dish, baseG: wanted.baseG, ingredients, cup,
-    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : pot])),
+    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : vessel.id === 'pressure-pan' ? pressure : pot])),
     fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMain.has(vessel.id) ? fire : other ?? fire])),
     flames: {}, people: Math.min(500, Math.max(0.5, Math.round(wanted.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
     seed: SEED, airC: kitchen.settings[0]?.roomC ?? USUAL_ROOM_C, altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
@@ -145,8 +146,8 @@ export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 't
   return {
     fires: kitchen.fires.map(({ id, name }) => ({ id, name })),
     vessels: [
-      ...kitchen.pans.map(pan => ({ id: pan.id, name: pan.name, kind: pan.kind === 'pot' ? 'pot' as const : capacityMl(pan) >= LARGE_PAN_ML ? 'heavyL' as const : 'heavy' as const, litres: litres(pan) })),
-      { id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }, { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
+      ...kitchen.pans.map(pan => ({ id: pan.id, name: pan.name, kind: pan.kind === 'pot' ? 'pot' as const : pan.kind === 'pressure' ? 'ppan' as const : capacityMl(pan) >= LARGE_PAN_ML ? 'heavyL' as const : 'heavy' as const, litres: litres(pan) })),
+      ...(kitchen.pans.some(pan => pan.kind === 'pressure') ? [] : [{ id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }]), { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
       ...['Upper shelf', 'Middle shelf', 'Lower shelf'].map((name, i) => ({ id: `cold-${i + 1}`, name, kind: 'cold' as const })),
       ...(kitchen.trays ?? []).map(({ id, name }) => ({ id, name, kind: 'tray' as const })),
     ],

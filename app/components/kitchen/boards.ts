@@ -23,7 +23,7 @@ export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
       things: kitchen.measures.map(one => ({ id: one.id, name: one.name, size: `${Math.round(one.volumeMl * 10) / 10} ml`, note: ORIGIN_WORDS[one.origin], drawing: cupDrawing(one) })),
     },
     {
-      shelf: 'pans' as Board, title: 'Pans and pots', adds: [['pan', 'Another pan'], ['pot', 'Another pot']] as const,
+      shelf: 'pans' as Board, title: 'Pans and pots', adds: [['pan', 'Another pan'], ['pot', 'Another pot'], ['pressure', 'A pressure pan']] as const,
       things: kitchen.pans.map(one => ({
         id: one.id, name: one.name, size: `${one.innerDiameterMm / 10} × ${one.depthMm / 10} cm`, drawing: panDrawing(one),
         note: `${one.material.replace('-', ' ')}${one.coated ? ', coated' : ''}, ${gramsText(one.massG)} ${one.massOrigin === 'guess' ? 'as a guess' : ORIGIN_WORDS[one.massOrigin]}`,
@@ -54,13 +54,16 @@ function learnedOf(id: string, evidence: readonly Evidence[]): string {
   return `gives about ${Math.round(100 * Math.exp(mean))} % of that by ${found.length} ${found.length === 1 ? 'reading' : 'readings'}`
 }
 
+/** Inner diameter and depth of what is put on the shelf before it is measured, mm. */
+const SIZES = { pan: [240, 70], pot: [180, 110], pressure: [220, 130] } as const
+
 /** Scatter of a fire from day to day in log power, squared: 12 %, see docs/model.md. */
 const SCATTER = 0.0144
 
 /**
  * A thing as it is put on a shelf before anything is known of it: every number a guess.
  *
- * @param kind cup, spoon, pan, pot, fire or tray
+ * @param kind cup, spoon, pan, pot, pressure pan, fire or tray
  * @param id its id
  * @returns its shelf and the thing; null for no such kind
  */
@@ -72,9 +75,10 @@ export function newThing(kind: string, id: string): { readonly shelf: Board, rea
       return { shelf: 'measures', item: { id, name: `New ${kind}`, kind, volumeMl, origin: 'guess', ...drawnSize(volumeMl, kind) } }
     }
     case 'pan':
-    case 'pot': {
-      const [innerDiameterMm, depthMm] = kind === 'pan' ? [240, 70] as const : [180, 110] as const
-      return { shelf: 'pans', item: { id, name: `New ${kind}`, kind, material: 'steel', innerDiameterMm, depthMm, massG: guessMassG(innerDiameterMm, depthMm, 'steel'), massOrigin: 'guess', coated: false } }
+    case 'pot':
+    case 'pressure': {
+      const [innerDiameterMm, depthMm] = SIZES[kind]
+      return { shelf: 'pans', item: { id, name: kind === 'pressure' ? 'New pressure pan' : `New ${kind}`, kind, material: 'steel', innerDiameterMm, depthMm, massG: guessMassG(innerDiameterMm, depthMm, 'steel'), massOrigin: 'guess', coated: false } }
     }
     case 'fire':
       return { shelf: 'fires', item: { id, name: 'New fire', origin: 'guess', marks: [{ id: 'm1', label: 'small', watts: 350 }, { id: 'm2', label: 'middle', watts: 700 }, { id: 'm3', label: 'big', watts: 1300 }] } }

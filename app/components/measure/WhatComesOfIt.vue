@@ -12,7 +12,7 @@ import type { FlameTurn } from '../../../core/flame/flamePlan'
 import { familyOf } from '../../../core/family/families'
 import { BUBBLING } from '../../../core/vessel/panFit'
 import { turnText } from '../../../words/dish'
-import { FIT_WORDS } from '../../../words/measure'
+import { FIT_WORDS, pressureText } from '../../../words/measure'
 import { BESIDE_WORDS } from '../../../words/stages'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
@@ -31,7 +31,7 @@ const props = defineProps<{
   currency: string
 }>()
 
-const { dish, sheet, pan, fire, plan, forecast, fit, comes, set } = props.state
+const { dish, sheet, pan, fire, plan, forecast, fit, pressure, comes, set } = props.state
 const SHAPE = { width: 300, height: 220, stone: 30, margin: 26 }
 const turnName = computed(() => (dish.value ? turnText(dish.value).toLowerCase() : ''))
 const arch = computed(() => {
@@ -63,6 +63,7 @@ const flameStage = computed(() => {
   const line = dish.value ? mainLine(dish.value) : []
   return line.findLast(stage => stage.does === 'roast') ?? line.find(stage => stage.does === 'cook-down') ?? null
 })
+const underPressure = computed(() => (pressure.value ? pressureText(pressure.value, pressure.value.pan, gramsText) : null))
 const options = computed(() => ({
   pans: props.pans.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.innerDiameterMm / 10)} cm` })),
   fires: props.fires.map(one => ({ value: one.id, label: one.name })),
@@ -133,6 +134,12 @@ const ways = computed(() => {
       class="danger small"
     >
       <strong>Caution:</strong> {{ caution }}
+    </p>
+    <p
+      v-if="underPressure"
+      :class="underPressure.danger ? 'danger small' : 'soft small'"
+    >
+      {{ underPressure.text }}
     </p>
     <div class="fires">
       <ChoiceSelect

@@ -46,10 +46,12 @@ function preparationStages(card: DishCard, handles: readonly string[]): Stage[] 
       ready('soak', 120, { handles, hands: 0 }),
       ...(card.choices.cooking === 'pressure'
         ? [
-            stage('press', 'press', 'pressure-pan', { phase: 'before', lid: true, until: { minutes: 12 }, handles, hands: 0, cautions: ['pressure'] }),
-            stage('wait', 'wait', 'pressure-pan', { phase: 'before', flame: 'off', lid: true, until: { sign: 'opened' }, handles, hands: 0, cautions: ['pressure'] }),
+            stage('press', 'press', 'pressure-pan', {
+              phase: 'before', lid: true, until: { minutes: 12 }, handles: [...handles, ...idsOf(card, 'water')], hands: 0, watch: ['half-full', 'count-releases'], cautions: ['pressure'],
+            }),
+            stage('wait', 'wait', 'pressure-pan', { phase: 'before', flame: 'off', lid: true, until: { sign: 'opened' }, handles, hands: 0, watch: ['opens-itself'], cautions: ['pressure'] }),
           ]
-        : [stage('boil-soft', 'cook-down', 'pot', { phase: 'before', lid: true, until: { minutes: 40 }, handles, hands: 0, watch: ['skim'], expect: ['foams'] })]),
+        : [stage('boil-soft', 'cook-down', 'pot', { phase: 'before', lid: true, until: { minutes: 40 }, handles: [...handles, ...idsOf(card, 'water')], hands: 0, watch: ['skim'], expect: ['foams'] })]),
       ready('puree', 10, { handles, cautions: ['grinder'] }),
     ]
     case 'grated': return [

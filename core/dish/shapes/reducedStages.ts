@@ -26,12 +26,26 @@ export function reducedStages(card: DishCard): Laid {
 const isPuree = (card: DishCard): boolean => card.choices.preparation === 'cooked-puree'
 const pressed = (card: DishCard): boolean => card.choices.cooking === 'pressure' && !isPuree(card)
 
+/** Pressed in its own first liquid, never dry: in its milk, or in its water where milk comes after. */
 function pressStages(card: DishCard): Stage[] {
   if (!pressed(card)) return []
   return [
-    stage('press', 'press', 'pressure-pan', { adds: adding([card.base]), lid: true, until: { minutes: 6 }, hands: 0, watch: ['count-releases'], cautions: ['pressure'] }),
-    stage('wait', 'wait', 'pressure-pan', { flame: 'off', lid: true, until: { sign: 'opened' }, hands: 0, cautions: ['pressure'] }),
+    stage('press', 'press', 'pressure-pan', {
+      adds: adding([card.base, ...pressLiquids(card)]), lid: true, until: { minutes: 6 }, hands: 0, watch: ['count-releases', 'half-full'], cautions: ['pressure'],
+    }),
+    stage('wait', 'wait', 'pressure-pan', { flame: 'off', lid: true, until: { sign: 'opened' }, hands: 0, watch: ['opens-itself'], cautions: ['pressure'] }),
   ]
+}
+
+/** What stands under the lid with it. */
+function pressLiquids(card: DishCard): string[] {
+  if (milkComesAfter(card)) return idsOf(card, 'water', 'juice')
+  return idsOf(card, 'milk', 'juice', ...(card.choices.sugar === 'syrup' ? [] : ['water' as const]))
+}
+
+/** Pressed in water, dried off, and the milk only then. A syrup's water is the syrup's. */
+function milkComesAfter({ choices }: DishCard): boolean {
+  return choices.liquid === 'water-then-milk' && choices.sugar !== 'syrup'
 }
 
 /** Coconut and nuts boiled in syrup: the syrup is made in the pan itself. */
@@ -52,6 +66,7 @@ function softenStages(card: DishCard, fat: FatPlan): Stage[] {
   const dries = isPuree(card) || pressed(card) || family === 'coconut-nut' || milkStages(card).length === 0
   const until = { sign: dries ? 'dry' : 'halved' }
   const common = { cautions: ['spitting'], expect: dries ? ['sticks-then-leaves'] : ['volume-falls-first'] }
+  if (pressed(card) && !milkComesAfter(card)) return []
   if (pressed(card)) {
     return [stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...nuts], until, flame: 'high', watch: ['stir-always', 'tip-the-pan-over'] })]
   }
@@ -67,10 +82,25 @@ function milkStages(card: DishCard): Stage[] {
   if (card.choices.liquid === 'none' || liquids.length === 0) return []
   const sweet = card.choices.sugar === 'in-liquid' ? adding(idsOf(card, 'sugar', 'jaggery', 'condensed')) : []
   const milk = card.choices.liquid !== 'juice' && idsOf(card, 'milk').length > 0
+  if (pressed(card) && !milkComesAfter(card)) return [downAgain(card, milk, sweet)]
+  const later = pressed(card) ? idsOf(card, 'milk') : liquids
   return [stage(milk ? 'milk' : 'liquid', 'cook-down', 'pan', {
-    adds: [...adding(liquids), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches'] : ['scrape-base'],
+    adds: [...adding(later), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches'] : ['scrape-base'],
     cautions: ['spitting'], expect: ['looks-too-thin', ...(milk ? ['milk-grains'] : [])],
   })]
+}
+
+/** The liquid it was pressed in, cooked down in the open pan: on a high flame until it thickens. */
+function downAgain(card: DishCard, milk: boolean, sweet: Stage['adds']): Stage {
+  const fat = fatPlan(card)
+  const adds = [
+    ...adding(idsOf(card, 'fat'), friedFirst(card) || fat.dry ? 0 : fat.first), ...adding(idsOf(card, 'helper')), ...sweet,
+    ...(card.choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION),
+  ]
+  return stage(milk ? 'milk' : 'liquid', 'cook-down', 'pan', {
+    adds, flame: 'high', until: { sign: 'milk-taken-up' }, watch: ['tip-the-pan-over', milk ? 'milk-catches' : 'scrape-base'], cautions: ['spitting'],
+    expect: ['looks-too-thin', ...(milk ? ['milk-grains'] : [])],
+  })
 }
 
 function sweetenStages(card: DishCard): Stage[] {
