@@ -56,6 +56,8 @@ export const TROUBLE_WORDS: Readonly<Record<TroubleCode, string>> = {
   'grain-foams-under-pressure': 'Grain and flour foam up and can block the valve of a pressure pan.',
   'froths-under-pressure': 'Apples froth up under pressure and can block the valve.',
   'pressure-needs-liquid': 'A pressure pan without liquid runs dry and bursts its safety valve: water or milk has to stand under the lid.',
+  'acid-splits-milk': 'Sour fruit and juice split milk: it turns to grains and whey.',
+  'jaggery-splits-milk': 'Jaggery boiled with milk splits it: it goes in once the milk is taken up, off the boil.',
   'only-grated-goes-in-lots': 'Only what is grated for the open pan can go in lot by lot.',
   'preparation-is-not-for-this': 'This base is not got ready in that way.',
   'slab-is-stirred': 'A mass that is to set or to be rolled has to be stirred to its end; covered it stays soft.',

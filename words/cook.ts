@@ -42,6 +42,8 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
   'pour': { title: 'When you pour', text: 'Flame off. Long ladle, little by little at the side, face back, children away: it erupts.' },
   'spitting': { title: 'It spits', text: 'Long spoon. Lower the flame if it jumps.' },
   'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
+  'scald': { title: 'Steam scalds', text: 'Lid away from you, handle turned in. Milk rises all at once: do not leave it.' },
+  'two-hours': { title: 'It perishes', text: 'Into the cold within two hours of the fire, one in a hot room. Warmed through once, to 75 °C.' },
   'pressure': { title: 'Pressure pan, as its maker says', text: 'A cup of liquid at least. Two thirds full at most, half for milk and pulses. It opens by itself.' },
   'grinder': { title: 'Grinder', text: 'Hot food builds pressure under a lid: cool it first.' },
   'allergen': { title: 'Allergens', text: 'Free share first, own spoon and bowl: a shared ladle carries it. A shared pan is not allergen-free.' },

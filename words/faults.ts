@@ -28,7 +28,7 @@ export const FAULT_CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: str
   'thin-pan': { name: 'a thin pan, hot in one spot', next: 'A heavy pan, or the smallest flame.' },
   'rolled-warm': { name: 'rolled too warm', next: 'Wait until it is hand-warm all through.' },
   'rolled-cool': { name: 'rolled too cool', next: 'Begin as it is hand-warm; a second pair of hands.' },
-  'sour': { name: 'sour fruit met the milk', next: 'Milk only when the fruit is dry.' },
+  'sour': { name: 'sour fruit or jaggery met hot milk', next: 'Milk only when the fruit is dry; jaggery off the boil.' },
 }
 
 const many = (value: number, words: readonly [string, string]): string => (value < 0 ? words[0] : words[1])

@@ -14,7 +14,7 @@ export const WAY_WORDS: Readonly<Record<string, { readonly title: string, readon
   'bind-base': { title: 'More roasted base', text: 'Roast it beside, then sprinkle it in and stir.' },
   'bind-powder': { title: 'Milk powder', text: 'Sprinkle it over, stir it smooth.' },
   'add-liquid': { title: 'Hot liquid back in', text: 'In spoons round the side, then cover on a low flame.' },
-  'swell-on': { title: 'Hot water, covered', text: 'Plain hot water in spoons, lid on, low flame. Bite a grain, then go on.' },
+  'swell-on': { title: 'Hot water, covered', text: 'Plain hot water in spoons, lid on, low flame. Cool a grain on a spoon, bite it, go on.' },
   'cook-drier': { title: 'Cook it on, drier', text: 'Uncovered, stirring, until it leaves the sides.' },
   'fat-spoon': { title: 'A spoon of fat', text: 'Warm, round the edge of the pan; stir it in.' },
   'press-break': { title: 'Press and break', text: 'Press every lump flat against the pan; go on stirring.' },
@@ -36,7 +36,7 @@ export const WAY_WORDS: Readonly<Record<string, { readonly title: string, readon
   'lower-stir': { title: 'Lower, stir on', text: 'Flame down a mark; scrape the base as you stir.' },
   'cook-through': { title: 'Cook it through', text: 'The grains stay and turn soft as it thickens.' },
   'brown-in-fat': { title: 'Brown it in fat to dry', text: 'Spread it over the pan, turn it when its underside browns.' },
-  'lift-out-clean': { title: 'Lift out what is clean', text: 'Off the fire. Tip the top into a clean pan; leave the base unscraped. Taste before you go on.' },
+  'lift-out-clean': { title: 'Lift out what is clean', text: 'Off the fire. Tip the top into a clean pan; leave the base unscraped. Taste from a cooled spoon.' },
   'start-again': { title: 'Start again', text: 'Fresh base and fat; use nothing burnt again.' },
 }
 
@@ -48,8 +48,8 @@ export const REPAIR_NOTES: Readonly<Record<string, string>> = {
   'runs-then-tightens': 'It runs again first. That is expected.', 'roast-beside': 'In a second pan.', 'more-of-it': 'There will be more of it.', 'crumble-in': 'In crumbs.',
   'tip-and-spoon': 'Hot fat: away from the flame.', 'lower-scrape': 'A mark lower; scrape.', 'palms-greased': 'Palms greased.', 'keep-covered': 'Covered, or it dries.',
   'no-stirring': 'Do not stir a boiling syrup.', 'spits-steam': 'It spits and steams: face back.', 'low-stir-always': 'Low flame, stir without a break.', 'scrape-back': 'Grease the tray again.',
-  'hot-sieve': 'Hot sweet clings: mind the hands.', 'do-not-scrape': 'Do not scrape.', 'taste-after': 'If it tastes burnt, start again.', 'no-liquid': 'No liquid into a burnt roast.',
-  'nothing-sour': 'Nothing sour in; fruit goes in dry.', 'lift-not-mash': 'Lift and turn, do not mash.', 'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
+  'hot-sieve': 'Hot sweet clings: mind the hands.', 'do-not-scrape': 'Do not scrape.', 'taste-after': 'From a cooled spoon: if it tastes burnt, start again.', 'no-liquid': 'No liquid into a burnt roast.',
+  'nothing-sour': 'Nothing sour in; fruit goes in dry, jaggery off the boil.', 'lift-not-mash': 'Lift and turn, do not mash.', 'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
 }
 
 /** Causes, by code. */
@@ -59,7 +59,7 @@ export const CAUSE_WORDS: Readonly<Record<string, string>> = {
   'under-roasted': 'roast stopped early', 'sugar-early': 'sugar in before the grain had swollen', 'more-sugar': 'more sugar than planned', 'produce-sweet': 'sweet roots or fruit',
   'forgotten': 'something was forgotten', 'less-sugar': 'less sugar than planned', 'produce-plain': 'plain roots or fruit', 'more-fat': 'more fat than planned',
   'fat-drawn-later': 'the mass draws it in later', 'too-early': 'too early to leave the pan', 'less-fat': 'less fat than planned', 'flame-high': 'flame too high', 'too-short': 'boiled too short',
-  'syrup-weak': 'syrup was weak', 'syrup-far': 'syrup went too far', 'too-cool': 'too cool to bind', 'too-warm': 'too warm to stand', 'sour': 'something sour in the milk',
+  'syrup-weak': 'syrup was weak', 'syrup-far': 'syrup went too far', 'too-cool': 'too cool to bind', 'too-warm': 'too warm to stand', 'sour': 'sour fruit or jaggery in hot milk',
   'left-alone': 'left unstirred', 'grated-fine': 'grated too fine', 'mashed': 'mashed by stirring', 'thin-pan': 'thin pan: it burns in one spot',
 }
 

@@ -26,6 +26,7 @@ import { FIGURE_WORDS, measureText, ORIGIN_WORDS, outsideText, ROLE_WORDS, short
 import { CHOICE_WORDS, TROUBLE_WORDS } from './choices'
 import { schoolOf, turnText } from './dish'
 import { BESIDE_WORDS, EXPECT_WORDS, stageName, WATCH_WORDS } from './stages'
+import { REPAIR_NOTES, WAY_WORDS } from './repairs'
 import { momentText } from './moment'
 import { SENSE_WORDS, TERM_WORDS } from './senses'
 import { PROBLEMS } from './problems'
@@ -84,7 +85,7 @@ describe('there are words', () => {
           expect(text.length, text).toBeLessThanOrEqual(22)
         }
         const next = mainLine(dish)[cook.stage + 1]?.id ?? null
-        const asked = cueText({ code: 'asked', next: null, caution: null, vessel: null, asks: { stage: next, atS: 4321, sign: null } }, plan, null)
+        const asked = cueText({ code: 'asked', next: null, caution: null, heat: null, vessel: null, asks: { stage: next, atS: 4321, sign: null } }, plan, null)
         expect(asked).toMatch(/^[^?]+ at about 1:12:01\?$/)
         expect(asked.length, asked).toBeLessThanOrEqual(36)
         const cue = cueText(cueOf(plan, cook, null, count * 100), plan, mainLine(dish)[cook.stage] ?? null)
@@ -97,6 +98,12 @@ describe('there are words', () => {
     for (const kind of KNOWN_KINDS) if (kind !== 'corrected' && kind !== 'withdrawn') expect(KIND_WORDS[kind], kind).toBeDefined()
     for (const code of PROBLEM_CODES) expect(PROBLEMS[code].detail, code).toMatch(/Nothing was|safe/)
     for (const sentence of Object.values(REFUSALS)) expect(sentence).toMatch(/Nothing was changed/)
+  })
+
+  it('taste and bite from a cooled spoon only', () => {
+    const told = [...Object.values(WATCH_WORDS), ...Object.values(WAY_WORDS).map(one => one.text), ...Object.values(REPAIR_NOTES)].filter(text => /\b[Bb]ite\b|\btaste[sd]? (before|from)|^Taste/.test(text))
+    expect(told.length).toBeGreaterThan(2)
+    for (const text of told) expect(text, text).toMatch(/cool/i)
   })
 
   it('short enough for one glance at the fire', () => {

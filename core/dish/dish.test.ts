@@ -211,6 +211,8 @@ describe('troubles', () => {
       note({ ...dish, ingredients: dish.ingredients.filter(one => one.part !== 'water') })
       note({ ...dish, ingredients: dish.ingredients.filter(one => one.part !== 'sugar' && one.part !== 'jaggery') })
       note({ ...dish, choices: { ...dish.choices, pour: 'slurry', roast: 'none', sugar: 'in-liquid' } })
+      note({ ...dish, ingredients: [...dish.ingredients, { id: 'sour', ingredient: 'pineapple', perBase: 1, part: 'fruit' }], choices: { ...dish.choices, liquid: 'milk' } })
+      note({ ...dish, ingredients: dish.ingredients.map(one => (one.part === 'sugar' ? { ...one, part: 'jaggery' } : one)), choices: { ...dish.choices, liquid: 'milk', sugar: 'in-liquid' } })
     }
     expect([...TROUBLES].filter(code => !found.has(code))).toEqual([])
   })

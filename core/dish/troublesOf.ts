@@ -1,5 +1,6 @@
 import type { Choices } from './choices'
 import type { DishCard, Part } from './dish'
+import { splitsMilk } from './splitsMilk'
 
 /** A combination that cannot work: its code (the sentence lives in `words/`), and what would. */
 export interface Trouble {
@@ -11,7 +12,7 @@ export interface Trouble {
 /** Why choices cannot go together. */
 export const TROUBLES = [
   'sugar-needs-liquid', 'powder-needs-no-liquid', 'jaggery-is-no-powder', 'balls-take-powdered-sugar', 'slab-takes-syrup', 'nothing-is-reduced', 'liquid-is-missing',
-  'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure', 'froths-under-pressure', 'pressure-needs-liquid',
+  'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure', 'froths-under-pressure', 'pressure-needs-liquid', 'acid-splits-milk', 'jaggery-splits-milk',
   'only-grated-goes-in-lots', 'preparation-is-not-for-this', 'slab-is-stirred', 'produce-is-not-a-roast', 'no-grain-swells', 'nothing-sweet', 'wet-in-dry-balls',
 ] as const
 export type TroubleCode = (typeof TROUBLES)[number]
@@ -36,7 +37,7 @@ export const PREPARATIONS_OF: Readonly<Record<string, readonly Choices['preparat
 export function troublesOf(card: DishCard): Trouble[] {
   const { choices } = card
   const reduced = REDUCED.includes(card.family) || choices.preparation === 'cooked-puree'
-  return [...baseTroubles(card, reduced), ...sugarTroubles(card, reduced), ...slurryTroubles(card, reduced), ...restTroubles(card, reduced)]
+  return [...baseTroubles(card, reduced), ...milkTroubles(card, reduced), ...sugarTroubles(card, reduced), ...slurryTroubles(card, reduced), ...restTroubles(card, reduced)]
 }
 
 const has = (card: DishCard, ...parts: readonly Part[]): boolean =>
@@ -72,6 +73,16 @@ function wetPresses({ choices }: DishCard): Partial<Choices>[] {
   if (choices.preparation === 'cooked-puree') return []
   const milk = choices.liquid === 'milk' ? [] : [{ liquid: 'milk' as const }]
   return choices.liquid === 'none' && choices.sugar !== 'syrup' ? [{ liquid: 'water' }, ...milk] : milk
+}
+
+/** Milk that would split for sure. */
+function milkTroubles(card: DishCard, reduced: boolean): Trouble[] {
+  const { acid, jaggery } = splitsMilk(card)
+  const without: Partial<Choices> = { liquid: has(card, 'juice') ? 'juice' : 'water' }
+  return [
+    ...when(acid, 'acid-splits-milk', without),
+    ...when(jaggery, 'jaggery-splits-milk', { sugar: reduced ? 'into-reduced' : 'after-swelling' }, { liquid: 'water' }),
+  ]
 }
 
 function sugarTroubles(card: DishCard, reduced: boolean): Trouble[] {

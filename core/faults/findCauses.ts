@@ -1,3 +1,4 @@
+import type { Part } from '../dish/dish'
 import type { BatchRecord } from '../compare/difference'
 import { CAUSES_OF, type FaultCause } from './causes'
 import type { EndFault } from './endFaults'
@@ -62,11 +63,14 @@ export function findCauses(record: BatchRecord, fault: EndFault, good: readonly 
   }))
 }
 
+/** What sours milk, or splits it by its minerals. */
+const SOURS: ReadonlySet<Part> = new Set<Part>(['fruit', 'juice', 'jaggery'])
+
 /** Sugar goes in early or it does not; milk sours only where something sour is in it. */
 function possible({ plan }: BatchRecord, cause: FaultCause): boolean {
   const { dish } = plan
   if (cause === 'sugar-early') return dish.choices?.sugar === 'in-liquid'
-  if (cause === 'sour') return dish.family === 'fruit' || dish.ingredients.some(one => one.part === 'fruit' || one.part === 'juice')
+  if (cause === 'sour') return dish.family === 'fruit' || dish.ingredients.some(one => SOURS.has(one.part ?? 'base'))
   if (cause === 'poured-fast' || cause === 'cold-liquid') return dish.stages.some(stage => stage.does === 'pour')
   return true
 }

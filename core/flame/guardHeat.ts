@@ -1,13 +1,14 @@
-import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
+import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../belief/memberValues'
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import { compileProgram } from '../forecast/compileProgram'
+import type { Program } from '../forecast/program'
 import { ensembleRecord } from '../forecast/record'
 import { sideAt, startRun } from '../forecast/run'
 import { lightSide, stepSide } from '../forecast/sideVessels'
 import { simulate } from '../forecast/simulate'
-import type { Trace } from '../forecast/trace'
+import type { Trace, TracePoint } from '../forecast/trace'
 import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
 import { smokePointC, tooHot, type HeatCaution } from './heatLimits'
@@ -61,8 +62,7 @@ function lowerMark(plan: CookPlan, id: string): string | undefined {
  * @returns cautions by stage id, of the main line and of what is heated beside it
  */
 export function hotStages(plan: CookPlan): Found {
-  const program = compileProgram(plan, replay(plan, []), 0)
-  const member = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
+  const { program, member, points } = middleRun(plan)
   const smokeC = smokePointC(plan)
   const coated = (stage: Stage): boolean => plan.vessels[stage.vessel]?.coated ?? false
   const found: Found = new Map()
@@ -70,9 +70,7 @@ export function hotStages(plan: CookPlan): Found {
     if (codes.length > 0) found.set(stage.id, new Set([...found.get(stage.id) ?? [], ...codes]))
   }
   const line = mainLine(plan.dish)
-  const trace: Trace = { everyS: 0, points: [] }
-  simulate(program, member, ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length), 0, trace)
-  for (const { stage, state } of trace.points) if (stage < line.length) note(line[stage], tooHot(state, 0, smokeC, coated(line[stage])))
+  for (const { stage, state } of points) if (stage < line.length) note(line[stage], tooHot(state, 0, smokeC, coated(line[stage])))
   sideStages(plan.dish).forEach((stage, side) => {
     const run = startRun(program, member)
     const at = sideAt(program, side)
@@ -83,4 +81,18 @@ export function hotStages(plan: CookPlan): Found {
     }
   })
   return found
+}
+
+/**
+ * The middle of a plan's belief, run once from the start to the end.
+ *
+ * @param plan with its belief, fires and flames
+ * @returns every step of it, and what was run
+ */
+export function middleRun(plan: CookPlan): { readonly program: Program, readonly member: MemberValues, readonly points: readonly TracePoint[] } {
+  const program = compileProgram(plan, replay(plan, []), 0)
+  const member = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
+  const trace: Trace = { everyS: 0, points: [] }
+  simulate(program, member, ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length), 0, trace)
+  return { program, member, points: trace.points }
 }

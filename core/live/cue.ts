@@ -1,7 +1,7 @@
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
-import type { HeatCaution } from '../flame/heatLimits'
+import { HEAT_CAUTIONS, type HeatCaution } from '../flame/heatLimits'
 import type { Forecast, Window } from '../forecast/forecast'
 import type { SignId } from '../dish/signIds'
 import type { OpenQuestion } from '../doubt/doubt'
@@ -12,7 +12,8 @@ import type { CookPlan } from './plan'
 import type { LiveCook } from './liveCook'
 
 /** Cautions by the step where a hand could be burned. */
-export type CautionCode = 'hot-fat' | 'pour' | 'spitting' | 'hot-sweet' | 'syrup' | 'pressure' | 'grinder' | 'allergen' | HeatCaution
+export const CAUTION_CODES = ['hot-fat', 'pour', 'spitting', 'hot-sweet', 'syrup', 'scald', 'pressure', 'grinder', 'allergen', 'two-hours', ...HEAT_CAUTIONS] as const
+export type CautionCode = (typeof CAUTION_CODES)[number]
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
@@ -25,6 +26,8 @@ export interface Cue {
   /** The sign that is waited for, with its window in s since the start. */
   readonly next: { readonly sign: SignId, readonly window: Window } | null
   readonly caution: CautionCode | null
+  /** Where the running step, or the one that comes soon, is forecast too hot. */
+  readonly heat: HeatCaution | null
   /** Side vessel that is due, or null. */
   readonly vessel: string | null
   /** Mark the flame should be turned down to, where a flame plan names one. */
@@ -47,15 +50,29 @@ const SOON_S = 60
  * @returns the cue
  */
 export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): Cue {
-  if (cook.finishedS !== null) return { code: 'finished', next: null, caution: null, vessel: null }
+  const heat = heatOf(plan, cook, forecast, nowS)
+  if (cook.finishedS !== null) return { code: 'finished', next: null, caution: perishes(plan) ? 'two-hours' : null, heat: null, vessel: null }
   const stage = mainLine(plan.dish)[cook.stage]
-  if (!stage) return { code: 'not-lit', next: null, caution: null, vessel: null }
+  if (!stage) return { code: 'not-lit', next: null, caution: null, heat, vessel: null }
   const next = nextSign(plan, cook, forecast)
   const asks = askedNow(plan, cook, forecast)
-  if (asks) return { code: 'asked', next: null, caution: stageCue(plan, cook, forecast, nowS).caution, vessel: null, asks }
+  if (asks) return { code: 'asked', next: null, caution: stageCue(plan, cook, forecast, nowS).caution, heat, vessel: null, asks }
   const due = dueSide(plan, cook, forecast, nowS)
-  if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? 'hot-fat' : null, vessel: due }
-  return { ...stageCue(plan, cook, forecast, nowS), next, vessel: null }
+  if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? 'hot-fat' : null, heat, vessel: due }
+  return { ...stageCue(plan, cook, forecast, nowS), next, heat, vessel: null }
+}
+
+function perishes(plan: CookPlan): boolean {
+  return plan.dish.stages.some(one => one.cautions?.includes('two-hours'))
+}
+
+/** A stage says that it is forecast too hot from before it is lit. */
+function heatOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): HeatCaution | null {
+  const line = mainLine(plan.dish)
+  const window = forecast?.stages[cook.stage + 1]
+  const near = window !== undefined && nowS >= window.early - SOON_S
+  const stages = [...line.slice(Math.max(0, cook.stage), cook.stage + 1), ...(cook.stage < 0 || near ? line.slice(cook.stage + 1, cook.stage + 2) : [])]
+  return HEAT_CAUTIONS.find(code => stages.some(stage => stage.cautions?.includes(code))) ?? null
 }
 
 /**

@@ -10,9 +10,10 @@ import { scaledMinutes } from '../dish/scaledMinutes'
 import { CoreError } from '../error'
 import { FIRE_KINDS, type FireKind } from '../fire/fireKinds'
 import type { FlameTurn } from '../flame/flamePlan'
-import { guardHeat } from '../flame/guardHeat'
+import { guardHeat, middleRun } from '../flame/guardHeat'
 import { UNKNOWN_SMOKE_C } from '../flame/heatLimits'
 import { MODEL_VERSION } from '../forecast/modelVersion'
+import { keptCold } from '../keeping/keptCold'
 import { soakWater } from '../proportions/waterOf'
 import { requireRange } from '../requireRange'
 import type { Material } from '../vessel/vessel'
@@ -105,11 +106,12 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
   // Usual minutes are the common kitchen's, of a flame left as it is: own readings and turns come after they were blended in.
   const first = blendedBelief(choices.firstBelief, { ...plan, dish: { ...dish, usual: choices.dish.usual } }, blendWeight(choices.evidence))
   const blended = { ...plan, belief: beliefFor(first, choices.evidence, plan, plannedAt > 0 ? plannedAt : undefined) }
-  return guardHeat({
+  const guarded = guardHeat({
     ...blended,
     ...(choices.turns && choices.turns.length > 0 ? { turns: choices.turns } : {}),
     ...(choices.thermometerK === undefined ? {} : { thermometerK: choices.thermometerK }),
   }, choices.flames)
+  return keptCold(guarded, middleRun(guarded).points.at(-1)?.waterG ?? 0, id => rowOf(id)?.kind)
 }
 
 function planFire(fire: ChosenFire): PlanFire {

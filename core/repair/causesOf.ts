@@ -54,7 +54,7 @@ const unstirred: Test = ({ cook }) => (cook.unstirred.length > 0 ? 'for' : 'open
 const sugarEarly: Test = ({ plan, cook }) => (plan.dish.choices?.sugar === 'in-liquid' ? 'for' : cook.signs.some(one => one.what === 'taken-up') ? 'against' : 'open')
 const keptBack: Test = ({ cook }) => (cook.keptBack.length > cook.restPoured.length ? 'for' : 'against')
 const forgotten: Test = ({ cook }) => (cook.forgotten.length > 0 ? 'for' : 'open')
-const sour: Test = ({ plan }) => (plan.dish.ingredients.some(one => one.part === 'fruit' || one.part === 'juice') || plan.dish.family === 'fruit' ? 'for' : 'open')
+const sour: Test = ({ plan }) => (plan.dish.ingredients.some(one => one.part === 'fruit' || one.part === 'juice' || one.part === 'jaggery') || plan.dish.family === 'fruit' ? 'for' : 'open')
 const thinPan: Test = ({ plan, tareG }) => (plan.vessels.pan && tareG > 0 ? (plan.vessels.pan.vessel.material === 'aluminium' || tareG < 700 ? 'for' : 'against') : 'open')
 
 /** Causes by fault, the usual ones first (craft, section 6). */

@@ -10,12 +10,12 @@ import { stageDish } from '../dish/stageDish'
 import { CoreError } from '../error'
 import type { Forecast } from '../forecast/forecast'
 import { sweetKeeping } from '../keeping/sweetKeeping'
+import { wentIn } from '../keeping/wentIn'
 import type { CookPlan } from '../live/plan'
 import { planCook, type ChosenFire, type ChosenPan } from '../live/planCook'
 import { USUAL_ROOM_C } from '../live/usualRoom'
 import { finishedShare } from '../proportions/finishedShare'
 import { contentsG } from '../repair/contentsNow'
-import type { PanContents } from '../repair/repair'
 import { capacityMl } from '../vessel/capacityMl'
 import { BUBBLING, ROOM_TO_STIR } from '../vessel/panFit'
 import type { Durations, Serving, VesselKind } from './day'
@@ -97,7 +97,7 @@ export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 
 /** What perishes of it: minutes it stands outside the cold, and minutes that warm all of it through; undefined where it keeps. */
 function standsOnDay(plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'airC'>, forecast: Forecast, ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[]): { readonly most: number, readonly warms: Durations } | undefined {
   const kinds = new Map(ingredients.map(row => [row.id, row.kind]))
-  const mass = allThatWentIn(plan.amounts, forecast.points.at(-1)?.waterG ?? 0)
+  const mass = wentIn(plan.amounts, forecast.points.at(-1)?.waterG ?? 0)
   const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, plan.dish.choices?.form === 'balls', id => kinds.get(id))
   if (keeping.standsH === null) return undefined
   const marks = plan.fires[mainVessel(plan.dish)]?.marks ?? []
@@ -106,13 +106,6 @@ function standsOnDay(plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'airC'>
   const seconds = bringBack(mass.contents, massG, 'hot', true, WARMED_MM, plan.airC, watts, keeping.standsH).warmed!.seconds
   const minutes = Math.max(3, Math.round(seconds / 60))
   return { most: 60 * keeping.standsH, warms: [Math.max(2, Math.round(minutes * 0.8)), minutes, Math.ceil(minutes * 1.5)] }
-}
-
-/** A finished dish of which nothing was kept back. */
-function allThatWentIn(amounts: CookPlan['amounts'], waterG: number): { readonly contents: PanContents, readonly invertShare: number } {
-  const of = (part: 'solids' | 'fat' | 'sugar' | 'nuts' | 'invert'): number => amounts.reduce((sum, one) => sum + one.massG * (one.composition[part] ?? 0), 0)
-  const [sugarG, invertG] = [of('sugar'), of('invert')]
-  return { contents: { waterG, solidsG: of('solids'), fatG: of('fat'), sugarG, nutsG: of('nuts') }, invertShare: sugarG > 0 ? Math.min(1, invertG / sugarG) : 0 }
 }
 
 function turnOf(dish: Dish, steps: readonly string[]): string | null {

@@ -97,7 +97,7 @@ const looks = computed(() => {
 })
 const asked = computed(() => props.fire.cue.value?.code === 'asked')
 const quietS = computed(() => nowS.value - Math.max(0, ...(cook.value?.moments ?? []).filter(one => !one.withdrawn && one.timeS <= nowS.value).map(one => one.timeS)))
-const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.fire.cue.value.caution] : null))
+const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.value?.heat].flatMap(code => (code ? [CAUTIONS[code]] : [])))
 </script>
 
 <template>
@@ -113,7 +113,8 @@ const caution = computed(() => (props.fire.cue.value?.caution ? CAUTIONS[props.f
       @mark="send"
     />
     <section
-      v-if="caution"
+      v-for="caution in cautions"
+      :key="caution.title"
       class="slab warn caution"
     >
       <h2 class="danger">

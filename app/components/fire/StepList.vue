@@ -30,8 +30,8 @@ function when(minutes: number, done: boolean): string {
 const rows = computed(() => steps.value.map((stage) => {
   const done = props.cook.steps[stage.id] !== undefined
   const words = [...(stage.watch ?? []).map(code => WATCH_WORDS[code] ?? ''), ...(stage.expect ?? []).map(code => EXPECT_WORDS[code] ?? '')].filter(Boolean)
-  const caution = (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).find(Boolean) ?? null
-  return { id: stage.id, name: stageName(stage), cue: stageCueText(stage), when: 'minutes' in stage.until ? when(stage.until.minutes, done) : '', words: words.join(' '), caution, done }
+  const cautions = (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean)
+  return { id: stage.id, name: stageName(stage), cue: stageCueText(stage), when: 'minutes' in stage.until ? when(stage.until.minutes, done) : '', words: words.join(' '), cautions: done ? [] : cautions, done }
 }))
 </script>
 
@@ -59,9 +59,10 @@ const rows = computed(() => steps.value.map((stage) => {
         <span>
           <strong>{{ row.cue }}</strong> <span class="soft">{{ row.when }}</span>
           <span
-            v-if="row.caution && !row.done"
+            v-for="caution in row.cautions"
+            :key="caution.title"
             class="danger block"
-          >{{ row.caution.title }}: {{ row.caution.text }}</span>
+          >{{ caution.title }}: {{ caution.text }}</span>
           <span
             v-if="row.words && !row.done"
             class="soft block"

@@ -23,7 +23,7 @@ export function afterStages(card: DishCard): Stage[] {
           later('set', 'set', card.choices.sugar === 'syrup' ? 120 : 240, { hands: 0, expect: ['soft-middle'] }),
         ]
       : []),
-    ...(form === 'balls' ? [later('roll', 'shape', 20, { watch: ['greased-hands'], expect: ['firms-as-it-cools'] })] : []),
+    ...(form === 'balls' ? [later('roll', 'shape', 20, { watch: ['greased-hands'], cautions: ['hot-sweet'], expect: ['firms-as-it-cools'] })] : []),
     ...(tasting === 'not-tasted' ? [later('set-apart', 'shape', 1, { watch: ['share-first'] })] : []),
   ]
 }

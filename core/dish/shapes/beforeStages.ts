@@ -30,7 +30,7 @@ export function beforeStages(card: DishCard): Stage[] {
 function preparationStages(card: DishCard, handles: readonly string[]): Stage[] {
   switch (card.choices.preparation) {
     case 'raw-paste': return [
-      ready('soak', 240, { handles, hands: 0 }),
+      ready('soak', 240, { handles, hands: 0, watch: ['soak-cool'] }),
       ready('drain', 15, { handles, hands: 0, watch: ['drain-well'] }),
       ready('grind', 10, { handles, watch: ['no-water-no-whole'], cautions: ['grinder'] }),
     ]
@@ -43,7 +43,7 @@ function preparationStages(card: DishCard, handles: readonly string[]): Stage[] 
       ready('grind', 8, { handles, watch: ['grainy-not-dust', 'surplus-to-store'], cautions: ['grinder'] }),
     ]
     case 'cooked-puree': return [
-      ready('soak', 120, { handles, hands: 0 }),
+      ready('soak', 120, { handles, hands: 0, watch: ['soak-cool'] }),
       ...(card.choices.cooking === 'pressure'
         ? [
             stage('press', 'press', 'pressure-pan', {
@@ -51,7 +51,7 @@ function preparationStages(card: DishCard, handles: readonly string[]): Stage[] 
             }),
             stage('wait', 'wait', 'pressure-pan', { phase: 'before', flame: 'off', lid: true, until: { sign: 'opened' }, handles, hands: 0, watch: ['opens-itself'], cautions: ['pressure'] }),
           ]
-        : [stage('boil-soft', 'cook-down', 'pot', { phase: 'before', lid: true, until: { minutes: 40 }, handles: [...handles, ...idsOf(card, 'water')], hands: 0, watch: ['skim'], expect: ['foams'] })]),
+        : [stage('boil-soft', 'cook-down', 'pot', { phase: 'before', lid: true, until: { minutes: 40 }, handles: [...handles, ...idsOf(card, 'water')], hands: 0, watch: ['skim'], cautions: ['scald'], expect: ['foams'] })]),
       ready('puree', 10, { handles, cautions: ['grinder'] }),
     ]
     case 'grated': return [

@@ -1,4 +1,5 @@
 import type { DishCard, Stage, Until } from '../dish'
+import { milkWatches } from '../splitsMilk'
 import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, roastUntil, stage } from './shape'
 
 /** How each family looks on its way, and is not wrong. */
@@ -68,11 +69,11 @@ function besideStages(card: DishCard): Stage[] {
   const syrup = sugar === 'syrup'
   const beside = stage(besideId(card), syrup ? 'boil-syrup' : 'heat', 'pot', {
     adds: adding([...first, ...sweet, ...condensed]), flame: 'high', lid: !syrup && liquid !== 'milk', until: { sign: syrup ? 'strength' : 'boil' }, hands: syrup ? 0.5 : 0,
-    meets: { stage: 'pour', edge: 'start' }, watch: syrup ? ['strength', 'no-grains-on-the-wall'] : liquid === 'milk' ? ['milk-catches'] : [], cautions: syrup ? ['syrup'] : [],
+    meets: { stage: 'pour', edge: 'start' }, watch: syrup ? ['strength', 'no-grains-on-the-wall'] : liquid === 'milk' ? ['milk-catches'] : [], cautions: syrup ? ['syrup'] : ['scald'],
   })
   if (!takesMilkLater(card)) return [beside]
   return [beside, stage('hot-milk', 'heat', 'second-pot', {
-    adds: adding(idsOf(card, 'milk')), flame: 'middle', until: { sign: 'boil' }, hands: 0, meets: { stage: 'milk', edge: 'start' }, watch: ['milk-catches'],
+    adds: adding(idsOf(card, 'milk')), flame: 'middle', until: { sign: 'boil' }, hands: 0, meets: { stage: 'milk', edge: 'start' }, watch: ['milk-catches'], cautions: ['scald'],
   })]
 }
 
@@ -92,11 +93,11 @@ function wetStages(card: DishCard): Stage[] {
     }),
     stage('take-up', 'cook-down', 'pan', {
       adds: adding(idsOf(card, 'fruit'), FRUIT_PORTION), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
-      watch: [family === 'vermicelli' ? 'fork-loosen' : 'flame-back', 'no-hard-centre'], cautions: ['spitting'], expect: ['looks-too-thin'],
+      watch: [family === 'vermicelli' ? 'fork-loosen' : 'flame-back', choices.sugar === 'after-swelling' ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
     }),
     ...(takesMilkLater(card)
       ? [stage('milk', 'pour', 'pan', {
-          from: 'second-pot', until: { sign: 'milk-taken-up' }, watch: ['milk-catches', 'stir-always'], cautions: ['pour', 'spitting'], expect: ['looks-too-thin'],
+          from: 'second-pot', until: { sign: 'milk-taken-up' }, watch: ['milk-catches', 'stir-always', ...milkWatches(card, 'milk')], cautions: ['pour', 'spitting'], expect: ['looks-too-thin'],
         })]
       : []),
   ]
@@ -106,7 +107,7 @@ function sweetenStages(card: DishCard): Stage[] {
   if (card.choices.sugar !== 'after-swelling') return []
   return [stage('sweeten', 'sweeten', 'pan', {
     adds: adding(idsOf(card, 'sugar', 'jaggery', 'condensed')), until: { sign: 'tightened' },
-    watch: ['no-hard-centre', 'stir-always'], cautions: ['hot-sweet'], expect: ['runs-again'],
+    watch: ['no-hard-centre', 'stir-always', ...milkWatches(card, 'sugar')], cautions: ['hot-sweet'], expect: ['runs-again'],
   })]
 }
 

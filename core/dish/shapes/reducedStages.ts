@@ -1,4 +1,5 @@
 import type { DishCard, Stage } from '../dish'
+import { milkWatches } from '../splitsMilk'
 import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
 /**
@@ -85,7 +86,7 @@ function milkStages(card: DishCard): Stage[] {
   if (pressed(card) && !milkComesAfter(card)) return [downAgain(card, milk, sweet)]
   const later = pressed(card) ? idsOf(card, 'milk') : liquids
   return [stage(milk ? 'milk' : 'liquid', 'cook-down', 'pan', {
-    adds: [...adding(later), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches'] : ['scrape-base'],
+    adds: [...adding(later), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches', ...milkWatches(card, 'milk')] : ['scrape-base'],
     cautions: ['spitting'], expect: ['looks-too-thin', ...(milk ? ['milk-grains'] : [])],
   })]
 }
@@ -106,7 +107,7 @@ function downAgain(card: DishCard, milk: boolean, sweet: Stage['adds']): Stage {
 function sweetenStages(card: DishCard): Stage[] {
   if (card.choices.sugar === 'in-liquid' || card.choices.sugar === 'syrup') return []
   return [stage('sweeten', 'sweeten', 'pan', {
-    adds: adding(idsOf(card, 'sugar', 'jaggery', 'condensed')), until: { sign: 'tightened' }, watch: ['stir-always'], cautions: ['hot-sweet', 'spitting'], expect: ['runs-again'],
+    adds: adding(idsOf(card, 'sugar', 'jaggery', 'condensed')), until: { sign: 'tightened' }, watch: ['stir-always', ...milkWatches(card, 'sugar')], cautions: ['hot-sweet', 'spitting'], expect: ['runs-again'],
   })]
 }
 

@@ -1,4 +1,5 @@
 import type { DishCard, Part, Stage } from '../dish'
+import { milkWatches } from '../splitsMilk'
 import { adding, doneSign, enrichStages, fatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
 /**
@@ -18,7 +19,7 @@ export function slurryStages(card: DishCard): Laid {
     ? []
     : [stage('sweeten', 'sweeten', 'pan', {
         adds: syrup ? [] : adding(sweet), from: syrup ? 'pot' : undefined, until: { sign: 'tightened' },
-        watch: ['stir-always'], cautions: syrup ? ['syrup', 'pour'] : ['hot-sweet'], expect: ['runs-again'],
+        watch: ['stir-always', ...milkWatches(card, 'sugar')], cautions: syrup ? ['syrup', 'pour'] : ['hot-sweet'], expect: ['runs-again'],
       })]
   return {
     stages: [
