@@ -4,6 +4,7 @@ import type { CautionCode, Cue, CueCode } from '../core/live/cue'
 import type { CookPlan } from '../core/live/plan'
 import { clockText } from './clockText'
 import { planMarkText } from './flames'
+import { lateCueText } from './late'
 import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBegunText, stageBeginText, stageCueText, stageName } from './stages'
 
 /** The one thing to do now, by code: short enough for one glance. */
@@ -32,6 +33,7 @@ export const CUES: Readonly<Record<CueCode, string>> = {
   'watch': 'Watch the colour',
   'work': 'Keep stirring',
   'next': 'Ready: go on',
+  'late': 'Past its window: look now',
   'asked': 'Did you go on?',
   'finished': 'Done',
 }
@@ -153,6 +155,10 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
   if (cue.code === 'asked' && cue.asks) {
     const asked = plan.dish.stages.find(one => one.id === cue.asks?.stage)
     return `${asked ? stageBegunText(asked) : 'Finished'} at about ${clockText(cue.asks.atS)}?`
+  }
+  if (cue.code === 'late' && cue.late) {
+    const late = plan.dish.stages.find(one => one.id === cue.late?.stage)
+    return late ? lateCueText(cue.late, late) : CUES.late
   }
   if ((cue.code === 'work' || (cue.code === 'roast' && stage?.id !== 'roast')) && stage) return stageCueText(stage)
   if (cue.code === 'turn-down' && cue.mark) return `Turn the flame down to ${planMarkText(plan, cue.mark)}`

@@ -1,6 +1,7 @@
-import { useEventListener, useLocalStorage } from '@vueuse/core'
-import { watch, type Ref } from 'vue'
+import { useEventListener, useLocalStorage, useTimeoutFn } from '@vueuse/core'
+import { computed, watch, type Ref } from 'vue'
 import type { CueCode } from '../../core/live/cue'
+import type { LateLevel } from '../../core/live/lateOf'
 import { play, wakeSounds, type Meaning } from './sounds'
 
 /** What each cue sounds like as it comes; those that are left out come quietly. */
@@ -8,6 +9,9 @@ const SOUND_OF: Readonly<Partial<Record<CueCode, Meaning>>> = {
   'take-out': 'now', 'turn-down': 'now', 'pour-now': 'now', 'pour-stop': 'now', 'off-now': 'now', 'rested': 'now', 'next': 'now',
   'pour-soon': 'soon', 'watch': 'soon', 'enrich-soon': 'soon', 'light-other': 'other', 'asked': 'asked', 'burnt': 'stop',
 }
+
+/** The sound of what is late comes again after so long, by how late it is, ms. */
+const AGAIN_MS: Readonly<Record<LateLevel, number>> = { 1: 60_000, 2: 30_000, 3: 15_000 }
 
 /** Waking the sounds takes a moment of the page's own: the first touch is drawn before it, real ms. */
 const AFTER_MS = 200
@@ -19,9 +23,10 @@ const AFTER_MS = 200
  * @param cue what the moment asks for, or null
  * @param words how it is said
  * @param reachable whether the hearth answers
+ * @param late how late it is; null where nothing is
  * @returns the switches, `whatNow` to hear the cue once, `quiet` for all off
  */
-export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonly<Ref<string>>, reachable: Readonly<Ref<boolean>>) {
+export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonly<Ref<string>>, reachable: Readonly<Ref<boolean>>, late: Readonly<Ref<LateLevel | null>>) {
   const sounds = useLocalStorage('yon-hearth.sounds', true)
   const speech = useLocalStorage('yon-hearth.speech', false)
   useEventListener(['pointerdown', 'keydown'], () => void setTimeout(wakeSounds, AFTER_MS))
@@ -34,6 +39,18 @@ export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonl
   watch(cue, (code, before) => {
     const meaning = code === null || before === null ? undefined : SOUND_OF[code]
     if (sounds.value && meaning) play(meaning)
+  })
+  // What is late is heard at once and again, sooner the later it is.
+  const again = useTimeoutFn(() => {
+    if (late.value === null) return
+    if (sounds.value) play('late')
+    again.start()
+  }, computed(() => AGAIN_MS[late.value ?? 1]), { immediate: false })
+  watch(late, (level, before) => {
+    again.stop()
+    if (level === null) return
+    if (sounds.value && (before === null || level > before)) play('late')
+    again.start()
   })
   watch(words, (text, before) => {
     if (speech.value && before) speak(text)

@@ -1,12 +1,13 @@
 /** What sounds mean at the fire; each has its own. */
-export const MEANINGS = ['soon', 'now', 'stop', 'other', 'asked', 'marked', 'away'] as const
+export const MEANINGS = ['soon', 'now', 'late', 'stop', 'other', 'asked', 'marked', 'away'] as const
 export type Meaning = (typeof MEANINGS)[number]
 
-/** Notes of each meaning, Hz and s: rising to look, three equal ones to act, four falling ones to stop, two low ones for the other vessel, a fall for a lost connection. */
+/** Notes of each meaning, Hz and s: rising to look, three equal ones to act, two that jump up twice where it is late, four falling ones to stop, two low ones for the other vessel, a fall for a lost connection. */
 const NOTES: Readonly<Record<Meaning, readonly (readonly [hz: number, forS: number])[]>> = {
   marked: [[880, 0.06]],
   soon: [[523, 0.16], [659, 0.16]],
   now: [[784, 0.14], [784, 0.14], [784, 0.3]],
+  late: [[698, 0.1], [988, 0.1], [698, 0.1], [988, 0.22]],
   stop: [[988, 0.12], [784, 0.12], [622, 0.12], [494, 0.12]],
   other: [[330, 0.22], [330, 0.22]],
   asked: [[587, 0.14], [880, 0.28]],

@@ -8,6 +8,7 @@ import type { OpenQuestion } from '../doubt/doubt'
 import type { TermCode } from '../senses/terms'
 import { dueTurn } from './dueTurn'
 import { hasShown } from './hasShown'
+import { lateOf, type Late } from './lateOf'
 import type { CookPlan } from './plan'
 import type { LiveCook } from './liveCook'
 
@@ -18,7 +19,7 @@ export type CautionCode = (typeof CAUTION_CODES)[number]
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
   | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'flame-back' | 'still-hard' | 'cook-down'
-  | 'burnt' | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'asked' | 'finished'
+  | 'burnt' | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'late' | 'asked' | 'finished'
 
 /** What the fire screen says at one glance. */
 export interface Cue {
@@ -32,6 +33,8 @@ export interface Cue {
   readonly vessel: string | null
   /** Mark the flame should be turned down to, where a flame plan names one. */
   readonly mark?: string | undefined
+  /** The stage that is late, the most urgent of them. */
+  readonly late?: Late | undefined
   /** What has to be asked before anything else. */
   readonly asks?: OpenQuestion | undefined
 }
@@ -57,9 +60,22 @@ export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null,
   const next = nextSign(plan, cook, forecast)
   const asks = askedNow(plan, cook, forecast)
   if (asks) return { code: 'asked', next: null, caution: stageCue(plan, cook, forecast, nowS).caution, heat, vessel: null, asks }
+  for (const late of lateOf(plan, cook, forecast, nowS)) {
+    const told = lateCue(plan, cook, late, stage)
+    if (told) return { ...told, next: null, heat, late }
+  }
   const due = dueSide(plan, cook, forecast, nowS)
   if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? 'hot-fat' : null, heat, vessel: due }
   return { ...stageCue(plan, cook, forecast, nowS), next, heat, vessel: null }
+}
+
+/** What is late comes before everything else; a sign that was just marked has its own cue for a while. */
+function lateCue(plan: CookPlan, cook: LiveCook, late: Late, running: Stage): Pick<Cue, 'code' | 'caution' | 'vessel'> | null {
+  const stage = plan.dish.stages.find(one => one.id === late.stage)!
+  const caution = (stage.cautions?.[0] as CautionCode | undefined) ?? null
+  if (stage.meets) return { code: cook.lit[stage.vessel] === undefined ? 'light-other' : 'late', caution, vessel: stage.vessel }
+  if (late.window === null && late.level === 1 && running.does !== 'press') return null
+  return { code: 'late', caution, vessel: null }
 }
 
 function perishes(plan: CookPlan): boolean {

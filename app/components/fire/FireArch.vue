@@ -8,6 +8,7 @@ import { depthMm } from '../../../core/vessel/depthMm'
 import { BUBBLING } from '../../../core/vessel/panFit'
 import { cueText as sayCue, SIGN_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
+import { lateText } from '../../../words/late'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import PanDrawing from '../PanDrawing.vue'
 
@@ -64,6 +65,8 @@ const flame = computed(() => {
 })
 const cueText = computed(() => (props.fire.cue.value ? sayCue(props.fire.cue.value, props.plan, props.fire.stage.value) : ''))
 const detail = computed(() => {
+  const late = props.fire.cue.value?.late
+  if (late) return lateText(late)
   const next = props.fire.cue.value?.next
   if (next) {
     // What browns on once it is out comes out so much before.
@@ -113,7 +116,7 @@ const detail = computed(() => {
         <p
           class="cue"
           role="status"
-          :class="{ danger: fire.cue.value?.caution === 'pour' }"
+          :class="[{ danger: fire.cue.value?.caution === 'pour' || fire.cue.value?.late }, fire.cue.value?.late ? `late-${fire.cue.value.late.level}` : '']"
           @click="emit('say')"
         >
           {{ cueText }}
@@ -158,6 +161,11 @@ const detail = computed(() => {
 .clock { font-size: 96px; line-height: 0.95; font-weight: 480; letter-spacing: -1px; font-variant-numeric: tabular-nums; }
 .seconds { font-size: 0.5em; }
 .cue { font: 650 2.15rem/1.1 var(--voice); margin-top: 6px; max-width: 13em; text-wrap: balance; }
+/* The later, the harder to pass over. */
+.late-2 { background: var(--danger); color: var(--paper); padding: 2px 14px; }
+.late-3 { background: var(--danger); color: var(--paper); padding: 2px 14px; animation: late 1.2s steps(2, jump-none) infinite; }
+@keyframes late { to { background: var(--ink); } }
+@media (prefers-reduced-motion: reduce) { .late-3 { animation: none; outline: 6px double var(--danger); outline-offset: 4px; } }
 .detail { font-size: 1.4rem; line-height: 1.25; margin-top: 6px; min-height: 1.25em; max-width: 55%; text-wrap: balance; }
 .pan { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
 .pan :deep(svg) { margin-left: 12%; }

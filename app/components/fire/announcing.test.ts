@@ -2,6 +2,7 @@ import { mount } from '@vue/test-utils'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CueCode } from '../../../core/live/cue'
+import type { LateLevel } from '../../../core/live/lateOf'
 import { MEANING_WORDS } from '../../../words/sounds'
 import { MEANINGS } from '../../composables/sounds'
 import { eventually } from '../../../test/support/eventually'
@@ -47,16 +48,17 @@ async function announced() {
   const cue = ref<CueCode | null>('roast')
   const words = ref('Keep it moving, low flame')
   const reachable = ref(true)
+  const late = ref<LateLevel | null>(null)
   let found: ReturnType<typeof useAnnouncing> | null = null
   mount(defineComponent({
     setup() {
-      found = useAnnouncing(cue, words, reachable)
+      found = useAnnouncing(cue, words, reachable, late)
       return () => h('p')
     },
   }))
   window.dispatchEvent(new Event('pointerdown'))
   vi.runAllTimers()
-  return { cue, words, reachable, announcing: found! as ReturnType<typeof useAnnouncing> }
+  return { cue, words, reachable, late, announcing: found! as ReturnType<typeof useAnnouncing> }
 }
 const heard = (): string => notes.splice(0).map(one => one.hz).join(' ')
 
@@ -78,6 +80,27 @@ describe('sounds and spoken cues', () => {
     expect(sounds.every(Boolean)).toBe(true)
     cue.value = 'roast'
     await nextTick()
+    expect(heard()).toBe('')
+  })
+
+  it('sound what is late at once and again, sooner the later it is', async () => {
+    const { late } = await announced()
+    late.value = 1
+    await nextTick()
+    const once = heard()
+    expect(once).not.toBe('')
+    vi.advanceTimersByTime(59_000)
+    expect(heard()).toBe('')
+    vi.advanceTimersByTime(2000)
+    expect(heard()).toBe(once)
+    late.value = 3
+    await nextTick()
+    expect(heard()).toBe(once)
+    vi.advanceTimersByTime(31_000)
+    expect(heard().split(once).length - 1).toBe(2)
+    late.value = null
+    await nextTick()
+    vi.advanceTimersByTime(200_000)
     expect(heard()).toBe('')
   })
 

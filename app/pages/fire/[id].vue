@@ -62,7 +62,7 @@ const lastText = computed(() => (plan.value && last.value ? momentText(plan.valu
 const before = ref<{ readonly window: string, readonly by: string } | null>(null)
 
 const words = computed(() => (cue.value && plan.value ? cueText(cue.value, plan.value, stage.value) : ''))
-const announcing = useAnnouncing(computed(() => cue.value?.code ?? null), words, outboxState.reachable)
+const announcing = useAnnouncing(computed(() => cue.value?.code ?? null), words, outboxState.reachable, computed(() => cue.value?.late?.level ?? null))
 const awake = useAwake(running)
 const secure = typeof window !== 'undefined' && window.isSecureContext
 
