@@ -1,17 +1,18 @@
 import type { CookPlan } from '../core/live/plan'
+import type { SayAmount } from './saidAmount'
 
 /**
- * What goes into a vessel with a stage, in weights.
+ * What goes into a vessel with a stage, as it is measured.
  *
  * @param plan amounts
  * @param stage id of the stage
- * @param grams how weights are said in this house
- * @returns such as `1 050 g water, 265 g sugar`; nothing where nothing goes in
+ * @param say says an amount of an ingredient
+ * @returns such as `4 glasses water · 1 050 g, 1¼ glasses sugar · 265 g`; nothing where nothing goes in
  */
-export function inVesselText(plan: Pick<CookPlan, 'dish' | 'amounts'>, stage: string, grams: (massG: number) => string): string {
+export function inVesselText(plan: Pick<CookPlan, 'dish' | 'amounts'>, stage: string, say: SayAmount): string {
   const adds = plan.dish.stages.find(one => one.id === stage)?.adds ?? []
   return adds.flatMap(({ ingredient, share }) => {
     const amount = plan.amounts.find(one => one.id === ingredient)
-    return amount ? [`${grams(amount.massG * share)} ${ingredient.replaceAll('-', ' ')}`] : []
+    return amount ? [say(amount.ingredient, amount.massG * share)] : []
   }).join(', ')
 }

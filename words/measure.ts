@@ -74,26 +74,32 @@ export const SWAP_WORDS: Readonly<Record<string, string>> = {
   'roast-less': 'It is roasted already: warm it only.',
 }
 
+/** Words of two letters and less say nothing by themselves. */
+const SAYS_LITTLE = 2
+
 /**
- * The short word for a household measure: the last of its name.
+ * The short word for a household measure: the last of its name, or all of it where that says too little.
  *
  * @param name such as `Verandah glass`
  * @returns such as `glass`
  */
 export function shortName(name: string): string {
-  return name.trim().toLowerCase().split(/\s+/).at(-1) ?? name
+  const words = name.trim().toLowerCase().split(/\s+/)
+  const last = words.at(-1) ?? name
+  return last.length > SAYS_LITTLE ? last : words.join(' ')
 }
 
 /**
- * An amount in a household measure, as it is said.
+ * An amount in a household measure, as it is said; a name that is no English word stays as it is.
  *
  * @param text the count as written, such as `1½`
  * @param count the count as a number
  * @param name of the measure
- * @returns such as `1½ glasses`
+ * @returns such as `1½ glasses`, `2 × गिलास`
  */
 export function measureText(text: string, count: number, name: string): string {
   const lower = shortName(name)
+  if (!/^[a-z]+$/.test(lower)) return `${text} × ${lower}`
   const many = /(s|x|ch|sh)$/.test(lower) ? `${lower}es` : `${lower}s`
   return `${text} ${count > 1 ? many : lower}`
 }

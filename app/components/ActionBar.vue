@@ -107,6 +107,7 @@ defineExpose({ pressAt, close: () => {
   <div
     v-else
     class="bar"
+    :class="{ four: shown.length > 3 }"
     role="group"
     aria-label="What you see, smell or have done"
   >
@@ -127,6 +128,8 @@ defineExpose({ pressAt, close: () => {
 
 <style scoped>
 .bar { display: grid; grid-template-columns: 1.25fr 1fr 1fr; gap: 16px; }
+.bar.four { grid-template-columns: 1.2fr 1fr 1fr 1fr; gap: 12px; }
+.bar.four .big { font-size: 1.4rem; padding-inline: 0.9rem; }
 .bar.colours { grid-template-columns: repeat(6, 1fr); gap: 10px; }
 .big { min-height: 92px; justify-content: space-between; padding: 0.4rem 1.3rem; font-size: 1.6rem; font-weight: 650; text-align: left; line-height: 1.1; border-bottom-width: 8px; }
 .big.rests { opacity: 1; cursor: default; }
@@ -138,6 +141,8 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
 @media (max-width: 700px) {
   .bar { grid-template-columns: 1fr 1fr; gap: 10px; }
   .bar .big:first-child:not(:only-child) { grid-column: 1 / -1; }
+  .bar.four { grid-template-columns: 1fr 1fr; gap: 10px; }
+  .bar.four .big:first-child:not(:only-child) { grid-column: auto; }
   .bar .big:only-child { grid-column: 1 / -1; }
   .bar .big:nth-child(2):last-child { grid-column: 1 / -1; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
@@ -146,7 +151,8 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
   kbd { display: none; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
-  .bar { grid-template-columns: 1fr; gap: 8px; }
+  .bar, .bar.four { grid-template-columns: 1fr; gap: 8px; }
+  .bar.four .big { min-height: 50px; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
   .big { min-height: 68px; justify-content: center; font-size: 1.35rem; }
   .colours .big { min-height: 92px; }

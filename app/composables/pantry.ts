@@ -1,8 +1,19 @@
-import { shallowReadonly, shallowRef, type Ref } from 'vue'
+import { computed, shallowReadonly, shallowRef, type Ref } from 'vue'
+import type { Ingredient } from '../../contracts/ingredient'
 import type { Composition } from '../../core/live/plan'
 
-const pantry = shallowRef<Readonly<Record<string, Composition>>>({})
+const table = shallowRef<readonly Ingredient[]>([])
+const rows = computed(() => new Map(table.value.map(row => [row.id, row])))
+const compositions = computed((): Readonly<Record<string, Composition>> => Object.fromEntries(table.value.map(row => [row.id, row.composition])))
 let loading: Promise<void> | null = null
+
+function load(): void {
+  loading ??= import('../../book/ingredients').then(({ INGREDIENTS }) => {
+    table.value = INGREDIENTS
+  }).catch(() => {
+    loading = null
+  })
+}
 
 /**
  * What a house can add to a pan, with its composition. It is read once, while the hearth can be reached, so that a repair
@@ -11,10 +22,16 @@ let loading: Promise<void> | null = null
  * @returns compositions by ingredient, readonly; empty until they are here
  */
 export function usePantry(): Readonly<Ref<Readonly<Record<string, Composition>>>> {
-  loading ??= import('../../book/ingredients').then(({ INGREDIENTS }) => {
-    pantry.value = Object.fromEntries(INGREDIENTS.map(row => [row.id, row.composition]))
-  }).catch(() => {
-    loading = null
-  })
-  return shallowReadonly(pantry)
+  load()
+  return shallowReadonly(compositions)
+}
+
+/**
+ * The same table whole, by id.
+ *
+ * @returns rows, readonly; none until they are here
+ */
+export function usePantryRows(): Readonly<Ref<ReadonlyMap<string, Ingredient>>> {
+  load()
+  return shallowReadonly(rows)
 }

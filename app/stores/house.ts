@@ -8,6 +8,7 @@ import type { Evidence } from '../../core/belief/evidence'
 import type { DishCard } from '../../core/dish/dish'
 import { Anything, ask } from '../composables/api'
 import { readIn } from '../composables/format'
+import { measureIn } from '../composables/houseAmounts'
 
 const DishesSchema = z.object({ dishes: z.array(DishCardSchema), aside: z.array(z.string()) })
 
@@ -30,6 +31,7 @@ export const useHouse = defineStore('house', () => {
       dishes.value = book.dishes
       aside.value = book.aside
       readIn(shelves.settings[0]?.units ?? 'metric')
+      measureIn(shelves)
       evidence.value = learned.evidence
       sources.value = learned.sources
       trouble.value = null

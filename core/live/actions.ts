@@ -19,13 +19,13 @@ export interface Action {
 
 const COLOURS: readonly string[] = COLOUR_STEPS
 
-/** At most this many actions are shown. */
+/** At most this many actions of the pan are shown. */
 const MOST = 3
 /** The other vessel's sign can be marked so long before its window begins, s. */
 const READY_SOON_S = 45
 
 /**
- * The big actions of a moment, the one that is waited for first; never more than three.
+ * The big actions of a moment, the one that is waited for first; never more than three, and one for the other vessel.
  *
  * @param plan the plan
  * @param cook the replayed cook
@@ -50,8 +50,10 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | n
     ]
   }
   const first = called(plan, cook, forecast, nowS, stage)
-  const seen = [...first, ...seenIn(stage, cook), ...readyBeside(plan, cook, forecast, nowS)]
-  return [...(goesOn(stage, cook) ? [...first, done, ...seen.slice(first.length)] : [...seen.slice(0, MOST - 1), done])].slice(0, MOST)
+  const seen = [...first, ...seenIn(stage, cook)]
+  const here = (goesOn(stage, cook) ? [...first, done, ...seen.slice(first.length)] : [...seen.slice(0, MOST - 1), done]).slice(0, MOST)
+  // What the other vessel waits for does not push out what the pan does.
+  return [here[0]!, ...readyBeside(plan, cook, forecast, nowS).slice(0, 1), ...here.slice(1)]
 }
 
 /** What the moment calls for: the other vessel, a turn of the flame. */

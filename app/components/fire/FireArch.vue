@@ -44,6 +44,8 @@ const clock = computed(() => {
 const bands = computed(() => props.fire.windows.value.map((one): ArchBand => ({
   id: one.id, kind: one.id === 'pour' ? 'turn' : 'sign', label: labels.value[one.id], fromS: one.fromS, toS: one.toS, times: windowText(one.fromS, one.toS),
 })))
+/** The open windows in words, where the arch has no room for them or is not drawn. */
+const windowsText = computed(() => bands.value.filter(one => one.times).map(one => `${one.label} ${one.times}`).join(' · '))
 const marks = computed(() => (cook.value?.moments ?? [])
   .filter(one => !one.withdrawn && SHOWN.has(one.kind))
   .map(one => one.timeS))
@@ -124,6 +126,12 @@ const detail = computed(() => {
         <p class="detail soft">
           {{ detail }}
         </p>
+        <p
+          v-if="windowsText"
+          class="windows soft"
+        >
+          {{ windowsText }}
+        </p>
         <div
           v-if="pan"
           class="pan"
@@ -167,6 +175,7 @@ const detail = computed(() => {
 @keyframes late { to { background: var(--ink); } }
 @media (prefers-reduced-motion: reduce) { .late-3 { animation: none; outline: 6px double var(--danger); outline-offset: 4px; } }
 .detail { font-size: 1.4rem; line-height: 1.25; margin-top: 6px; min-height: 1.25em; max-width: 55%; text-wrap: balance; }
+.windows { display: none; font-size: 1.2rem; font-variant-numeric: tabular-nums; text-wrap: balance; }
 .pan { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
 .pan :deep(svg) { margin-left: 12%; }
 .under { font-size: 1.0625rem; white-space: nowrap; }
@@ -179,6 +188,7 @@ const detail = computed(() => {
   .clock { font-size: 84px; }
   .cue { font-size: 1.75rem; }
   .detail { font-size: 1.125rem; max-width: none; }
+  .windows { display: block; font-size: 0.9375rem; }
   .pan { width: 84%; }
   .under { font-size: 0.875rem; }
 }

@@ -31,10 +31,12 @@ defineProps<{
 .fire :deep(.minor) { display: flex; gap: 4px; }
 .fire :deep(.minor .stone-button) { min-height: 56px; line-height: 1.15; }
 .fire.far { grid-template-columns: minmax(0, 1fr); }
-.fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.detail), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
+.fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
 .fire.far :deep(.opening) { inset: 0; justify-content: center; }
 .fire.far :deep(.clock) { font-size: min(34vw, 360px); }
 .fire.far :deep(.cue) { font-size: min(9vw, 104px); max-width: none; }
+.fire.far :deep(.detail) { font-size: min(4.6vw, 56px); max-width: none; }
+.fire.far :deep(.windows) { display: block; font-size: min(3.6vw, 40px); }
 @media (min-width: 701px) and (min-height: 521px) {
   .fire :deep(.minor .stone-button:not(:first-child)) { flex: none; }
 }
@@ -47,24 +49,24 @@ defineProps<{
   .fire.aside { height: 100dvh; grid-template-rows: auto minmax(300px, 1fr) auto minmax(0, 1fr); }
 }
 @media (max-width: 700px) {
-  .fire { grid-template: auto auto auto 1fr / minmax(0, 1fr); padding: 2px 12px 12px; min-height: 0; height: auto; row-gap: 4px; }
-  .fire :deep(.top) { min-height: 30px; gap: 6px; }
-  .fire :deep(.top svg), .fire :deep(.facts), .fire :deep(.say), .fire :deep(.earlier) { display: none; }
-  .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-  .fire :deep(.top .stone-button) { min-height: 40px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
+  /* Clock, cue and actions stay in sight; what stands beside the fire scrolls between them. */
+  .fire { grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr); padding: 2px 12px 8px; min-height: 0; height: 100dvh; row-gap: 4px; }
+  .fire :deep(.top) { min-height: 30px; gap: 2px 8px; flex-wrap: wrap; }
+  .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
+  .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; max-width: 60%; }
+  .fire :deep(.top .stone-button) { min-height: 48px; flex: 1 1 0; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
   .fire :deep(.kept) { font-size: 0.8125rem; white-space: nowrap; }
-  .fire :deep(.hands) { grid-row: 3; position: sticky; bottom: 0; background: var(--wall); padding-bottom: 6px; z-index: 1; }
-  .fire :deep(.minor) { font-size: 0.9375rem; justify-content: space-between; }
-  .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; }
-  .fire :deep(.side) { grid-row: 4; grid-column: 1; overflow: visible; }
-  /* What is opened stands between the cue and the hands: the arch gives way, clock and cue do not. */
-  .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr) auto; }
-  .fire.aside :deep(.side) { grid-row: 3; overflow-y: auto; }
-  .fire.aside :deep(.hands) { grid-row: 4; position: static; }
+  .fire :deep(.frame) { height: min(44dvh, 110vw); aspect-ratio: 390 / 430; width: auto; margin: 0 auto; }
+  .fire :deep(.hands) { grid-row: 4; background: var(--wall); z-index: 1; }
+  .fire :deep(.minor) { font-size: 0.875rem; display: grid; grid-template-columns: 1fr 1fr; gap: 2px 6px; }
+  .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; min-height: 48px; }
+  .fire :deep(.side) { grid-row: 3; grid-column: 1; overflow-y: auto; }
+  /* What is opened takes the arch's room as well: clock and cue stay. */
   .fire.aside :deep(svg.arch), .fire.aside :deep(.pan), .fire.aside :deep(.detail) { display: none; }
-  .fire.aside :deep(.frame) { aspect-ratio: auto; }
+  .fire.aside :deep(.frame) { aspect-ratio: auto; height: auto; }
   .fire.aside :deep(.opening) { position: static; }
   .fire.aside :deep(.big:not(.first):not([data-first])) { display: none; }
+  .fire.far :deep(.frame) { height: 100%; width: 100%; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
   .fire { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1fr); min-height: 0; height: auto; padding: 2px 16px 8px; column-gap: 20px; }
@@ -77,7 +79,6 @@ defineProps<{
   .fire :deep(.hands) { grid-column: 2; grid-row: 2; align-content: center; }
   .fire :deep(.minor) { order: 2; font-size: 0.875rem; }
   .fire :deep(.minor .stone-button) { padding-inline: 0.2rem; line-height: 1.1; }
-  .fire :deep(.earlier) { display: none; }
   .fire :deep(.side) { grid-column: 1 / -1; grid-row: 3; overflow: visible; }
   /* What is opened takes the right half; clock, cue and the first action share the left one. */
   .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr); }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import type { Fire } from '../../composables/fire'
+import { useSayAmount } from '../../composables/houseAmounts'
 import { offPays } from '../../../core/flame/roastAhead'
 import type { CookPlan } from '../../../core/live/plan'
 import { CAUTIONS, END_WORDS } from '../../../words/cook'
@@ -30,17 +31,18 @@ const props = defineProps<{
 
 const emit = defineEmits<Marks>()
 
+const say = useSayAmount(() => props.plan.cup)
 const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
 const nowS = computed(() => props.fire.nowS.value)
 const cook = computed(() => props.fire.cook.value)
 /** What the next stage of the main line takes, with weights. */
 const nextIn = computed(() => {
   const next = props.fire.line.value[(cook.value?.stage ?? -1) + 1]
-  return next ? inVesselText(props.plan, next.id, gramsText) : ''
+  return next ? inVesselText(props.plan, next.id, say) : ''
 })
 const nowIn = computed(() => {
   const first = props.fire.line.value[0]
-  return first && cook.value?.startedMs === null ? inVesselText(props.plan, first.id, gramsText) : ''
+  return first && cook.value?.startedMs === null ? inVesselText(props.plan, first.id, say) : ''
 })
 /** How the mass will run and tighten once the sugar is in. */
 const thinning = computed(() => {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { gramsText } from '../../composables/format'
+import { computed } from 'vue'
+import { useSayAmount } from '../../composables/houseAmounts'
 import type { CookPlan } from '../../../core/live/plan'
 import HouseMark from '../HouseMark.vue'
 
-defineProps<{
+const props = defineProps<{
   /** The plan of the cook. */
   plan: CookPlan
   /** Its main vessel. */
@@ -26,6 +27,12 @@ const emit = defineEmits<{
   /** To the far view, or back. */
   far: []
 }>()
+
+const say = useSayAmount(() => props.plan.cup)
+const base = computed(() => {
+  const amount = props.plan.amounts.find(one => one.id === props.plan.dish.base)
+  return amount ? say(amount.ingredient, amount.massG) : ''
+})
 </script>
 
 <template>
@@ -33,7 +40,7 @@ const emit = defineEmits<{
     <HouseMark :size="34" />
     <h1>{{ plan.dish.name }}</h1>
     <p class="facts soft">
-      {{ gramsText(plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0) }} {{ (plan.amounts.find(one => one.id === plan.dish.base)?.ingredient ?? '').replaceAll('-', ' ') }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}
+      {{ base }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}
     </p>
     <p
       class="kept soft"

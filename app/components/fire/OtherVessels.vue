@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
+import { useSayAmount } from '../../composables/houseAmounts'
 import type { Beside } from '../../../core/live/besideNow'
 import { vesselText } from '../../../words/cook'
 import { inVesselText } from '../../../words/inVessel'
@@ -10,6 +11,7 @@ const props = defineProps<FirePanel>()
 
 const emit = defineEmits<Marks>()
 
+const say = useSayAmount(() => props.plan.cup)
 /** What presses comes first; what is far off is left out where something else is nearer. */
 const PRESSES: Readonly<Record<Beside['status'], number>> = { 'light-now': 0, 'overdue': 1, 'cooled': 2, 'early': 3, 'heating': 4, 'ready': 5, 'later': 6 }
 const FAR_S = 600
@@ -80,7 +82,7 @@ const planned = (one: Beside): string | null => props.plan.flames[one.stage] ?? 
       {{ headline(one) }}
     </p>
     <p class="soft">
-      {{ inVesselText(plan, one.stage, gramsText) }}. {{ small(one) }}
+      {{ inVesselText(plan, one.stage, say) }}. {{ small(one) }}
     </p>
     <p class="row">
       <button

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
 import { clockText, degreesText, gramsText } from '../../composables/format'
+import { useSayAmount } from '../../composables/houseAmounts'
 import { useRepairing } from '../../composables/repairing'
 import { faultsOf } from '../../../core/repair/faultsOf'
 import type { Fault, Remedy } from '../../../core/repair/repair'
@@ -21,6 +22,7 @@ const emit = defineEmits<{
 }>()
 
 const { fault, repair, applied } = useRepairing(props.fire, toRef(props, 'plan'), props.first ?? null)
+const say = useSayAmount(() => props.plan.cup)
 /** Faults that can be met in what is made here. */
 const offered = computed(() => faultsOf(props.plan.dish))
 /** The cause that this cook's own record speaks for comes first. */
@@ -30,7 +32,7 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`
 /** Amounts and what to read, in one line. */
 function amounts(remedy: Remedy): string[] {
   return [
-    ...remedy.adds.map(one => `${gramsText(one.massG)} ${one.ingredient.replaceAll('-', ' ')}`),
+    ...remedy.adds.map(one => say(one.ingredient, one.massG)),
     ...(remedy.liftsFatG > 0 ? [`${gramsText(remedy.liftsFatG)} fat off`] : []),
     ...(remedy.drivesOffG > 0 ? [`${gramsText(remedy.drivesOffG)} water off`] : []),
   ]

@@ -31,7 +31,7 @@ const emit = defineEmits<{
 
 const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['pan', 'In the pan'], ['buy', 'Get ready and buy']] as const
 const pane = ref<(typeof PANES)[number][0]>('school')
-const { card, sheet, dish, troubles, rowOf, fire, pan, plan, forecast } = props.state
+const { card, sheet, dish, troubles, rowOf, cup, fire, pan, plan, forecast } = props.state
 /** The dish as its school sees it: the same one while only amounts move, many times a second. */
 const schooled = computed<DishCard | null>((before) => {
   const now = card.value
@@ -77,7 +77,7 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
       v-if="pane === 'stages' && dish && sheet"
       :dish="plan?.dish ?? dish"
       :base-g="sheet.baseG"
-      :name-of="nameOf"
+      :cup="cup"
     />
     <AlongTheCook
       v-if="pane === 'pan' && dish && pan && forecast"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gramsText } from '../../composables/format'
+import { useSayAmount } from '../../composables/houseAmounts'
 import type { Dish, Stage } from '../../../core/dish/dish'
+import type { MeasureSize } from '../../../core/measures/inMeasures'
 import { usualMinutes } from '../../../core/dish/usualMinutes'
 import { CAUTIONS, SIGN_WORDS } from '../../../words/cook'
 import { DISH_VESSEL_WORDS, EXPECT_WORDS, stageName, WATCH_WORDS } from '../../../words/stages'
@@ -11,9 +12,11 @@ const props = defineProps<{
   dish: Dish
   /** Weight of the base, g. */
   baseG: number
-  /** Name of an ingredient of the dish. */
-  nameOf: (id: string) => string
+  /** The cup in hand. */
+  cup: MeasureSize | null
 }>()
+
+const say = useSayAmount(() => props.cup)
 
 const PHASES = [['before', 'Before the fire'], ['fire', 'At the fire'], ['after', 'After it']] as const
 const HANDS = { 0: 'no hands', 0.5: 'half a hand', 1: 'one hand, all the time' } as const
@@ -23,6 +26,7 @@ const groups = computed(() => PHASES.map(([phase, title]) => ({
 
 function shown(stage: Stage) {
   const mass = (id: string): number => (props.dish.ingredients.find(one => one.id === id)?.perBase ?? 0) * props.baseG
+  const said = (id: string, share: number): string => say(props.dish.ingredients.find(one => one.id === id)?.ingredient ?? id, mass(id) * share)
   const minutes = Math.round(usualMinutes(props.dish, stage))
   const beside = stage.meets ? stageName(props.dish.stages.find(one => one.id === stage.meets?.stage) ?? stage) : ''
   return {
@@ -30,7 +34,7 @@ function shown(stage: Stage) {
     name: stageName(stage),
     minutes: minutes >= 90 ? `${Math.round(minutes / 30) / 2} h` : `${minutes} min`,
     where: [[stage.vessel === 'table' ? '' : `${DISH_VESSEL_WORDS[stage.vessel] ?? stage.vessel}${stage.flame === 'off' ? ', flame off' : `, ${stage.flame} flame`}${stage.lid ? ', lid on' : ''}`, HANDS[stage.hands ?? 1], beside ? `beside it, ready for: ${beside}` : ''].filter(Boolean).join(' · '), ...(stage.watch ?? []).map(code => WATCH_WORDS[code] ?? code)].join('. ').replace(/\.\. /g, '. '),
-    goesIn: [...stage.adds.map(add => `${gramsText(mass(add.ingredient) * add.share)} ${props.nameOf(add.ingredient)}`), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => `${gramsText(mass(id))} ${props.nameOf(id)}`).join(', '),
+    goesIn: [...stage.adds.map(add => said(add.ingredient, add.share)), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => said(id, 1)).join(', '),
     until: 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}` : '',
     expect: (stage.expect ?? []).map(code => EXPECT_WORDS[code] ?? code).join(' '),
     cautions: (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean),

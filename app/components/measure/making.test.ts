@@ -7,13 +7,15 @@ import { INGREDIENTS } from '../../../book/ingredients'
 import { withFreeShare } from '../../../core/dish/freeShare'
 import { stageDish } from '../../../core/dish/stageDish'
 import { troublesOf } from '../../../core/dish/troublesOf'
-import { button, dishOf, nameOf } from '../../../test/support/measuring'
+import { button, dishOf } from '../../../test/support/measuring'
 import { rowOf, starterPlan } from '../../../test/support/plans'
 import { withChoices as global } from '../../../test/support/choiceStub'
 import BuyAndPrepare from './BuyAndPrepare.vue'
 import SchoolChoices from './SchoolChoices.vue'
 import StageList from './StageList.vue'
 import SyrupFacts from './SyrupFacts.vue'
+
+const cup = FIRST_KITCHEN.measures.find(one => one.kind === 'cup')!
 
 describe('the school', () => {
   const school = (card: DishCard) => mount(SchoolChoices, { props: { card, troubles: troublesOf(card) }, global })
@@ -66,21 +68,21 @@ describe('the syrup of a dish', () => {
 describe('the stages', () => {
   it.each(STARTER_DISHES.map(dish => dish.id))('%s is told in words and weights, with nothing unnamed', (id) => {
     const dish = stageDish(dishOf(id))
-    const text = mount(StageList, { props: { dish, baseG: 200, nameOf } }).text()
+    const text = mount(StageList, { props: { dish, baseG: 200, cup } }).text()
     expect(text).toContain('At the fire')
     expect(text).not.toMatch(/undefined|NaN|\[object/)
-    expect(mount(StageList, { props: { dish, baseG: 200, nameOf } }).findAll('li')).toHaveLength(dish.stages.length)
+    expect(mount(StageList, { props: { dish, baseG: 200, cup } }).findAll('li')).toHaveLength(dish.stages.length)
   })
 
   it('say what goes in, what ends it, what looks wrong and is not, and the caution', () => {
-    const text = mount(StageList, { props: { dish: stageDish(dishOf('first-offering-semolina')), baseG: 200, nameOf } }).text()
-    expect(text).toContain('250 g sugar')
+    const text = mount(StageList, { props: { dish: stageDish(dishOf('first-offering-semolina')), baseG: 200, cup } }).text()
+    expect(text).toContain('sugar · 250 g')
     expect(text).toContain('until tightened again')
     expect(text).toContain('It runs again when the sugar goes in')
     expect(text).toContain('When you pour')
     expect(text).toContain('share apart')
     const named = withFreeShare(stageDish(dishOf('first-offering-semolina')), id => INGREDIENTS.find(row => row.id === id)!.allergens)
-    expect(mount(StageList, { props: { dish: named, baseG: 200, nameOf } }).text()).toContain('share without almonds')
+    expect(mount(StageList, { props: { dish: named, baseG: 200, cup } }).text()).toContain('share without almonds')
   })
 })
 

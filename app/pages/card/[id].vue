@@ -2,9 +2,11 @@
 import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
+import { useSayAmount } from '../../composables/houseAmounts'
 import { useMeasureSheet } from '../../composables/measureSheet'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
+import type { Stage } from '../../../core/dish/dish'
 import { usualTotalMinutes } from '../../../core/usual/usualSeconds'
 import { CAUTIONS } from '../../../words/cook'
 import { familyName, schoolOf } from '../../../words/dish'
@@ -16,18 +18,27 @@ const house = useHouse()
 const id = String(useRoute().params.id)
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
-const { sheet, card, dish, amounts, comes, account, cup, rowOf } = state
+const { sheet, card, dish, amounts, comes, account, cup, plan, rowOf } = state
 void house.load().then(() => state.open(id))
 const nameOf = (one: string): string => {
   const found = card.value?.ingredients.find(known => known.id === one)
   return found ? (rowOf(found.ingredient).name.split(',')[0] ?? one).toLowerCase() : one
 }
-const steps = computed(() => (dish.value && sheet.value
-  ? stepsOf(dish.value, stage => stage.adds.map(add => `${gramsText((dish.value?.ingredients.find(one => one.id === add.ingredient)?.perBase ?? 0) * (sheet.value?.baseG ?? 0) * add.share)} ${nameOf(add.ingredient)}`).join(', '))
-    .map((step, i) => ({ ...step, stage: dish.value!.stages[i]! }))
-  : []))
+const say = useSayAmount(() => cup.value)
+/** As it is planned for this amount: with its cautions, and what goes in beside. */
+const made = computed(() => plan.value?.dish ?? dish.value)
+const steps = computed(() => {
+  const staged = made.value
+  const baseG = sheet.value?.baseG ?? 0
+  if (!staged) return []
+  const goesIn = (stage: Stage): string => stage.adds.flatMap((add) => {
+    const found = staged.ingredients.find(one => one.id === add.ingredient)
+    return found ? [say(found.ingredient, found.perBase * baseG * add.share)] : []
+  }).join(', ')
+  return stepsOf(staged, goesIn).map((step, i) => ({ ...step, stage: staged.stages[i]! }))
+})
 const times = computed(() => (dish.value ? usualTotalMinutes(dish.value) : null))
-const cautions = computed(() => [...new Set((dish.value?.stages ?? []).flatMap(stage => stage.cautions ?? []))].map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean))
+const cautions = computed(() => [...new Set((made.value?.stages ?? []).flatMap(stage => stage.cautions ?? []))].map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean))
 const minutes = (value: number): string => (value >= 90 ? `${Math.round(value / 30) / 2} h` : `${Math.round(value)} min`)
 function print(): void {
   window.print()
