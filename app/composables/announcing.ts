@@ -24,7 +24,7 @@ const AFTER_MS = 200
  * @param words how it is said
  * @param reachable whether the hearth answers
  * @param late how late it is; null where nothing is
- * @returns the switches, `whatNow` to hear the cue once, `quiet` for all off
+ * @returns the switches, `whatNow` to hear the cue once, `quiet` for all off and the sounds on again
  */
 export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonly<Ref<string>>, reachable: Readonly<Ref<boolean>>, late: Readonly<Ref<LateLevel | null>>) {
   const sounds = useLocalStorage('yon-hearth.sounds', true)
@@ -73,7 +73,13 @@ export function useAnnouncing(cue: Readonly<Ref<CueCode | null>>, words: Readonl
     whatNow(): void {
       speak(words.value)
     },
+    /** All off; once they are, the sounds on again. */
     quiet(): void {
+      if (!sounds.value && !speech.value) {
+        wakeSounds()
+        sounds.value = true
+        return
+      }
       sounds.value = false
       speech.value = false
       hush()

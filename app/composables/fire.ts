@@ -20,6 +20,9 @@ import { useHearthTime } from './hearthClock'
 import { useLiveForecast } from './liveForecast'
 import { useRoastLook } from './roastLook'
 
+/** Below it nuts do not brown, and the law of their browning says nothing, °C. */
+const BROWNS_C = 90
+
 /** One window that is still open. */
 export interface OpenWindow {
   readonly id: 'aroma' | 'pour' | 'end'
@@ -61,7 +64,7 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
       return found && cook.value?.moments.some(one => one.id === found.mark && !one.withdrawn) ? found : null
     }),
     /** Nuts brown so much longer once they are out of the fat, s to the next five; they come out so much before. */
-    carryS: (tempC: number | null) => (plan.value && tempC !== null && tempC > plan.value.airC ? 5 * Math.max(1, Math.round(carryOverS(tempC, plan.value.airC) / 5)) : null),
+    carryS: (tempC: number | null) => (plan.value && tempC !== null && tempC > BROWNS_C ? 5 * Math.max(1, Math.round(carryOverS(tempC, plan.value.airC) / 5)) : null),
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
     cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),
     actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),

@@ -40,7 +40,8 @@ export function summarise(plan: CookPlan, cook: LiveCook, forecast: Forecast): B
     finishedG: weighing ?? (Number.isFinite(forecast.finishedG.middle) ? forecast.finishedG.middle : null),
     plannedFinishedG: planned?.finishedG.middle ?? null,
     weighed: weighing !== null,
-    darkestStep: darkestStep(plan, forecast, keystoneS),
+    // Nobody saw a colour that was only remembered to have been right.
+    darkestStep: cook.fromMemory && !sawColour(cook) ? null : darkestStep(plan, forecast, keystoneS),
     faults: cook.outcome?.faults ?? [],
     line: cook.outcome?.line ?? '',
   }
@@ -64,6 +65,10 @@ function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
   if (from === null) return null
   const last = cook.weighings.filter(one => one.what.vessel === main && one.timeS >= from - 60).at(-1)
   return last ? last.what.grossG - plan.vessels[main].vessel.massG : null
+}
+
+function sawColour(cook: LiveCook): boolean {
+  return cook.looks.length > 0 || cook.signs.some(one => COLOUR_STEPS.some(step => step === one.what))
 }
 
 /** The darkest step the roast's middle run had reached as the liquid went in. */

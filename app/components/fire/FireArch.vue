@@ -66,13 +66,18 @@ const flame = computed(() => {
   return { on, most: marksOf.length, label: on > 0 ? `flame ${marksOf[on - 1]?.label}` : 'flame off' }
 })
 const cueText = computed(() => (props.fire.cue.value ? sayCue(props.fire.cue.value, props.plan, props.fire.stage.value) : ''))
+/** How long nuts brown on once they are out of fat as hot as it will be then. */
+const carryAt = (timeS: number): number | null => {
+  const then = props.fire.forecast.value?.points.filter(one => one.stage === cook.value?.stage && one.timeS <= timeS).at(-1)
+  return props.fire.carryS(then?.tempC ?? null)
+}
 const detail = computed(() => {
   const late = props.fire.cue.value?.late
   if (late) return lateText(late)
   const next = props.fire.cue.value?.next
   if (next) {
     // What browns on once it is out comes out so much before.
-    const carry = next.sign === 'nuts-golden' ? props.fire.carryS(props.fire.point.value?.tempC ?? null) : null
+    const carry = next.sign === 'nuts-golden' ? carryAt(next.window.middle) : null
     const early = Math.max(0, next.window.early - (carry ?? 0) - nowS.value)
     const late = Math.max(0, next.window.late - (carry ?? 0) - nowS.value)
     const words = carry === null ? SIGN_WORDS[next.sign]?.waited ?? next.sign : `out, ${carry} s before golden`

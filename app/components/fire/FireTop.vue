@@ -20,7 +20,7 @@ const props = defineProps<{
 }>()
 
 const emit = defineEmits<{
-  /** All sounds off. */
+  /** All sounds off, or on again. */
   quiet: []
   /** The cue is to be heard once. */
   whatNow: []
@@ -49,11 +49,11 @@ const base = computed(() => {
       {{ kept }}
     </p>
     <button
-      v-if="sounding"
       class="stone-button quiet"
+      :aria-pressed="!sounding"
       @click="emit('quiet')"
     >
-      quiet
+      {{ sounding ? 'quiet' : 'sound on' }}
     </button>
     <button
       v-if="canSpeak"

@@ -27,6 +27,8 @@ const say = useSayAmount(() => props.plan.cup)
 const offered = computed(() => faultsOf(props.plan.dish))
 /** The cause that this cook's own record speaks for comes first. */
 const likely = computed(() => repair.value?.causes.find(one => one.record === 'for') ?? null)
+/** The others; what this cook's own record speaks against is no likely cause. */
+const others = computed(() => (repair.value?.causes ?? []).filter(one => one !== likely.value && one.record !== 'against'))
 const percent = (share: number): string => `${Math.round(100 * share)} %`
 
 /** Amounts and what to read, in one line. */
@@ -138,16 +140,15 @@ function apply(remedy: Remedy): void {
         </button>
       </article>
       <section
-        v-if="repair.causes.some(each => each !== likely)"
+        v-if="others.length > 0"
         class="slab"
         aria-label="Likely causes"
       >
         <h3>{{ likely ? 'Else it may be' : 'Why, likely' }}</h3>
         <ul>
           <li
-            v-for="one in repair.causes.filter(each => each !== likely)"
+            v-for="one in others"
             :key="one.cause"
-            :class="{ soft: one.record === 'against' }"
           >
             {{ CAUSE_WORDS[one.cause] }} <span class="soft small">{{ RECORD_WORDS[one.record] }}</span>
           </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BatchSummary } from '../../../core/batch/summary'
+import { COLOUR_STEPS } from '../../../core/dish/signIds'
 import type { CookPlan } from '../../../core/live/plan'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import { SIGN_WORDS, STEP_WORDS } from '../../../words/cook'
@@ -11,12 +12,17 @@ const props = defineProps<{
   plan: CookPlan
   /** What happened, beside what was forecast. */
   summary: BatchSummary
+  /** True where it was entered afterwards, from memory. */
+  fromMemory?: boolean
 }>()
 
 const roastTo = computed(() => {
   const until = props.plan.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
   return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : null
 })
+/** Whether a colour was marked, and whether all of it was entered afterwards. */
+const coloured = computed(() => props.summary.moments.some(one => one.kind === 'looks.like' || (one.kind === 'sign.seen' && COLOUR_STEPS.some(step => step === one.what))))
+const remembered = computed(() => props.fromMemory === true)
 const rows = computed(() => {
   const one = props.summary
   const within = (value: number | null, window: readonly [number, number] | null): string =>
@@ -25,7 +31,7 @@ const rows = computed(() => {
     { name: turnText(props.plan.dish), planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
     { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
     { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
-    ...(roastTo.value === null && one.darkestStep === null ? [] : [{ name: 'Roast', planned: roastTo.value ?? 'not planned', happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : 'raw', says: 'from what was marked' }]),
+    ...(roastTo.value === null && one.darkestStep === null ? [] : [{ name: 'Roast', planned: roastTo.value ?? 'not planned', happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : remembered.value ? 'not remembered' : 'raw', says: coloured.value ? 'from what was marked' : remembered.value ? '' : 'by the forecast; no colour was marked' }]),
   ]
 })
 </script>

@@ -2,12 +2,14 @@
 import { computed, ref } from 'vue'
 import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
+import type { MeasureSize } from '../../../core/measures/inMeasures'
 import type { Serving } from '../../../core/schedule/day'
 import { milkFor } from '../../../core/preparing/milkYields'
 import { canChill } from '../../../core/schedule/outsideCold'
 import { shareableOf, type Shareable } from '../../../core/schedule/shareable'
 import { canThicken, thickenedG } from '../../../core/schedule/thickenedMilk'
 import { SERVING_WORDS, SHARE_WORDS, timeText } from '../../../words/spread'
+import { useSayAmount } from '../../composables/houseAmounts'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
 
@@ -19,6 +21,8 @@ const props = defineProps<{
   spread: Spread
   /** Dishes of the book. */
   book: readonly DishCard[]
+  /** The cup in hand. */
+  cup: MeasureSize | null
   /** Writes grams in the units of the house. */
   grams: (massG: number) => string
   /** A dish is being worked out. */
@@ -42,6 +46,7 @@ const emit = defineEmits<{
   share: [what: Shareable, once: boolean]
 }>()
 
+const say = useSayAmount(() => props.cup)
 const wanted = ref<string>()
 const forMeal = ref(props.spread.meals.at(-1)?.id ?? '')
 const meals = computed(() => props.spread.meals.map(meal => ({ value: meal.id, label: `${meal.name} ${timeText(meal.at)}` })))
@@ -146,7 +151,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           class="row dish"
         >
           <strong>{{ dish.card.name }}</strong>
-          <span>{{ grams(dish.baseG) }} {{ dish.card.base }}</span>
+          <span>{{ say(dish.card.ingredients.find(one => one.id === dish.card.base)?.ingredient ?? dish.card.base, dish.baseG) }}</span>
           <span class="amounts">
             <button
               v-for="by in STEPS"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Spread } from '../../../contracts/spread'
 import type { DishCard } from '../../../core/dish/dish'
+import type { MeasureSize } from '../../../core/measures/inMeasures'
 import type { Shareable } from '../../../core/schedule/shareable'
 import type { ShoppingLine } from '../../../core/store/shopping'
 import ShoppingTable from '../kitchen/ShoppingTable.vue'
@@ -21,6 +22,8 @@ defineProps<{
   book: readonly DishCard[]
   /** Grams as the house reads them. */
   grams: (grams: number) => string
+  /** The cup in hand. */
+  cup: MeasureSize | null
   /** True while a dish is being put on the day. */
   busy: boolean
   /** What is to be bought. */
@@ -68,6 +71,7 @@ function moreMeals(): void {
       :spread="spread"
       :book="book"
       :grams="grams"
+      :cup="cup"
       :busy="busy"
       @add="(card, meal) => emit('add', card, meal)"
       @alter="(id, change) => emit('alter', id, change)"

@@ -28,7 +28,7 @@ const { starts } = solver.plan!
 const plan = { starts: { ...starts }, late: {}, cost: 1, bound: 1, proven: true, room: 1, latest: {}, tries: null }
 
 describe('what stands open beside a day', () => {
-  const panels = (tab: DayTab, spread: Spread = exampleSpread()) => mount(DayPanels, { props: { tab, spread, book: STARTER_DISHES, grams: (g: number) => `${g} g`, busy: false, list: [], nameOf: (id: string) => id }, global })
+  const panels = (tab: DayTab, spread: Spread = exampleSpread()) => mount(DayPanels, { props: { tab, spread, book: STARTER_DISHES, grams: (g: number) => `${g} g`, cup: null, busy: false, list: [], nameOf: (id: string) => id }, global })
   /** The day after all changes a panel asked for, and whether its plan still holds. */
   const changed = (panel: ReturnType<typeof panels>, spread: Spread = exampleSpread()): { spread: Spread, how: unknown } => {
     const asked = panel.emitted('change') as [next: (was: Spread) => Spread, how?: string][]

@@ -192,7 +192,7 @@ describe('now and next', () => {
 
 describe('what a day is made of', () => {
   it('puts dishes on, alters and drops them, and moves meals', async () => {
-    const panel = mount(DayDishes, { props: { spread, book: STARTER_DISHES, grams: (g: number) => `${g} g`, busy: false }, global })
+    const panel = mount(DayDishes, { props: { spread, book: STARTER_DISHES, grams: (g: number) => `${g} g`, cup: null, busy: false }, global })
     await button(panel, '½').trigger('click')
     await button(panel, 'Take off').trigger('click')
     await panel.find('input[type="time"]').setValue('20:15')

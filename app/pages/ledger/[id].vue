@@ -184,6 +184,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
             <ForecastBeside
               :plan="plan"
               :summary="summary"
+              :from-memory="cook?.fromMemory ?? false"
             />
             <p
               class="outcome"

@@ -152,6 +152,7 @@ async function calendar(): Promise<void> {
         :spread="spread"
         :book="dishes"
         :grams="gramsText"
+        :cup="house.cups[0] ?? null"
         :busy="busy"
         :list="list"
         :name-of="id => INGREDIENTS.find(row => row.id === id)?.name ?? id"
