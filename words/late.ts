@@ -63,9 +63,14 @@ export function lateText({ byS, window }: Pick<Late, 'byS' | 'window'>): string 
   return window ? `${by} past its window, ${clockText(Math.round(window.early / 10) * 10)}–${clockText(Math.round(window.late / 10) * 10)}` : `${by} over its time`
 }
 
-/** What can still be done of a stage that is late. */
-export function lateWayText(stage: Stage): string {
-  return LATE_WAYS[doingOf(stage)]
+/**
+ * What can still be done of a stage that is late.
+ *
+ * @param stage the stage
+ * @param unlit true where it stands beside the pan and is not on its fire
+ */
+export function lateWayText(stage: Stage, unlit = false): string {
+  return unlit ? 'On the fire now, lid on, as high as it goes. The pan waits for it: a mark lower, or off the flame.' : LATE_WAYS[doingOf(stage)]
 }
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -131,7 +131,7 @@ export const WATCH_WORDS: Readonly<Record<string, string>> = {
   'next-lot': 'Grate the next lot while this one cooks.',
   'set-in-cold': 'It perishes: once it no longer steams it sets in the cold.',
   'soak-cool': 'Over eight hours, or in a hot kitchen: soak it in the cold.',
-  'half-full': 'A cup of liquid at least; two thirds full at most, half for milk and pulses.',
+  'half-full': 'The liquid goes in before the lid; look at its fill line.',
   'opens-itself': 'Flame off: wait until the pressure has fallen by itself. Never force the lid.',
   'free-first': 'With a spoon and into a bowl that touched none of it, before it goes in.',
   'greased-tray': 'Grease the tray first.',

@@ -1,12 +1,22 @@
 import { computed } from 'vue'
+import { INGREDIENTS } from '../../book/ingredients'
+import type { DishCard } from '../../core/dish/dish'
 import { lanesOf, stepsOf } from '../../core/schedule/lanesOf'
 import { paddedDay, paddingOf } from '../../core/schedule/paddedDay'
 import { planCost } from '../../core/schedule/planCost'
 import { slackOf } from '../../core/schedule/slackOf'
+import { plainName } from '../../words/saidAmount'
 import { SERVING_WORDS, spanText, timeText } from '../../words/spread'
 import { gramsText } from './format'
 import { eveMs } from './spreadClock'
 import type { SpreadDay } from './spreadDay'
+
+/** What a dish is made from, by its name in the table. */
+function baseName(card: DishCard): string {
+  const base = card.ingredients.find(one => one.id === card.base)?.ingredient ?? card.base
+  const row = INGREDIENTS.find(one => one.id === base)
+  return row ? plainName(row.name) : base.replaceAll('-', ' ')
+}
 
 /** A wait of what is served hot or warm is told from this on, minutes. */
 const LONG_WAIT_MIN = 20
@@ -67,7 +77,7 @@ export function useSpreadReading({ spread, planned, latest, least, day }: Pick<S
   }
   return {
     padded, names, fitting, going, slack, meals, waits, who, stepOf, anchorOf,
-    said: computed(() => new Map((spread.value?.dishes ?? []).map(dish => [dish.id, { name: dish.card.name, says: `${SERVING_WORDS[dish.serve]}, ${gramsText(dish.baseG)} ${dish.card.base}` }]))),
+    said: computed(() => new Map((spread.value?.dishes ?? []).map(dish => [dish.id, { name: dish.card.name, says: `${SERVING_WORDS[dish.serve]}, ${gramsText(dish.baseG)} ${baseName(dish.card)}` }]))),
     pinned: computed(() => new Set((spread.value?.wishes ?? []).filter(wish => wish.kind === 'pin').map(wish => wish.step))),
     pours: computed(() => new Set((day.value?.dishes ?? []).flatMap(dish => (dish.hotPour ? [`${dish.id}.${dish.hotPour.pour}`] : [])))),
     title: computed(() => {

@@ -31,7 +31,7 @@ const SHOWN = new Set(['sign.seen', 'looks.like', 'weighed', 'temperature', 'dep
 /** The turning point has the dish's own name. */
 const labels = computed(() => ({ aroma: 'smell', pour: turnText(props.plan.dish).toLowerCase(), end: 'end' }))
 const shape = computed(() => (props.narrow
-  ? { width: 390, height: 430, stone: 26, margin: 30 }
+  ? { width: 390, height: 350, stone: 26, margin: 30 }
   : { width: 880, height: 628, stone: 60, margin: 72 }))
 const cook = computed(() => props.fire.cook.value)
 const nowS = computed(() => props.fire.nowS.value)
@@ -175,8 +175,8 @@ const detail = computed(() => {
 .seconds { font-size: 0.5em; }
 .cue { font: 650 2.15rem/1.1 var(--voice); margin-top: 6px; max-width: 13em; text-wrap: balance; }
 /* The later, the harder to pass over. */
-.late-2 { background: var(--danger); color: var(--paper); padding: 2px 14px; }
-.late-3 { background: var(--danger); color: var(--paper); padding: 2px 14px; animation: late 1.2s steps(2, jump-none) infinite; }
+.late-2 { background: var(--danger); color: var(--on-danger); padding: 2px 14px; }
+.late-3 { background: var(--danger); color: var(--on-danger); padding: 2px 14px; animation: late 1.2s steps(2, jump-none) infinite; }
 @keyframes late { to { background: var(--ink); } }
 @media (prefers-reduced-motion: reduce) { .late-3 { animation: none; outline: 6px double var(--danger); outline-offset: 4px; } }
 .detail { font-size: 1.4rem; line-height: 1.25; margin-top: 6px; min-height: 1.25em; max-width: 55%; text-wrap: balance; }
@@ -188,11 +188,13 @@ const detail = computed(() => {
 @container (max-width: 800px) { .pace { display: none; } }
 @media (max-width: 700px) {
   .hearth { container-type: inline-size; display: block; }
-  .frame { width: 100%; height: auto; aspect-ratio: 390 / 430; }
-  .opening { inset: 25% 16% 0; }
-  .clock { font-size: 84px; }
-  .cue { font-size: 1.75rem; }
-  .detail { font-size: 1.125rem; max-width: none; }
+  .frame { width: 100%; height: auto; aspect-ratio: 390 / 350; }
+  .opening { inset: 27% 13% 0; }
+  .opening > * { flex: none; }
+  .clock { font-size: 76px; }
+  .cue { font-size: 1.6rem; }
+  .detail { font-size: 1.0625rem; max-width: none; margin-top: 2px; min-height: 0; }
+  .pan :deep(svg) { display: none; }
   .windows { display: block; font-size: 0.9375rem; }
   .pan { width: 84%; }
   .under { font-size: 0.875rem; }

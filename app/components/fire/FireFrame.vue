@@ -22,6 +22,8 @@ defineProps<{
 .fire :deep(.top) { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; min-height: 46px; }
 .fire :deep(.top svg) { fill: var(--ink); flex: none; }
 .fire :deep(.top h1) { font-size: 1.5rem; }
+.fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top .stone-button) { white-space: nowrap; flex: none; }
+.fire :deep(.facts) { flex: 1 1 0; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .fire :deep(.kept) { margin-left: auto; }
 .fire :deep(.side) { grid-row: 2 / 4; grid-column: 2; overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
 /* A mark moves one part: what is out of sight is not laid out again, and no part moves another. */
@@ -33,8 +35,8 @@ defineProps<{
 .fire.far { grid-template-columns: minmax(0, 1fr); }
 .fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
 .fire.far :deep(.opening) { inset: 0; justify-content: center; }
-.fire.far :deep(.clock) { font-size: min(34vw, 360px); }
-.fire.far :deep(.cue) { font-size: min(9vw, 104px); max-width: none; }
+.fire.far :deep(.clock) { font-size: min(28vw, 38vh, 330px); }
+.fire.far :deep(.cue) { font-size: min(8vw, 11vh, 92px); max-width: none; }
 .fire.far :deep(.detail) { font-size: min(4.6vw, 56px); max-width: none; }
 .fire.far :deep(.windows) { display: block; font-size: min(3.6vw, 40px); }
 @media (min-width: 701px) and (min-height: 521px) {
@@ -50,13 +52,13 @@ defineProps<{
 }
 @media (max-width: 700px) {
   /* Clock, cue and actions stay in sight; what stands beside the fire scrolls between them. */
-  .fire { grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr); padding: 2px 12px 8px; min-height: 0; height: 100dvh; row-gap: 4px; }
-  .fire :deep(.top) { min-height: 30px; gap: 2px 8px; flex-wrap: wrap; }
+  .fire { grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr); padding: 6px 12px 8px; min-height: 0; height: 100dvh; row-gap: 4px; }
+  .fire :deep(.top) { min-height: 30px; gap: 0 8px; display: grid; grid-template-columns: 1fr 1fr 1fr; align-items: center; }
   .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
-  .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; max-width: 60%; }
-  .fire :deep(.top .stone-button) { min-height: 48px; flex: 1 1 0; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
-  .fire :deep(.kept) { font-size: 0.8125rem; white-space: nowrap; }
-  .fire :deep(.frame) { height: min(44dvh, 110vw); aspect-ratio: 390 / 430; width: auto; margin: 0 auto; }
+  .fire :deep(.top h1) { font-size: 1.05rem; overflow: hidden; text-overflow: ellipsis; grid-column: span 2; }
+  .fire :deep(.top .stone-button) { min-height: 48px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
+  .fire :deep(.kept) { font-size: 0.8125rem; overflow: hidden; text-overflow: ellipsis; }
+  .fire :deep(.frame) { height: min(40dvh, 89vw); aspect-ratio: 390 / 350; width: auto; margin: 0 auto; }
   .fire :deep(.hands) { grid-row: 4; background: var(--wall); z-index: 1; }
   .fire :deep(.minor) { font-size: 0.875rem; display: grid; grid-template-columns: 1fr 1fr; gap: 2px 6px; }
   .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; min-height: 48px; }

@@ -8,7 +8,7 @@ import type { CookPlan } from '../../../core/live/plan'
 import { CAUTIONS, END_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
 import { lateText, lateWayText } from '../../../words/late'
-import { inVesselText } from '../../../words/inVessel'
+import { inVessel } from '../../../words/inVessel'
 import { EXPECT_WORDS, stiffnessText, WATCH_WORDS } from '../../../words/stages'
 import DoubtSlab from './DoubtSlab.vue'
 import OtherVessels from './OtherVessels.vue'
@@ -38,11 +38,11 @@ const cook = computed(() => props.fire.cook.value)
 /** What the next stage of the main line takes, with weights. */
 const nextIn = computed(() => {
   const next = props.fire.line.value[(cook.value?.stage ?? -1) + 1]
-  return next ? inVesselText(props.plan, next.id, say) : ''
+  return next ? inVessel(props.plan, next.id, say) : []
 })
 const nowIn = computed(() => {
   const first = props.fire.line.value[0]
-  return first && cook.value?.startedMs === null ? inVesselText(props.plan, first.id, say) : ''
+  return first && cook.value?.startedMs === null ? inVessel(props.plan, first.id, say) : []
 })
 /** How the mass will run and tighten once the sugar is in. */
 const thinning = computed(() => {
@@ -102,7 +102,7 @@ const looks = computed(() => {
 const late = computed(() => {
   const found = props.fire.cue.value?.late
   const stage = found && props.plan.dish.stages.find(one => one.id === found.stage)
-  return found && stage ? { text: `${lateText(found)}.`, way: lateWayText(stage) } : null
+  return found && stage ? { text: `${lateText(found)}.`, way: lateWayText(stage, stage.meets !== undefined && cook.value?.lit[stage.vessel] === undefined) } : null
 })
 const asked = computed(() => props.fire.cue.value?.code === 'asked')
 const quietS = computed(() => nowS.value - Math.max(0, ...(cook.value?.moments ?? []).filter(one => !one.withdrawn && one.timeS <= nowS.value).map(one => one.timeS)))
@@ -146,13 +146,18 @@ const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.v
       <p>{{ caution.text }}</p>
     </section>
     <section
-      v-if="nowIn"
+      v-if="nowIn.length > 0"
       class="slab"
     >
       <h2>Into the pan first</h2>
-      <p class="big">
-        {{ nowIn }}
-      </p>
+      <ul class="next">
+        <li
+          v-for="one in nowIn"
+          :key="one"
+        >
+          {{ one }}
+        </li>
+      </ul>
     </section>
     <template v-if="cook && cook.startedMs === null">
       <StepList
@@ -253,13 +258,18 @@ const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.v
       :plan="plan"
     />
     <section
-      v-if="nextIn && cook && cook.stage >= 0"
+      v-if="nextIn.length > 0 && cook && cook.stage >= 0"
       class="slab"
     >
       <h2>Next in</h2>
-      <p class="next">
-        {{ nextIn }}
-      </p>
+      <ul class="next">
+        <li
+          v-for="one in nextIn"
+          :key="one"
+        >
+          {{ one }}
+        </li>
+      </ul>
     </section>
     <section
       v-if="cook && cook.stage >= fire.keystone.value && end"
@@ -285,6 +295,7 @@ const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.v
 .panels { display: grid; gap: 16px; align-content: start; }
 .big { font-size: 2.1rem; line-height: 1.15; font-weight: 450; }
 .next { font-size: 1.3rem; }
+ul.next { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; }
 .caution p { font-size: 1.2rem; line-height: 1.3; }
 @media (max-width: 700px) {
   .panels { gap: 10px; }

@@ -4,7 +4,7 @@ import { clockText, degreesText, gramsText, windowText } from '../../composables
 import { useSayAmount } from '../../composables/houseAmounts'
 import type { Beside } from '../../../core/live/besideNow'
 import { vesselText } from '../../../words/cook'
-import { inVesselText } from '../../../words/inVessel'
+import { inVessel } from '../../../words/inVessel'
 import type { FirePanel, Marks } from './panel'
 
 const props = defineProps<FirePanel>()
@@ -82,7 +82,7 @@ const planned = (one: Beside): string | null => props.plan.flames[one.stage] ?? 
       {{ headline(one) }}
     </p>
     <p class="soft">
-      {{ inVesselText(plan, one.stage, say) }}. {{ small(one) }}
+      {{ inVessel(plan, one.stage, say).join(', ') }}. {{ small(one) }}
     </p>
     <p class="row">
       <button

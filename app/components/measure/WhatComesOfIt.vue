@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gramsText, minutesText, windowText } from '../../composables/format'
+import { gramsText, minutesText } from '../../composables/format'
 import type { MeasureSheet } from '../../composables/measureSheet'
 import type { Fire, Pan } from '../../../contracts/kitchen'
 import { stonesOf } from '../../../core/batch/stones'
@@ -182,7 +182,7 @@ const ways = computed(() => {
       v-if="arch"
       class="soft small"
     >
-      Forecast. {{ rests }} End: {{ windowText(arch.end.early, arch.end.late) }}.
+      Forecast. {{ rests }}
     </p>
     <p
       v-if="forecast?.turnDownS != null"

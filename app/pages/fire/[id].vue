@@ -14,13 +14,14 @@ import FireTop from '../../components/fire/FireTop.vue'
 import OtherDish from '../../components/fire/OtherDish.vue'
 import RepairPanel from '../../components/fire/RepairPanel.vue'
 import { useAnnouncing } from '../../composables/announcing'
-import { lockedOut } from '../../composables/api'
+import { ask, lockedOut } from '../../composables/api'
 import { useAwake } from '../../composables/awake'
 import { enterHouse } from '../../composables/entering'
 import { followStream } from '../../composables/cookStream'
 import { useFire } from '../../composables/fire'
 import { useFireKeys } from '../../composables/fireKeys'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
+import { measureIn } from '../../composables/houseAmounts'
 import { useHeardDevices } from '../../composables/heardDevices'
 import { setHearthClock } from '../../composables/hearthClock'
 import { useLiveCooks } from '../../composables/liveCooks'
@@ -29,6 +30,7 @@ import { outboxState } from '../../composables/outbox'
 import { usePantry } from '../../composables/pantry'
 import { roastColours, stepAt } from '../../composables/roastColours'
 import { useCooks } from '../../stores/cooks'
+import { KitchenSchema } from '../../../contracts/kitchen'
 import type { Fault } from '../../../core/repair/repair'
 import { keepingText } from '../../../words/keeping'
 import { cueText } from '../../../words/cook'
@@ -45,6 +47,7 @@ followStream(id, stored => cooks.receive(id, stored), () => void cooks.load(id).
 }))
 // What a repair may need is read while the hearth can be reached.
 usePantry()
+void ask('GET', '/kitchen', KitchenSchema).then(measureIn).catch(() => undefined)
 
 const narrow = useMediaQuery('(max-width: 700px)')
 const plan = computed(() => cooks.known[id]?.plan ?? null)
