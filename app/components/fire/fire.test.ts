@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { computed, defineComponent, h, nextTick, ref, shallowRef } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Observation } from '../../../core/live/observation'
@@ -51,7 +51,9 @@ describe('the fire before it is lit', () => {
   it('says what goes in first and has every window before it', async () => {
     const { wrapper, fire } = await at(0, 0, side)
     expect(wrapper.text()).toContain('Into the pan first')
-    expect(wrapper.text()).toContain('98 g ghee, 40 g cashew')
+    await vi.dynamicImportSettled()
+    await flushPromises()
+    expect(wrapper.findAll('ul.next li').map(one => one.text())).toEqual([expect.stringMatching(/cup.* ghee · 98 g$/), expect.stringMatching(/cup.* cashew halves · 40 g$/)])
     expect(wrapper.text()).toContain('first guesses of your fires')
     expect(fire.windows.value.map(one => one.id)).toEqual(['aroma', 'pour', 'end'])
     expect(fire.actions.value.map(one => one.code)).toEqual(['start'])
