@@ -6,7 +6,9 @@ import ProveAgain from './components/ProveAgain.vue'
 import { lockedOut } from './composables/api'
 import { enterHouse } from './composables/entering'
 import { flush, tryNow } from './composables/outbox'
+import { usePageFocus } from './composables/pageFocus'
 import { useProving } from './composables/proving'
+import { pageTitle } from '../words/titles'
 import { setHearthClock, useNoticedClock } from './composables/hearthClock'
 
 useDark({ disableTransition: false })
@@ -20,11 +22,14 @@ const { asked: proofAsked, tell: tellProof, leave: leaveProof } = useProving()
 /** A pan on the fire is never taken from the screen: there the passphrase is asked for beside it. */
 const route = useRoute()
 const atFire = computed(() => route.path.startsWith('/fire/'))
+useHead({ title: () => pageTitle(route.path) })
+usePageFocus(useRouter())
 </script>
 
 <template>
   <div>
     <VitePwaManifest />
+    <NuxtRouteAnnouncer />
     <EnterHouse
       v-if="lockedOut && !atFire"
       :why="lockedOut"

@@ -30,6 +30,19 @@ function focus(tag: 'input' | 'textarea' | 'button' | 'a'): void {
 }
 
 describe('keys at the fire', () => {
+  it('do nothing as letters once those are switched off; Space, numbers and Esc stay', () => {
+    scope.stop()
+    scope = effectScope()
+    const { letters } = scope.run(() => useFireKeys(hands as unknown as FireHands))!
+    letters.value = false
+    for (const key of ['z', 'm', 'x', 'f', 'w', 'q']) press(key)
+    expect(pressed()).toEqual([])
+    press('Escape')
+    press('2')
+    expect(pressed()).toEqual(['act', 'close'])
+    letters.value = true
+  })
+
   it('press the likeliest action on Space, once for a key that is held down, without scrolling the page', () => {
     expect(press(' ').defaultPrevented).toBe(true)
     press(' ', { repeat: true })

@@ -1,4 +1,5 @@
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
+import type { Ref } from 'vue'
 
 /** What the keys of the fire screen do. */
 export interface FireHands {
@@ -20,11 +21,14 @@ const LETTERS: Readonly<Record<string, Exclude<keyof FireHands, 'act'>>> = {
 
 /**
  * Keys of the fire screen: Space for what is waited for, numbers for the others, a letter for the rest. A key typed into a
- * field, or held down with another, does nothing here; Space on a button presses that button.
+ * field, or held down with another, does nothing here; Space on a button presses that button. The letters can be switched
+ * off, for who speaks to the machine (WCAG 2.1.4), and that is remembered on this device.
  *
  * @param hands what they do
+ * @returns whether letters do anything
  */
-export function useFireKeys(hands: FireHands): void {
+export function useFireKeys(hands: FireHands): { readonly letters: Ref<boolean> } {
+  const letters = useLocalStorage('yon-hearth.letters', true)
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return
     const focused = document.activeElement
@@ -37,7 +41,8 @@ export function useFireKeys(hands: FireHands): void {
     else if (/^[1-5]$/.test(event.key)) hands.act(Number(event.key) - 1)
     else {
       const what = LETTERS[event.key]
-      if (what) hands[what]()
+      if (what && (letters.value || event.key === 'Escape')) hands[what]()
     }
   })
+  return { letters }
 }

@@ -57,6 +57,9 @@ async function take(dish: DishCard): Promise<void> {
     trouble.value = 'The hearth is away: the dish was not kept. What you typed is still here.'
   })
 }
+/** An address that named a dish which is not here. */
+const asked = useRoute().query.unknown
+const unknown = typeof asked === 'string' ? `No dish called “${asked}” is in this book. Nothing was changed; choose one below.` : ''
 async function readFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -99,7 +102,7 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 </script>
 
 <template>
-  <HousePage :trouble="trouble || house.trouble">
+  <HousePage :trouble="trouble || unknown || house.trouble">
     <div class="book">
       <header class="head">
         <h1>The book</h1>

@@ -36,7 +36,7 @@ const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIE
 const { sheet, card, dish, troubles, rowOf, cup, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
 void house.load().then(async () => {
   state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined)
-  if (!sheet.value && kitchen.value) await router.replace('/book')
+  if (!sheet.value && kitchen.value) await router.replace({ path: '/book', query: typeof route.query.dish === 'string' ? { unknown: route.query.dish.slice(0, 80) } : {} })
 })
 // The fire must open even if the connection is lost between here and there.
 onMounted(() => void preloadRouteComponents('/fire/next'))
@@ -130,6 +130,7 @@ async function toTheFire(): Promise<void> {
           :name="card.name"
           :school="`${familyName(card)}: ${schoolOf(card).join(' · ')}`"
           :changed="changed"
+          :ours="card.note !== undefined"
           @keep="keep(nextVersion())"
           @own="keepAsOwn"
         />

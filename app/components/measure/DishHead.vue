@@ -8,6 +8,8 @@ defineProps<{
   school: string
   /** True where it differs from the book's. */
   changed: boolean
+  /** True where it is a dish of the house's own already: its next version is its own as well. */
+  ours: boolean
 }>()
 
 const emit = defineEmits<{
@@ -35,6 +37,7 @@ const emit = defineEmits<{
           Keep the change
         </button>
         <button
+          v-if="!ours"
           class="stone-button quiet"
           @click="emit('own')"
         >

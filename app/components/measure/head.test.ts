@@ -14,7 +14,7 @@ import SchoolChoices from './SchoolChoices.vue'
 const carrot = dishOf('winter-market-carrot')
 
 describe('the head of a sheet', () => {
-  const head = (changed: boolean) => mount(DishHead, { props: { id: carrot.id, name: carrot.name, school: 'Grated vegetables: milk', changed }, global: { stubs: { NuxtLink: RouterLinkStub } } })
+  const head = (changed: boolean, ours = false) => mount(DishHead, { props: { id: carrot.id, name: carrot.name, school: 'Grated vegetables: milk', changed, ours }, global: { stubs: { NuxtLink: RouterLinkStub } } })
 
   it('names the dish and the school it is cooked in, and leads to its card', () => {
     const drawn = head(false)
@@ -29,6 +29,8 @@ describe('the head of a sheet', () => {
     await button(drawn, 'Keep the change').trigger('click')
     await button(drawn, 'as a dish of ours').trigger('click')
     expect(drawn.emitted()).toMatchObject({ keep: [[]], own: [[]] })
+    // A dish of ours makes no twin of itself.
+    expect(head(true, true).text()).not.toContain('as a dish of ours')
   })
 })
 

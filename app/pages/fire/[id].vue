@@ -35,6 +35,7 @@ import type { Fault } from '../../../core/repair/repair'
 import { keepingText } from '../../../words/keeping'
 import { cueText } from '../../../words/cook'
 import { momentText } from '../../../words/moment'
+import { pageTitle } from '../../../words/titles'
 
 const id = String(useRoute().params.id)
 const cooks = useCooks()
@@ -53,6 +54,7 @@ const narrow = useMediaQuery('(max-width: 700px)')
 const plan = computed(() => cooks.known[id]?.plan ?? null)
 const observations = computed(() => cooks.known[id]?.observations ?? [])
 const fire = useFire(plan, observations)
+useHead({ title: () => pageTitle('/fire/', plan.value?.dish.name) })
 const { cook, actions, flames, main, sides, stage, cue, nowS, running } = fire
 const live = useLiveCooks()
 const heard = useHeardDevices()
@@ -99,7 +101,7 @@ watch(beside, async () => {
 })
 const far = ref(false)
 const bar = ref<InstanceType<typeof ActionBar> | null>(null)
-useFireKeys({
+const keys = useFireKeys({
   act: place => bar.value?.pressAt(place),
   close() {
     bar.value?.close()
@@ -207,6 +209,8 @@ const kept = computed(() => {
             :can-speak="announcing.canSpeak"
             :awake="awake"
             :secure="secure"
+            :letters="keys.letters.value"
+            @letters="on => keys.letters.value = on"
             @sounds="on => announcing.sounds.value = on"
             @speech="on => announcing.speech.value = on"
             @hear="meaning => announcing.hear(meaning)"

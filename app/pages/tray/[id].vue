@@ -18,6 +18,7 @@ import { rollingOf } from '../../../core/after/rollingOf'
 import { mixOf } from '../../../core/composition/mixOf'
 import { freeOf } from '../../../core/dish/freeShare'
 import { mainVessel } from '../../../core/dish/mainVessel'
+import { pageTitle } from '../../../words/titles'
 import { trayFill } from '../../../core/tray/trayFill'
 
 const id = String(useRoute().params.id)
@@ -26,6 +27,7 @@ void house.load()
 const after = useAfterFire(id, useCooks())
 const { batch, plan, cook, now: standing, state } = after
 const now = useHearthTime(5000)
+useHead({ title: () => pageTitle('/tray/', plan.value?.dish.name) })
 
 type Way = 'tray' | 'balls' | 'bowls'
 const WAYS: Readonly<Record<Way, string>> = { tray: 'Tray', balls: 'Balls', bowls: 'Bowls' }

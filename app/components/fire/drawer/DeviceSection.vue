@@ -16,6 +16,8 @@ const props = defineProps<{
   awake: Awake
   /** Whether the page is served securely. */
   secure: boolean
+  /** Whether single letters do anything here. */
+  letters: boolean
 }>()
 
 const emit = defineEmits<{
@@ -23,6 +25,8 @@ const emit = defineEmits<{
   sounds: [on: boolean]
   /** Spoken cues on or off. */
   speech: [on: boolean]
+  /** Single letters on or off. */
+  letters: [on: boolean]
   /** A sound is to be heard. */
   hear: [meaning: Meaning]
 }>()
@@ -57,6 +61,19 @@ const missing = computed(() => (props.secure ? '' : 'Over plain http this page i
     <p class="soft small">
       {{ canSpeak ? 'Touch the cue to hear it said.' : '' }} {{ AWAKE[awake] }} {{ missing }}
     </p>
+  </fieldset>
+  <fieldset>
+    <legend>Keys</legend>
+    <p class="small">
+      Space and 1 to 4 press the large actions, Esc closes what is open. Letters: z takes back, m everything else, x something is wrong, f far view, w what now, q quiet.
+    </p>
+    <ElSwitch
+      :model-value="letters"
+      active-text="Letters on"
+      inactive-text="off"
+      aria-label="Letters do something here"
+      @change="on => emit('letters', on === true)"
+    />
   </fieldset>
   <ChoiceRow
     legend="Hear what each sound means"
