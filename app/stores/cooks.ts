@@ -31,8 +31,10 @@ export const useCooks = defineStore('cooks', () => {
     let away = false
     let fresh = false
     try {
-      cook = await ask('GET', `/cooks/${id}`, CookSchema)
-      fresh = true
+      // A plan that waits here is not on the hearth yet: it is not asked for.
+      const waits = waitingEntries().some(({ entry }) => entry.type === 'plan' && entry.plan.id === id)
+      cook = waits ? cached(id) : await ask('GET', `/cooks/${id}`, CookSchema)
+      fresh = !waits
     }
     catch (error) {
       away = isForLater(error)

@@ -63,6 +63,16 @@ describe('cooks', () => {
     expect(useCooks().known['cook-1']!.observations.map(one => one.kind)).toEqual(['cook.started'])
   })
 
+  it('are not asked of the hearth while their plan waits to go there', async () => {
+    const cooks = useCooks()
+    away = true
+    cooks.begin({ ...plan, id: 'cook-9' })
+    away = false
+    asked.length = 0
+    expect(await cooks.load('cook-9')).toBe('here')
+    expect(asked.filter(one => one.method === 'GET' && one.path.endsWith('/cooks/cook-9'))).toEqual([])
+  })
+
   it('take in what is stored, each once, the stored form over the waiting one', () => {
     away = true
     const cooks = useCooks()
