@@ -37,9 +37,9 @@ describe('differences in words', () => {
 
   it.each([
     [{ of: 'flame', marks: -1 }, 'flame one mark lower'], [{ of: 'flame', marks: 2 }, 'flame two marks higher'],
-    [{ of: 'ingredient', ingredient: 'ghee', byG: -20 }, 'ghee 20 g less'], [{ of: 'base', byG: 50 }, '50 g more of the base'],
+    [{ of: 'ingredient', ingredient: 'ghee', byG: -20 }, 'ghee 20 g less to the same base'], [{ of: 'base', byG: 50 }, '50 g more of the base'],
     [{ of: 'turn', byS: 70 }, 'poured 1:10 later'], [{ of: 'after-turn', byS: -90 }, '1:30 shorter after that'], [{ of: 'end', byS: -60 }, 'off the fire 1:00 earlier'],
-    [{ of: 'weight', byG: -46, weighed: true }, '46 g lighter at the end'], [{ of: 'weight', byG: 10, weighed: false }, '10 g heavier at the end, by the forecast'],
+    [{ of: 'weight', byG: -46, weighed: true }, '46 g lighter at the end from the same base'], [{ of: 'weight', byG: 10, weighed: false }, '10 g heavier at the end from the same base, by the forecast'],
     [{ of: 'pan', is: 'Thin pan', was: 'Iron pan' }, 'in the thin pan, not the iron pan'], [{ of: 'fire', is: 'Left', was: 'Right' }, 'on the left, not the right'],
     [{ of: 'room', byK: 6.4 }, 'room 6 K warmer'], [{ of: 'dish', version: 2, than: 1 }, 'version 2 of the dish, not 1'],
     [{ of: 'added', times: 1 }, 'more went in on the way'], [{ of: 'repaired', times: 1 }, 'put right on the way'], [{ of: 'forgotten', times: 1 }, 'something forgotten'], [{ of: 'unstirred', times: 2 }, 'left unstirred'],

@@ -20,7 +20,7 @@ export function differenceText(one: Difference, turn: string, say: CompareWords)
   switch (one.of) {
     case 'dish': return `version ${one.version} of the dish, not ${one.than}`
     case 'base': return `${say.grams(Math.abs(one.byG))} ${one.byG < 0 ? 'less' : 'more'} of the base`
-    case 'ingredient': return `${say.ingredient(one.ingredient)} ${say.grams(Math.abs(one.byG))} ${one.byG < 0 ? 'less' : 'more'}`
+    case 'ingredient': return `${say.ingredient(one.ingredient)} ${say.grams(Math.abs(one.byG))} ${one.byG < 0 ? 'less' : 'more'} to the same base`
     case 'pan': return `in the ${one.is.toLowerCase()}, not the ${one.was.toLowerCase()}`
     case 'fire': return `on the ${one.is.toLowerCase()}, not the ${one.was.toLowerCase()}`
     case 'flame': return `flame ${NUMBERS[Math.abs(one.marks)] ?? Math.abs(one.marks)} ${Math.abs(one.marks) === 1 ? 'mark' : 'marks'} ${one.marks < 0 ? 'lower' : 'higher'}`
@@ -28,7 +28,7 @@ export function differenceText(one: Difference, turn: string, say: CompareWords)
     case 'after-turn': return `${clockText(Math.abs(one.byS))} ${one.byS < 0 ? 'shorter' : 'longer'} after that`
     case 'end': return `off the fire ${clockText(Math.abs(one.byS))} ${one.byS < 0 ? 'earlier' : 'later'}`
     case 'colour': return `roasted ${darker(one.is, one.was) ? 'darker' : 'lighter'}: ${STEP_WORDS[one.is] ?? one.is}, not ${STEP_WORDS[one.was] ?? one.was}`
-    case 'weight': return `${say.grams(Math.abs(one.byG))} ${one.byG < 0 ? 'lighter' : 'heavier'} at the end${one.weighed ? '' : ', by the forecast'}`
+    case 'weight': return `${say.grams(Math.abs(one.byG))} ${one.byG < 0 ? 'lighter' : 'heavier'} at the end from the same base${one.weighed ? '' : ', by the forecast'}`
     case 'room': return `room ${Math.round(Math.abs(one.byK))} K ${one.byK < 0 ? 'cooler' : 'warmer'}`
     case 'added': return 'more went in on the way'
     case 'repaired': return 'put right on the way'
