@@ -2,23 +2,25 @@ import { z } from 'zod'
 import type { Day } from '../core/schedule/day'
 import { DAY_TROUBLES, type DayTrouble } from '../core/schedule/checkDay'
 import { CLASH_KINDS } from '../core/schedule/clashOf'
-import type { Least, Offer, OffersTold, Planned, PlanTold } from '../core/schedule/planDay'
+import type { Least, Offer, OffersTold, PlanAtHand, Planned, PlanTold } from '../core/schedule/planDay'
 import type { DayTries } from '../core/schedule/simulateDay'
 import { DaySchema, StartsSchema } from './day'
+
+const PlanAtHandSchema = z.strictObject({ room: z.number().min(0).max(10), lateMin: z.number().min(0), spanMin: z.number().min(0) }) satisfies z.ZodType<PlanAtHand>
 
 /** What the page asks of the planner: a day to be planned for some seconds, or to stop. A newer question ends an older one. */
 export const PlannerQuestionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('plan'), ticket: z.number().int(), day: DaySchema, seconds: z.number().min(0.05).max(120) }),
-  z.strictObject({ type: z.literal('offers'), ticket: z.number().int(), day: DaySchema }),
+  z.strictObject({ type: z.literal('offers'), ticket: z.number().int(), day: DaySchema, plan: PlanAtHandSchema.nullable() }),
   z.strictObject({ type: z.literal('stop'), ticket: z.number().int() }),
 ])
 export type PlannerQuestion =
   | { readonly type: 'plan', readonly ticket: number, readonly day: Day, readonly seconds: number }
   /** What would help, where the meals cannot be kept or the day is long. */
-  | { readonly type: 'offers', readonly ticket: number, readonly day: Day }
+  | { readonly type: 'offers', readonly ticket: number, readonly day: Day, readonly plan: PlanAtHand | null }
   | { readonly type: 'stop', readonly ticket: number }
 
-export type { Least, Offer, Planned }
+export type { Least, Offer, PlanAtHand, Planned }
 
 const PlannedSchema = z.strictObject({
   starts: StartsSchema, late: z.record(z.string(), z.number().int()), cost: z.number(), bound: z.number(), proven: z.boolean(), room: z.number(),

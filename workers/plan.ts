@@ -13,6 +13,6 @@ export function* planSteps(question: Exclude<PlannerQuestion, { type: 'stop' }>,
   const { ticket, day } = question
   const troubles = checkDay(day)
   if (troubles.length > 0) yield { type: 'refused', ticket, troubles }
-  else if (question.type === 'offers') for (const told of helpDay(day, seconds)) yield told && { type: 'offers', ticket, ...told }
+  else if (question.type === 'offers') for (const told of helpDay(day, seconds, question.plan)) yield told && { type: 'offers', ticket, ...told }
   else for (const told of planDay(day, question.seconds, seconds)) yield told && { ...told, ticket }
 }

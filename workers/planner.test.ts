@@ -49,9 +49,14 @@ describe('the planner worker', () => {
 
   it('works out what one more of something would do', () => {
     const crowded = dayOf(exampleSpread({ fires: [{ id: 'f1', name: 'Front fire' }], vessels: exampleSpread().vessels.filter(one => one.id !== 'v4') }), 1440 + 600)
-    const found = last(answers({ type: 'offers', ticket: 3, day: crowded }), 'offers')
+    const found = last(answers({ type: 'offers', ticket: 3, day: crowded, plan: null }), 'offers')
     expect(found.done).toBe(true)
     expect(found.offers.length).toBeGreaterThan(0)
     for (const offer of found.offers) expect(offer.lateMin < found.now.lateMin || offer.spanMin < found.now.spanMin).toBe(true)
+    // Held against the plan on the page: nothing is offered that would not better it.
+    const plan = { room: 1, lateMin: 3, spanMin: found.now.spanMin }
+    const held = last(answers({ type: 'offers', ticket: 4, day: crowded, plan }), 'offers')
+    expect(held.now).toEqual({ lateMin: 3, spanMin: found.now.spanMin })
+    for (const offer of held.offers) expect(offer.lateMin < 3 || (offer.lateMin === 3 && offer.spanMin < plan.spanMin)).toBe(true)
   })
 })

@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose, shallowRef, type Ref } from 'vue'
-import type { Least, Offer, Planned } from '../../contracts/planner'
+import type { Least, Offer, PlanAtHand, Planned } from '../../contracts/planner'
 import type { Spread } from '../../contracts/spread'
 import type { DayTrouble } from '../../core/schedule/checkDay'
 import type { Clash } from '../../core/schedule/clashOf'
@@ -8,6 +8,7 @@ import { checkPlan } from '../../core/schedule/checkPlan'
 import type { Day } from '../../core/schedule/day'
 import { dayOf } from '../../core/schedule/dayOf'
 import { paddedDay, paddingOf } from '../../core/schedule/paddedDay'
+import { planCost } from '../../core/schedule/planCost'
 import { WORTH_NEW_ORDER_MIN } from '../../core/schedule/repairDay'
 import type { DayTries } from '../../core/schedule/simulateDay'
 import type { Doing } from '../../core/schedule/spread'
@@ -23,6 +24,15 @@ const OTHER_S = 1.5
 const REPLAN_MS = 60
 /** So long after its last meal a day is one of the past, minutes. */
 const LONG_OVER_MIN = 720
+
+/** What the plan on the page comes to: offers are held against that, and not against another one. */
+function atHand(problem: Day, plan: Planned | null): PlanAtHand | null {
+  const fits = plan !== null && problem.dishes.every(dish => dish.activities.every(activity => plan.starts[`${dish.id}.${activity.id}`] !== undefined))
+  if (!plan || !fits) return null
+  const spans = planCost(paddedDay(problem, paddingOf(plan.room)), plan.starts, plan.late).spans
+  const sum = (minutes: Readonly<Record<string, number>>): number => Object.values(minutes).reduce((all, one) => all + one, 0)
+  return { room: plan.room, lateMin: sum(plan.late), spanMin: sum(spans) }
+}
 
 /**
  * Plans the day whenever it changes; what is found goes into the day itself.
@@ -165,7 +175,7 @@ export function useSpreadPlanning(spread: Ref<Spread | null>, keep: () => void) 
       const problem = left()
       if (!problem) return
       stop()
-      stop = askPlanner({ type: 'offers', day: problem }, (answer) => {
+      stop = askPlanner({ type: 'offers', day: problem, plan: atHand(problem, planned.value) }, (answer) => {
         if (answer.type === 'offers') found.value = answer
       })
     },

@@ -23,13 +23,18 @@ describe('what is said of a day', () => {
   it('names it by its meals, counts what there is, and tells when each meal begins', async () => {
     const state = await day.open()
     day.answer()
-    const { title, counts, date, meals, names, said, pours, pinned, who, stepOf, slack } = day.scope.run(() => useSpreadReading(state))!
+    const { title, counts, date, mealsOf, names, said, pours, pinned, who, stepOf, slack } = day.scope.run(() => useSpreadReading(state))!
     expect(title.value).toBe('Sunday: to the table at 19:00')
     expect(date.value).toBe('Sunday 29 November')
     expect(counts.value).toBe('2 dishes, 2 pairs of hands, 2 fires')
-    expect(meals.value).toHaveLength(1)
-    expect(meals.value[0]).toMatchObject({ name: 'Dinner', latest: 2480, lateMin: 0 })
-    expect(meals.value[0]!.begins).toBe(Math.min(...Object.entries(PLAN.starts).filter(([step]) => !step.includes('water')).map(([, at]) => at)))
+    const meals = mealsOf(null)
+    expect(meals).toHaveLength(1)
+    expect(meals[0]).toMatchObject({ name: 'Dinner', latest: 2480, lateMin: 0 })
+    expect(meals[0]!.begins).toBe(Math.min(...Object.entries(PLAN.starts).filter(([step]) => !step.includes('water')).map(([, at]) => at)))
+    // Once the day goes otherwise, it is told as it stands, and nothing of what was proven of the plan.
+    const later = Object.fromEntries(Object.entries(PLAN.starts).map(([step, at]) => [step, at + 20]))
+    const moved = mealsOf({ day: state.day.value!, repaired: { starts: later, late: {}, moved: ['d1.roast'] } })
+    expect(moved[0]).toMatchObject({ latest: null, begins: meals[0]!.begins + 20 })
     expect(names.value.get('m1')).toBe('Dinner')
     expect(said.value.get('d1')!.says).toContain('hot, 180')
     expect([...pours.value]).toEqual(['d1.pour', 'd2.pour'])

@@ -2,8 +2,10 @@ import { computed } from 'vue'
 import { INGREDIENTS } from '../../book/ingredients'
 import type { DishCard } from '../../core/dish/dish'
 import { lanesOf, stepsOf } from '../../core/schedule/lanesOf'
+import type { Day } from '../../core/schedule/day'
 import { paddedDay, paddingOf } from '../../core/schedule/paddedDay'
 import { planCost } from '../../core/schedule/planCost'
+import type { Repaired } from '../../core/schedule/repairDay'
 import { slackOf } from '../../core/schedule/slackOf'
 import { plainName } from '../../words/saidAmount'
 import { SERVING_WORDS, spanText, timeText } from '../../words/spread'
@@ -17,6 +19,9 @@ function baseName(card: DishCard): string {
   const row = INGREDIENTS.find(one => one.id === base)
   return row ? plainName(row.name) : base.replaceAll('-', ' ')
 }
+
+/** What is said of a meal, minutes. */
+export interface SaidMeal { readonly name: string, readonly begins: number, readonly spanMin: number, readonly latest: number | null, readonly lateMin: number }
 
 /** A wait of what is served hot or warm is told from this on, minutes. */
 const LONG_WAIT_MIN = 20
@@ -43,10 +48,16 @@ export function useSpreadReading({ spread, planned, latest, least, day }: Pick<S
   })
   const slack = computed(() => (fitting.value && day.value && padded.value ? slackOf(day.value, fitting.value.starts, lanesOf(padded.value, fitting.value.starts), fitting.value.late) : {}))
   const cost = computed(() => (fitting.value && day.value ? planCost(day.value, fitting.value.starts, fitting.value.late) : null))
-  const meals = computed(() => (spread.value?.meals ?? []).flatMap((meal) => {
-    const begins = cost.value?.begins[meal.id]
-    return begins === undefined ? [] : [{ name: meal.name, begins, spanMin: cost.value!.spans[meal.id]!, latest: latest.value[meal.id] ?? null, lateMin: fitting.value?.late[meal.id] ?? 0 }]
-  }))
+  /** What is said of each meal; of a day under way, as it stands now: a plan that was moved is no plan any more. */
+  function mealsOf(today: { readonly day: Day, readonly repaired: Pick<Repaired, 'starts' | 'late' | 'moved'> } | null): SaidMeal[] {
+    const moved = today !== null && today.repaired.moved.length > 0
+    const found = moved ? planCost(today.day, today.repaired.starts, today.repaired.late) : cost.value
+    return (spread.value?.meals ?? []).flatMap((meal) => {
+      const begins = found?.begins[meal.id]
+      if (begins === undefined) return []
+      return [{ name: meal.name, begins, spanMin: found!.spans[meal.id]!, latest: moved ? null : latest.value[meal.id] ?? null, lateMin: fitting.value?.late[meal.id] ?? 0 }]
+    })
+  }
   const waits = computed(() => {
     if (!cost.value) return []
     const long = Object.entries(cost.value.waits).filter(([dish, minutes]) => minutes > LONG_WAIT_MIN && ['hot', 'warm'].includes(spread.value!.dishes.find(one => one.id === dish)!.serve))
@@ -76,7 +87,7 @@ export function useSpreadReading({ spread, planned, latest, least, day }: Pick<S
     return one ? `${dish}.${one.turn ?? one.steps.sink}` : ''
   }
   return {
-    padded, names, fitting, going, slack, meals, waits, who, stepOf, anchorOf,
+    padded, names, fitting, going, slack, mealsOf, waits, who, stepOf, anchorOf,
     said: computed(() => new Map((spread.value?.dishes ?? []).map(dish => [dish.id, { name: dish.card.name, says: `${SERVING_WORDS[dish.serve]}, ${gramsText(dish.baseG)} ${baseName(dish.card)}` }]))),
     pinned: computed(() => new Set((spread.value?.wishes ?? []).filter(wish => wish.kind === 'pin').map(wish => wish.step))),
     pours: computed(() => new Set((day.value?.dishes ?? []).flatMap(dish => (dish.hotPour ? [`${dish.id}.${dish.hotPour.pour}`] : [])))),

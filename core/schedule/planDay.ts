@@ -36,6 +36,9 @@ export interface Least { readonly waitMin: number | null, readonly reheats: numb
 /** What one more of something does: minutes the meals are late with it, and minutes in the kitchen. */
 export interface Offer { readonly kind: Relief['kind'], readonly lateMin: number, readonly spanMin: number }
 
+/** What the plan at hand comes to: the room its steps have, minutes that meals are late, and minutes in the kitchen. */
+export interface PlanAtHand { readonly room: number, readonly lateMin: number, readonly spanMin: number }
+
 /** What would help, as far as it is tried. */
 export interface OffersTold { readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean }
 
@@ -181,13 +184,11 @@ function* proving(day: Day, seconds: () => number): Generator<null, DaySolver | 
  *
  * @param day checked by `checkDay`
  * @param seconds a clock, s
+ * @param plan the plan at hand, which every offer is held against; null where there is none
  * @returns yields what is found so far, and null where something else may be let in
  */
-export function* helpDay(day: Day, seconds: () => number): Generator<OffersTold | null, void> {
-  // Where room for the base leaves no plan at all, all are judged without it.
-  const roomy = yield* judged(day, PADDING, seconds)
-  const padding = roomy.lateMin < CANNOT ? PADDING : { ...PADDING, baseShare: 1 }
-  const now = padding === PADDING ? roomy : yield* judged(day, padding, seconds)
+export function* helpDay(day: Day, seconds: () => number, plan: PlanAtHand | null = null): Generator<OffersTold | null, void> {
+  const { padding, now } = plan ? asPlanned(plan) : yield* asFound(day, seconds)
   const offers: Offer[] = []
   for (const relief of reliefsOf(day)) {
     const { lateMin, spanMin } = yield* judged(relief.day, padding, seconds)
@@ -195,6 +196,20 @@ export function* helpDay(day: Day, seconds: () => number): Generator<OffersTold 
     yield { now, offers: [...offers], done: false }
   }
   yield { now, offers, done: true }
+}
+
+/** What the plan at hand comes to is what an offer has to beat, with the same room for its steps. */
+function asPlanned({ room, lateMin, spanMin }: PlanAtHand): { readonly padding: Padding, readonly now: { readonly lateMin: number, readonly spanMin: number } } {
+  // Where meals are moved, plans are sought without room for the base.
+  return { padding: { ...paddingOf(room), ...(lateMin > 0 ? { baseShare: 1 } : {}) }, now: { lateMin, spanMin } }
+}
+
+/** Without a plan at hand; where room for the base leaves none at all, all are judged without it. */
+function* asFound(day: Day, seconds: () => number): Generator<null, ReturnType<typeof asPlanned>> {
+  const roomy = yield* judged(day, PADDING, seconds)
+  if (roomy.lateMin < CANNOT) return { padding: PADDING, now: roomy }
+  const padding = { ...PADDING, baseShare: 1 }
+  return { padding, now: yield* judged(day, padding, seconds) }
 }
 
 function* judged(day: Day, padding: Padding, seconds: () => number): Generator<null, { lateMin: number, spanMin: number }> {

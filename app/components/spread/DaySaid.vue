@@ -16,6 +16,8 @@ const props = defineProps<{
   troubles: readonly DayTrouble[]
   /** Names of dishes and meals, by id. */
   names: ReadonlyMap<string, string>
+  /** The day is under way and goes otherwise than planned. */
+  moved?: boolean
   /** A plan is being sought. */
   seeking: boolean
   /** Nothing fits, not even with meals moved. */
@@ -50,13 +52,14 @@ const late = computed(() => props.meals.filter(meal => meal.lateMin > 0))
 const bound = computed(() => {
   const plan = props.planned
   if (!plan) return ''
+  if (props.moved) return 'The day goes otherwise than planned; times are as they stand now.'
   if (plan.proven) return 'There is no better plan of these steps: that is proven.'
   const gap = Math.max(0, plan.cost - plan.bound)
   return `No plan can be more than ${spanText(gap)} better than this one.`
 })
 const tried = computed(() => {
   const said = props.tries
-  if (!said || said.tries === 0) return ''
+  if (!said || said.tries === 0 || props.moved) return ''
   const meals = said.lateTries === 0 ? 'no meal was more than five minutes late' : `a meal was more than five minutes late in ${said.lateTries}`
   const pours = said.pours === 0 ? '' : said.coldPours === 0 ? ', and no liquid was cold at its pour' : `, and ${said.coldPours} of ${said.pours} pours were cold`
   return `Tried ${said.tries} times with honest delays, ${meals}${pours}.`
@@ -98,7 +101,7 @@ const better = (offer: Offer): string => {
         v-for="meal in meals"
         :key="meal.name"
       >
-        For {{ meal.name }} you begin at <strong>{{ timeText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${timeText(meal.latest)}` : '' }}.
+        For {{ meal.name }} {{ moved ? 'it began at' : 'you begin at' }} <strong>{{ timeText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${timeText(meal.latest)}` : '' }}.
       </template>
       {{ waits.join(' ') }}
     </p>

@@ -39,12 +39,14 @@ const { kitchen, evidence, dishes } = storeToRefs(house)
 const state = useSpreadDay(String(route.params.id), { kitchen, evidence, ingredients: INGREDIENTS })
 const { spread, tries, troubles, seeking, cannot, clash, trouble, found, other } = state
 void house.load().then(() => state.load())
-const { names, fitting, padded, going, slack: planSlack, meals, waits, who, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
+const { names, fitting, padded, going, slack: planSlack, mealsOf, waits, who, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
 const wishes = useSpreadWishes(state, step => fitting.value?.starts[step], anchorOf)
 const now = useHearthTime(10_000)
 const { today, nowMin, savesMin } = useSpreadToday(spread, going, other, now, cooks)
 watch(() => today.value?.doings ?? [], known => state.begun(known))
 watch(() => today.value?.repaired.lateMin ?? 0, late => state.runsLate(late))
+
+const meals = computed(() => mealsOf(today.value))
 
 const TABS: readonly { readonly id: DayTab, readonly name: string }[] = [
   { id: 'dishes', name: 'Dishes' }, { id: 'hands', name: 'Hands' }, { id: 'kitchen', name: 'Kitchen' }, { id: 'promises', name: 'Promised' }, { id: 'buy', name: 'To buy' },
@@ -219,6 +221,7 @@ async function calendar(): Promise<void> {
       />
       <DaySaid
         :planned="fitting"
+        :moved="(today?.repaired.moved.length ?? 0) > 0"
         :meals="meals"
         :tries="tries"
         :troubles="troubles"
