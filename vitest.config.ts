@@ -1,7 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
-const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 30_000 }
+const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 30_000, hookTimeout: 60_000, setupFiles: ['test/support/settled.ts'] }
 
 export default defineConfig({
   test: {
@@ -16,6 +16,7 @@ export default defineConfig({
           // Pure functions: files of tests cannot disturb one another, and share what they import.
           isolate: false,
           testTimeout: 60_000,
+          hookTimeout: 60_000,
         },
       },
       {
@@ -24,6 +25,7 @@ export default defineConfig({
           environment: 'node',
           include: ['{workers,demo,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts', 'test/model/**/*.test.ts'],
           testTimeout: 60_000,
+          hookTimeout: 60_000,
         },
       },
       {
