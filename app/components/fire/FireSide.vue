@@ -7,10 +7,10 @@ import { offPays } from '../../../core/flame/roastAhead'
 import type { CookPlan } from '../../../core/live/plan'
 import { CAUTIONS, END_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
-import { lateText, lateWayText } from '../../../words/late'
 import { inVessel } from '../../../words/inVessel'
 import { EXPECT_WORDS, stiffnessText, WATCH_WORDS } from '../../../words/stages'
 import DoubtSlab from './DoubtSlab.vue'
+import LateSlab from './LateSlab.vue'
 import OtherVessels from './OtherVessels.vue'
 import PanNow from './PanNow.vue'
 import PourPart from './PourPart.vue'
@@ -98,12 +98,6 @@ const looks = computed(() => {
   const expect = say(stage?.expect, EXPECT_WORDS)
   return watch || expect ? { watch, expect } : null
 })
-/** What is late, and what can still be done. */
-const late = computed(() => {
-  const found = props.fire.cue.value?.late
-  const stage = found && props.plan.dish.stages.find(one => one.id === found.stage)
-  return found && stage ? { text: `${lateText(found)}.`, way: lateWayText(stage, stage.meets !== undefined && cook.value?.lit[stage.vessel] === undefined) } : null
-})
 const asked = computed(() => props.fire.cue.value?.code === 'asked')
 const quietS = computed(() => nowS.value - Math.max(0, ...(cook.value?.moments ?? []).filter(one => !one.withdrawn && one.timeS <= nowS.value).map(one => one.timeS)))
 const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.value?.heat].flatMap(code => (code ? [CAUTIONS[code]] : [])))
@@ -121,20 +115,10 @@ const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.v
       :plan="plan"
       @mark="send"
     />
-    <section
-      v-if="late"
-      class="slab warn"
-    >
-      <h2 class="danger">
-        Late
-      </h2>
-      <p class="next">
-        {{ late.way }}
-      </p>
-      <p class="soft">
-        {{ late.text }}
-      </p>
-    </section>
+    <LateSlab
+      :fire="fire"
+      :plan="plan"
+    />
     <section
       v-for="caution in cautions"
       :key="caution.title"
