@@ -7,17 +7,16 @@ import { paddedDay, paddingOf } from '../../core/schedule/paddedDay'
 import { planCost } from '../../core/schedule/planCost'
 import type { Repaired } from '../../core/schedule/repairDay'
 import { slackOf } from '../../core/schedule/slackOf'
-import { plainName } from '../../words/saidAmount'
 import { SERVING_WORDS, spanText, timeText } from '../../words/spread'
 import { gramsText } from './format'
 import { eveMs } from './spreadClock'
 import type { SpreadDay } from './spreadDay'
 
-/** What a dish is made from, by its name in the table. */
+/** What a dish is made from, by the first of its name in the table: there is little room beside an arch. */
 function baseName(card: DishCard): string {
   const base = card.ingredients.find(one => one.id === card.base)?.ingredient ?? card.base
   const row = INGREDIENTS.find(one => one.id === base)
-  return row ? plainName(row.name) : base.replaceAll('-', ' ')
+  return row ? (row.name.split(',')[0] ?? base).toLowerCase() : base.replaceAll('-', ' ')
 }
 
 /** What is said of a meal, minutes. */
