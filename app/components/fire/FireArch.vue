@@ -189,10 +189,10 @@ const detail = computed(() => {
 @media (max-width: 700px) {
   .hearth { container-type: inline-size; display: block; }
   .frame { width: 100%; height: auto; aspect-ratio: 390 / 350; }
-  .opening { inset: 27% 13% 0; }
+  .opening { inset: 24% 13% 0; }
   .opening > * { flex: none; }
-  .clock { font-size: 76px; }
-  .cue { font-size: 1.6rem; }
+  .clock { font-size: 84px; }
+  .cue { font-size: 1.75rem; }
   .detail { font-size: 1.0625rem; max-width: none; margin-top: 2px; min-height: 0; }
   .pan :deep(svg) { display: none; }
   .windows { display: block; font-size: 0.9375rem; }
