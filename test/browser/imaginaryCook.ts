@@ -184,6 +184,7 @@ function stageOver(plan: CookPlan, look: Look, shown: (sign: SignId) => boolean)
 /** The screen says to go on, or a pour has had its time. */
 function goesOn(plan: CookPlan, look: Look, shown: (sign: SignId) => boolean): boolean {
   if (GOES_ON.has(look.cue)) return true
+  if (look.cue === 'late') return stageOver(plan, look, shown)
   const stage = mainLine(plan.dish).find(one => one.id === look.stage)
   if (stage?.does === 'pour') return 'minutes' in stage.until ? look.cue !== 'pouring' || !(stage.watch ?? []).includes('in-parts') : shown(stage.until.sign as SignId)
   return look.cue === 'enrich' && stageOver(plan, look, shown)
