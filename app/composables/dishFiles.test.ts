@@ -13,7 +13,7 @@ describe('a dish file', () => {
 
   it('gives the lines of a Recipe, alone, in a list or in a graph', () => {
     for (const value of [recipe, [{ '@type': 'WebSite' }, recipe], { '@graph': [{ '@type': 'Person' }, recipe] }, { ...recipe, '@type': ['Thing', 'Recipe'] }]) {
-      expect(readDishValue(value, 'x')).toEqual({ kind: 'lines', name: 'Halwa', lines: '1 cup sooji\n1 cup ghee' })
+      expect(readDishValue(value, 'x')).toEqual({ kind: 'lines', recipes: [{ name: 'Halwa', lines: '1 cup sooji\n1 cup ghee' }], says: '' })
     }
   })
 
@@ -21,12 +21,12 @@ describe('a dish file', () => {
     const found = readDishValue({ ...recipe, name: `<script>alert(1)</script> Halwa ${'x'.repeat(200)}` }, 'x')
     expect(found).toMatchObject({ kind: 'lines' })
     if (found.kind === 'lines') {
-      expect(found.name).not.toContain('<')
-      expect(found.name.length).toBeLessThanOrEqual(60)
+      expect(found.recipes[0]!.name).not.toContain('<')
+      expect(found.recipes[0]!.name.length).toBeLessThanOrEqual(60)
     }
   })
 
-  it.each([['not JSON', 'hello', /not JSON/], ['an empty list', '[]', /neither/], ['a recipe without ingredients', '{"@type":"Recipe","name":"x"}', /neither/], ['a dish with a bad number', JSON.stringify({ ...STARTER_DISHES[0], portionG: -1 }), /portionG/], ['null', 'null', /neither/]])('refuses %s with a sentence that says nothing was changed', async (_, content, says) => {
+  it.each([['neither JSON nor a page', 'hello', /neither JSON nor a page/], ['JSON that breaks off', '{"@type":"Recipe"', /breaks off/], ['an empty list', '[]', /neither/], ['a recipe without ingredients', '{"@type":"Recipe","name":"x"}', /names no ingredients/], ['a dish with a bad number', JSON.stringify({ ...STARTER_DISHES[0], portionG: -1 }), /portionG/], ['null', 'null', /neither/], ['another thing', '{"@type":"Person"}', /holds Person, and no recipe/]])('refuses %s with a sentence that says nothing was changed', async (_, content, says) => {
     const found = await readDishFile(file(content))
     expect(found.kind).toBe('refused')
     if (found.kind === 'refused') {
@@ -60,11 +60,18 @@ describe('a dish given away', () => {
 
   it('says in every step of its Recipe what goes in, in grams', () => {
     const dish = STARTER_DISHES.find(one => one.id === 'sweet-water-semolina')!
-    const recipe = JSON.parse(recipeFile(dish, rowOf).text) as { recipeInstructions: { text: string }[] }
+    const recipe = JSON.parse(recipeFile(dish, rowOf).text) as { recipeIngredient: string[], recipeInstructions: { text: string }[] }
     const steps = recipe.recipeInstructions.map(step => step.text).join(' ')
     for (const one of dish.ingredients.filter(known => known.part === 'base' || known.part === 'fat')) {
       expect(steps).toContain(rowOf(one.ingredient).name.toLowerCase())
     }
     expect(steps).toMatch(/\d+ g/)
+    // What was fried and set aside is no second amount, and list and steps say the same weight.
+    const cashews = recipe.recipeInstructions.filter(step => /cashew/.test(step.text))
+    expect(cashews.map(step => /\d g cashew/.test(step.text))).toEqual([true, false])
+    expect(cashews[1]!.text).toContain('the cashew halves set aside')
+    const grams = (text: string): string[] => text.match(/[\d.]+ g(?= )/g) ?? []
+    const split = dish.ingredients.filter(one => one.part === 'fat').map(one => one.perBase * dish.usual.baseG)
+    for (const line of recipe.recipeIngredient.flatMap(grams)) if (!split.some(massG => `${massG} g` === line)) expect(grams(steps)).toContain(line)
   })
 })

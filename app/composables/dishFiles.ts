@@ -1,41 +1,71 @@
 import { z } from 'zod'
 import { DishCardSchema } from '../../contracts/dish'
-import { RecipeLdSchema } from '../../contracts/recipeLd'
+import { JsonSchema } from '../../contracts/recipeLd'
 import type { Ingredient } from '../../contracts/ingredient'
 import { whatComes } from '../../core/comes/whatComes'
+import { comesBack } from '../../core/dish/comesBack'
 import type { DishCard } from '../../core/dish/dish'
 import { stageDish } from '../../core/dish/stageDish'
-import { toRecipeLd } from '../../core/exchange/toRecipeLd'
+import { findRecipes } from '../../core/exchange/recipe/findRecipes'
+import { recipeGrams } from '../../core/exchange/recipe/recipeGrams'
+import { toRecipeLd } from '../../core/exchange/recipe/toRecipeLd'
 import { familyName } from '../../words/dish'
 import { stepsOf } from '../../words/recipe'
-import { gramsText } from './format'
+import { readPage } from './readPage'
 
-/** Largest file that is read, bytes. */
-const MOST_BYTES = 1_000_000
+/** Largest file that is read, bytes: a saved page with its styles in it is large. */
+const MOST_BYTES = 8_000_000
+/** Most recipes of one file that are offered. */
+const MOST_RECIPES = 60
 
-/** What was found in a file: one of our dishes, or a list of ingredient lines to be decided. */
+/** A recipe's name and its ingredient lines, to be decided. */
+export interface FoundLines { readonly name: string, readonly lines: string }
+
+/** What was found in a file: dishes of ours, or recipes whose ingredient lines are to be decided. */
 export type FoundInFile =
   | { readonly kind: 'dish', readonly dish: DishCard }
-  | { readonly kind: 'lines', readonly name: string, readonly lines: string }
+  | { readonly kind: 'lines', readonly recipes: readonly FoundLines[], readonly says: string }
   | { readonly kind: 'refused', readonly says: string }
 
 /**
- * Reads a file somebody gives: a dish of ours, or a schema.org Recipe as JSON-LD, alone, in a list or in a graph.
+ * Reads a file somebody gives: a dish of ours, a schema.org Recipe as JSON-LD in any of its shapes, or a saved page that
+ * holds one.
  *
  * @param file any file
  * @returns what was found; a refusal says what happened and what to do, and nothing stored is touched
  */
 export async function readDishFile(file: File): Promise<FoundInFile> {
-  if (file.size > MOST_BYTES) return refused(`${file.name} is ${Math.round(file.size / 1e6)} MB: a dish is a few kB. Take the dish's own file.`)
-  const text = await file.text()
-  let value: unknown
-  try {
-    value = JSON.parse(text)
+  if (file.size > MOST_BYTES) return refused(`${file.name} is ${Math.round(file.size / 1e6)} MB, and ${MOST_BYTES / 1e6} MB are read. Save the page without its pictures, or paste its ingredient lines.`)
+  return readDishText(await file.text(), file.name)
+}
+
+/**
+ * As `readDishFile`, for the file's text.
+ *
+ * @param text of the file
+ * @param where how it is called in a refusal
+ * @returns what was found
+ */
+export function readDishText(text: string, where: string): FoundInFile {
+  const bare = text.replace(/^\ufeff/, '').trim()
+  if (bare === '') return refused(`${where} is empty.`)
+  if (/^[{[]/.test(bare)) {
+    try {
+      return readDishValue(JSON.parse(bare), where)
+    }
+    catch (error) {
+      return refused(`${where} breaks off or is not JSON (${error instanceof Error ? error.message : 'unreadable'}). Save it again, or paste its ingredient lines.`)
+    }
   }
-  catch {
-    return refused(`${file.name} is not JSON. A dish of ours or a Recipe as JSON-LD is; for anything else paste its ingredient lines.`)
+  if (/<(?:!doctype|html|head|body|script|div)\b/i.test(bare)) {
+    const { values, broken } = readPage(bare)
+    if (values.length === 0) {
+      const why = broken[0]
+      return refused(why ? `${where} is a page whose recipe data cannot be read (${why}).` : `${where} is a page without a marked-up recipe in it. Copy its ingredient lines and paste them instead.`)
+    }
+    return readDishValue(values, where)
   }
-  return readDishValue(value, file.name)
+  return refused(`${where} is neither JSON nor a page. Paste its ingredient lines instead.`)
 }
 
 /**
@@ -48,22 +78,31 @@ export async function readDishFile(file: File): Promise<FoundInFile> {
 export function readDishValue(value: unknown, where: string): FoundInFile {
   const own = DishCardSchema.safeParse(value)
   if (own.success) return { kind: 'dish', dish: own.data }
-  const recipe = candidates(value).map(one => RecipeLdSchema.safeParse(one)).find(parsed => parsed.success)?.data
-  if (!recipe) {
-    const what = own.error.issues[0]
-    return refused(`${where} is neither a dish of ours nor a Recipe with its ingredients (${what ? `${what.path.join('.') || 'the whole'}: ${what.message}` : 'nothing known in it'}).`)
-  }
-  const carried = DishCardSchema.safeParse(recipe.yonHearthDish)
-  if (carried.success) return { kind: 'dish', dish: carried.data }
-  return { kind: 'lines', name: plainName(recipe.name), lines: recipe.recipeIngredient.join('\n') }
+  const json = JsonSchema.safeParse(value)
+  const { recipes, isBare, types } = json.success ? findRecipes(json.data) : { recipes: [], isBare: false, types: [] }
+  if (recipes.length === 0) return refused(noRecipe(where, isBare, types, value, own.error))
+  const [first] = recipes
+  const carried = recipes.length === 1 ? DishCardSchema.safeParse(first!.carried) : null
+  if (carried?.success) return { kind: 'dish', dish: carried.data }
+  const lines = recipes.slice(0, MOST_RECIPES).filter(one => one.lines.length > 0).map(one => ({ name: plainName(one.name), lines: one.lines.join('\n') }))
+  if (lines.length === 0) return refused(`${where} carries a dish of a form this house does not know: ${firstFault(carried?.error)}. It may come from a newer house.`)
+  const beyond = recipes.length - MOST_RECIPES
+  const damaged = first!.carried === undefined ? '' : 'The dish it carries is of a form this house does not know, so its lines are read instead. '
+  return { kind: 'lines', recipes: lines, says: `${damaged}${beyond > 0 ? `${where} holds ${recipes.length} recipes; the first ${MOST_RECIPES} are offered. ` : ''}`.trim() }
 }
 
-/** The object itself, the members of a list, and those of a `@graph`. */
-function candidates(value: unknown): unknown[] {
-  const list = z.array(z.unknown()).safeParse(value)
-  if (list.success) return list.data.slice(0, 50).flatMap(candidates)
-  const graph = z.looseObject({ '@graph': z.array(z.unknown()) }).safeParse(value)
-  return graph.success ? graph.data['@graph'].slice(0, 50) : [value]
+/** Why nothing was found, as it truly is. */
+function noRecipe(where: string, isBare: boolean, types: readonly string[], value: unknown, fault: z.ZodError): string {
+  if (isBare) return `${where} holds a recipe that names no ingredients. Copy its ingredient lines and paste them instead.`
+  if (types.length > 0) return `${where} holds ${types.join(', ')}, and no recipe.`
+  // A dish of ours has a family: then it is said what is wrong with it.
+  const isOurs = z.looseObject({ family: z.string(), choices: z.unknown() }).safeParse(value).success
+  return isOurs ? `${where} is a dish of ours with a fault in it: ${firstFault(fault)}.` : `${where} is JSON, but neither a dish of ours nor a recipe.`
+}
+
+function firstFault(error: z.ZodError | undefined): string {
+  const what = error?.issues[0]
+  return what ? `${what.path.join('.') || 'the whole'}: ${what.message}` : 'nothing known in it'
 }
 
 /** A name as plain text of at most 60 characters; what looks like markup stays letters on the screen. */
@@ -107,8 +146,10 @@ export function dishFile(dish: DishCard): GivenFile {
 export function recipeFile(dish: DishCard, rowOf: (ingredient: string) => Ingredient): GivenFile {
   const staged = stageDish(dish)
   const madeOf = (id: string) => staged.ingredients.find(one => one.id === id)!
-  const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds
-    .map(add => `${gramsText(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${rowOf(madeOf(add.ingredient).ingredient).name.toLowerCase()}`).join(', ')
+  const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds.map((add) => {
+    const name = rowOf(madeOf(add.ingredient).ingredient).name.toLowerCase()
+    return comesBack(staged.stages, stage.id, add.ingredient) ? `the ${name} set aside` : `${recipeGrams(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${name}`
+  }).join(', ')
   const recipe = toRecipeLd(staged, dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: familyName(dish), steps: stepsOf(staged, goesIn) }, rowOf, dish)
   return { name: `${fileName(dish)}.jsonld`, text: JSON.stringify(recipe, null, 2), type: 'application/ld+json' }
 }

@@ -7,7 +7,7 @@ import NewDishForm from '../components/book/NewDishForm.vue'
 import PasteLines from '../components/book/PasteLines.vue'
 import HousePage from '../components/HousePage.vue'
 import { ask } from '../composables/api'
-import { dishFile, giveFile, readDishFile, recipeFile } from '../composables/dishFiles'
+import { dishFile, giveFile, readDishFile, recipeFile, type FoundLines } from '../composables/dishFiles'
 import { dishFinder } from '../composables/findDishes'
 import { hearthNow } from '../composables/hearthClock'
 import { newId } from '../composables/outbox'
@@ -31,7 +31,9 @@ const minutes = ref('')
 const inHouse = ref(false)
 const showAside = ref(false)
 const pane = ref<'' | 'new' | 'paste'>('')
-const pasted = ref({ name: '', lines: '' })
+const pasted = ref({ name: '', lines: '', says: '' })
+/** Recipes of a file that holds several. */
+const offered = ref<readonly FoundLines[]>([])
 const trouble = ref('')
 const open = ref<string | null>(null)
 const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
@@ -68,10 +70,12 @@ async function readFile(event: Event): Promise<void> {
   const found = await readDishFile(file)
   trouble.value = found.kind === 'refused' ? found.says : ''
   if (found.kind === 'dish') await take({ ...found.dish, id: house.dishes.some(one => one.id === found.dish.id) ? newId() : found.dish.id, version: 1 })
-  if (found.kind === 'lines') {
-    pasted.value = { name: found.name, lines: found.lines }
-    pane.value = 'paste'
-  }
+  offered.value = found.kind === 'lines' && found.recipes.length > 1 ? found.recipes : []
+  if (found.kind === 'lines') choose(found.recipes[0]!, found.says)
+}
+function choose(recipe: FoundLines, says: string): void {
+  pasted.value = { ...recipe, says }
+  pane.value = 'paste'
 }
 function give(dish: DishCard, kind: 'dish' | 'recipe'): void {
   const file = kind === 'dish' ? dishFile(dish) : recipeFile(dish, rowOf)
@@ -122,7 +126,7 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         </button>
         <label class="stone-button file">From a file<input
           type="file"
-          accept=".json,.jsonld,application/json,application/ld+json"
+          accept=".json,.jsonld,.html,.htm,application/json,application/ld+json,text/html"
           @change="readFile"
         ></label>
       </header>
@@ -132,9 +136,27 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         :new-id="newId"
         @dish="take"
       />
+      <div
+        v-if="pane === 'paste' && offered.length > 1"
+        role="group"
+        aria-label="Recipes in the file"
+        class="offered"
+      >
+        <span class="soft">The file holds {{ offered.length }} recipes:</span>
+        <ElButton
+          v-for="recipe in offered"
+          :key="recipe.lines"
+          class="stone-button"
+          :aria-pressed="pasted.lines === recipe.lines"
+          @click="choose(recipe, '')"
+        >
+          {{ recipe.name }}
+        </ElButton>
+      </div>
       <PasteLines
         v-if="pane === 'paste'"
         :key="pasted.lines"
+        :says="pasted.says"
         :name="pasted.name"
         :lines="pasted.lines"
         :table="table"
@@ -212,6 +234,7 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 .book { display: grid; grid-template-columns: minmax(0, 1fr); gap: 14px; padding-top: 10px; }
 .head { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
 .head h1 { margin-right: 20px; }
+.offered { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .file { position: relative; overflow: hidden; }
 .file input { position: absolute; inset: 0; opacity: 0; cursor: pointer; }
 .file:focus-within { outline: 3px solid var(--accent); outline-offset: 2px; }

@@ -34,7 +34,7 @@ export const BASES = [
     from: 'A023', allergens: WHEAT, colour: [86, 1, 22], packs: [200, 400],
   }),
   row('vermicelli-roasted', 'Vermicelli, sold roasted', 'base', {
-    others: ['bhuni sevai', 'roasted semiya', 'भुनी सेवई', 'வறுத்த சேமியா'], families: ['vermicelli'], density: [0.42, 'estimate: broken to hand length, 95–105 g in 240 ml'],
+    others: ['roasted vermicelli', 'bhuni sevai', 'roasted semiya', 'भुनी सेवई', 'வறுத்த சேமியா'], families: ['vermicelli'], density: [0.42, 'estimate: broken to hand length, 95–105 g in 240 ml'],
     from: 'A024', allergens: WHEAT, colour: [70, 9, 34], packs: [200, 400],
   }),
   row('wheat-flour-whole', 'Whole wheat flour', 'base', {

@@ -19,7 +19,7 @@ export const KITCHEN_FOODS = [
   row('coconut-oil', 'Coconut oil', 'fat', { others: ['nariyal tel', 'thengai ennai', 'नारियल तेल', 'தேங்காய் எண்ணெய்'], density: [0.92, OIL], from: 'T001', allergens: ['coconut'], smokes: 175, colour: [94, -1, 4], packs: [500, 1000] }),
   row('sunflower-oil', 'Sunflower oil', 'fat', { others: ['vegetable oil', 'सूरजमुखी तेल', 'சூரியகாந்தி எண்ணெய்'], density: [0.92, OIL], from: 'T012', smokes: 225, colour: [86, -2, 34], packs: [1000] }),
   row('sugar', 'Sugar', 'sugar', {
-    others: ['cheeni', 'shakkar', 'chini', 'चीनी', 'साखर', 'சர்க்கரை'], density: [0.83, '195–205 g in a 240 ml cup'],
+    others: ['cheeni', 'shakkar', 'शक्कर', 'chini', 'चीनी', 'साखर', 'சர்க்கரை'], density: [0.83, '195–205 g in a 240 ml cup'],
     from: { parts: { water: 0.1, sucrose: 99.9 }, cite: 'white sugar, sucrose at least 99.7 % (Codex Stan 212)' }, colour: [97, 0, 2], packs: [500, 1000], ...DRY,
   }),
   row('sugar-powdered', 'Powdered sugar', 'sugar', {
@@ -27,7 +27,7 @@ export const KITCHEN_FOODS = [
     from: { parts: { water: 0.3, sucrose: 99.7 }, cite: 'ground white sugar without starch (Codex Stan 212)' }, colour: [98, 0, 1], packs: [250, 500], ...DRY,
   }),
   row('jaggery', 'Jaggery, cane, crushed', 'jaggery', {
-    others: ['gur', 'gud', 'vellam', 'bella', 'गुड़', 'गूळ', 'வெல்லம்'], density: [0.79, 'estimate: crushed, 180–200 g in 240 ml'], from: 'I001',
+    others: ['jaggery powder', 'gur', 'gud', 'vellam', 'bella', 'गुड़', 'गूळ', 'வெல்லம்'], density: [0.79, 'estimate: crushed, 180–200 g in 240 ml'], from: 'I001',
     piece: ['piece', 'pieces', 15, 25, 40], prepared: 0.99, allergens: ['sulphites'], colour: [50, 14, 34], packs: [500, 1000], keeps: 365,
   }),
   row('jaggery-palm', 'Palm jaggery, crushed', 'jaggery', {
@@ -36,7 +36,7 @@ export const KITCHEN_FOODS = [
     piece: ['piece', 'pieces', 25, 40, 60], prepared: 0.98, allergens: ['sulphites'], colour: [34, 12, 22], packs: [250, 500], keeps: 365,
   }),
   row('condensed-milk', 'Sweetened condensed milk', 'condensed', {
-    others: ['mithai doodh', 'मीठा गाढ़ा दूध', 'இனிப்பு கெட்டிப்பால்'], density: [1.29, 'estimate: 305–312 g in 240 ml'],
+    others: ['condensed milk', 'mithai doodh', 'मीठा गाढ़ा दूध', 'இனிப்பு கெட்டிப்பால்'], density: [1.29, 'estimate: 305–312 g in 240 ml'],
     from: { parts: { water: 27, protein: 7.9, fat: 8.7, sucrose: 43.5, lactose: 10.9, ash: 1.8, acids: 0.2 }, cite: 'sweetened condensed milk, 8 % fat and 28 % milk solids at least (Codex Stan 282; parts recalled, unchecked)' },
     allergens: MILK, colour: [88, 0, 18], packs: [200, 400], keeps: 7,
   }),
@@ -63,14 +63,14 @@ export const KITCHEN_FOODS = [
     allergens: ['oats'], colour: [84, 1, 14], packs: [1000], keeps: 5,
   }),
   row('soya-milk', 'Soya drink, unsweetened', 'milk', {
-    others: ['soy milk', 'सोया दूध'], density: [1.02, 'estimate: 243–246 g in 240 ml'],
+    others: ['soya milk', 'soy milk', 'सोया दूध'], density: [1.02, 'estimate: 243–246 g in 240 ml'],
     from: { parts: { water: 92, protein: 3.3, fat: 1.9, sucrose: 0.6, starch: 0.9, fibre: 0.6, ash: 0.6 }, cite: 'unsweetened soya drink (recalled, unchecked)' },
     allergens: ['soya'], colour: [88, 0, 14], packs: [1000], keeps: 5,
   }),
   row('orange-juice', 'Orange juice', 'juice', { others: ['santre ka ras', 'संतरे का रस', 'ஆரஞ்சு சாறு'], density: [1.04, 'estimate: 248–252 g in 240 ml'], from: 'E047', colour: [72, 12, 58], packs: [1000], keeps: 2 }),
-  row('cane-juice', 'Sugar-cane juice', 'juice', { others: ['ganne ka ras', 'karumbu charu', 'गन्ने का रस', 'கரும்புச்சாறு'], density: [1.06, 'estimate: 252–256 g in 240 ml'], from: 'I002', colour: [66, -2, 24], packs: [1000], keeps: 1 }),
+  row('cane-juice', 'Sugar-cane juice', 'juice', { others: ['sugarcane juice', 'ganne ka ras', 'karumbu charu', 'गन्ने का रस', 'கரும்புச்சாறு'], density: [1.06, 'estimate: 252–256 g in 240 ml'], from: 'I002', colour: [66, -2, 24], packs: [1000], keeps: 1 }),
   row('milk-powder', 'Whole milk powder', 'milk-solids', {
-    others: ['doodh powder', 'दूध पाउडर', 'பால் பொடி'], density: [0.48, 'estimate: 110–120 g in 240 ml'],
+    others: ['milk powder', 'doodh powder', 'दूध पाउडर', 'பால் பொடி'], density: [0.48, 'estimate: 110–120 g in 240 ml'],
     from: { parts: { water: 3, protein: 26, fat: 27, lactose: 38, ash: 6 }, cite: 'whole milk powder, at least 26 % fat (Codex Stan 207; parts recalled, unchecked)' },
     allergens: MILK, colour: [94, 0, 16], packs: [200, 500], keeps: 60,
   }),
@@ -86,12 +86,12 @@ export const KITCHEN_FOODS = [
     from: { parts: { water: 69, protein: 2.5, fat: 25, lactose: 3.2, ash: 0.5 }, cite: 'cream of 25 % fat (recalled, unchecked)' }, allergens: MILK, colour: [94, 0, 10], packs: [200], keeps: 5,
   }),
   row('cardamom-ground', 'Cardamom, ground', 'spice', {
-    others: ['elaichi', 'elakkai', 'इलायची', 'ஏலக்காய்'], density: [0.4, 'estimate: 2 g in a 5 ml spoon'], from: 'G020',
+    others: ['green cardamom', 'elaichi', 'elakkai', 'इलायची', 'ஏலக்காய்'], density: [0.4, 'estimate: 2 g in a 5 ml spoon'], from: 'G020',
     piece: ['pod', 'pods', 0.15, 0.2, 0.28], prepared: 0.7, colour: [60, 0, 16], packs: [25, 50], keeps: 365,
   }),
   row('nutmeg', 'Nutmeg, grated', 'spice', { others: ['jaiphal', 'jathikkai', 'जायफल', 'ஜாதிக்காய்'], density: [0.45, 'estimate: 2.2 g in a 5 ml spoon'], from: 'G028', colour: [46, 9, 22], packs: [25], keeps: 365 }),
   row('dry-ginger', 'Dry ginger, ground', 'spice', {
-    others: ['sonth', 'sukku', 'सोंठ', 'சுக்கு'], density: [0.38, 'estimate: 1.9 g in a 5 ml spoon'],
+    others: ['ginger powder', 'saunth', 'sonth', 'sukku', 'सोंठ', 'சுக்கு'], density: [0.38, 'estimate: 1.9 g in a 5 ml spoon'],
     from: { parts: { water: 10, protein: 9, fat: 4.2, sucrose: 1, glucose: 1, fructose: 1.4, starch: 54, fibre: 14, ash: 5.2, acids: 0.2 }, cite: 'ground ginger (recalled, unchecked)' }, colour: [68, 3, 24], packs: [50], keeps: 365,
   }),
   row('saffron', 'Saffron', 'steeped', {
@@ -100,5 +100,5 @@ export const KITCHEN_FOODS = [
     piece: ['strand', 'strands', 0.002, 0.003, 0.004], colour: [34, 46, 40], packs: [1], keeps: 730,
   }),
   row('salt', 'Salt', 'spice', { others: ['namak', 'uppu', 'नमक', 'உப்பு'], density: [1.2, 'estimate: 6 g in a 5 ml spoon'], from: { parts: { water: 0.2, ash: 99.8 }, cite: 'food-grade salt (Codex Stan 150)' }, colour: [97, 0, 1], packs: [1000], ...DRY }),
-  row('rose-water', 'Rose water', 'spice', { others: ['gulab jal', 'गुलाब जल', 'பன்னீர் ரோஜா நீர்'], density: [0.998, 'handbook density of water at 20 °C'], from: { parts: { water: 100 }, cite: 'a distillate: water but for traces' }, colour: [90, 2, 0], packs: [100], keeps: 365 }),
+  row('rose-water', 'Rose water', 'spice', { others: ['பன்னீர்', 'gulab jal', 'गुलाब जल', 'பன்னீர் ரோஜா நீர்'], density: [0.998, 'handbook density of water at 20 °C'], from: { parts: { water: 100 }, cite: 'a distillate: water but for traces' }, colour: [90, 2, 0], packs: [100], keeps: 365 }),
 ]

@@ -7,7 +7,7 @@ export const NUTS = [
     piece: ['coconut', 'coconuts', 380, 500, 650], prepared: 0.5, allergens: ['coconut'], colour: [95, 0, 3], packs: [200, 400], keeps: 3,
   }),
   row('coconut-dry', 'Coconut, dried, grated', 'coconut', {
-    others: ['copra', 'sukha nariyal', 'सूखा नारियल', 'கொப்பரை'], families: ['coconut-nut'], density: [0.35, 'estimate: 80–90 g in 240 ml'], from: 'H006',
+    others: ['dry coconut', 'desiccated coconut', 'copra', 'sukha nariyal', 'सूखा नारियल', 'கொப்பரை'], families: ['coconut-nut'], density: [0.35, 'estimate: 80–90 g in 240 ml'], from: 'H006',
     allergens: ['coconut', 'sulphites'], colour: [94, 0, 5], packs: [200, 500], keeps: 120,
   }),
   row('cashew-halves', 'Cashew halves', 'nuts', {

@@ -1,6 +1,7 @@
 import { CoreError } from '../error'
 import type { MeasureSize } from './inMeasures'
 import { readQuantity } from './readQuantity'
+import { unitOf } from './units'
 
 /** An amount as somebody said it. */
 export type SpokenAmount =
@@ -12,25 +13,15 @@ export type SpokenAmount =
 /** Sizes a counted thing comes in. */
 export type PieceSize = 'small' | 'medium' | 'large'
 
-/** A pinch, ml: a sixteenth of a teaspoon (kitchen convention). */
-export const PINCH_ML = 0.31
-/** Units with a fixed size: grams, or ml by the metric spoon. */
-const MASSES: Readonly<Record<string, number>> = { g: 1, gm: 1, gms: 1, gram: 1, grams: 1, gramme: 1, grammes: 1, kg: 1000, kilogram: 1000, kilograms: 1000, kilo: 1000, kilos: 1000, oz: 28.3495, ounce: 28.3495, ounces: 28.3495, lb: 453.592, lbs: 453.592, pound: 453.592, pounds: 453.592 }
-const VOLUMES: Readonly<Record<string, number>> = {
-  ml: 1, milliliter: 1, milliliters: 1, millilitre: 1, millilitres: 1, l: 1000, litre: 1000, litres: 1000, liter: 1000, liters: 1000, tbsp: 15, tbsps: 15, tablespoon: 15, tablespoons: 15,
-  tsp: 5, tsps: 5, teaspoon: 5, teaspoons: 5,
-  pinch: PINCH_ML, pinches: PINCH_ML,
-}
 const PEOPLE = new Set(['people', 'person', 'persons', 'guests', 'servings', 'portions', 'bowls', 'eaters'])
-const CUPS = new Set(['cup', 'cups', 'glass', 'glasses', 'measure', 'measures', 'katori', 'katoris', 'tumbler', 'tumblers', 'bowl'])
 const SIZES: Readonly<Record<string, PieceSize>> = { small: 'small', little: 'small', medium: 'medium', middling: 'medium', large: 'large', big: 'large' }
 
 /** What may be counted: the words for one and for many. */
 export interface Countable { readonly nouns: readonly string[] }
 
 /**
- * Understands an amount as cooks speak: `1 1/2 glass`, `¾ cup`, `200 g`, `2 tbsp`, `9 large pods`, `a pinch`, `for six
- * people`.
+ * Understands an amount as cooks speak: `1 1/2 glass`, `¾ cup`, `200 g`, `2 tbsp`, `9 large pods`, `a pinch`, `डेढ़ कप`,
+ * `for six people`.
  *
  * @param text what was typed, up to 80 characters
  * @param cup the cup in hand, which `cup` and `glass` stand for
@@ -47,11 +38,12 @@ export function parseAmount(text: string, cup: MeasureSize, measures: readonly M
   const unit = quantity.rest.replace(/^of /, '').replace(/\.$/, '').trim()
   if (!(value > 0)) throw new CoreError('out-of-range', 'parseAmount.text', { given: text, min: 'more than nothing' })
   if (PEOPLE.has(unit)) return { kind: 'people', people: atMost(value, 500, text) }
-  const mass = MASSES[unit]
-  if (mass !== undefined) return { kind: 'mass', massG: atMost(value * mass, 50000, text) }
   const counted = countable ? countOf(value, unit, countable) : null
   if (counted) return { ...counted, count: atMost(counted.count, 1000, text) }
-  const volume = VOLUMES[unit] ?? measureVolume(unit, cup, measures)
+  const named = measureVolume(unit, measures)
+  const known = unitOf(unit)
+  if (named === undefined && known?.kind === 'mass') return { kind: 'mass', massG: atMost(value * known.massG, 50000, text) }
+  const volume = named ?? (known?.kind === 'volume' ? known.volumeMl : unit === '' || known?.kind === 'vessel' ? cup.volumeMl : undefined)
   if (volume === undefined) throw notUnderstood(text)
   return { kind: 'volume', volumeMl: atMost(value * volume, 50000, text) }
 }
@@ -62,19 +54,17 @@ function notUnderstood(text: string): CoreError {
 
 function countOf(count: number, unit: string, countable: Countable): { readonly kind: 'count', readonly count: number, readonly size: PieceSize } | null {
   const [first, ...others] = unit.split(' ')
-  const size = SIZES[first ?? '']
+  const size = Object.hasOwn(SIZES, first ?? '') ? SIZES[first ?? ''] : undefined
   const noun = size === undefined ? unit : others.join(' ')
   const known = (noun === '' && size !== undefined) || countable.nouns.some(one => one.toLowerCase() === noun)
   return known ? { kind: 'count', count, size: size ?? 'medium' } : null
 }
 
-function measureVolume(unit: string, cup: MeasureSize, measures: readonly MeasureSize[]): number | undefined {
-  const named = measures.find((one) => {
+function measureVolume(unit: string, measures: readonly MeasureSize[]): number | undefined {
+  return measures.find((one) => {
     const name = one.name.toLowerCase()
     return unit === name || unit === `${name}s` || unit === `${name}es`
-  })
-  if (named) return named.volumeMl
-  return unit === '' || CUPS.has(unit) ? cup.volumeMl : undefined
+  })?.volumeMl
 }
 
 function atMost(value: number, most: number, text: string): number {

@@ -1,4 +1,4 @@
-import { ElInput } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import { defineComponent, h, type PropType } from 'vue'
 
 /** A plain select in the place of the themed one, so that a test can choose as a hand would. */
@@ -20,4 +20,4 @@ export const ChoiceStub = defineComponent({
 })
 
 /** Mounting options with the stub in place. */
-export const withChoices = { components: { ElInput }, stubs: { ChoiceSelect: ChoiceStub } }
+export const withChoices = { components: { ElButton, ElInput }, stubs: { ChoiceSelect: ChoiceStub } }

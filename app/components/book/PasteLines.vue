@@ -1,23 +1,21 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { gramsText } from '../../composables/format'
+import { computed, ref } from 'vue'
+import { usePastedText } from '../../composables/pastedText'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { DishCard } from '../../../core/dish/dish'
 import { CoreError } from '../../../core/error'
 import { dishFromAmounts } from '../../../core/exchange/dishFromAmounts'
-import { readLines } from '../../../core/exchange/readLines'
-import { parseAmount } from '../../../core/measures/parseAmount'
-import { countable } from '../../../core/measures/countable'
-import { weightOf } from '../../../core/measures/weightOf'
-import { DOUBT_WORDS } from '../../../words/book'
-import ChoiceSelect from '../ChoiceSelect.vue'
+import { PASSED_WORDS } from '../../../words/book'
 import LabelledChoice from '../LabelledChoice.vue'
+import PastedLine from './PastedLine.vue'
 
 const props = defineProps<{
   /** Lines to begin with. */
   lines: string
   /** Name to begin with. */
   name: string
+  /** What was found out about the file it comes from; empty for none. */
+  says?: string
   /** The ingredient table. */
   table: readonly Ingredient[]
   /** Id for the dish that comes of it. */
@@ -33,44 +31,13 @@ const CUPS = [{ value: '240', label: 'a cup of 240 ml' }, { value: '250', label:
 const text = ref(props.lines)
 const name = ref(props.name)
 const cupMl = ref('240')
-const chosen = ref<Record<number, string>>({})
-const typed = ref<Record<number, string>>({})
 const trouble = ref('')
-watch(text, () => {
-  chosen.value = {}
-  typed.value = {}
-})
-const cup = computed(() => ({ id: 'their-cup', name: 'cup', volumeMl: Number(cupMl.value) }))
-const read = computed(() => readLines(text.value, cup.value, props.table).map((line, i) => {
-  const ingredient = chosen.value[i] === undefined ? line.ingredient : chosen.value[i] === '' ? null : chosen.value[i]
-  const row = props.table.find(one => one.id === ingredient) ?? null
-  const own = typed.value[i]
-  const asked = own !== undefined && own.trim() !== ''
-  const massG = asked ? (row ? weigh(own, row) : null) : ingredient === line.ingredient ? line.massG : line.massG !== null && row ? rescaled(line, row) : null
-  const left = chosen.value[i] === ''
-  const open = !line.heading && !left && (row === null || massG === null || (line.doubts.includes('which') && chosen.value[i] === undefined) || (line.doubts.includes('range') && !asked))
-  return { ...line, i, ingredient, row, massG, left, open }
-}))
-/** The same volume of another ingredient. */
-function rescaled(line: { readonly ingredient: string | null, readonly massG: number | null }, row: Ingredient): number | null {
-  const old = props.table.find(one => one.id === line.ingredient)
-  return old && line.massG !== null ? line.massG / old.bulkDensity * row.bulkDensity : null
-}
-function weigh(said: string, row: Ingredient): number | null {
-  try {
-    return weightOf(parseAmount(said, cup.value, [], countable(row)), row)
-  }
-  catch (error) {
-    if (error instanceof CoreError) return null
-    throw error
-  }
-}
-const open = computed(() => read.value.filter(line => line.open).length)
+const { read, passed, beyond, open, guessed, decide, acceptAll } = usePastedText(text, () => props.table, () => Number(cupMl.value))
 const options = computed(() => props.table.map(row => ({ value: row.id, label: row.name })))
-function optionsOf(line: { readonly ingredient: string | null, readonly others: readonly string[] }) {
-  const first = [line.ingredient, ...line.others].flatMap(id => options.value.filter(one => one.value === id))
-  return [...first, { value: '', label: 'leave this line out' }, ...options.value.filter(one => !first.includes(one))]
-}
+const said = computed(() => (read.value.length === 0
+  ? passed.value.length > 0 ? 'None of these lines names an ingredient.' : ''
+  : open.value > 0 ? `${open.value} ${open.value === 1 ? 'line wants' : 'lines want'} a decision.` : 'Every line is decided.'))
+
 function make(): void {
   try {
     const amounts = read.value.flatMap(line => (line.row && line.massG !== null && !line.left ? [{ ingredient: line.row.id, massG: line.massG }] : []))
@@ -89,19 +56,27 @@ function make(): void {
     class="paste"
     aria-label="A text from elsewhere"
   >
+    <p
+      v-if="says"
+      class="soft"
+      role="status"
+    >
+      {{ says }}
+    </p>
     <div class="two">
-      <label>Ingredient lines, one below the other
-        <textarea
+      <label>The text: its ingredient lines, one below the other
+        <ElInput
           v-model="text"
-          rows="9"
-          placeholder="1 cup sooji&#10;3/4 cup ghee&#10;9 large pods of jackfruit"
+          type="textarea"
+          :rows="9"
+          placeholder="1 cup sooji&#10;3/4 cup ghee&#10;गुड़ 200 ग्राम&#10;9 large pods of jackfruit"
         />
       </label>
       <div class="asks">
-        <label>Name of the dish <input
+        <label>Name of the dish <ElInput
           v-model="name"
           maxlength="60"
-        ></label>
+        /></label>
         <LabelledChoice
           asks="In that text a cup is"
           :chosen="cupMl"
@@ -109,19 +84,28 @@ function make(): void {
           @choose="value => cupMl = value"
         />
         <p
-          v-if="read.length > 0"
+          v-if="said"
           :class="open > 0 ? 'danger' : 'soft'"
           role="status"
         >
-          {{ open > 0 ? `${open} ${open === 1 ? 'line wants' : 'lines want'} a decision.` : 'Every line is decided.' }}
+          {{ said }}
         </p>
-        <button
-          class="stone-button first"
-          :disabled="open > 0 || read.length === 0"
-          @click="make"
-        >
-          Make a dish of it
-        </button>
+        <div class="ends">
+          <ElButton
+            v-if="guessed > 1"
+            class="stone-button"
+            @click="acceptAll"
+          >
+            Take all {{ guessed }} guesses
+          </ElButton>
+          <ElButton
+            class="stone-button first"
+            :disabled="open > 0 || read.length === 0"
+            @click="make"
+          >
+            Make a dish of it
+          </ElButton>
+        </div>
         <p
           class="danger"
           role="alert"
@@ -130,57 +114,48 @@ function make(): void {
         </p>
       </div>
     </div>
-    <table
+    <ul
       v-if="read.length > 0"
-      role="table"
+      class="read"
+      aria-label="What each line says"
     >
-      <thead><tr><th>The line</th><th>is</th><th>weighs</th><th>Why it is asked</th></tr></thead>
-      <tbody>
-        <tr
-          v-for="line in read"
-          :key="line.i"
-          role="row"
-          :class="{ open: line.open }"
+      <PastedLine
+        v-for="line in read"
+        :key="line.key"
+        :line="line"
+        :options="options"
+        @decide="what => decide(line.key, what)"
+      />
+    </ul>
+    <section
+      v-if="passed.length > 0 || beyond.length > 0"
+      class="over"
+      aria-label="Passed over"
+    >
+      <h3>Passed over</h3>
+      <ul>
+        <li
+          v-for="line in passed"
+          :key="line.key"
         >
-          <th scope="row">
-            {{ line.text }}
-          </th>
-          <template v-if="line.heading">
-            <td
-              colspan="3"
-              class="soft"
-            >
-              a heading, no ingredient
-            </td>
-          </template>
-          <template v-else>
-            <td>
-              <ChoiceSelect
-                :label="`What is ${line.text}`"
-                :chosen="line.left ? '' : line.ingredient ?? undefined"
-                :options="optionsOf(line)"
-                @choose="value => chosen = { ...chosen, [line.i]: value }"
-              />
-            </td>
-            <td>
-              <template v-if="!line.left">
-                <strong v-if="line.massG !== null">{{ gramsText(line.massG) }}</strong>
-                <input
-                  v-if="line.massG === null || line.doubts.includes('range') || line.doubts.includes('measure') || line.doubts.includes('no-amount')"
-                  :value="typed[line.i] ?? ''"
-                  :aria-label="`How much of ${line.text}`"
-                  placeholder="200 g, 2 tbsp, a pinch"
-                  @change="typed = { ...typed, [line.i]: ($event.target as HTMLInputElement).value }"
-                >
-              </template>
-            </td>
-            <td class="soft small">
-              {{ line.left ? 'left out' : line.doubts.map(doubt => DOUBT_WORDS[doubt]).join(' ') }}
-            </td>
-          </template>
-        </tr>
-      </tbody>
-    </table>
+          <span>{{ line.text }}</span>
+          <em class="soft small">{{ PASSED_WORDS[line.passed!] }}</em>
+          <ElButton
+            class="stone-button quiet"
+            :aria-label="`Read as an ingredient: ${line.text}`"
+            @click="decide(line.key, { asIngredient: true })"
+          >
+            it is an ingredient
+          </ElButton>
+        </li>
+        <li
+          v-for="(line, i) in beyond"
+          :key="i"
+        >
+          <span>{{ line }}</span> <em class="danger small">not read: more lines than can be</em>
+        </li>
+      </ul>
+    </section>
   </section>
 </template>
 
@@ -188,21 +163,13 @@ function make(): void {
 .paste { display: grid; gap: 14px; }
 .two { display: grid; grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr); gap: 26px; }
 label { display: grid; gap: 4px; font-weight: 600; }
-td input { width: 170px; margin-left: 8px; }
-thead th:nth-child(2) { width: 300px; }
-thead th:nth-child(3) { width: 270px; }
 .asks { display: grid; gap: 8px; align-content: start; }
-table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-top: 2px solid var(--line); }
-thead th { border: 0; color: var(--ink-soft); font-weight: 400; font-size: 0.9375rem; }
-tr.open th { border-left: 5px solid var(--danger); padding-left: 10px; }
+.ends { display: flex; flex-wrap: wrap; gap: 10px; }
+ul { list-style: none; margin: 0; padding: 0; }
+.over li { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: baseline; color: var(--ink-soft); border-top: 1px solid var(--line); }
+.over li span { overflow-wrap: anywhere; }
+.over h3 { margin: 0 0 4px; font-size: 1.0625rem; }
 @media (max-width: 760px) {
   .two { grid-template-columns: minmax(0, 1fr); }
-  table, tbody { display: block; }
-  thead { display: none; }
-  tr { display: grid; gap: 4px; border-top: 2px solid var(--line); padding: 8px 0; }
-  th, td { border: 0; padding: 0; }
-  tr th { font-weight: 650; }
-  td input { margin: 0; width: 100%; }
 }
 </style>

@@ -59,22 +59,55 @@ describe('a pasted text', () => {
     expect(dishGiven(drawn).usual.baseG).toBe(Math.round(180 * 0.43))
   })
 
+  const row = (drawn: Awaited<ReturnType<typeof paste>>, text: string) => drawn.findAll('li.line').find(one => one.text().startsWith(text))!
+  const touch = (drawn: Awaited<ReturnType<typeof paste>>, text: string) => row(drawn, text).findAll('button').find(one => one.text() === 'Yes, so')!.trigger('click')
+
   it('stops at every doubtful line until it is decided or left out', async () => {
-    const drawn = await paste('1 cup sooji\n1 cup ghee\n1 cup sugar\n4 cups water\ndragon scales\n1 tin condensed milk\n2-3 tbsp cashews')
+    const drawn = await paste('1 cup wheat flour\n1 cup ghee\n1 cup sugar\n4 cups water\ndragon scales\n1 tin condensed milk\n2-3 tbsp cashews')
     expect(drawn.text()).toContain('4 lines want a decision.')
     expect(make(drawn).attributes('disabled')).toBeDefined()
-    const row = (text: string) => drawn.findAll('tr').find(one => one.text().startsWith(text))!
-    await row('1 cup sooji').get('select').setValue('semolina-coarse')
-    await row('dragon scales').get('select').setValue('')
-    await row('1 tin').get('input').setValue('400 g')
-    await row('2-3 tbsp').get('select').setValue('cashew-halves')
-    await row('2-3 tbsp').get('input').setValue('20 g')
+    await row(drawn, '1 cup wheat').get('select').setValue('wheat-flour-refined')
+    await row(drawn, 'dragon scales').get('select').setValue('')
+    await row(drawn, '1 tin').get('input').setValue('400 g')
+    await row(drawn, '1 tin').get('input').trigger('change')
+    await row(drawn, '2-3 tbsp').get('input').setValue('20 g')
+    await row(drawn, '2-3 tbsp').get('input').trigger('change')
     expect(drawn.text()).toContain('Every line is decided.')
     await make(drawn).trigger('click')
     const dish = dishGiven(drawn)
-    expect(dish.ingredients[0]!.ingredient).toBe('semolina-coarse')
+    expect(dish.ingredients[0]!.ingredient).toBe('wheat-flour-refined')
     expect(dish.ingredients.map(one => one.ingredient)).toContain('condensed-milk')
     expect(dish.ingredients).toHaveLength(6)
+  })
+
+  it('takes a guess with one touch, one by one or all together', async () => {
+    const drawn = await paste('200 g besan\n2-3 tbsp ghee\n1 cup milk or water\n150 g brown sugar')
+    expect(drawn.text()).toContain('3 lines want a decision.')
+    await touch(drawn, '2-3 tbsp ghee')
+    expect(drawn.text()).toContain('2 lines want a decision.')
+    await drawn.findAll('button').find(one => one.text() === 'Take all 2 guesses')!.trigger('click')
+    expect(drawn.text()).toContain('Every line is decided.')
+    await make(drawn).trigger('click')
+    const dish = dishGiven(drawn)
+    expect(dish.ingredients.find(one => one.ingredient === 'ghee')!.perBase * 200).toBeCloseTo(2.5 * 15 * 0.89, 1)
+    expect(dish.ingredients.map(one => one.ingredient)).toContain('milk')
+  })
+
+  it('keeps what was decided while the text is edited', async () => {
+    const drawn = await paste('200 g besan\n2-3 tbsp ghee')
+    await touch(drawn, '2-3 tbsp ghee')
+    await drawn.get('textarea').setValue('150 g sugar\n200 g besan\n2-3 tbsp ghee')
+    expect(drawn.text()).toContain('Every line is decided.')
+  })
+
+  it('passes titles and method lines over, shows them, and takes one back as an ingredient', async () => {
+    const drawn = await paste('Monsoon halwa\n200 g besan\n100 g ghee\nMethod\n1. Roast the besan in ghee until it smells of nuts.\n2 pears')
+    expect(drawn.text()).toContain('Every line is decided.')
+    const over = drawn.get('[aria-label="Passed over"]')
+    expect(over.text()).toContain('Monsoon halwa')
+    expect(over.text()).toContain('a step of the method')
+    await drawn.get('[aria-label="Read as an ingredient: Monsoon halwa"]').trigger('click')
+    expect(drawn.text()).toContain('1 line wants a decision.')
   })
 
   it('says so where nothing can be the base', async () => {

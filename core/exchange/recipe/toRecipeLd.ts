@@ -1,8 +1,12 @@
-import { KJ_PER_KCAL } from '../composition/energyOf'
-import type { Ingredient } from '../composition/ingredient'
-import type { WhatComes } from '../comes/whatComes'
-import type { Dish } from '../dish/dish'
-import { usualTotalMinutes } from '../usual/usualSeconds'
+import { KJ_PER_KCAL } from '../../composition/energyOf'
+import type { Ingredient } from '../../composition/ingredient'
+import type { WhatComes } from '../../comes/whatComes'
+import type { Dish } from '../../dish/dish'
+import { usualTotalMinutes } from '../../usual/usualSeconds'
+import { recipeGrams } from './recipeGrams'
+
+/** Our own term: a value that is JSON and no more, so that nothing in it is taken for a term of schema.org (JSON-LD 1.1, 4.2.2). */
+const OWN_TERM = { yonHearthDish: { '@id': 'urn:yon-hearth:dish', '@type': '@json' } }
 
 /** The words a recipe needs; the core has none of its own. */
 export interface RecipeWords {
@@ -24,9 +28,8 @@ export interface RecipeWords {
  */
 export function toRecipeLd(dish: Dish, baseG: number, comes: WhatComes, words: RecipeWords, rowOf: (ingredient: string) => Ingredient, card: unknown): Record<string, unknown> {
   const { before, fire } = usualTotalMinutes(dish)
-  const grams = (massG: number): string => (massG < 10 ? `${Math.round(massG * 10) / 10} g` : `${Math.round(massG)} g`)
   return {
-    '@context': 'https://schema.org',
+    '@context': ['https://schema.org', OWN_TERM],
     '@type': 'Recipe',
     'name': dish.name,
     'alternateName': dish.otherNames,
@@ -34,13 +37,13 @@ export function toRecipeLd(dish: Dish, baseG: number, comes: WhatComes, words: R
     'recipeYield': `${Math.max(1, Math.round(comes.servings))} servings of ${Math.round(dish.portionG)} g`,
     'prepTime': `PT${Math.round(before)}M`,
     'cookTime': `PT${Math.round(fire)}M`,
-    'recipeIngredient': dish.ingredients.map(one => `${grams(one.perBase * baseG)} ${rowOf(one.ingredient).name}`),
+    'recipeIngredient': dish.ingredients.map(one => `${recipeGrams(one.perBase * baseG)} ${rowOf(one.ingredient).name}`),
     'recipeInstructions': words.steps.map(step => ({ '@type': 'HowToStep', ...step })),
     'nutrition': {
       '@type': 'NutritionInformation',
       'servingSize': `${Math.round(comes.serving.massG)} g`,
       'calories': `${Math.round(comes.serving.energyKj / KJ_PER_KCAL)} kcal`,
-      'fatContent': grams(comes.serving.fatG), 'sugarContent': grams(comes.serving.sugarG), 'fiberContent': grams(comes.serving.fibreG), 'proteinContent': grams(comes.serving.proteinG),
+      'fatContent': recipeGrams(comes.serving.fatG), 'sugarContent': recipeGrams(comes.serving.sugarG), 'fiberContent': recipeGrams(comes.serving.fibreG), 'proteinContent': recipeGrams(comes.serving.proteinG),
     },
     'yonHearthDish': card,
   }
