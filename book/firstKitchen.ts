@@ -10,6 +10,7 @@ export const FIRST_KITCHEN: Kitchen = {
   ],
   corrections: [],
   store: [],
+  ingredients: [],
   settings: [{ id: 'house', units: 'metric', currency: '' }],
   measures: [
     { id: 'cup', name: 'Our cup', kind: 'cup', volumeMl: 240, origin: 'guess', topMm: 82, bottomMm: 62, heightMm: 88 },

@@ -9,7 +9,7 @@ import { DishSchema } from './dish'
 import { FlameTurnSchema } from './flames'
 import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
-import { CompositionSchema, LabSchema } from './ingredient'
+import { CompositionSchema, IngredientSchema, LabSchema } from './ingredient'
 import { AnyObservationSchema, StoredObservationSchema, type StoredObservation } from './observation'
 
 /** A factor further from what is believed of any kitchen than this, a twentieth or twenty times, is a mistake. */
@@ -60,7 +60,7 @@ export const CookPlanSchema = z.strictObject({
   id: Id,
   dish: DishSchema,
   amounts: z.array(z.strictObject({
-    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, soakedG: z.number().min(0).max(60000).optional(), smokeC: z.number().min(100).max(300).optional(), look: LabSchema.optional(),
+    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, soakedG: z.number().min(0).max(60000).optional(), smokeC: z.number().min(100).max(300).optional(), look: LabSchema.optional(), own: IngredientSchema.optional(),
   })).min(1).max(30),
   vessels: z.record(Id, PlanVesselSchema),
   fires: z.record(Id, PlanFireSchema),

@@ -43,6 +43,7 @@ export const IngredientSchema = z.strictObject({
   composition: CompositionSchema,
   /** Grain that scratches a coated pan. */
   coarse: z.boolean(),
+  own: z.literal(true).optional(),
   /** Foods that carry an allergen, by the name of the allergen. */
   allergens: z.array(z.enum(ALLERGENS)).max(6),
   /** Colour it is drawn in. */

@@ -4,6 +4,7 @@ import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { StoreItem } from '../core/store/shopping'
 import { MATERIALS } from '../core/vessel/vessel'
 import { Id, Millis, Name } from './ids'
+import { IngredientSchema } from './ingredient'
 
 /** Where a number comes from: every number of the kitchen tells. */
 export const OriginSchema = z.enum(['guess', 'entered', 'weighed', 'learned'])
@@ -89,10 +90,10 @@ export type Settings = z.infer<typeof SettingsSchema>
 
 /** Shelves of the kitchen by name. */
 export const SHELVES = {
-  measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema, corrections: CorrectionSchema, store: StoreItemSchema, settings: SettingsSchema,
+  measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema, corrections: CorrectionSchema, store: StoreItemSchema, settings: SettingsSchema, ingredients: IngredientSchema,
 } as const
 export type ShelfName = keyof typeof SHELVES
-export const SHELF_NAMES = ['measures', 'pans', 'fires', 'trays', 'corrections', 'store', 'settings'] as const satisfies readonly ShelfName[]
+export const SHELF_NAMES = ['measures', 'pans', 'fires', 'trays', 'corrections', 'store', 'settings', 'ingredients'] as const satisfies readonly ShelfName[]
 export const ShelfNameSchema = z.enum(SHELF_NAMES)
 
 /** Everything on the shelves. */
@@ -100,5 +101,7 @@ export const KitchenSchema = z.strictObject({
   measures: z.array(MeasureSchema), pans: z.array(PanSchema), fires: z.array(FireSchema),
   trays: z.array(TraySchema).default([]), corrections: z.array(CorrectionSchema).default([]), store: z.array(StoreItemSchema).default([]),
   settings: z.array(SettingsSchema).default([]),
+  /** Ingredients of the household's own. */
+  ingredients: z.array(IngredientSchema).default([]),
 })
 export type Kitchen = z.infer<typeof KitchenSchema>

@@ -12,6 +12,7 @@ export const DEMO_KITCHEN: Kitchen = {
     { id: 'gram-flour-coarse', pricePerKg: 96 }, { id: 'mung-split', pricePerKg: 118 }, { id: 'khoya', pricePerKg: 420 },
   ],
   store: [],
+  ingredients: [],
   settings: [{ id: 'house', units: 'metric', currency: 'cr' }],
   measures: [
     { id: 'glass', name: 'Verandah glass', kind: 'cup', volumeMl: 180, origin: 'weighed', topMm: 68, bottomMm: 52, heightMm: 78 },

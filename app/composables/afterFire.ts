@@ -6,11 +6,12 @@ import { standing, type Standing } from '../../core/after/standing'
 import type { LiveCook } from '../../core/live/liveCook'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
+import { planRow } from '../../core/live/planRow'
 import { replay } from '../../core/live/replay'
 import { ask, isForLater } from './api'
 import { followStream } from './cookStream'
 
-const KIND = new Map(INGREDIENTS.map(row => [row.id, row.kind]))
+const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
 
 /** The cooks a page knows, and what is marked in them. */
 interface Cooks {
@@ -58,7 +59,9 @@ export function useAfterFire(id: string, cooks: Cooks): BatchAfterFire {
   const cook = computed(() => (plan.value ? replay(plan.value, cooks.known[id]?.observations ?? []) : null))
   const now = computed(() => {
     const finishedG = batch.value?.line.summary.finishedG ?? null
-    return plan.value && cook.value && finishedG !== null && finishedG > 0 ? standing(plan.value, cook.value, finishedG, ingredient => KIND.get(ingredient)) : null
+    if (!plan.value || !cook.value || finishedG === null || !(finishedG > 0)) return null
+    const rowOf = planRow(plan.value, ROWS)
+    return standing(plan.value, cook.value, finishedG, ingredient => rowOf(ingredient)?.kind)
   })
   return {
     state, batch, plan, cook, now,

@@ -1,4 +1,5 @@
 import { INGREDIENTS } from '../../book/ingredients'
+import { houseTable, type KnownFoods } from '../../core/composition/corrections'
 import type { DishCard } from '../../core/dish/dish'
 import { FAMILY_WORDS } from '../../words/choices'
 import { dishFinder } from './findDishes'
@@ -9,6 +10,7 @@ import { dishFinder } from './findDishes'
  * @param dishes to be found
  * @returns a search that gives dish ids, best first
  */
-export function findInBook(dishes: readonly DishCard[]): (text: string) => string[] {
-  return dishFinder(dishes, id => INGREDIENTS.find(row => row.id === id), FAMILY_WORDS)
+export function findInBook(dishes: readonly DishCard[], kitchen: KnownFoods | null): (text: string) => string[] {
+  const table = houseTable(INGREDIENTS, kitchen)
+  return dishFinder(dishes, id => table.find(row => row.id === id), FAMILY_WORDS)
 }

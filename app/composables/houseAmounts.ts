@@ -1,7 +1,8 @@
 import { computed, shallowRef, toValue, type MaybeRefOrGetter } from 'vue'
 import { z } from 'zod'
+import { IngredientSchema } from '../../contracts/ingredient'
 import { CorrectionSchema, type Kitchen } from '../../contracts/kitchen'
-import { withCorrections } from '../../core/composition/corrections'
+import { houseTable } from '../../core/composition/corrections'
 import type { MeasureSize } from '../../core/measures/inMeasures'
 import { amountOfText, type SayAmount } from '../../words/saidAmount'
 import { keepText, keptJson } from './deviceStorage'
@@ -10,7 +11,7 @@ import { usePantryRows } from './pantry'
 
 const KEPT = 'yon-hearth.said-in'
 const SaidInSchema = z.object({
-  spoons: z.array(z.object({ id: z.string(), name: z.string(), volumeMl: z.number().gt(0) })), corrections: z.array(CorrectionSchema),
+  spoons: z.array(z.object({ id: z.string(), name: z.string(), volumeMl: z.number().gt(0) })), corrections: z.array(CorrectionSchema), ingredients: z.array(IngredientSchema).default([]),
 })
 type SaidIn = z.infer<typeof SaidInSchema>
 
@@ -19,16 +20,16 @@ const saidIn = shallowRef<SaidIn>(remembered())
 
 function remembered(): SaidIn {
   const kept = SaidInSchema.safeParse(keptJson(KEPT))
-  return kept.success ? kept.data : { spoons: [], corrections: [] }
+  return kept.success ? kept.data : { spoons: [], corrections: [], ingredients: [] }
 }
 
 /**
  * Says amounts in the measures of this house from now on.
  *
- * @param kitchen its spoons, and what it weighed of its ingredients
+ * @param kitchen its spoons, its own ingredients, and what it weighed
  */
-export function measureIn({ measures, corrections }: Pick<Kitchen, 'measures' | 'corrections'>): void {
-  saidIn.value = { spoons: measures.filter(one => one.kind === 'spoon').map(({ id, name, volumeMl }) => ({ id, name, volumeMl })), corrections }
+export function measureIn({ measures, corrections, ingredients }: Pick<Kitchen, 'measures' | 'corrections' | 'ingredients'>): void {
+  saidIn.value = { spoons: measures.filter(one => one.kind === 'spoon').map(({ id, name, volumeMl }) => ({ id, name, volumeMl })), corrections, ingredients }
   keepText(KEPT, JSON.stringify(saidIn.value))
 }
 
@@ -40,7 +41,7 @@ export function measureIn({ measures, corrections }: Pick<Kitchen, 'measures' | 
  */
 export function useSayAmount(cup: MaybeRefOrGetter<MeasureSize | null>): SayAmount {
   const table = usePantryRows()
-  const rows = computed(() => new Map(withCorrections([...table.value.values()], saidIn.value.corrections).map(row => [row.id, row])))
+  const rows = computed(() => new Map(houseTable([...table.value.values()], saidIn.value).map(row => [row.id, row])))
   return (ingredient, massG) => {
     const inHand = toValue(cup)
     const measures = inHand ? [inHand, ...saidIn.value.spoons.filter(one => one.volumeMl < inHand.volumeMl)] : []

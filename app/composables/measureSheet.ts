@@ -8,9 +8,10 @@ import type { Evidence } from '../../core/belief/evidence'
 import { fitAdvice } from '../../core/comes/fitAdvice'
 import { volumesOf } from '../../core/comes/volumes'
 import { whatComes } from '../../core/comes/whatComes'
-import { withCorrections } from '../../core/composition/corrections'
+import { houseTable } from '../../core/composition/corrections'
 import type { Dish, DishCard } from '../../core/dish/dish'
 import { withFreeShare } from '../../core/dish/freeShare'
+import { goesNowhere } from '../../core/dish/goesNowhere'
 import { pressureFit } from '../../core/dish/pressure'
 import { stageDish } from '../../core/dish/stageDish'
 import { troublesOf } from '../../core/dish/troublesOf'
@@ -58,7 +59,7 @@ export function useMeasureSheet(sources: SheetSources) {
   const sheet = shallowRef<Sheet | null>(null)
   const history = useManualRefHistory(sheet, { capacity: 200 })
   const { write, soon } = writing(() => history.commit())
-  const table = computed(() => withCorrections(sources.ingredients, sources.kitchen.value?.corrections ?? []))
+  const table = computed(() => houseTable(sources.ingredients, sources.kitchen.value))
   const rows = computed(() => new Map(table.value.map(row => [row.id, row])))
   const rowOf = (id: string): Ingredient => {
     const row = rows.value.get(id)
@@ -98,7 +99,10 @@ export function useMeasureSheet(sources: SheetSources) {
     else history.commit()
   }
   return {
-    sheet, card, dish, troubles, table, rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, set,
+    sheet, card, dish, troubles, table,
+    /** Ids of ingredients that no stage takes in. */
+    nowhere: computed(() => (card.value && dish.value ? goesNowhere(card.value, dish.value.stages) : [])),
+    rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, set,
     comes: computed(() => (card.value && sheet.value ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? []) : null)),
     account: computed(() => (card.value && sheet.value ? liquidAccount(card.value, sheet.value.baseG, rowOf) : null)),
     fit: computed(() => (greatestMl.value !== null && pan.value ? fitAdvice(greatestMl.value, pan.value, sources.kitchen.value?.pans.filter(one => one.kind === 'pan') ?? []) : null)),

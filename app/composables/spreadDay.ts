@@ -4,7 +4,7 @@ import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Spread } from '../../contracts/spread'
 import type { Evidence } from '../../core/belief/evidence'
-import { withCorrections } from '../../core/composition/corrections'
+import { houseTable } from '../../core/composition/corrections'
 import type { DishCard } from '../../core/dish/dish'
 import type { Serving } from '../../core/schedule/day'
 import { cookOnDay, dishOnDay, usualServing } from '../../core/schedule/putOnDay'
@@ -54,7 +54,7 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
     const taken = new Set(spread.value.dishes.map(dish => dish.id))
     const free = as ?? Array.from({ length: 400 }, (_, i) => `d${i + 1}`).find(one => !taken.has(one))!
     const wanted = { id: free, card, baseG, meal, serve: how.serve ?? usualServing(card), ...(how.thickens ? { thickens: true } : {}), ...(how.chills ? { chills: true } : {}) }
-    const cook = cookOnDay(wanted, kitchen, withCorrections(sources.ingredients, kitchen.corrections), sources.evidence.value)
+    const cook = cookOnDay(wanted, kitchen, houseTable(sources.ingredients, kitchen), sources.evidence.value)
     const forecast = await askForecast(`spread-${free}`, cook.plan, [], 0, MEMBERS)
     if (!forecast) return
     const dish = dishOnDay(wanted, cook, forecast, sources.ingredients)

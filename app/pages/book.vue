@@ -13,7 +13,7 @@ import { hearthNow } from '../composables/hearthClock'
 import { newId } from '../composables/outbox'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
-import { withCorrections } from '../../core/composition/corrections'
+import { houseTable } from '../../core/composition/corrections'
 import type { DishCard } from '../../core/dish/dish'
 import { stageDish } from '../../core/dish/stageDish'
 import { troublesOf } from '../../core/dish/troublesOf'
@@ -36,7 +36,7 @@ const pasted = ref({ name: '', lines: '', says: '' })
 const offered = ref<readonly FoundLines[]>([])
 const trouble = ref('')
 const open = ref<string | null>(null)
-const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
+const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const rowOf = (id: string) => table.value.find(row => row.id === id)!
 const find = computed(() => dishFinder(house.dishes, id => table.value.find(row => row.id === id), FAMILY_WORDS))
 const TIMES = [['', 'any time'], ['30', 'half an hour'], ['60', 'an hour'], ['120', 'two hours']] as const

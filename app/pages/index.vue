@@ -37,7 +37,7 @@ const find = shallowRef<((text: string) => string[]) | null>(null)
 async function readyToFind(): Promise<void> {
   if (find.value || house.dishes.length === 0) return
   const { findInBook } = await import('../composables/findInBook')
-  find.value = findInBook(house.dishes)
+  find.value = findInBook(house.dishes, house.kitchen)
 }
 watch(text, () => void readyToFind())
 const here = computed(() => (text.value.trim() !== '' && find.value ? find.value(text.value) : house.dishes.map(dish => dish.id))

@@ -4,6 +4,7 @@ import { BatchSchema, type Batch } from '../../contracts/batch'
 import { INGREDIENTS } from '../../book/ingredients'
 import { labelOf, type LabelFacts } from '../../core/after/labelOf'
 import { standing } from '../../core/after/standing'
+import { planRow } from '../../core/live/planRow'
 import { replay } from '../../core/live/replay'
 import { ask } from '../composables/api'
 import { gramsText } from '../composables/format'
@@ -34,13 +35,15 @@ const facts = computed(() => batches.value.flatMap((batch): { id: string, label:
   const { finishedG } = batch.line.summary
   if (finishedG === null || !(finishedG > 0)) return []
   const cook = replay(batch.plan, batch.observations)
-  return [{ id: batch.line.id, label: labelOf(batch.plan, cook, standing(batch.plan, cook, finishedG, id => ROWS.get(id)?.kind), id => ROWS.get(id)) }]
+  const rowOf = planRow(batch.plan, ROWS)
+  return [{ id: batch.line.id, label: labelOf(batch.plan, cook, standing(batch.plan, cook, finishedG, id => rowOf(id)?.kind), rowOf) }]
 }))
 const countOf = (id: string): number => counts.value[id] ?? (facts.value.length > 1 ? 2 : 4)
 const labels = computed(() => facts.value.flatMap(({ id, label }) => Array.from({ length: countOf(id) }, (_, i) => ({ key: `${id}-${i}`, label }))).slice(0, MOST))
 const sheets = computed(() => Array.from({ length: Math.ceil(labels.value.length / A_SHEET) }, (_, i) => labels.value.slice(i * A_SHEET, (i + 1) * A_SHEET)))
 const date = (at: number): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(at)
-const nameOf = (id: string): string => (ROWS.get(id)?.name ?? id.replaceAll('-', ' ')).toLowerCase().split(', ').reverse().join(' ')
+const own = computed(() => new Map(batches.value.flatMap(batch => batch.plan.amounts.flatMap(one => (one.own ? [[one.ingredient, one.own.name] as const] : [])))))
+const nameOf = (id: string): string => (ROWS.get(id)?.name ?? own.value.get(id) ?? id.replaceAll('-', ' ')).toLowerCase().split(', ').reverse().join(' ')
 function within(label: LabelFacts): string {
   if (label.coldBy !== null && hearthNow() > label.coldBy) return `Not to be given: ${STOOD_OUT}`
   const text = eatByText(label.eatBy, date)

@@ -2,6 +2,7 @@
 import { storeToRefs } from 'pinia'
 import { computed, onMounted, ref } from 'vue'
 import HousePage from '../components/HousePage.vue'
+import AddIngredient from '../components/measure/AddIngredient.vue'
 import AmountShelf from '../components/measure/AmountShelf.vue'
 import DishHead from '../components/measure/DishHead.vue'
 import HowItIsMade from '../components/measure/HowItIsMade.vue'
@@ -19,11 +20,15 @@ import { useCooks } from '../stores/cooks'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
 import { SWAPS } from '../../book/swaps'
+import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
 import type { Correction } from '../../core/composition/corrections'
 import type { Choices } from '../../core/dish/choices'
+import type { DishCard } from '../../core/dish/dish'
+import { inPart, wetted, withoutIngredient } from '../../core/dish/withIngredient'
 import { withChoice } from '../../core/dish/withChoice'
 import { forecastToKeep } from '../../core/forecast/forecastToKeep'
-import { setAmount } from '../../core/proportions/setAmount'
+import { standsOnShelf } from '../../core/proportions/measuredAmounts'
+import { setAmount, setBaseAlone } from '../../core/proportions/setAmount'
 import { familyName, schoolOf } from '../../words/dish'
 
 const DAY_MS = 86_400_000
@@ -33,7 +38,7 @@ const route = useRoute()
 const router = useRouter()
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
-const { sheet, card, dish, troubles, rowOf, cup, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
+const { sheet, card, dish, troubles, nowhere, table, rowOf, cup, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
 void house.load().then(async () => {
   state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined)
   if (!sheet.value && kitchen.value) await router.replace({ path: '/book', query: typeof route.query.dish === 'string' ? { unknown: route.query.dish.slice(0, 80) } : {} })
@@ -44,6 +49,9 @@ onMounted(() => void preloadRouteComponents('/fire/next'))
 const open = ref<string | null>(null)
 const owned = ref(false)
 const hold = ref(true)
+/** Whether everything follows when the base is set. */
+const follows = ref(true)
+const adding = ref(false)
 const trouble = ref('')
 const looked = computed(() => amounts.value.find(one => one.id === open.value) ?? null)
 const spoons = computed(() => (kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
@@ -57,8 +65,9 @@ const { changed, keep, keepAsOwn, nextVersion } = keeping
 
 /** Scales as it is said. */
 function say(text: string): Said | null {
-  const said = sayScale(text, { card: card.value, facts: facts.value, cup: cup.value, kitchen: kitchen.value, rowOf })
-  if (said && 'baseG' in said) set({ baseG: said.baseG })
+  const shelf = card.value ? amounts.value.filter(one => standsOnShelf(one, card.value!.base)).map(one => one.id) : []
+  const said = sayScale(text, { card: card.value, facts: facts.value, cup: cup.value, kitchen: kitchen.value, rowOf, shelf })
+  if (said && 'baseG' in said) set(said.dish ? { baseG: said.baseG, dish: wetted(said.dish) } : { baseG: said.baseG })
   return said
 }
 const chooseCup = (id: string): void => set({ cup: id })
@@ -71,7 +80,12 @@ const look = (id: string): void => {
 /** Plain water follows a change where the total is held, but never its own. */
 function change(id: string, massG: number): void {
   if (!sheet.value || !card.value) return
-  const next = setAmount({ dish: card.value, baseG: sheet.value.baseG }, id, massG)
+  const hand = { dish: card.value, baseG: sheet.value.baseG }
+  if (id === card.value.base && !follows.value) {
+    set(setBaseAlone(hand, massG), true)
+    return
+  }
+  const next = setAmount(hand, id, massG)
   if (next.baseG !== sheet.value.baseG) set({ baseG: next.baseG }, true)
   else state.setDish(next.dish, hold.value && card.value.ingredients.find(one => one.id === id)?.part !== 'water', true)
 }
@@ -87,7 +101,20 @@ function choose(changes: Partial<Choices>): void {
 function leaveOut(id: string): void {
   if (!card.value) return
   open.value = null
-  state.setDish({ ...card.value, ingredients: card.value.ingredients.filter(one => one.id !== id) }, hold.value)
+  state.setDish(withoutIngredient(card.value, id), hold.value)
+}
+function addToDish(next: DishCard): void {
+  adding.value = false
+  state.setDish(next, false)
+}
+/** An ingredient of the household's own, and what a kilogram of it costs. */
+async function keepOwn(row: Ingredient, pricePerKg: number | null): Promise<void> {
+  await house.put('ingredients', IngredientSchema.parse(row)).then(async () => {
+    trouble.value = ''
+    if (pricePerKg !== null) await house.put('corrections', { id: row.id, pricePerKg })
+  }).catch(() => {
+    trouble.value = 'The hearth is away: the ingredient stands here until you leave the page, and is not kept yet.'
+  })
 }
 async function correct(correction: Correction): Promise<void> {
   await house.put('corrections', correction).then(() => {
@@ -157,8 +184,32 @@ async function toTheFire(): Promise<void> {
           :family="card.family"
           :cup="cup"
           :open="open"
+          :adding="adding"
           @change="change"
           @look="look"
+          @add="adding = !adding"
+        />
+        <p
+          v-for="id in nowhere"
+          :key="id"
+          class="danger"
+          role="status"
+        >
+          With these choices {{ nameOf(id) }} goes in nowhere: change its part, or the choices below.
+        </p>
+        <AddIngredient
+          v-if="adding"
+          :card="card"
+          :base-g="sheet.baseG"
+          :table="table"
+          :row-of="rowOf"
+          :cup="cup"
+          :measures="kitchen?.measures ?? []"
+          :currency="house.currency"
+          :new-id="newId"
+          @add="addToDish"
+          @own="keepOwn"
+          @close="adding = false"
         />
         <IngredientPanel
           v-if="looked"
@@ -173,6 +224,9 @@ async function toTheFire(): Promise<void> {
           :currency="house.currency"
           @change="massG => change(looked!.id, massG)"
           @swap="next => { open = null; set({ dish: next }) }"
+          :follows="follows"
+          @follows="on => follows = on"
+          @part="part => { if (card) state.setDish(inPart(card, looked!.id, part), hold) }"
           @out="leaveOut(looked!.id)"
           @correct="correct"
           @close="open = null"

@@ -35,6 +35,24 @@ export function withCorrections(table: readonly Ingredient[], corrections: reado
   })
 }
 
+/** What of a kitchen says what its ingredients are. */
+export interface KnownFoods {
+  /** Ingredients of the household's own. */
+  readonly ingredients: readonly Ingredient[]
+  readonly corrections: readonly Correction[]
+}
+
+/**
+ * Every ingredient of a house: those of the book and its own, as it knows them.
+ *
+ * @param table the book's ingredients
+ * @param kitchen what the household added and weighed; null where it is not known yet
+ * @returns the rows, the book's first
+ */
+export function houseTable(table: readonly Ingredient[], kitchen: KnownFoods | null | undefined): readonly Ingredient[] {
+  return kitchen ? withCorrections(kitchen.ingredients.length > 0 ? [...table, ...kitchen.ingredients] : table, kitchen.corrections) : table
+}
+
 function corrected(row: Ingredient, own: Correction): Ingredient {
   const scale = own.pieceG !== undefined && row.piece ? own.pieceG / row.piece.medium : 1
   const density = densityOf(row, own)

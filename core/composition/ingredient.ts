@@ -53,6 +53,8 @@ export interface Ingredient {
   /** Shares for the forecast. */
   readonly composition: Composition
   readonly coarse: boolean
+  /** True for one of the household's own, that no other house knows. */
+  readonly own?: true | undefined
   readonly allergens: readonly Allergen[]
   readonly colour: Lab
   /** Where it is a fat: from when it smokes, °C; as of unrefined oils where it is not said. */

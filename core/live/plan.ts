@@ -1,5 +1,6 @@
 import type { Belief } from '../belief/belief'
 import type { Lab } from '../colour/lab'
+import type { Ingredient } from '../composition/ingredient'
 import type { FireKind } from '../fire/fireKinds'
 import type { FlameTurn } from '../flame/flamePlan'
 import type { Dish } from '../dish/dish'
@@ -33,6 +34,8 @@ export interface PlanAmount {
   readonly smokeC?: number | undefined
   /** Colour of the raw base, where it is known. */
   readonly look?: Lab | undefined
+  /** The whole row, where it is one of the household's own: the plan is read where nobody else knows it. */
+  readonly own?: Ingredient | undefined
 }
 
 /** A vessel of the household taken for this cook. */

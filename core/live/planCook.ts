@@ -3,7 +3,7 @@ import type { Belief } from '../belief/belief'
 import { beliefFor } from '../belief/beliefFor'
 import type { Evidence } from '../belief/evidence'
 import type { Dish } from '../dish/dish'
-import type { Allergen, Kind, Yields } from '../composition/ingredient'
+import type { Allergen, Ingredient, Kind, Yields } from '../composition/ingredient'
 import { withFreeShare } from '../dish/freeShare'
 import { withPressureWater } from '../dish/pressure'
 import { scaledMinutes } from '../dish/scaledMinutes'
@@ -38,11 +38,23 @@ export interface ChosenPan {
 /** A fire of the kitchen as a plan needs it. */
 export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[], readonly kind?: FireKind | undefined }
 
+/** As much of an ingredient as a plan needs; one of the household's own comes whole. */
+export interface PlannedRow {
+  readonly id: string
+  readonly composition: Composition
+  readonly colour?: Lab
+  readonly yields?: Yields
+  readonly allergens?: readonly Allergen[]
+  readonly kind?: Kind
+  readonly smokeC?: number | undefined
+  readonly own?: undefined
+}
+
 /** What the household chose for a cook. */
 export interface CookChoices {
   readonly dish: Dish
   readonly baseG: number
-  readonly ingredients: readonly { readonly id: string, readonly composition: Composition, readonly colour?: Lab, readonly yields?: Yields, readonly allergens?: readonly Allergen[], readonly kind?: Kind, readonly smokeC?: number | undefined }[]
+  readonly ingredients: readonly (PlannedRow | Ingredient)[]
   readonly cup: { readonly id: string, readonly name: string, readonly volumeMl: number }
   /** Pans and fires by the dish's vessel ids. */
   readonly pans: Readonly<Record<string, ChosenPan>>
@@ -87,7 +99,7 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
       const soakedG = one.id === dish.base && row.yields ? massG * soakWater({ yields: row.yields }, dish.choices?.preparation) : 0
       return {
         id: one.id, ingredient: one.ingredient, massG, composition: row.composition, ...(one.id === dish.base && row.colour ? { look: row.colour } : {}),
-        ...(soakedG > 0 ? { soakedG } : {}), ...(row.kind === 'fat' ? { smokeC: row.smokeC ?? UNKNOWN_SMOKE_C } : {}),
+        ...(row.own ? { own: row } : {}), ...(soakedG > 0 ? { soakedG } : {}), ...(row.kind === 'fat' ? { smokeC: row.smokeC ?? UNKNOWN_SMOKE_C } : {}),
       }
     }),
     vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),

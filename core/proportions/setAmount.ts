@@ -22,3 +22,16 @@ export function setAmount(hand: InHand, id: string, massG: number): InHand {
   const perBase = Math.min(MOST_RATIO, Math.max(0, massG / hand.baseG))
   return { ...hand, dish: { ...dish, ingredients: dish.ingredients.map(one => (one.id === id ? { ...one, perBase } : one)) } }
 }
+
+/**
+ * Sets the weight of the base alone: everything else keeps its weight, and so its proportion changes.
+ *
+ * @param hand the dish in hand
+ * @param massG new weight of the base in g; kept inside of what a kitchen cooks
+ * @returns the dish in hand afterwards
+ */
+export function setBaseAlone({ dish, baseG }: InHand, massG: number): InHand {
+  const next = Math.min(MOST_BASE, Math.max(LEAST_BASE, massG))
+  const perBase = (one: DishCard['ingredients'][number]): number => (one.id === dish.base ? 1 : Math.min(MOST_RATIO, Math.round(one.perBase * baseG / next * 1e5) / 1e5))
+  return { baseG: next, dish: { ...dish, ingredients: dish.ingredients.map(one => ({ ...one, perBase: perBase(one) })) } }
+}

@@ -62,13 +62,19 @@ function asOwnTray(text: string, { trays }: ScaleContext): ScaleRequest | null {
 /** Centimetres unless it says mm or inch. */
 function asTray(text: string): ScaleRequest | null {
   if (!/\b(tray|plate|tin|dish)\b/.test(text)) return null
-  const unit = /\bmm\b/.test(text) ? 1 : /\b(inch|inches|in)\b/.test(text) ? 25.4 : 10
-  const numbers = [...text.matchAll(/\d+(?:\.\d+)?/g)].map(match => Number(match[0]) * unit)
+  const numbers = sizesMm(text)
   const round = /\bround\b|\bplate\b/.test(text)
   const [width, second, third] = numbers
   if (width === undefined || second === undefined) throw new CoreError('not-understood', 'parseScale.text', { given: text, wanted: 'a tray as 20 x 20 x 2 cm' })
   const tray: TraySize = round ? { shape: 'round', widthMm: width, lengthMm: width } : { shape: 'rectangle', widthMm: width, lengthMm: third === undefined ? width : second }
   return { by: 'tray', tray, depthMm: round ? second : third ?? second }
+}
+
+/** Sizes of a tray, mm: each number in the unit that comes next after it, the last ones in the one before; cm where none is said. */
+function sizesMm(text: string): number[] {
+  const MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, inch: 25.4, inches: 25.4, in: 25.4 }
+  const found = [...text.matchAll(/(\d+(?:\.\d+)?)\s*(mm|cm|inches|inch|in)?\b/g)].map(match => ({ value: Number(match[1]), unit: match[2] === undefined ? null : MM[match[2]]! }))
+  return found.map(({ value }, i) => value * (found.slice(i).find(one => one.unit !== null)?.unit ?? found.slice(0, i).reverse().find(one => one.unit !== null)?.unit ?? MM.cm!))
 }
 
 function asBalls(text: string): ScaleRequest | null {

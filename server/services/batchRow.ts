@@ -7,6 +7,7 @@ import { mixOf } from '../../core/composition/mixOf'
 import { mainVessel } from '../../core/dish/mainVessel'
 import type { LiveCook } from '../../core/live/liveCook'
 import type { CookPlan } from '../../core/live/plan'
+import { planRow } from '../../core/live/planRow'
 import type { Row } from '../models/models'
 
 const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
@@ -57,7 +58,8 @@ export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): 
 
 function afterOf(plan: CookPlan, cook: LiveCook, finishedG: number | null): { readonly after: BatchAfter | null, readonly inHouse: boolean } {
   if (finishedG === null || !(finishedG > 0)) return { after: null, inHouse: false }
-  const one = standing(plan, cook, finishedG, ingredient => ROWS.get(ingredient)?.kind)
+  const rowOf = planRow(plan, ROWS)
+  const one = standing(plan, cook, finishedG, ingredient => rowOf(ingredient)?.kind)
   const { leftG, place, madeAt, readyAt, eatBy, coldBy, inCold, gone, mass } = one
   return {
     after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy, coldBy, inCold, liked: cook.after.liked, sweetness: sweetnessOf(plan, mass.massG), ...(cook.fromMemory ? { fromMemory: true } : {}) },

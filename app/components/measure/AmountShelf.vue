@@ -20,6 +20,8 @@ const props = defineProps<{
   cup: { readonly name: string, readonly volumeMl: number, readonly origin: string, readonly topMm: number, readonly bottomMm: number, readonly heightMm: number }
   /** Id of the ingredient that is open below, or null. */
   open: string | null
+  /** True while an ingredient is being added below. */
+  adding: boolean
 }>()
 
 const emit = defineEmits<{
@@ -27,6 +29,8 @@ const emit = defineEmits<{
   change: [id: string, massG: number]
   /** An ingredient is to be looked at more closely. */
   look: [id: string]
+  /** An ingredient is to be added. */
+  add: []
 }>()
 
 /** Halves only of what a hand would cut: 5 g and more. */
@@ -111,10 +115,7 @@ function changeCups(id: string, cups: number): void {
         </div>
       </div>
     </div>
-    <p
-      v-if="small.length > 0"
-      class="pinches"
-    >
+    <p class="pinches">
       <button
         v-for="one in small"
         :key="one.id"
@@ -124,6 +125,13 @@ function changeCups(id: string, cups: number): void {
       >
         {{ one.short }} <strong>{{ one.said }}</strong> <span class="soft">{{ gramsText(one.massG) }}</span>
       </button>
+      <ElButton
+        class="stone-button"
+        :aria-expanded="adding"
+        @click="emit('add')"
+      >
+        Add an ingredient
+      </ElButton>
     </p>
     <p class="soft small">
       One {{ shortName(cup.name) }} is your {{ cup.name.toLowerCase() }}, {{ Math.round(cup.volumeMl) }} ml{{ cup.origin === 'guess' ? ', a guess' : '' }}.

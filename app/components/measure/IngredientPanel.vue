@@ -6,15 +6,17 @@ import type { Measure } from '../../../contracts/kitchen'
 import { KJ_PER_KCAL } from '../../../core/composition/energyOf'
 import type { Correction } from '../../../core/composition/corrections'
 import { sugarsOf } from '../../../core/composition/sugarsOf'
-import type { DishCard } from '../../../core/dish/dish'
+import { PARTS, type DishCard, type Part } from '../../../core/dish/dish'
 import { CoreError } from '../../../core/error'
 import { countable } from '../../../core/measures/countable'
 import { parseAmount } from '../../../core/measures/parseAmount'
 import { weightOf } from '../../../core/measures/weightOf'
 import type { SwapRule } from '../../../core/swaps/swap'
 import type { AmountRow } from '../../../core/proportions/measuredAmounts'
+import { PART_WORDS } from '../../../words/balance'
 import { FIGURE_WORDS, measureText, shortName } from '../../../words/measure'
 import { tooMuchText } from '../../../words/amounts'
+import LabelledChoice from '../LabelledChoice.vue'
 import CorrectionForm from './CorrectionForm.vue'
 import SwapList from './SwapList.vue'
 
@@ -37,6 +39,8 @@ const props = defineProps<{
   correction: Correction | null
   /** Money of the household. */
   currency: string
+  /** Whether everything follows when the base is set. */
+  follows: boolean
 }>()
 
 const emit = defineEmits<{
@@ -46,6 +50,10 @@ const emit = defineEmits<{
   swap: [card: DishCard]
   /** The ingredient is taken out. */
   out: []
+  /** It plays another part. */
+  part: [part: Exclude<Part, 'base'>]
+  /** Whether everything is to follow the base. */
+  follows: [on: boolean]
   /** Something was weighed or priced. */
   correct: [correction: Correction]
   /** It is to be closed. */
@@ -76,6 +84,12 @@ function set(): void {
       ? `"${typed.value}" is nothing, or more than a kitchen holds. Nothing was changed.`
       : `"${typed.value}" was not understood. Say it as 1 1/2 ${shortName(props.cup.name)}, 200 g, 2 tbsp${row.value.piece ? `, 3 ${row.value.piece.plural}` : ''}. Nothing was changed.`
   }
+}
+const part = computed(() => props.card.ingredients.find(one => one.id === props.amount.id)?.part)
+const parts = PARTS.filter((one): one is Exclude<Part, 'base'> => one !== 'base').map(value => ({ value, label: PART_WORDS[value] }))
+function choosePart(value: string): void {
+  const chosen = parts.find(one => one.value === value)
+  if (chosen) emit('part', chosen.value)
 }
 const isBase = computed(() => props.amount.id === props.card.base)
 const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCAL))
@@ -127,6 +141,21 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
     >
       {{ trouble }}
     </p>
+    <ElCheckbox
+      v-if="isBase"
+      :model-value="follows"
+      @change="on => emit('follows', on === true)"
+    >
+      everything else follows, in proportion
+    </ElCheckbox>
+    <LabelledChoice
+      v-else
+      asks="What it does in this dish"
+      class="part"
+      :chosen="part"
+      :options="parts"
+      @choose="choosePart"
+    />
     <SwapList
       :id="amount.id"
       :swaps="swaps"
@@ -158,5 +187,6 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
 header { display: flex; align-items: baseline; gap: 16px; }
 header .stone-button { margin-left: auto; }
 .typed { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; }
+.part { max-width: 420px; }
 .typed input { flex: 0 1 260px; min-width: 140px; }
 </style>

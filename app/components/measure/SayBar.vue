@@ -49,7 +49,7 @@ function set(): void {
       <input
         id="say"
         v-model="spoken"
-        placeholder="2 glasses, 300 g, 6 people, ×2, what is on hand"
+        placeholder="2 glasses, 300 g, 6 people, 1 : 1 : 1 : 3, what is on hand"
         autocomplete="off"
       >
       <button class="stone-button">

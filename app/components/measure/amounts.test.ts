@@ -60,7 +60,7 @@ describe('what is said to make it from', () => {
 describe('an ingredient looked at closely', () => {
   const dish = dishOf('milk-morning-semolina')
   const panel = (id: string, more = {}) => mount(IngredientPanel, {
-    props: { swaps: SWAPS, amount: amountOf(dish, id), card: dish, baseG: 250, rowOf, cup: cup, measures: FIRST_KITCHEN.measures, correction: null, currency: 'cr', ...more }, global,
+    props: { swaps: SWAPS, amount: amountOf(dish, id), card: dish, baseG: 250, rowOf, cup: cup, measures: FIRST_KITCHEN.measures, correction: null, currency: 'cr', follows: true, ...more }, global,
   })
 
   it('takes an amount as cooks speak', async () => {
@@ -128,7 +128,7 @@ describe('swaps', () => {
 
 describe('a correction', () => {
   const form = (id: string, correction: Parameters<typeof mount>[1] extends undefined ? never : null | { id: string, bulkDensity?: number, pricePerKg?: number } = null) =>
-    mount(CorrectionForm, { props: { row: rowOf(id), cup: cup, correction, currency: 'cr' } })
+    mount(CorrectionForm, { props: { row: rowOf(id), cup: cup, correction, currency: 'cr', follows: true } })
   async function type(wrapper: ReturnType<typeof form>, label: string, text: string): Promise<void> {
     const input = wrapper.findAll('label').find(one => one.text().startsWith(label))!.get('input')
     await input.setValue(text)

@@ -45,7 +45,7 @@ async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureS
 
 describe('the shelf of amounts', () => {
   const shelf = (baseG = 250) => mount(AmountShelf, {
-    props: { rows: measuredAmounts(dish, baseG, INGREDIENTS, cup, [{ id: 'tsp', name: 'Teaspoon', volumeMl: 5 }]), base: dish.base, family: dish.family, cup, open: null },
+    props: { rows: measuredAmounts(dish, baseG, INGREDIENTS, cup, [{ id: 'tsp', name: 'Teaspoon', volumeMl: 5 }]), base: dish.base, family: dish.family, cup, open: null, adding: false },
   })
 
   it('says every amount in the household\'s glass and in grams, and the parts', () => {

@@ -17,10 +17,10 @@ import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
 import { USUAL_ROOM_C } from '../../../core/live/usualRoom'
-import { withCorrections } from '../../../core/composition/corrections'
+import { houseTable } from '../../../core/composition/corrections'
 
 const house = useHouse()
-const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
+const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const today = Math.floor(hearthNow() / 86_400_000)
 void house.load()
 const open = ref<{ shelf: Board, id: string } | null>(null)

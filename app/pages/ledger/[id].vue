@@ -40,7 +40,8 @@ const summary = computed(() => batch.value?.line.summary ?? null)
 const plan = computed(() => batch.value?.plan ?? null)
 const baseName = computed(() => {
   const base = plan.value?.amounts.find(one => one.id === plan.value?.dish.base)?.ingredient ?? ''
-  return (INGREDIENTS.find(row => row.id === base)?.name ?? base.replaceAll('-', ' ')).toLowerCase()
+  const own = plan.value?.amounts.find(one => one.ingredient === base)?.own
+  return (INGREDIENTS.find(row => row.id === base)?.name ?? own?.name ?? base.replaceAll('-', ' ')).toLowerCase()
 })
 const faults = computed(() => cook.value?.outcome?.faults ?? summary.value?.faults ?? [])
 const line = computed(() => cook.value?.outcome?.line ?? summary.value?.line ?? '')

@@ -10,7 +10,7 @@ import { newId } from '../../composables/outbox'
 import { typedGrams, weightUnit } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
-import { withCorrections } from '../../../core/composition/corrections'
+import { houseTable } from '../../../core/composition/corrections'
 import { mainVessel } from '../../../core/dish/mainVessel'
 import { END_FAULTS } from '../../../core/faults/endFaults'
 import type { Observation } from '../../../core/live/observation'
@@ -20,7 +20,7 @@ const NOON_H = 12
 const house = useHouse()
 void house.load()
 const router = useRouter()
-const table = computed(() => withCorrections(INGREDIENTS, house.kitchen?.corrections ?? []))
+const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const pans = computed(() => house.kitchen?.pans.filter(one => one.kind === 'pan') ?? [])
 const today = new Date(hearthNow()).toISOString().slice(0, 10)
 const day = ref(today)

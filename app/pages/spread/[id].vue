@@ -28,7 +28,7 @@ import { stepsOf } from '../../../core/schedule/lanesOf'
 import { slackOf } from '../../../core/schedule/slackOf'
 import { canChill } from '../../../core/schedule/outsideCold'
 import { cookOnDay } from '../../../core/schedule/putOnDay'
-import { withCorrections } from '../../../core/composition/corrections'
+import { houseTable } from '../../../core/composition/corrections'
 import { stepName } from '../../../words/spread'
 
 const route = useRoute()
@@ -68,7 +68,7 @@ const view = computed(() => {
 const slack = computed(() => (today.value ? slackOf(today.value.day, today.value.repaired.starts, today.value.lanes) : planSlack.value))
 const cookOf = computed(() => new Map((spread.value?.cooks ?? []).map(one => [one.dish, one.cook] as const)))
 const step = computed(() => stepOf(chosen.value))
-const corrected = computed(() => withCorrections(INGREDIENTS, kitchen.value?.corrections ?? []))
+const corrected = computed(() => houseTable(INGREDIENTS, kitchen.value))
 const list = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, corrected.value, kitchen.value.store, Math.floor(hearthNow() / 86_400_000)) : []))
 
 async function add(card: DishCard, meal: string): Promise<void> {
@@ -157,7 +157,7 @@ async function calendar(): Promise<void> {
         :cup="house.cups[0] ?? null"
         :busy="busy"
         :list="list"
-        :name-of="id => INGREDIENTS.find(row => row.id === id)?.name ?? id"
+        :name-of="id => corrected.find(row => row.id === id)?.name ?? id"
         @change="state.change"
         @add="add"
         @alter="alter"

@@ -15,6 +15,7 @@ import { useHearthTime } from '../../composables/hearthClock'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { rollingOf } from '../../../core/after/rollingOf'
+import { planRow } from '../../../core/live/planRow'
 import { mixOf } from '../../../core/composition/mixOf'
 import { freeOf } from '../../../core/dish/freeShare'
 import { mainVessel } from '../../../core/dish/mainVessel'
@@ -46,8 +47,10 @@ const since = computed(() => (plan.value?.dish.choices?.form === 'balls' ? doneM
 /** Nobody rolls it any more after so long, ms. */
 const LONG_PAST_MS = 6 * 3_600_000
 const rolling = computed(() => (standing.value && plan.value && now.value <= since.value + LONG_PAST_MS ? rollingOf(plan.value, standing.value.mass) : null))
+const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
+const rowOf = computed(() => planRow(plan.value ?? { amounts: [] }, ROWS))
 const mix = computed(() => mixOf((plan.value?.amounts ?? []).flatMap((one) => {
-  const row = INGREDIENTS.find(known => known.id === one.ingredient)
+  const row = rowOf.value(one.ingredient)
   return row ? [{ massG: one.massG, food: row.nutrients }] : []
 })))
 const thickMm = computed(() => {
@@ -55,8 +58,7 @@ const thickMm = computed(() => {
   return shaped?.way === 'tray' && standing.value ? trayFill(standing.value.mass.volumeMl, shaped.tray, 18).depthMm : 30
 })
 const lowW = computed(() => Math.min(6000, Math.max(20, plan.value?.fires[main.value]?.marks[0]?.watts ?? 300)))
-const ALLERGENS = new Map(INGREDIENTS.map(row => [row.id, row.allergens]))
-const free = computed(() => (plan.value ? freeOf(plan.value.dish, ingredient => ALLERGENS.get(ingredient) ?? []) : []))
+const free = computed(() => (plan.value ? freeOf(plan.value.dish, ingredient => rowOf.value(ingredient)?.allergens ?? []) : []))
 const cups = computed(() => (house.kitchen?.measures ?? []).filter(one => one.kind === 'cup' && one.volumeMl >= 20))
 /** It is asked once: what was answered when the page was opened is not asked again. */
 const answered = ref(false)

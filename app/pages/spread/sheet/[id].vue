@@ -10,7 +10,7 @@ import { useSpreadDay } from '../../../composables/spreadDay'
 import { useSpreadReading } from '../../../composables/spreadReading'
 import { viewOfSpread } from '../../../drawings/spreadView'
 import { useHouse } from '../../../stores/house'
-import { withCorrections } from '../../../../core/composition/corrections'
+import { houseTable } from '../../../../core/composition/corrections'
 import { lanesOf, stepsOf } from '../../../../core/schedule/lanesOf'
 import { stepName, timeText } from '../../../../words/spread'
 
@@ -31,7 +31,7 @@ const lists = computed(() => {
     { name: 'By themselves', steps: steps.filter(one => !owned.has(one.step)) },
   ].filter(list => list.steps.length > 0)
 })
-const buy = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, withCorrections(INGREDIENTS, kitchen.value.corrections), kitchen.value.store, Math.floor(hearthNow() / 86_400_000)).filter(line => line.packagesG.length > 0) : []))
+const buy = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, houseTable(INGREDIENTS, kitchen.value), kitchen.value.store, Math.floor(hearthNow() / 86_400_000)).filter(line => line.packagesG.length > 0) : []))
 const dayOfStep = (minute: number): string => (minute < 1440 ? 'eve ' : '')
 function print(): void {
   window.print()
@@ -99,7 +99,7 @@ function print(): void {
           </template>
           <template v-if="buy.length > 0">
             <h2>To buy</h2>
-            <p>{{ buy.map(line => `${INGREDIENTS.find(row => row.id === line.ingredient)?.name.split(',')[0] ?? line.ingredient} ${gramsText(line.packagesG.reduce((sum, size) => sum + size, 0))}`).join(', ') }}.</p>
+            <p>{{ buy.map(line => `${houseTable(INGREDIENTS, kitchen).find(row => row.id === line.ingredient)?.name.split(',')[0] ?? line.ingredient} ${gramsText(line.packagesG.reduce((sum, size) => sum + size, 0))}`).join(', ') }}.</p>
           </template>
         </section>
       </div>
