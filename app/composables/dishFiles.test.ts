@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { INGREDIENTS } from '../../book/ingredients'
+import { DishCardSchema } from '../../contracts/dish'
+import { IngredientSchema } from '../../contracts/ingredient'
 import { dishFile, readDishFile, readDishValue, recipeFile } from './dishFiles'
 
 const file = (content: string, name = 'a.json') => new File([content], name)
@@ -8,7 +10,7 @@ const recipe = { '@context': 'https://schema.org', '@type': 'Recipe', 'name': 'H
 
 describe('a dish file', () => {
   it('gives a dish of ours back without loss', async () => {
-    for (const dish of STARTER_DISHES) expect(await readDishFile(file(JSON.stringify(dish)))).toEqual({ kind: 'dish', dish })
+    for (const dish of STARTER_DISHES) expect(await readDishFile(file(JSON.stringify(dish)))).toEqual({ kind: 'dish', dish, ingredients: [] })
   })
 
   it('gives the lines of a Recipe, alone, in a list or in a graph', () => {
@@ -44,23 +46,32 @@ describe('a dish file', () => {
 describe('a dish given away', () => {
   const rowOf = (id: string) => INGREDIENTS.find(row => row.id === id)!
 
+  const alone = (dish: (typeof STARTER_DISHES)[number]) => ({ dish: DishCardSchema.parse(dish), ingredients: [] })
+
+  it('takes ingredients of the household\'s own along', async () => {
+    const own = IngredientSchema.parse({ ...rowOf('rice-flour'), id: 'own-1', name: 'Terrace millet', own: true })
+    const dish = DishCardSchema.parse({ ...STARTER_DISHES[0]!, ingredients: STARTER_DISHES[0]!.ingredients.map(one => (one.part === 'spice' ? { ...one, ingredient: 'own-1' } : one)) })
+    const shared = { dish, ingredients: [own] }
+    for (const given of [dishFile(shared), recipeFile(shared, id => (id === 'own-1' ? own : rowOf(id)))]) expect(await readDishFile(file(given.text, given.name))).toEqual({ kind: 'dish', ...shared })
+  })
+
   it('comes back the same as a dish and as a Recipe', async () => {
     for (const dish of STARTER_DISHES) {
-      for (const given of [dishFile(dish), recipeFile(dish, rowOf)]) {
+      for (const given of [dishFile(alone(dish)), recipeFile(alone(dish), rowOf)]) {
         expect(given.name).toMatch(/^[a-z0-9-]+\.(dish\.json|jsonld)$/)
-        expect(await readDishFile(file(given.text, given.name))).toEqual({ kind: 'dish', dish })
+        expect(await readDishFile(file(given.text, given.name))).toEqual({ kind: 'dish', dish, ingredients: [] })
       }
     }
   })
 
   it('has a file name whatever its letters', () => {
-    expect(dishFile({ ...STARTER_DISHES[0]!, name: 'हलवा' }).name).toBe('dish.dish.json')
-    expect(dishFile({ ...STARTER_DISHES[0]!, name: '../Aunt: "best" / halwa?' }).name).toBe('aunt-best-halwa.dish.json')
+    expect(dishFile(alone({ ...STARTER_DISHES[0]!, name: 'हलवा' })).name).toBe('dish.dish.json')
+    expect(dishFile(alone({ ...STARTER_DISHES[0]!, name: '../Aunt: "best" / halwa?' })).name).toBe('aunt-best-halwa.dish.json')
   })
 
   it('says in every step of its Recipe what goes in, in grams', () => {
     const dish = STARTER_DISHES.find(one => one.id === 'sweet-water-semolina')!
-    const recipe = JSON.parse(recipeFile(dish, rowOf).text) as { recipeIngredient: string[], recipeInstructions: { text: string }[] }
+    const recipe = JSON.parse(recipeFile(alone(dish), rowOf).text) as { recipeIngredient: string[], recipeInstructions: { text: string }[] }
     const steps = recipe.recipeInstructions.map(step => step.text).join(' ')
     for (const one of dish.ingredients.filter(known => known.part === 'base' || known.part === 'fat')) {
       expect(steps).toContain(rowOf(one.ingredient).name.toLowerCase())

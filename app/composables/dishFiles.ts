@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { DishCardSchema } from '../../contracts/dish'
 import { JsonSchema } from '../../contracts/recipeLd'
+import { SharedDishSchema, type SharedDish } from '../../contracts/sharedDish'
 import type { Ingredient } from '../../contracts/ingredient'
 import { whatComes } from '../../core/comes/whatComes'
 import { comesBack } from '../../core/dish/comesBack'
@@ -23,7 +24,7 @@ export interface FoundLines { readonly name: string, readonly lines: string }
 
 /** What was found in a file: dishes of ours, or recipes whose ingredient lines are to be decided. */
 export type FoundInFile =
-  | { readonly kind: 'dish', readonly dish: DishCard }
+  | { readonly kind: 'dish', readonly dish: DishCard, readonly ingredients: SharedDish['ingredients'] }
   | { readonly kind: 'lines', readonly recipes: readonly FoundLines[], readonly says: string }
   | { readonly kind: 'refused', readonly says: string }
 
@@ -77,22 +78,34 @@ export function readDishText(text: string, where: string): FoundInFile {
  */
 export function readDishValue(value: unknown, where: string): FoundInFile {
   const own = DishCardSchema.safeParse(value)
-  if (own.success) return { kind: 'dish', dish: own.data }
+  const ours = ourDish(value)
+  if (ours) return { kind: 'dish', ...ours }
   const json = JsonSchema.safeParse(value)
   const { recipes, isBare, types } = json.success ? findRecipes(json.data) : { recipes: [], isBare: false, types: [] }
   if (recipes.length === 0) return refused(noRecipe(where, isBare, types, value, own.error))
   const [first] = recipes
-  const carried = recipes.length === 1 ? DishCardSchema.safeParse(first!.carried) : null
-  if (carried?.success) return { kind: 'dish', dish: carried.data }
+  const carried = recipes.length === 1 ? ourDish(first!.carried) : null
+  if (carried) return { kind: 'dish', ...carried }
   const lines = recipes.slice(0, MOST_RECIPES).filter(one => one.lines.length > 0).map(one => ({ name: plainName(one.name), lines: one.lines.join('\n') }))
-  if (lines.length === 0) return refused(`${where} carries a dish of a form this house does not know: ${firstFault(carried?.error)}. It may come from a newer house.`)
+  if (lines.length === 0) return refused(`${where} carries a dish of a form this house does not know: ${firstFault(DishCardSchema.safeParse(first!.carried).error)}. It may come from a newer house.`)
   const beyond = recipes.length - MOST_RECIPES
   const damaged = first!.carried === undefined ? '' : 'The dish it carries is of a form this house does not know, so its lines are read instead. '
   return { kind: 'lines', recipes: lines, says: `${damaged}${beyond > 0 ? `${where} holds ${recipes.length} recipes; the first ${MOST_RECIPES} are offered. ` : ''}`.trim() }
 }
 
+/** A dish of ours: alone, or with the ingredients that no other house knows. */
+function ourDish(value: unknown): SharedDish | null {
+  const card = DishCardSchema.safeParse(value)
+  if (card.success) return { dish: card.data, ingredients: [] }
+  const shared = SharedDishSchema.safeParse(value)
+  return shared.success ? shared.data : null
+}
+
+/** What is written of a dish: the card alone where every house knows its ingredients. */
+const written = (shared: SharedDish): unknown => (shared.ingredients.length > 0 ? shared : shared.dish)
+
 /** Why nothing was found, as it truly is. */
-function noRecipe(where: string, isBare: boolean, types: readonly string[], value: unknown, fault: z.ZodError): string {
+function noRecipe(where: string, isBare: boolean, types: readonly string[], value: unknown, fault: Parameters<typeof firstFault>[0]): string {
   if (isBare) return `${where} holds a recipe that names no ingredients. Copy its ingredient lines and paste them instead.`
   if (types.length > 0) return `${where} holds ${types.join(', ')}, and no recipe.`
   // A dish of ours has a family: then it is said what is wrong with it.
@@ -100,7 +113,7 @@ function noRecipe(where: string, isBare: boolean, types: readonly string[], valu
   return isOurs ? `${where} is a dish of ours with a fault in it: ${firstFault(fault)}.` : `${where} is JSON, but neither a dish of ours nor a recipe.`
 }
 
-function firstFault(error: z.ZodError | undefined): string {
+function firstFault(error: { readonly issues: readonly { readonly path: readonly PropertyKey[], readonly message: string }[] } | undefined): string {
   const what = error?.issues[0]
   return what ? `${what.path.join('.') || 'the whole'}: ${what.message}` : 'nothing known in it'
 }
@@ -129,28 +142,29 @@ const fileName = (dish: DishCard): string => dish.name.toLowerCase().replace(/[^
 /**
  * A dish as its own file, see docs/formats.md.
  *
- * @param dish a dish
+ * @param shared a dish, with ingredients of the household's own
  * @returns the file; it reads back without loss
  */
-export function dishFile(dish: DishCard): GivenFile {
-  return { name: `${fileName(dish)}.dish.json`, text: JSON.stringify(dish, null, 2), type: 'application/json' }
+export function dishFile(shared: SharedDish): GivenFile {
+  return { name: `${fileName(shared.dish)}.dish.json`, text: JSON.stringify(written(shared), null, 2), type: 'application/json' }
 }
 
 /**
  * A dish as a schema.org Recipe in JSON-LD, at its usual amounts.
  *
- * @param dish a dish that can be laid out
+ * @param shared a dish that can be laid out, with ingredients of the household's own
  * @param rowOf rows of the ingredient table
  * @returns the file; it carries our dish, so that it too reads back without loss
  */
-export function recipeFile(dish: DishCard, rowOf: (ingredient: string) => Ingredient): GivenFile {
+export function recipeFile(shared: SharedDish, rowOf: (ingredient: string) => Ingredient): GivenFile {
+  const { dish } = shared
   const staged = stageDish(dish)
   const madeOf = (id: string) => staged.ingredients.find(one => one.id === id)!
   const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds.map((add) => {
     const name = rowOf(madeOf(add.ingredient).ingredient).name.toLowerCase()
     return comesBack(staged.stages, stage.id, add.ingredient) ? `the ${name} set aside` : `${recipeGrams(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${name}`
   }).join(', ')
-  const recipe = toRecipeLd(staged, dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: familyName(dish), steps: stepsOf(staged, goesIn) }, rowOf, dish)
+  const recipe = toRecipeLd(staged, dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: familyName(dish), steps: stepsOf(staged, goesIn) }, rowOf, written(shared))
   return { name: `${fileName(dish)}.jsonld`, text: JSON.stringify(recipe, null, 2), type: 'application/ld+json' }
 }
 

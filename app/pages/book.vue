@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { z } from 'zod'
 import { DishVersionSchema, type DishVersion } from '../../contracts/dish'
+import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
+import { SharedDishSchema, type SharedDish } from '../../contracts/sharedDish'
 import DishEntry from '../components/book/DishEntry.vue'
+import GiveDish from '../components/book/GiveDish.vue'
 import NewDishForm from '../components/book/NewDishForm.vue'
 import PasteLines from '../components/book/PasteLines.vue'
+import TakeDish from '../components/book/TakeDish.vue'
 import HousePage from '../components/HousePage.vue'
 import { ask } from '../composables/api'
+import { dishOfAddress } from '../composables/dishAddress'
 import { dishFile, giveFile, readDishFile, recipeFile, type FoundLines } from '../composables/dishFiles'
 import { dishFinder } from '../composables/findDishes'
 import { hearthNow } from '../composables/hearthClock'
@@ -54,8 +59,8 @@ const shown = computed(() => find.value(text.value).flatMap((id) => {
   const missing = dish.ingredients.filter(one => one.part !== 'water' && !stored.value.has(one.ingredient)).map(one => (rowOf(one.ingredient).name.split(',')[0] ?? '').toLowerCase())
   return [{ dish, base, times, missing, total: times.before + times.fire }]
 }).filter(one => (minutes.value === '' || one.total <= Number(minutes.value)) && (!inHouse.value || !one.missing.includes((one.base.name.split(',')[0] ?? '').toLowerCase()))))
-async function take(dish: DishCard): Promise<void> {
-  await house.keepDish(dish).then(() => router.push(`/measure?dish=${dish.id}`), () => {
+async function take(dish: DishCard, own: readonly Ingredient[] = []): Promise<void> {
+  await Promise.all(own.filter(row => !table.value.some(known => known.id === row.id)).map(row => house.put('ingredients', IngredientSchema.parse(row)))).then(() => house.keepDish(dish)).then(() => router.push(`/measure?dish=${dish.id}`), () => {
     trouble.value = 'The hearth is away: the dish was not kept. What you typed is still here.'
   })
 }
@@ -69,7 +74,7 @@ async function readFile(event: Event): Promise<void> {
   if (!file) return
   const found = await readDishFile(file)
   trouble.value = found.kind === 'refused' ? found.says : ''
-  if (found.kind === 'dish') await take({ ...found.dish, id: house.dishes.some(one => one.id === found.dish.id) ? newId() : found.dish.id, version: 1 })
+  if (found.kind === 'dish') await takeIn(found)
   offered.value = found.kind === 'lines' && found.recipes.length > 1 ? found.recipes : []
   if (found.kind === 'lines') choose(found.recipes[0]!, found.says)
 }
@@ -77,8 +82,31 @@ function choose(recipe: FoundLines, says: string): void {
   pasted.value = { ...recipe, says }
   pane.value = 'paste'
 }
-function give(dish: DishCard, kind: 'dish' | 'recipe'): void {
-  const file = kind === 'dish' ? dishFile(dish) : recipeFile(dish, rowOf)
+/** Dishes of others get a name of their own here where it is taken. */
+async function takeIn({ dish, ingredients }: SharedDish): Promise<void> {
+  await take({ ...dish, id: house.dishes.some(one => one.id === dish.id) ? newId() : dish.id, version: 1 }, ingredients)
+}
+const shared = (dish: DishCard): SharedDish => SharedDishSchema.parse({ dish, ingredients: dish.ingredients.map(one => rowOf(one.ingredient)).filter(row => row.own) })
+const given = ref<SharedDish | null>(null)
+const here = import.meta.client ? location.origin : ''
+/** A dish that came as an address. */
+const came = ref<SharedDish | null>(null)
+async function lookFor(text: string): Promise<void> {
+  const found = await dishOfAddress(text)
+  came.value = found === 'damaged' ? null : found
+  if (found === 'damaged') trouble.value = 'This address holds a dish that cannot be read: it may be cut off, or come from a newer house. Ask for it again, or for the dish\'s file. Nothing was changed.'
+}
+watch(() => route.hash, hash => void lookFor(hash), { immediate: true })
+async function leaveIt(): Promise<void> {
+  came.value = null
+  await router.replace({ path: '/book', hash: '' })
+}
+function give(dish: DishCard, kind: 'dish' | 'recipe' | 'address'): void {
+  if (kind === 'address') {
+    given.value = shared(dish)
+    return
+  }
+  const file = kind === 'dish' ? dishFile(shared(dish)) : recipeFile(shared(dish), rowOf)
   giveFile(file.name, file.text, file.type)
 }
 async function copy(dish: DishCard): Promise<void> {
@@ -130,6 +158,19 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
           @change="readFile"
         ></label>
       </header>
+      <TakeDish
+        v-if="came"
+        :shared="came"
+        :table="table"
+        @keep="takeIn(came)"
+        @leave="leaveIt"
+      />
+      <GiveDish
+        v-if="given"
+        :shared="given"
+        :here="here"
+        @close="given = null"
+      />
       <NewDishForm
         v-if="pane === 'new'"
         :table="table"
@@ -162,6 +203,7 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         :table="table"
         :new-id="newId"
         @dish="take"
+        @address="lookFor"
       />
       <form
         class="find"

@@ -126,7 +126,7 @@ test.describe('bad input gets a sentence and changes nothing', () => {
     await give('huge.json', Buffer.alloc(20_000_000, 0x20))
     await expect(page.getByRole('alert').filter({ hasText: 'huge.json is 20 MB' })).toBeVisible()
     await give('photo.json', Buffer.from([0xff, 0xd8, 0xff]))
-    await expect(page.getByRole('alert').filter({ hasText: 'is not JSON' })).toBeVisible()
+    await expect(page.getByRole('alert').filter({ hasText: 'is neither JSON nor a page' })).toBeVisible()
     let ran = false
     page.on('dialog', () => {
       ran = true
@@ -219,6 +219,37 @@ test.describe('the book', () => {
     await expect(page.locator('.dishes > li')).toHaveCount(0)
     await page.getByLabel('put aside').check()
     await expect(page.locator('.dishes > li')).toHaveCount(1)
+  })
+
+  test('gives a dish to another house as an address, its own ingredient with it', async ({ page }) => {
+    await page.goto('/measure?dish=sweet-water-semolina')
+    await page.getByRole('button', { name: 'Add an ingredient' }).click()
+    await page.getByRole('button', { name: /not in the list/ }).click()
+    await page.getByLabel('Its name').fill('Terrace seed')
+    await page.locator('form.own .el-select').first().click()
+    await page.keyboard.type('Sesame seed')
+    await page.getByRole('option', { name: 'Sesame seed' }).click()
+    await page.getByLabel(/A kilogram costs/).fill('240')
+    await page.getByRole('button', { name: 'Keep it in our table' }).click()
+    await page.getByLabel('How much').fill('15 g')
+    await expect(page.getByText('It brings sesame into the dish.')).toBeVisible()
+    await page.getByRole('button', { name: 'Put it in' }).click()
+    await expect(page.getByRole('button', { name: /Terrace seed/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Keep the change' }).click()
+    await page.goto('/book?find=sweet-water')
+    await page.getByRole('button', { name: 'More of Sweet-water semolina' }).click()
+    await page.getByRole('button', { name: 'To another house' }).click()
+    await expect(page.getByRole('img', { name: /A code to scan/ })).toBeVisible()
+    const address = await page.getByRole('textbox', { name: 'The address' }).inputValue()
+    await page.goto('/')
+    await page.goto(address)
+    await expect(page.getByRole('region', { name: 'A dish from another house' })).toContainText('Terrace seed')
+    await page.getByRole('button', { name: 'Keep it in our book' }).click()
+    await page.waitForURL(/measure/)
+    await expect(page.getByRole('heading', { name: 'Sweet-water semolina' })).toBeVisible()
+    await expect(page.getByRole('button', { name: /Terrace seed/ })).toBeVisible()
+    await page.goto(address.slice(0, -60))
+    await expect(page.getByText(/cannot be read/)).toBeVisible()
   })
 
   test('gives a dish away as a Recipe and takes it back without loss', async ({ page }) => {

@@ -29,7 +29,7 @@ const emit = defineEmits<{
   /** A copy of it is wanted. */
   copy: []
   /** It is to be given away as a file. */
-  give: [kind: 'dish' | 'recipe']
+  give: [kind: 'dish' | 'recipe' | 'address']
   /** It is to be put aside, or taken back. */
   aside: [away: boolean]
   /** An older version is to be taken again. */
@@ -96,6 +96,12 @@ const timeText = (minutes: number): string => (minutes >= 90 ? `${Math.round(min
           @click="emit('give', 'recipe')"
         >
           As a Recipe (JSON-LD)
+        </button>
+        <button
+          class="stone-button quiet"
+          @click="emit('give', 'address')"
+        >
+          To another house
         </button>
         <NuxtLink
           class="stone-button quiet"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { usePastedText } from '../../composables/pastedText'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { DishCard } from '../../../core/dish/dish'
@@ -25,6 +25,8 @@ const props = defineProps<{
 const emit = defineEmits<{
   /** The dish that was read. */
   dish: [dish: DishCard]
+  /** What was pasted is the address of a dish. */
+  address: [text: string]
 }>()
 
 const CUPS = [{ value: '240', label: 'a cup of 240 ml' }, { value: '250', label: 'a cup of 250 ml' }, { value: '200', label: 'a cup of 200 ml' }, { value: '180', label: 'a glass of 180 ml' }, { value: '150', label: 'a small cup of 150 ml' }]
@@ -34,6 +36,11 @@ const cupMl = ref('240')
 const trouble = ref('')
 const { read, passed, beyond, open, guessed, decide, acceptAll } = usePastedText(text, () => props.table, () => Number(cupMl.value))
 const options = computed(() => props.table.map(row => ({ value: row.id, label: row.name })))
+/** A title in the text names the dish where nobody does. */
+watch(text, (now) => {
+  if (now.includes('#dish=')) emit('address', now)
+})
+const title = computed(() => passed.value.find(line => line.passed === 'title')?.text.replace(/^[#*\s]+/, '').slice(0, 60) ?? '')
 const said = computed(() => (read.value.length === 0
   ? passed.value.length > 0 ? 'None of these lines names an ingredient.' : ''
   : open.value > 0 ? `${open.value} ${open.value === 1 ? 'line wants' : 'lines want'} a decision.` : 'Every line is decided.'))
@@ -41,7 +48,7 @@ const said = computed(() => (read.value.length === 0
 function make(): void {
   try {
     const amounts = read.value.flatMap(line => (line.row && line.massG !== null && !line.left ? [{ ingredient: line.row.id, massG: line.massG }] : []))
-    emit('dish', dishFromAmounts(props.newId(), name.value.trim().slice(0, 60) || 'A dish from a text', amounts, id => props.table.find(row => row.id === id)!))
+    emit('dish', dishFromAmounts(props.newId(), name.value.trim().slice(0, 60) || title.value || 'A dish from a text', amounts, id => props.table.find(row => row.id === id)!))
     trouble.value = ''
   }
   catch (error) {
@@ -76,6 +83,7 @@ function make(): void {
         <label>Name of the dish <ElInput
           v-model="name"
           maxlength="60"
+          :placeholder="title"
         /></label>
         <LabelledChoice
           asks="In that text a cup is"
