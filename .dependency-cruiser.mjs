@@ -27,7 +27,7 @@ const ROOMS = {
 const OURS = ['core', 'contracts', 'workers', 'book', 'words', 'devices', 'cli', 'demo', 'server', 'app', 'scripts', 'test']
 /** Packages each room may use; a room that is not listed may use any. */
 const PACKAGES = {
-  'core': ['culori', 'fraction.js', 'd3-array'],
+  'core': ['culori', 'fraction.js', 'd3-array', 'luxon'],
   'contracts': ['zod'],
   'workers': [],
   'book': [],

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Correction } from '../core/composition/corrections'
 import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { StoreItem } from '../core/store/shopping'
+import { isZone } from '../core/time/houseDay'
 import { MATERIALS } from '../core/vessel/vessel'
 import { Id, Millis, Name } from './ids'
 import { IngredientSchema } from './ingredient'
@@ -85,6 +86,10 @@ export const SettingsSchema = z.strictObject({
   thermometerK: z.number().min(-15).max(15).optional(),
   /** How warm the kitchen is on a cooking day, °C; missing is not known. */
   roomC: z.number().min(8).max(50).optional(),
+  /** Time zone of the house (IANA); missing is that of the device. */
+  zone: z.string().max(64).refine(isZone, { message: 'unknown-zone' }).optional(),
+  /** How times are written: 24 hours, or twice 12. */
+  clock: z.enum(['24', '12']).optional(),
 })
 export type Settings = z.infer<typeof SettingsSchema>
 

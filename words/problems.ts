@@ -24,6 +24,7 @@ export const PROBLEMS: Readonly<Record<ProblemCode, { readonly status: number, r
   'busy': { status: 503, title: 'The hearth is busy for a moment', detail: 'Nothing was stored of this; what was acknowledged before is safe. It is sent again by itself.' },
   'disk-full': { status: 507, title: 'The disk of the hearth is full', detail: 'Nothing was stored of this; what was acknowledged before is safe, and marks are kept on this device. Make room on the machine the hearth runs on; it is sent again by itself.' },
   'not-a-photo': { status: 422, title: 'This is not a photograph', detail: 'Only a JPEG of at most 600 kB and 1600 px is kept. Nothing was changed; take a smaller one.' },
+  'too-many-addresses': { status: 409, title: 'There are twenty already', detail: 'A house gives out twenty addresses of its calendar. Nothing was changed; take one back first.' },
   'too-many-photos': { status: 409, title: 'There are twelve already', detail: 'A batch keeps twelve photographs. Nothing was changed; remove one first.' },
   'not-a-backup': { status: 422, title: 'This file cannot be read', detail: 'It is cut, changed or from elsewhere. Nothing was changed in this house. Try another copy of it.' },
   'house-not-empty': { status: 409, title: 'This house is not empty', detail: 'A backup takes the place of everything that is here. Nothing was changed. Say that what stands here is to be put aside as a copy, and it is restored; or restore it into an empty folder (HEARTH_DATA).' },

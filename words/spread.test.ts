@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { SERVINGS, VESSEL_KINDS } from '../contracts/day'
 import { OFFER_KINDS } from '../contracts/planner'
 import { DAY_TROUBLES } from '../core/schedule/checkDay'
-import { BROKEN_WORDS, DAY_TROUBLE_WORDS, OFFER_WORDS, SERVING_WORDS, SHARE_WORDS, spanText, stepName, timeText, VESSEL_WORDS } from './spread'
+import { BROKEN_WORDS, DAY_TROUBLE_WORDS, OFFER_WORDS, SERVING_WORDS, SHARE_WORDS, spanText, stepName, VESSEL_WORDS } from './spread'
 
 describe('words for a day', () => {
   it('are there for every manner of serving, vessel and offer', () => {
@@ -35,5 +35,4 @@ describe('words for a day', () => {
 
   it.each([[0, '0 min'], [59.4, '59 min'], [59.6, '1 h'], [65, '1 h 05'], [120, '2 h'], [605, '10 h 05']])('write %d minutes as %s', (minutes, text) => expect(spanText(minutes)).toBe(text))
 
-  it.each([[0, '00:00'], [1439, '23:59'], [1440, '00:00'], [2580, '19:00'], [-60, '23:00'], [2585.4, '19:05']])('write minute %d as %s', (minute, text) => expect(timeText(minute)).toBe(text))
 })

@@ -119,9 +119,3 @@ export function spanText(minutes: number): string {
   if (whole < 60) return `${whole} min`
   return whole % 60 === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
 }
-
-/** Minute of a day as a clock time, `19:05`. */
-export function timeText(minute: number): string {
-  const day = ((Math.round(minute) % 1440) + 1440) % 1440
-  return `${String(Math.floor(day / 60)).padStart(2, '0')}:${String(day % 60).padStart(2, '0')}`
-}

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, packagesText, timeOfDay, unitsInUse, windowText } from './format'
+import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, packagesText, timeOfDay, unitsInUse, windowText, houseDay } from './format'
+import { clockInUse, minuteText, timesIn, zoneInUse } from './houseTime'
 
 afterEach(() => {
   unitsInUse.value = 'metric'
@@ -33,7 +34,7 @@ describe('numbers as they are read', () => {
   it('days and hours are short', () => {
     const noon = new Date(2026, 5, 12, 12, 5).getTime()
     expect(dayText(noon)).toBe('12 Jun')
-    expect(timeOfDay(noon)).toMatch(/12:05\s?pm/)
+    expect(timeOfDay(noon)).toBe('12:05')
   })
 })
 
@@ -42,10 +43,23 @@ describe('moments near now', () => {
   const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime()
 
   it('are told by the day they fall on, not by the hours between', () => {
-    expect(momentText(at(26, 23, 10), now)).toMatch(/^11:10\s?pm$/)
-    expect(momentText(at(27, 0, 10), now)).toMatch(/^tomorrow 12:10\s?am$/)
-    expect(momentText(at(25, 23, 50), now)).toMatch(/^yesterday 11:50\s?pm$/)
-    expect(momentText(at(29, 9), now)).toMatch(/^Sun 29 Nov, 9:00\s?am$/)
+    expect(momentText(at(26, 23, 10), now)).toBe('23:10')
+    expect(momentText(at(27, 0, 10), now)).toBe('tomorrow 00:10')
+    expect(momentText(at(25, 23, 50), now)).toBe('yesterday 23:50')
+    expect(momentText(at(29, 9), now)).toBe('Sun 29 Nov, 09:00')
+  })
+
+  it('are told in one clock, and by the zone of the house', () => {
+    const [zone, clock] = [zoneInUse.value, clockInUse.value]
+    timesIn('Asia/Kolkata', '12')
+    expect(timeOfDay(Date.UTC(2026, 10, 26, 18, 45))).toMatch(/^12:15\s?am$/)
+    expect([minuteText(1145), minuteText(0), minuteText(720)]).toEqual(['7:05 pm', '12:00 am', '12:00 pm'])
+    expect(momentText(Date.UTC(2026, 10, 26, 18, 45), Date.UTC(2026, 10, 26, 17, 0))).toMatch(/^tomorrow 12:15\s?am$/)
+    expect(houseDay(Date.UTC(2026, 10, 26, 18, 45))).toBe(houseDay(Date.UTC(2026, 10, 26, 18, 0)) + 1)
+    timesIn('Europe/Berlin', '24')
+    expect(timeOfDay(Date.UTC(2026, 10, 26, 18, 45))).toBe('19:45')
+    expect([minuteText(1145), minuteText(0), minuteText(2585.4), minuteText(-60)]).toEqual(['19:05', '00:00', '19:05', '23:00'])
+    timesIn(zone, clock)
   })
 
   it('are days alone where the hour does not matter', () => {

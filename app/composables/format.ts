@@ -1,13 +1,15 @@
 import { shallowRef } from 'vue'
 import { clockText } from '../../words/clockText'
+import { dayNumber } from '../../core/time/houseDay'
 import { keepText, keptText } from './deviceStorage'
+import { clockInUse, inHouseTime, zoneInUse } from './houseTime'
 
 export { clockText }
 
-/** Made once: making one takes far longer than using it. */
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
-const HOUR = new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' })
-const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const DAY = { day: 'numeric', month: 'short' } as const
+const HOUR = { hour: '2-digit', minute: '2-digit' } as const
+const HOUR_12 = { hour: 'numeric', minute: '2-digit' } as const
+const WEEKDAY = { weekday: 'short', day: 'numeric', month: 'short' } as const
 
 /** From an hour on tens of seconds say nothing, s. */
 const HOUR_S = 3600
@@ -144,17 +146,17 @@ export function gramsOfHouse(grams: number): number {
  * @returns such as `12 Jun`
  */
 export function dayText(ms: number): string {
-  return DAY.format(ms)
+  return inHouseTime(DAY).format(ms)
 }
 
 /**
- * Time of day.
+ * Time of day, in the zone and the clock of the house.
  *
  * @param ms ms since 1970
- * @returns such as `7:42 pm`
+ * @returns such as `19:42`, or `7:42 pm`
  */
 export function timeOfDay(ms: number): string {
-  return HOUR.format(ms)
+  return inHouseTime(clockInUse.value === '24' ? HOUR : HOUR_12).format(ms)
 }
 
 const MM_PER_INCH = 25.4
@@ -175,7 +177,7 @@ export function lengthText(mm: number): string {
  *
  * @param ms ms since 1970
  * @param nowMs the hearth's time
- * @returns such as `7:42 pm`, `tomorrow 9:10 am`, `Sat 28 Nov, 9:10 am`
+ * @returns such as `19:42`, `tomorrow 09:10`, `Sat 28 Nov, 09:10`
  */
 export function momentText(ms: number, nowMs: number): string {
   const days = daysApart(ms, nowMs)
@@ -198,10 +200,19 @@ export function nearDayText(ms: number, nowMs: number): string {
 }
 
 function weekdayText(ms: number): string {
-  return WEEKDAY.format(ms).replace(',', '')
+  return inHouseTime(WEEKDAY).format(ms).replace(',', '')
 }
 
 function daysApart(ms: number, nowMs: number): number {
-  const day = (at: number): number => new Date(at).setHours(0, 0, 0, 0)
-  return Math.round((day(ms) - day(nowMs)) / 86_400_000)
+  return dayNumber(ms, zoneInUse.value) - dayNumber(nowMs, zoneInUse.value)
+}
+
+/**
+ * The day it is in the house.
+ *
+ * @param nowMs the hearth's time, ms since 1970
+ * @returns days since 1970-01-01 by the house's own calendar
+ */
+export function houseDay(nowMs: number): number {
+  return dayNumber(nowMs, zoneInUse.value)
 }

@@ -2,7 +2,7 @@ import { shallowRef } from 'vue'
 import { SpreadListSchema, SpreadSchema, type Spread } from '../../contracts/spread'
 import { ask } from './api'
 import { hearthNow } from './hearthClock'
-import { eveMs } from './spreadClock'
+import { momentOf } from './spreadClock'
 
 /** Days whose eve is longer ago are not looked at, and most that are, ms and count. */
 const LONGEST_MS = 4 * 86_400_000
@@ -12,7 +12,7 @@ const MOST = 3
 export function useNextDays() {
   const days = shallowRef<readonly Spread[]>([])
   void ask('GET', '/spreads', SpreadListSchema).then(async ({ spreads }) => {
-    const soon = spreads.filter(one => one.dishes > 0 && eveMs(one.eve) > hearthNow() - LONGEST_MS).sort((a, b) => eveMs(a.eve) - eveMs(b.eve)).slice(0, MOST)
+    const soon = spreads.filter(one => one.dishes > 0 && momentOf(one.eve, 0) > hearthNow() - LONGEST_MS).sort((a, b) => momentOf(a.eve, 0) - momentOf(b.eve, 0)).slice(0, MOST)
     days.value = await Promise.all(soon.map(one => ask('GET', `/spreads/${one.id}`, SpreadSchema)))
   }).catch(() => undefined)
   return days

@@ -7,9 +7,10 @@ import { paddedDay, paddingOf } from '../../core/schedule/paddedDay'
 import { planCost } from '../../core/schedule/planCost'
 import type { Repaired } from '../../core/schedule/repairDay'
 import { slackOf } from '../../core/schedule/slackOf'
-import { SERVING_WORDS, spanText, timeText } from '../../words/spread'
+import { SERVING_WORDS, spanText } from '../../words/spread'
+import { minuteText } from './houseTime'
 import { gramsText } from './format'
-import { eveMs } from './spreadClock'
+import { longDayText } from './spreadClock'
 import type { SpreadDay } from './spreadDay'
 
 /** What a dish is made from, by the first of its name in the table: there is little room beside an arch. */
@@ -91,10 +92,10 @@ export function useSpreadReading({ spread, planned, latest, least, day }: Pick<S
     pinned: computed(() => new Set((spread.value?.wishes ?? []).filter(wish => wish.kind === 'pin').map(wish => wish.step))),
     pours: computed(() => new Set((day.value?.dishes ?? []).flatMap(dish => (dish.hotPour ? [`${dish.id}.${dish.hotPour.pour}`] : [])))),
     title: computed(() => {
-      const list = (spread.value?.meals ?? []).filter(meal => spread.value!.dishes.some(dish => dish.meal === meal.id)).map(meal => timeText(meal.at))
+      const list = (spread.value?.meals ?? []).filter(meal => spread.value!.dishes.some(dish => dish.meal === meal.id)).map(meal => minuteText(meal.at))
       return list.length === 0 ? spread.value?.name : `${spread.value?.name}: to the table at ${list.join(' and ')}`
     }),
-    date: computed(() => (spread.value ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(eveMs(spread.value.eve) + 36 * 3_600_000) : '')),
+    date: computed(() => (spread.value ? longDayText(spread.value.eve) : '')),
     counts: computed(() => (spread.value ? `${countText(spread.value.dishes.length, 'dish', 'dishes')}, ${countText(spread.value.hands.length, 'pair of hands', 'pairs of hands')}, ${countText(spread.value.fires.length, 'fire', 'fires')}` : '')),
   }
 }

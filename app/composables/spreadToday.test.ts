@@ -6,7 +6,7 @@ import type { CookPlan } from '../../core/live/plan'
 import { examplePlan, marked } from '../../test/support/plans'
 import { exampleSpread } from '../../test/support/spreads'
 import { OpenSpread, PLAN } from '../../test/app/openSpread'
-import { eveMs } from './spreadClock'
+import { momentOf } from './spreadClock'
 import { useSpreadReading } from './spreadReading'
 import { useSpreadToday } from './spreadToday'
 
@@ -18,7 +18,7 @@ describe('a day that runs late', () => {
     day.answer()
     const reading = day.scope.run(() => useSpreadReading(state))!
     const late = 2400 + 150
-    const nowMs = ref(eveMs('2026-11-28') + late * 60_000)
+    const nowMs = ref(momentOf('2026-11-28', 0) + late * 60_000)
     const other = ref<{ readonly starts: Readonly<Record<string, number>> } | null>(null)
     const { today, savesMin, nowMin } = day.scope.run(() => useSpreadToday(state.spread, reading.going, other, nowMs, { known: {}, load: () => Promise.resolve(), receive: () => undefined }))!
     await nextTick()
@@ -27,13 +27,13 @@ describe('a day that runs late', () => {
     expect(savesMin.value).toBe(0)
     other.value = { starts: PLAN.starts }
     expect(savesMin.value).toBe(0)
-    nowMs.value = eveMs('2026-11-28') + 100 * 60_000
+    nowMs.value = momentOf('2026-11-28', 0) + 100 * 60_000
     expect(today.value).toBeNull()
   })
 })
 
 describe('the fire and the day', () => {
-  const eve = eveMs('2026-11-28')
+  const eve = momentOf('2026-11-28', 0)
   const plan = examplePlan({}, 'cook-1')
   /** The day at a minute of its clock, with a cook of its first dish at the fire that was marked so. */
   async function at(minute: number, observations: readonly Observation[] | null) {

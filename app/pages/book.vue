@@ -14,6 +14,7 @@ import { ask } from '../composables/api'
 import { dishOfAddress } from '../composables/dishAddress'
 import { dishFile, giveFile, readDishFile, recipeFile, type FoundLines } from '../composables/dishFiles'
 import { dishFinder } from '../composables/findDishes'
+import { houseDay } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
 import { newId } from '../composables/outbox'
 import { useHouse } from '../stores/house'
@@ -26,7 +27,6 @@ import { lastDay } from '../../core/store/shopping'
 import { usualTotalMinutes } from '../../core/usual/usualSeconds'
 import { FAMILY_WORDS } from '../../words/choices'
 
-const DAY_MS = 86_400_000
 const house = useHouse()
 void house.load()
 const router = useRouter()
@@ -47,7 +47,7 @@ const find = computed(() => dishFinder(house.dishes, id => table.value.find(row 
 const TIMES = [['', 'any time'], ['30', 'half an hour'], ['60', 'an hour'], ['120', 'two hours']] as const
 /** What is in the house and not past its day. */
 const stored = computed(() => {
-  const today = Math.floor(hearthNow() / DAY_MS)
+  const today = houseDay(hearthNow())
   return new Set((house.kitchen?.store ?? []).filter(item => item.massG > 0 && lastDay(item, rowOf(item.ingredient)) >= today).map(item => item.ingredient))
 })
 const shown = computed(() => find.value(text.value).flatMap((id) => {

@@ -8,6 +8,7 @@ import { planRow } from '../../core/live/planRow'
 import { replay } from '../../core/live/replay'
 import { ask } from '../composables/api'
 import { gramsText } from '../composables/format'
+import { inHouseTime } from '../composables/houseTime'
 import { hearthNow } from '../composables/hearthClock'
 import { ALLERGEN_WORDS, eatByText, PLACE_WORDS, STOOD_OUT } from '../../words/after'
 import StepField from '../components/tray/StepField.vue'
@@ -41,7 +42,7 @@ const facts = computed(() => batches.value.flatMap((batch): { id: string, label:
 const countOf = (id: string): number => counts.value[id] ?? (facts.value.length > 1 ? 2 : 4)
 const labels = computed(() => facts.value.flatMap(({ id, label }) => Array.from({ length: countOf(id) }, (_, i) => ({ key: `${id}-${i}`, label }))).slice(0, MOST))
 const sheets = computed(() => Array.from({ length: Math.ceil(labels.value.length / A_SHEET) }, (_, i) => labels.value.slice(i * A_SHEET, (i + 1) * A_SHEET)))
-const date = (at: number): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(at)
+const date = (at: number): string => inHouseTime({ day: 'numeric', month: 'long', year: 'numeric' }).format(at)
 const own = computed(() => new Map(batches.value.flatMap(batch => batch.plan.amounts.flatMap(one => (one.own ? [[one.ingredient, one.own.name] as const] : [])))))
 const nameOf = (id: string): string => (ROWS.get(id)?.name ?? own.value.get(id) ?? id.replaceAll('-', ' ')).toLowerCase().split(', ').reverse().join(' ')
 function within(label: LabelFacts): string {

@@ -11,6 +11,7 @@ import LiquidBar from '../components/measure/LiquidBar.vue'
 import OwnedScales from '../components/measure/OwnedScales.vue'
 import SayBar from '../components/measure/SayBar.vue'
 import WhatComesOfIt from '../components/measure/WhatComesOfIt.vue'
+import { houseDay } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
 import { useKeepingDish } from '../composables/keepingDish'
 import { useMeasureSheet } from '../composables/measureSheet'
@@ -31,7 +32,6 @@ import { standsOnShelf } from '../../core/proportions/measuredAmounts'
 import { setAmount, setBaseAlone } from '../../core/proportions/setAmount'
 import { familyName, schoolOf } from '../../words/dish'
 
-const DAY_MS = 86_400_000
 const house = useHouse()
 const cooks = useCooks()
 const route = useRoute()
@@ -124,7 +124,7 @@ async function correct(correction: Correction): Promise<void> {
   })
 }
 async function putSurplus(ingredient: string, massG: number): Promise<void> {
-  const today = Math.floor(hearthNow() / DAY_MS)
+  const today = houseDay(hearthNow())
   await house.put('store', { id: newId(), ingredient, massG: Math.round(massG), gotOn: today, openedOn: today, useBy: null }).catch(() => {
     trouble.value = 'The hearth is away: the surplus is not in the store yet. Nothing else was changed.'
   })
@@ -222,9 +222,9 @@ async function toTheFire(): Promise<void> {
           :measures="kitchen?.measures ?? []"
           :correction="correctionOf(looked.row.id)"
           :currency="house.currency"
+          :follows="follows"
           @change="massG => change(looked!.id, massG)"
           @swap="next => { open = null; set({ dish: next }) }"
-          :follows="follows"
           @follows="on => follows = on"
           @part="part => { if (card) state.setDish(inPart(card, looked!.id, part), hold) }"
           @out="leaveOut(looked!.id)"
@@ -264,7 +264,7 @@ async function toTheFire(): Promise<void> {
         class="below"
         :state="state"
         :store="kitchen?.store ?? []"
-        :today="Math.floor(hearthNow() / DAY_MS)"
+        :today="houseDay(hearthNow())"
         :name-of="nameOf"
         @choose="choose"
         @surplus="putSurplus"

@@ -9,6 +9,7 @@ import type { DishCard } from '../../core/dish/dish'
 import { Anything, ask } from '../composables/api'
 import { readIn } from '../composables/format'
 import { measureIn } from '../composables/houseAmounts'
+import { timesIn, type ClockFormat } from '../composables/houseTime'
 
 const DishesSchema = z.object({ dishes: z.array(DishCardSchema), aside: z.array(z.string()) })
 
@@ -31,6 +32,7 @@ export const useHouse = defineStore('house', () => {
       dishes.value = book.dishes
       aside.value = book.aside
       readIn(shelves.settings[0]?.units ?? 'metric')
+      timesIn(shelves.settings[0]?.zone, shelves.settings[0]?.clock ?? '24')
       measureIn(shelves)
       evidence.value = learned.evidence
       sources.value = learned.sources
@@ -99,9 +101,16 @@ export const useHouse = defineStore('house', () => {
     await put('settings', { currency: '', ...kitchen.value?.settings[0], id: 'house', units })
   }
 
+  /** Writes times another way, and in another zone: on all screens at once, and for good. */
+  async function setTimes(values: { readonly zone?: string | undefined, readonly clock?: ClockFormat | undefined }): Promise<void> {
+    const now = kitchen.value?.settings[0]
+    timesIn(values.zone ?? now?.zone, values.clock ?? now?.clock ?? '24')
+    await put('settings', { units: 'metric', currency: '', ...now, ...values, id: 'house' })
+  }
+
   const cups = computed(() => kitchen.value?.measures.filter(one => one.kind === 'cup') ?? [])
   const pans = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pan') ?? [])
   const pots = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pot') ?? [])
   const currency = computed(() => kitchen.value?.settings[0]?.currency ?? '')
-  return { kitchen, dishes, aside, evidence, sources, teach, unteach, putAside, setUnits, currency, trouble, load, put, remove, keepDish, cups, pans, pots }
+  return { kitchen, dishes, aside, evidence, sources, teach, unteach, putAside, setUnits, setTimes, currency, trouble, load, put, remove, keepDish, cups, pans, pots }
 })

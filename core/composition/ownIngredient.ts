@@ -2,7 +2,7 @@ import { CoreError } from '../error'
 import { energyOf } from './energyOf'
 import { enginePartsOf } from './enginePartsOf'
 import type { Allergen, Ingredient, Kind } from './ingredient'
-import { SUGARS, type Nutrients } from './nutrients'
+import type { SUGARS, Nutrients} from './nutrients';
 import { sugarsOf } from './sugarsOf'
 
 /** What stands on a package, of 100 g: g. */

@@ -7,6 +7,7 @@ import { spreads } from './2026-11-30-spreads'
 import { proofs } from './2026-12-01-proofs'
 import { settling } from './2026-12-02-settling'
 import { outside } from './2026-12-03-outside'
+import { calendar } from './2026-12-04-calendar'
 
 /** Every migration in order. Only ever appended to. */
-export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs, settling, outside]
+export const MIGRATIONS = [foundation, book, lessons, house, ledger, spreads, proofs, settling, outside, calendar]

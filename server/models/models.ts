@@ -19,6 +19,8 @@ export interface Models {
   readonly Session: Table
   readonly DeviceLink: Table
   readonly Spread: Table
+  readonly CalendarDay: Table
+  readonly CalendarKey: Table
 }
 
 const text = (allowNull = false) => ({ type: DataTypes.TEXT, allowNull })
@@ -50,6 +52,12 @@ export function defineModels(sequelize: Sequelize): Models {
       place: { ...whole(), primaryKey: true, autoIncrement: true }, stream: text(), id: text(), device: text(), number: whole(),
       deviceTime: whole(), sentAt: whole(), receivedAt: whole(), kind: text(), payload: text(),
     }, { ...plain, tableName: 'observations' }),
+    CalendarDay: sequelize.define('CalendarDay', {
+      spreadId: { ...text(), primaryKey: true }, revision: whole(), zone: text(), told: text(),
+    }, { ...plain, tableName: 'calendar_days' }),
+    CalendarKey: sequelize.define('CalendarKey', {
+      id: { ...text(), primaryKey: true }, name: text(), digest: text(), madeAt: whole(), readAt: whole(true),
+    }, { ...plain, tableName: 'calendar_keys' }),
     Batch: sequelize.define('Batch', {
       id: { ...text(), primaryKey: true }, dishId: text(), dish: text(), startedAt: whole(), summary: text(), evidence: text(),
       note: text(), removedAt: whole(true), family: text(true), version: whole(true), pan: text(true), panName: text(true), fire: text(true), fireName: text(true),

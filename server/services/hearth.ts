@@ -1,6 +1,7 @@
 import { inlineAside, type Aside } from './aside'
 import { backupsOf, type Backups } from './backup'
 import { batchesOf, type Batches } from './batches'
+import { calendarsOf, type Calendars } from './calendar'
 import type { HearthClock } from './clock'
 import { cooksOf, type Cooks } from './cooks'
 import { copiesOf, type DailyCopies } from './copies'
@@ -36,6 +37,7 @@ export interface Hearth {
   readonly exchange: Exchange
   readonly lessons: Lessons
   readonly spreads: Spreads
+  readonly calendars: Calendars
   readonly house: House
   readonly devices: Devices
   readonly openCooks: OpenCooks
@@ -67,6 +69,7 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
   const ledger = ledgerOf(database, () => clock.now())
   const batches = batchesOf(database, clock, cooks, ledger)
   const copies = copiesOf(clock, folder)
+  const kitchens = kitchensOf(database, clock)
   const aside = makeAside(database.file)
   const settling = settlingOf(database, aside, cooks, batches)
   await settling.takeUp()
@@ -84,10 +87,11 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
     backups: backupsOf(database.file, clock, aside, () => ledger.changed()),
     copies,
     exchange: exchangeOf(aside, ledger),
-    kitchens: kitchensOf(database, clock),
+    kitchens,
     dishes: dishesOf(database, clock),
     lessons: lessonsOf(database, clock, batches),
     spreads: spreadsOf(database, clock),
+    calendars: calendarsOf(database, clock, kitchens),
     settled: settling.settled,
     unreadable: () => unreadableIn(database),
     async close() {

@@ -19,5 +19,18 @@ export const ChoiceStub = defineComponent({
   },
 })
 
-/** Mounting options with the stub in place. */
-export const withChoices = { components: { ElButton, ElInput }, stubs: { ChoiceSelect: ChoiceStub } }
+/** A plain field in the place of the pickers of days and times. */
+const PickerStub = defineComponent({
+  name: 'PickerStub',
+  props: {
+    /** What is picked. */
+    modelValue: { type: String, default: '' },
+  },
+  emits: ['update:modelValue'],
+  setup(props, { emit }) {
+    return () => h('input', { value: props.modelValue, onChange: (event: Event) => emit('update:modelValue', (event.target as HTMLInputElement).value) })
+  },
+})
+
+/** Mounting options with the stubs in place. */
+export const withChoices = { components: { ElButton, ElInput }, stubs: { ChoiceSelect: ChoiceStub, ElTimePicker: PickerStub, ElDatePicker: PickerStub } }

@@ -4,11 +4,13 @@ import { dayText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
+import { dayNumberOf } from '../../../core/time/houseDay'
 import { CoreError } from '../../../core/error'
 import { countable } from '../../../core/measures/countable'
 import { parseAmount } from '../../../core/measures/parseAmount'
 import { weightOf } from '../../../core/measures/weightOf'
 import { lastDay } from '../../../core/store/shopping'
+import DateField from '../DateField.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 
 type Item = Kitchen['store'][number]
@@ -55,7 +57,7 @@ function add(): void {
   if (!row || !cup) return
   try {
     const massG = weightOf(parseAmount(amount.value, cup, props.measures, countable(row)), { ...row, yields: { ...row.yields, prepared: 1 } })
-    const until = useBy.value === '' ? null : Math.floor(Date.parse(useBy.value) / DAY_MS)
+    const until = useBy.value === '' ? null : dayNumberOf(useBy.value)
     emit('put', { id: props.newId(), ingredient: row.id, massG: Math.round(massG * 10) / 10, gotOn: props.today, openedOn: null, useBy: until })
     amount.value = ''
     useBy.value = ''
@@ -151,10 +153,10 @@ function setMass(item: Item, text: string): void {
         placeholder="500 g, 1 kg, 2 cups"
         autocomplete="off"
       ></label>
-      <label class="small">use by <input
+      <label class="small">use by <DateField
         v-model="useBy"
-        type="date"
-      ></label>
+        label="use by"
+      /></label>
       <button class="stone-button">
         Put it in
       </button>

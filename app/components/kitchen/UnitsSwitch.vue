@@ -1,5 +1,10 @@
 <script setup lang="ts">
 import { celsiusOfHouse, degreesOfHouse } from '../../composables/format'
+import type { ClockFormat } from '../../composables/houseTime'
+import ChoiceSelect from '../ChoiceSelect.vue'
+
+const ZONES = Intl.supportedValuesOf('timeZone').map(value => ({ value, label: value.replaceAll('_', ' ') }))
+const CLOCKS = [{ value: '24', label: '19:05' }, { value: '12', label: '7:05 pm' }] as const
 
 defineProps<{
   /** Units in use on all screens. */
@@ -8,6 +13,10 @@ defineProps<{
   currency: string
   /** How warm the kitchen is on a cooking day, °C. */
   roomC: number
+  /** Time zone of the house. */
+  zone: string
+  /** How times are written. */
+  clock: ClockFormat
 }>()
 
 const LEAST_C = 8
@@ -20,6 +29,8 @@ const emit = defineEmits<{
   currency: [currency: string]
   /** The kitchen is so warm, °C. */
   room: [roomC: number]
+  /** Times are written so from now on. */
+  times: [values: { readonly zone?: string, readonly clock?: ClockFormat }]
 }>()
 </script>
 
@@ -55,10 +66,33 @@ const emit = defineEmits<{
       :max="Math.round(degreesOfHouse(MOST_C))"
       @change="value => value !== undefined && emit('room', celsiusOfHouse(Number(value)))"
     /> {{ units === 'imperial' ? '°F' : '°C' }} while you cook</label>
+    <span class="soft">times are written</span>
+    <ElRadioGroup
+      :model-value="clock"
+      aria-label="How times are written"
+      @update:model-value="value => emit('times', { clock: value === '12' ? '12' : '24' })"
+    >
+      <ElRadioButton
+        v-for="one in CLOCKS"
+        :key="one.value"
+        :value="one.value"
+      >
+        {{ one.label }}
+      </ElRadioButton>
+    </ElRadioGroup>
+    <span class="soft">by the clock of</span>
+    <ChoiceSelect
+      class="zone"
+      label="Time zone of the house"
+      :chosen="zone"
+      :options="ZONES.some(one => one.value === zone) ? ZONES : [{ value: zone, label: zone }, ...ZONES]"
+      @choose="value => emit('times', { zone: value })"
+    />
   </div>
 </template>
 
 <style scoped>
+.zone { min-width: 240px; }
 .units { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; }
 input { width: 70px; }
 </style>

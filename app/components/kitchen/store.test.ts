@@ -1,11 +1,11 @@
-import { ElInputNumber } from 'element-plus'
+import { ElInputNumber, ElRadioButton, ElRadioGroup } from 'element-plus'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { TraySchema } from '../../../contracts/kitchen'
-import { withChoices as global } from '../../../test/support/choiceStub'
+import { ChoiceStub, withChoices as global } from '../../../test/support/choiceStub'
 import ShoppingForDishes from './ShoppingForDishes.vue'
 import StoreShelf from './StoreShelf.vue'
 import TrayEditor from './TrayEditor.vue'
@@ -73,12 +73,15 @@ describe('shopping for several dishes', () => {
 
 describe('units', () => {
   it('are switched and the money is named', async () => {
-    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '', roomC: 27 }, global: { components: { ElInputNumber } } })
+    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '', roomC: 27, zone: 'Asia/Kolkata', clock: '24' }, global: { components: { ElInputNumber, ElRadioButton, ElRadioGroup }, stubs: { ChoiceSelect: ChoiceStub } } })
     expect(button(drawn, 'g and °C').attributes('aria-pressed')).toBe('true')
     await button(drawn, 'oz, lb').trigger('click')
     await drawn.get('input').setValue(' crowns ')
     expect(drawn.emitted('units')).toEqual([['imperial']])
     expect(drawn.emitted('currency')).toEqual([['crow']])
+    await drawn.findComponent(ElRadioGroup).vm.$emit('update:modelValue', '12')
+    await drawn.get('[aria-label="Time zone of the house"]').setValue('Europe/Berlin')
+    expect(drawn.emitted('times')).toEqual([[{ clock: '12' }], [{ zone: 'Europe/Berlin' }]])
     await drawn.findComponent(ElInputNumber).vm.$emit('change', 34)
     expect(drawn.emitted('room')).toEqual([[34]])
   })

@@ -8,7 +8,8 @@ import { milkFor } from '../../../core/preparing/milkYields'
 import { canChill } from '../../../core/schedule/outsideCold'
 import { shareableOf, type Shareable } from '../../../core/schedule/shareable'
 import { canThicken, thickenedG } from '../../../core/schedule/thickenedMilk'
-import { SERVING_WORDS, SHARE_WORDS, timeText } from '../../../words/spread'
+import { SERVING_WORDS, SHARE_WORDS } from '../../../words/spread'
+import { minuteText } from '../../composables/houseTime'
 import { useSayAmount } from '../../composables/houseAmounts'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
@@ -49,7 +50,7 @@ const emit = defineEmits<{
 const say = useSayAmount(() => props.cup)
 const wanted = ref<string>()
 const forMeal = ref(props.spread.meals.at(-1)?.id ?? '')
-const meals = computed(() => props.spread.meals.map(meal => ({ value: meal.id, label: `${meal.name} ${timeText(meal.at)}` })))
+const meals = computed(() => props.spread.meals.map(meal => ({ value: meal.id, label: `${meal.name} ${minuteText(meal.at)}` })))
 const servings = Object.entries(SERVING_WORDS).map(([value, label]) => ({ value, label }))
 const shareable = computed(() => shareableOf(props.spread))
 const nameOf = (id: string): string => props.spread.dishes.find(dish => dish.id === id)?.card.name ?? id

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import type { DayView } from '../../drawings/dayView'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
-import { timeText, WAIT_WORDS } from '../../../words/spread'
+import { WAIT_WORDS } from '../../../words/spread'
+import { minuteText } from '../../composables/houseTime'
 import { useKeptFocus } from '../../composables/keptFocus'
 import DayLanes from './DayLanes.vue'
 import DayLegend from './DayLegend.vue'
@@ -128,7 +129,7 @@ function key(event: KeyboardEvent, dish: string): void {
           class="time"
           :x="view.scale.x(tick)"
           y="20"
-        >{{ timeText(tick) }}</text>
+        >{{ minuteText(tick) }}</text>
       </g>
     </g>
     <g
@@ -146,7 +147,7 @@ function key(event: KeyboardEvent, dish: string): void {
         class="mealname"
         :x="meal.x - 7"
         :y="view.ground - 3"
-      >{{ meals.get(meal.id) }} {{ timeText(meal.at) }}</text>
+      >{{ meals.get(meal.id) }} {{ minuteText(meal.at) }}</text>
     </g>
     <g
       v-for="row in view.rows"
@@ -157,7 +158,7 @@ function key(event: KeyboardEvent, dish: string): void {
       tabindex="0"
       :data-dish="row.dish"
       :aria-pressed="dishOf(chosen) === row.dish"
-      :aria-label="`${dishes.get(row.dish)?.name}, ${row.fireMin ? `on the fire from ${timeText(row.fireMin.from)} to ${timeText(row.fireMin.to)}` : 'nothing on the fire'}. Left and right move it.`"
+      :aria-label="`${dishes.get(row.dish)?.name}, ${row.fireMin ? `on the fire from ${minuteText(row.fireMin.from)} to ${minuteText(row.fireMin.to)}` : 'nothing on the fire'}. Left and right move it.`"
       @pointerdown="down($event, row.dish)"
       @pointermove="moving"
       @pointerup="up"
@@ -200,7 +201,7 @@ function key(event: KeyboardEvent, dish: string): void {
           class="waits"
           :x="(wait.from + wait.to) / 2"
           :y="row.ground - 16"
-        >{{ WAIT_WORDS[wait.kind] ?? wait.kind }}{{ wait.to - wait.from > 120 ? ` until ${timeText(wait.until)}` : '' }}</text>
+        >{{ WAIT_WORDS[wait.kind] ?? wait.kind }}{{ wait.to - wait.from > 120 ? ` until ${minuteText(wait.until)}` : '' }}</text>
       </g>
       <rect
         v-for="block in row.blocks"
@@ -224,7 +225,7 @@ function key(event: KeyboardEvent, dish: string): void {
           class="turn"
           :x="(row.arch.left + row.arch.right) / 2"
           :y="row.ground - 27"
-        >{{ timeText(row.arch.turnMin) }}</text>
+        >{{ minuteText(row.arch.turnMin) }}</text>
         <text
           class="turnword"
           :x="(row.arch.left + row.arch.right) / 2"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { minuteText } from '../../composables/houseTime'
 import type { Spread } from '../../../contracts/spread'
-import { timeText } from '../../../words/spread'
 import TimeField from './TimeField.vue'
 
 type Hand = Spread['hands'][number]
@@ -54,11 +54,11 @@ function gone(hand: Hand): void {
           <span
             v-for="(away, i) in hand.away"
             :key="i"
-          >away {{ timeText(away.from) }}–{{ timeText(away.to) }}
+          >away {{ minuteText(away.from) }}–{{ minuteText(away.to) }}
             <button
               type="button"
               class="stone-button quiet"
-              :aria-label="`${hand.name} is there from ${timeText(away.from)} to ${timeText(away.to)} after all`"
+              :aria-label="`${hand.name} is there from ${minuteText(away.from)} to ${minuteText(away.to)} after all`"
               @click="alter(hand.id, { away: hand.away.filter((_, at) => at !== i) })"
             >there after all</button></span>
           <button
@@ -66,7 +66,7 @@ function gone(hand: Hand): void {
             class="stone-button"
             @click="gone(hand)"
           >
-            Away {{ timeText(from) }}–{{ timeText(to) }}
+            Away {{ minuteText(from) }}–{{ minuteText(to) }}
           </button>
           <button
             v-if="spread.hands.length > 1"

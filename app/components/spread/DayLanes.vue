@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import type { DayView } from '../../drawings/dayView'
-import { stepName, timeText } from '../../../words/spread'
+import { stepName } from '../../../words/spread'
+import { minuteText } from '../../composables/houseTime'
 import { useKeptFocus } from '../../composables/keptFocus'
 
 const props = defineProps<{
@@ -33,7 +34,7 @@ const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? nu
 const short = (step: string): string => stepName(step.split('.')[1] ?? step)
 const says = (step: string, from: number, to: number): string => {
   const slack = props.slack[step]
-  return `${short(step)}, ${props.dishes.get(step.split('.')[0]!)?.name ?? ''}, ${timeText(from)} to ${timeText(to)}${slack === undefined ? '' : isTight(step) ? `, tight: ${Math.max(0, slack)} min to spare` : `, ${slack} min to spare`}${props.pinned.has(step) ? ', held' : ''}`
+  return `${short(step)}, ${props.dishes.get(step.split('.')[0]!)?.name ?? ''}, ${minuteText(from)} to ${minuteText(to)}${slack === undefined ? '' : isTight(step) ? `, tight: ${Math.max(0, slack)} min to spare` : `, ${slack} min to spare`}${props.pinned.has(step) ? ', held' : ''}`
 }
 /** Height in which letters stand, drawing units: half a bar has none. */
 const LETTERS_HIGH = 17

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { minuteText } from '../../composables/houseTime'
 import type { Spread } from '../../../contracts/spread'
 import type { Today, TodayStep } from '../../../core/schedule/todayOf'
-import { BROKEN_WORDS, spanText, stepName, timeText } from '../../../words/spread'
+import { BROKEN_WORDS, spanText, stepName } from '../../../words/spread'
 
 const props = defineProps<{
   /** The day. */
@@ -44,9 +45,9 @@ const own = computed(() => props.today.hands.map((steps, i) => {
 const alone = computed(() => open(props.today.byThemselves).slice(0, 3))
 const say = (one: TodayStep): string => `${stepName(one.activity.id)}, ${props.names.get(one.dish) ?? ''}`
 const when = (one: TodayStep): string => {
-  if (one.state === 'going') return one.to <= props.now ? 'should be done' : `until about ${timeText(one.to)}`
+  if (one.state === 'going') return one.to <= props.now ? 'should be done' : `until about ${minuteText(one.to)}`
   const wait = one.from - props.now
-  return wait <= 0 ? 'now' : wait < 90 ? `in ${wait} min, at ${timeText(one.from)}` : `at ${timeText(one.from)}`
+  return wait <= 0 ? 'now' : wait < 90 ? `in ${wait} min, at ${minuteText(one.from)}` : `at ${minuteText(one.from)}`
 }
 /** What is promised and not given yet, with the minute its dish is ready. */
 const promised = computed(() => props.spread.promises.filter(one => !one.given).sort((a, b) => a.at - b.at).map((one) => {
@@ -186,8 +187,8 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
           :class="{ due: one.isLate }"
         >
           <p>
-            <strong>{{ one.whom }}, {{ timeText(one.at) }}</strong>
-            <span>{{ one.what || names.get(one.dish ?? '') }}{{ one.ready === null ? '' : one.isLate ? `: ready only about ${timeText(one.ready)}` : `, ready about ${timeText(one.ready)}` }}</span>
+            <strong>{{ one.whom }}, {{ minuteText(one.at) }}</strong>
+            <span>{{ one.what || names.get(one.dish ?? '') }}{{ one.ready === null ? '' : one.isLate ? `: ready only about ${minuteText(one.ready)}` : `, ready about ${minuteText(one.ready)}` }}</span>
           </p>
           <button
             type="button"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { minuteText } from '../../composables/houseTime'
 import type { Spread } from '../../../contracts/spread'
-import { timeText } from '../../../words/spread'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
 
@@ -39,7 +39,7 @@ function add(): void {
         :key="promise.id"
         :class="{ given: promise.given }"
       >
-        <span><strong>{{ timeText(promise.at) }}</strong> {{ promise.whom }}: {{ promise.what }}{{ promise.dish ? `, ${spread.dishes.find(one => one.id === promise.dish)?.card.name ?? ''}` : '' }}</span>
+        <span><strong>{{ minuteText(promise.at) }}</strong> {{ promise.whom }}: {{ promise.what }}{{ promise.dish ? `, ${spread.dishes.find(one => one.id === promise.dish)?.card.name ?? ''}` : '' }}</span>
         <button
           type="button"
           class="stone-button"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { minuteText } from '../../composables/houseTime'
 import type { Offer, Planned } from '../../../contracts/planner'
 import type { DayTrouble } from '../../../core/schedule/checkDay'
 import type { Clash } from '../../../core/schedule/clashOf'
-import { chillText, clashText, DAY_TROUBLE_WORDS, letGoText, OFFER_WORDS, spanText, timeText } from '../../../words/spread'
+import { chillText, clashText, DAY_TROUBLE_WORDS, letGoText, OFFER_WORDS, spanText } from '../../../words/spread'
 
 const props = defineProps<{
   /** The plan, or null while there is none. */
@@ -101,7 +102,7 @@ const better = (offer: Offer): string => {
         v-for="meal in meals"
         :key="meal.name"
       >
-        For {{ meal.name }} {{ moved ? 'it began at' : 'you begin at' }} <strong>{{ timeText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${timeText(meal.latest)}` : '' }}.
+        For {{ meal.name }} {{ moved ? 'it began at' : 'you begin at' }} <strong>{{ minuteText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${minuteText(meal.latest)}` : '' }}.
       </template>
       {{ waits.join(' ') }}
     </p>

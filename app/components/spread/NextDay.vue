@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { minuteText } from '../../composables/houseTime'
 import { useNextDays } from '../../composables/nextDay'
-import { eveMs, minuteOf } from '../../composables/spreadClock'
+import { longDayText, minuteOf } from '../../composables/spreadClock'
 import { nextOfDay } from '../../../core/schedule/nextOfDay'
-import { stepName, timeText } from '../../../words/spread'
+import { stepName } from '../../../words/spread'
 
 const props = defineProps<{
   /** The hearth's time, ms. */
@@ -23,10 +24,10 @@ const when = computed(() => {
   if (step.going) return 'going on now'
   if (step.at <= minute) return 'now'
   const wait = step.at - minute
-  if (wait < 90) return `in ${wait} min, at ${timeText(step.at)}`
+  if (wait < 90) return `in ${wait} min, at ${minuteText(step.at)}`
   const days = Math.floor(step.at / 1440) - Math.floor(minute / 1440)
-  const name = days === 0 ? 'today' : days === 1 ? 'tomorrow' : new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(eveMs(spread.eve) + Math.floor(step.at / 1440) * 86_400_000 + 43_200_000)
-  return `${name} at ${timeText(step.at)}`
+  const name = days === 0 ? 'today' : days === 1 ? 'tomorrow' : longDayText(spread.eve, Math.floor(step.at / 1440))
+  return `${name} at ${minuteText(step.at)}`
 })
 const dish = computed(() => next.value?.spread.dishes.find(one => one.id === next.value!.step.dish)?.card.name ?? '')
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { minuteText } from '../../composables/houseTime'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
-import { timeText } from '../../../words/spread'
 import TimeField from './TimeField.vue'
 
 const props = defineProps<{
@@ -49,7 +49,7 @@ const sentence = computed(() => {
   >
     <div>
       <h3>{{ name }}, {{ dish }}</h3>
-      <p>{{ timeText(from) }}–{{ timeText(to) }}: {{ sentence }}</p>
+      <p>{{ minuteText(from) }}–{{ minuteText(to) }}: {{ sentence }}</p>
     </div>
     <template v-if="!begun">
       <TimeField
@@ -93,7 +93,7 @@ const sentence = computed(() => {
         v-if="forbidden.length > 0"
         class="soft"
       >
-        Kept out of {{ forbidden.map(span => `${timeText(span.from)}–${timeText(span.to)}`).join(', ') }}.
+        Kept out of {{ forbidden.map(span => `${minuteText(span.from)}–${minuteText(span.to)}`).join(', ') }}.
       </p>
     </template>
   </section>

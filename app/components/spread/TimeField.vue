@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
+import { clockInUse } from '../../composables/houseTime'
 
 const props = defineProps<{
   /** What is asked. */
@@ -13,34 +14,32 @@ const emit = defineEmits<{
   set: [minutes: number]
 }>()
 
-const id = useId()
 const text = computed(() => {
   const minutes = ((props.value % 1440) + 1440) % 1440
   return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
 })
-function given(event: Event): void {
-  const match = /^(\d{2}):(\d{2})/.exec((event.target as HTMLInputElement).value)
+function given(value: string | null): void {
+  const match = /^(\d{2}):(\d{2})/.exec(value ?? '')
   if (match) emit('set', Number(match[1]) * 60 + Number(match[2]))
 }
 </script>
 
 <template>
-  <label
-    class="time"
-    :for="id"
-  >
+  <label class="time">
     <span>{{ asks }}</span>
-    <input
-      :id="id"
-      type="time"
-      :value="text"
-      @change="given"
-    >
+    <ElTimePicker
+      :model-value="text"
+      :format="clockInUse === '24' ? 'HH:mm' : 'h:mm a'"
+      value-format="HH:mm"
+      :clearable="false"
+      :aria-label="asks"
+      @update:model-value="given"
+    />
   </label>
 </template>
 
 <style scoped>
 .time { display: inline-grid; }
 .time span { font-weight: 600; font-size: 0.9375rem; margin-bottom: 2px; }
-.time input { width: 8.2em; }
+.time :deep(.el-date-editor) { width: 8.2em; }
 </style>

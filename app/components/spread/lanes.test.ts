@@ -1,5 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
+import { minuteText } from '../../composables/houseTime'
 import { dayOf } from '../../../core/schedule/dayOf'
 import { lanesOf } from '../../../core/schedule/lanesOf'
 import { paddedDay } from '../../../core/schedule/paddedDay'
@@ -7,7 +8,6 @@ import { slackOf } from '../../../core/schedule/slackOf'
 import { DaySolver } from '../../../core/schedule/solveDay'
 import { exampleSpread } from '../../../test/support/spreads'
 import { viewOfSpread } from '../../drawings/spreadView'
-import { timeText } from '../../../words/spread'
 import DayLanes from './DayLanes.vue'
 
 const spread = exampleSpread()
@@ -49,7 +49,7 @@ describe('lanes of a day', () => {
   it('say of each step what it is, of which dish, from when to when and how much there is to spare', () => {
     const says = stepOf(lanes(), 'd1.roast').attributes('aria-label')!
     const { from, to } = lanesOf(day, plan.starts).hands.flat().find(span => span.step === 'd1.roast')!
-    expect(says).toContain(`roast, ${dishes.get('d1')!.name}, ${timeText(from)} to ${timeText(to)}`)
+    expect(says).toContain(`roast, ${dishes.get('d1')!.name}, ${minuteText(from)} to ${minuteText(to)}`)
     expect(says).toMatch(/min to spare/)
   })
 

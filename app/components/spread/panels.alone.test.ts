@@ -9,7 +9,7 @@ import type { Spread } from '../../../core/schedule/spread'
 import { withChoices } from '../../../test/support/choiceStub'
 import { exampleSpread } from '../../../test/support/spreads'
 import { ask } from '../../composables/api'
-import { eveMs } from '../../composables/spreadClock'
+import { momentOf } from '../../composables/spreadClock'
 import DayDishes from './DayDishes.vue'
 import DayHands from './DayHands.vue'
 import DayKitchen from './DayKitchen.vue'
@@ -119,7 +119,7 @@ describe('the legend of a day', () => {
 describe('the day that comes next', () => {
   const hearth = vi.mocked(ask)
   afterEach(() => hearth.mockReset())
-  const at = (minute: number): number => eveMs('2026-11-28') + minute * 60_000
+  const at = (minute: number): number => momentOf('2026-11-28', minute)
   const first = Object.entries(starts).sort((a, b) => a[1] - b[1])[0]!
   async function shown(spreads: readonly Spread[], now: number) {
     hearth.mockImplementation((_, path, schema) => Promise.resolve(schema!.parse(path === '/spreads'

@@ -131,10 +131,10 @@ describe('a day that cannot be done', () => {
 describe('a step that is looked at', () => {
   it('is held, moved, let go, and kept out of a time', async () => {
     const props = { step: 'd1.roast', name: 'roast', dish: 'Semolina d1', from: 2460, to: 2475, slack: 3, spans: [10, 12, 16] as [number, number, number], pinned: false, forbidden: [], begun: false }
-    const panel = mount(StepPanel, { props })
+    const panel = mount(StepPanel, { props, global })
     expect(panel.text()).toContain('17:00–17:15: likely 12 min, 10 to 16. Tight: 3 min to spare.')
     await button(panel, 'Hold it here').trigger('click')
-    await panel.find('input').setValue('17:30')
+    await panel.find('.time input').setValue('17:30')
     await button(panel, 'Not at this time').trigger('click')
     expect(panel.emitted('pin')).toEqual([[2460], [1440 + 1050]])
     expect(panel.emitted('forbid')).toEqual([[{ from: 2460, to: 2475 }]])
@@ -195,7 +195,7 @@ describe('what a day is made of', () => {
     const panel = mount(DayDishes, { props: { spread, book: STARTER_DISHES, grams: (g: number) => `${g} g`, cup: null, busy: false }, global })
     await button(panel, '½').trigger('click')
     await button(panel, 'Take off').trigger('click')
-    await panel.find('input[type="time"]').setValue('20:15')
+    await panel.find('.time input').setValue('20:15')
     await button(panel, 'One more meal').trigger('click')
     expect(panel.emitted('alter')).toEqual([['d1', { baseG: 90 }]])
     expect(panel.emitted('drop')).toEqual([['d1']])

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import CalendarKeys from '../../components/kitchen/CalendarKeys.vue'
 import HouseAddress from '../../components/kitchen/HouseAddress.vue'
 import HousePage from '../../components/HousePage.vue'
 import { dayText, timeOfDay } from '../../composables/format'
@@ -118,6 +119,7 @@ async function keep(): Promise<void> {
             </li>
           </ul>
         </section>
+        <CalendarKeys :addresses="state.addresses" />
       </section>
       <aside
         v-if="state.open"

@@ -9,8 +9,9 @@ import ThingBoard from '../../components/kitchen/ThingBoard.vue'
 import TrayEditor from '../../components/kitchen/TrayEditor.vue'
 import UnitsSwitch from '../../components/kitchen/UnitsSwitch.vue'
 import PanEditor from '../../components/kitchen/PanEditor.vue'
-import { unitsInUse } from '../../composables/format'
+import { unitsInUse, houseDay } from '../../composables/format'
 import { hearthNow } from '../../composables/hearthClock'
+import { clockInUse, zoneInUse } from '../../composables/houseTime'
 import { boardsOf, newThing, type Board } from '../../components/kitchen/boards'
 import { newId } from '../../composables/outbox'
 import { useHouse } from '../../stores/house'
@@ -21,7 +22,7 @@ import { houseTable } from '../../../core/composition/corrections'
 
 const house = useHouse()
 const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
-const today = Math.floor(hearthNow() / 86_400_000)
+const today = houseDay(hearthNow())
 void house.load()
 const open = ref<{ shelf: Board, id: string } | null>(null)
 const trouble = ref('')
@@ -110,6 +111,9 @@ async function add(kind: string): Promise<void> {
             :units="unitsInUse"
             :currency="house.currency"
             :room-c="house.kitchen.settings[0]?.roomC ?? USUAL_ROOM_C"
+            :zone="zoneInUse"
+            :clock="clockInUse"
+            @times="values => house.setTimes(values)"
             @units="units => house.setUnits(units)"
             @currency="currency => keep('settings', { ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, currency })"
             @room="roomC => keep('settings', { currency: house.currency, ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, roomC })"

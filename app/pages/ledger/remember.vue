@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import DateField from '../../components/DateField.vue'
 import FinishForm from '../../components/FinishForm.vue'
 import HousePage from '../../components/HousePage.vue'
 import MemoryForm from '../../components/ledger/MemoryForm.vue'
 import NumberField from '../../components/kitchen/NumberField.vue'
 import { Anything, ask } from '../../composables/api'
+import { zoneInUse } from '../../composables/houseTime'
 import { hearthNow } from '../../composables/hearthClock'
 import { newId } from '../../composables/outbox'
 import { typedGrams, weightUnit } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
+import { isoDay, wallMs } from '../../../core/time/houseDay'
 import { houseTable } from '../../../core/composition/corrections'
 import { mainVessel } from '../../../core/dish/mainVessel'
 import { END_FAULTS } from '../../../core/faults/endFaults'
@@ -22,7 +25,7 @@ void house.load()
 const router = useRouter()
 const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const pans = computed(() => house.kitchen?.pans.filter(one => one.kind === 'pan') ?? [])
-const today = new Date(hearthNow()).toISOString().slice(0, 10)
+const today = isoDay(hearthNow(), zoneInUse.value)
 const day = ref(today)
 const finished = ref('')
 const outcome = ref<{ readonly faults: readonly string[], readonly line: string }>({ faults: [], line: '' })
@@ -31,7 +34,7 @@ const trouble = ref('')
 const LONGEST_MS = 6 * 3_600_000
 /** Noon of that day, but never later than now. */
 const cookedAt = computed(() => {
-  const noon = new Date(`${day.value}T00:00:00`).setHours(NOON_H)
+  const noon = /^\d{4}-\d{2}-\d{2}$/.test(day.value) ? wallMs(day.value, NOON_H * 60, zoneInUse.value) : Number.NaN
   return Number.isFinite(noon) ? Math.min(noon, hearthNow() - LONGEST_MS) : hearthNow() - 86_400_000
 })
 
@@ -75,11 +78,11 @@ async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Pr
         @remember="keep"
       >
         <div class="more">
-          <label>On the day<input
+          <label>On the day<DateField
             v-model="day"
-            type="date"
-            :max="today"
-          ></label>
+            label="On the day"
+            :latest="today"
+          /></label>
           <NumberField
             v-model="finished"
             label="Finished weight, if it was weighed"
@@ -102,6 +105,5 @@ async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Pr
 .remember { display: grid; gap: 16px; padding-top: 16px; }
 .more { display: flex; flex-wrap: wrap; gap: 12px 20px; align-items: end; }
 .more label { font-weight: 600; font-size: 0.9375rem; display: grid; gap: 3px; }
-.more input[type="date"] { min-height: 52px; }
 .finish { width: 100%; }
 </style>

@@ -11,9 +11,8 @@ import DaySaid from '../../components/spread/DaySaid.vue'
 import StepPanel from '../../components/spread/StepPanel.vue'
 import HousePage from '../../components/HousePage.vue'
 import { rowHeightFor, viewOfSpread } from '../../drawings/spreadView'
-import { gramsText } from '../../composables/format'
+import { gramsText, houseDay } from '../../composables/format'
 import { hearthNow, useHearthTime } from '../../composables/hearthClock'
-import { eveMs } from '../../composables/spreadClock'
 import { useSpreadDay } from '../../composables/spreadDay'
 import { useSpreadReading } from '../../composables/spreadReading'
 import { useSpreadWishes } from '../../composables/spreadWishes'
@@ -24,7 +23,6 @@ import { useSpreadToday } from '../../composables/spreadToday'
 import { useCooks } from '../../stores/cooks'
 import { useHouse } from '../../stores/house'
 import type { DishCard } from '../../../core/dish/dish'
-import { stepsOf } from '../../../core/schedule/lanesOf'
 import { slackOf } from '../../../core/schedule/slackOf'
 import { canChill } from '../../../core/schedule/outsideCold'
 import { cookOnDay } from '../../../core/schedule/putOnDay'
@@ -39,7 +37,7 @@ const { kitchen, evidence, dishes } = storeToRefs(house)
 const state = useSpreadDay(String(route.params.id), { kitchen, evidence, ingredients: INGREDIENTS })
 const { spread, tries, troubles, seeking, cannot, clash, trouble, found, other } = state
 void house.load().then(() => state.load())
-const { names, fitting, padded, going, slack: planSlack, mealsOf, waits, who, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
+const { names, fitting, padded, going, slack: planSlack, mealsOf, waits, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
 const wishes = useSpreadWishes(state, step => fitting.value?.starts[step], anchorOf)
 const now = useHearthTime(10_000)
 const { today, nowMin, savesMin } = useSpreadToday(spread, going, other, now, cooks)
@@ -69,7 +67,7 @@ const slack = computed(() => (today.value ? slackOf(today.value.day, today.value
 const cookOf = computed(() => new Map((spread.value?.cooks ?? []).map(one => [one.dish, one.cook] as const)))
 const step = computed(() => stepOf(chosen.value))
 const corrected = computed(() => houseTable(INGREDIENTS, kitchen.value))
-const list = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, corrected.value, kitchen.value.store, Math.floor(hearthNow() / 86_400_000)) : []))
+const list = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, corrected.value, kitchen.value.store, houseDay(hearthNow())) : []))
 
 async function add(card: DishCard, meal: string): Promise<void> {
   busy.value = true
@@ -94,12 +92,13 @@ async function toTheFire(id: string): Promise<void> {
   await state.saved()
   await router.push(`/fire/${cook}`)
 }
-/** The day as a calendar file, made here. */
+/** The day as a calendar file: what was told before and is gone is cancelled in it. */
 async function calendar(): Promise<void> {
-  if (!spread.value || !fitting.value || !padded.value) return
-  const { spreadCalendar } = await import('../../composables/spreadCalendar')
-  const text = spreadCalendar(spread.value, stepsOf(padded.value, fitting.value.starts), who.value, eveMs(spread.value.eve), hearthNow())
-  giveFile(`${spread.value.name}.ics`, text, 'text/calendar')
+  if (!spread.value) return
+  await state.saved()
+  const answer = await fetch(`/api/spreads/${encodeURIComponent(spread.value.id)}/calendar`).catch(() => null)
+  if (!answer?.ok) trouble.value = 'The hearth is away: the calendar was not made. Nothing was changed.'
+  else giveFile(`${spread.value.name}.ics`, await answer.text(), 'text/calendar')
 }
 </script>
 

@@ -1,18 +1,21 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue'
 import { SpreadListSchema, SpreadSchema, type Spread, type SpreadLine } from '../../../contracts/spread'
+import DateField from '../../components/DateField.vue'
 import HousePage from '../../components/HousePage.vue'
 import { ask } from '../../composables/api'
 import { hearthNow } from '../../composables/hearthClock'
-import { eveMs } from '../../composables/spreadClock'
+import { zoneInUse } from '../../composables/houseTime'
+import { longDayText } from '../../composables/spreadClock'
 import { useHouse } from '../../stores/house'
+import { isoDay, plusDays } from '../../../core/time/houseDay'
 import { vesselsOfKitchen } from '../../../core/schedule/putOnDay'
 
 const house = useHouse()
 const router = useRouter()
 const days = shallowRef<readonly SpreadLine[] | null>(null)
 const trouble = ref('')
-const date = ref(isoDate(hearthNow() + 86_400_000))
+const date = ref(plusDays(isoDay(hearthNow(), zoneInUse.value), 1))
 const name = ref('')
 void house.load()
 void ask('GET', '/spreads', SpreadListSchema).then((list) => {
@@ -21,16 +24,12 @@ void ask('GET', '/spreads', SpreadListSchema).then((list) => {
   trouble.value = error instanceof Error ? error.message : String(error)
 })
 
-function isoDate(ms: number): string {
-  const day = new Date(ms)
-  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`
-}
-const dayText = (eve: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(eveMs(eve) + 36 * 3_600_000)
 async function begin(): Promise<void> {
   if (!house.kitchen || !/^\d{4}-\d{2}-\d{2}$/.test(date.value)) return
+  const eve = plusDays(date.value, -1)
   const id = `day-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`
   const spread: Spread = {
-    id, revision: 0, name: name.value.trim() || dayText(isoDate(eveMs(date.value) - 12 * 3_600_000)), eve: isoDate(eveMs(date.value) - 12 * 3_600_000),
+    id, revision: 0, name: name.value.trim() || longDayText(eve), eve,
     meals: [{ id: 'm1', name: 'Dinner', at: 1440 + 19 * 60 }], dishes: [], hands: [{ id: 'h1', name: 'You', roasts: true, away: [] }], nights: { from: 1350, to: 390 },
     ...vesselsOfKitchen(house.kitchen), washMin: 5, wishes: [], shared: [], promises: [], plan: null, doings: [], cooks: [],
   }
@@ -55,11 +54,10 @@ async function begin(): Promise<void> {
         class="new slab"
         @submit.prevent="begin"
       >
-        <label><span>The day of the meal</span><input
+        <label><span>The day of the meal</span><DateField
           v-model="date"
-          type="date"
-          required
-        ></label>
+          label="The day of the meal"
+        /></label>
         <label class="grow"><span>What it is called</span><input
           v-model="name"
           maxlength="60"
@@ -79,7 +77,7 @@ async function begin(): Promise<void> {
         >
           <NuxtLink :to="`/spread/${line.id}`">
             <strong>{{ line.name }}</strong>
-            <span>{{ dayText(line.eve) }}</span>
+            <span>{{ longDayText(line.eve) }}</span>
             <span class="soft">{{ line.dishes }} {{ line.dishes === 1 ? 'dish' : 'dishes' }}</span>
           </NuxtLink>
         </li>

@@ -3,8 +3,9 @@ import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import { INGREDIENTS } from '../../../../book/ingredients'
 import DayDrawing from '../../../components/spread/DayDrawing.vue'
+import { minuteText } from '../../../composables/houseTime'
 import { dayShopping } from '../../../composables/dayShopping'
-import { gramsText } from '../../../composables/format'
+import { gramsText, houseDay } from '../../../composables/format'
 import { hearthNow } from '../../../composables/hearthClock'
 import { useSpreadDay } from '../../../composables/spreadDay'
 import { useSpreadReading } from '../../../composables/spreadReading'
@@ -12,7 +13,7 @@ import { viewOfSpread } from '../../../drawings/spreadView'
 import { useHouse } from '../../../stores/house'
 import { houseTable } from '../../../../core/composition/corrections'
 import { lanesOf, stepsOf } from '../../../../core/schedule/lanesOf'
-import { stepName, timeText } from '../../../../words/spread'
+import { stepName } from '../../../../words/spread'
 
 const house = useHouse()
 const { kitchen, evidence } = storeToRefs(house)
@@ -31,7 +32,7 @@ const lists = computed(() => {
     { name: 'By themselves', steps: steps.filter(one => !owned.has(one.step)) },
   ].filter(list => list.steps.length > 0)
 })
-const buy = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, houseTable(INGREDIENTS, kitchen.value), kitchen.value.store, Math.floor(hearthNow() / 86_400_000)).filter(line => line.packagesG.length > 0) : []))
+const buy = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, houseTable(INGREDIENTS, kitchen.value), kitchen.value.store, houseDay(hearthNow())).filter(line => line.packagesG.length > 0) : []))
 const dayOfStep = (minute: number): string => (minute < 1440 ? 'eve ' : '')
 function print(): void {
   window.print()
@@ -81,7 +82,7 @@ function print(): void {
               v-for="one in list.steps"
               :key="one.step"
             >
-              <span class="box" /><strong>{{ dayOfStep(one.from) }}{{ timeText(one.from) }}</strong> {{ stepName(one.activity.id) }}, {{ names.get(one.dish) }}
+              <span class="box" /><strong>{{ dayOfStep(one.from) }}{{ minuteText(one.from) }}</strong> {{ stepName(one.activity.id) }}, {{ names.get(one.dish) }}
             </li>
           </ol>
         </section>
@@ -93,7 +94,7 @@ function print(): void {
                 v-for="promise in spread.promises"
                 :key="promise.id"
               >
-                <span class="box" /><strong>{{ timeText(promise.at) }}</strong> {{ promise.whom }}: {{ promise.what }}
+                <span class="box" /><strong>{{ minuteText(promise.at) }}</strong> {{ promise.whom }}: {{ promise.what }}
               </li>
             </ol>
           </template>
