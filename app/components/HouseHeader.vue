@@ -80,6 +80,8 @@ nav a.within, nav a.router-link-exact-active, nav a.router-link-active:not([href
 @media (max-width: 700px) {
   .house { padding: 10px 16px 4px; gap: 0 0.6rem; }
   nav { order: 3; width: 100%; overflow-x: auto; justify-content: space-between; gap: 0; }
-  nav a { padding-inline: 0.4rem; font-size: 1rem; }
+  /* All the places in sight, none cut: two rows where one has no room. */
+  nav { flex-wrap: wrap; overflow-x: visible; justify-content: flex-start; }
+  nav a { padding: 0.5rem 0.5rem 0.35rem; font-size: 0.9375rem; border-bottom-width: 3px; }
 }
 </style>

@@ -136,7 +136,7 @@ async function toTheFire(): Promise<void> {
   starting.value = true
   const next = changed.value ? nextVersion() : card.value
   const id = newId()
-  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value && forecastToKeep(forecast.value) })
+  cooks.begin({ ...plan.value, id, dish: { ...plan.value.dish, version: next?.version ?? card.value.version }, plannedAt: hearthNow(), forecast: forecast.value && !forecastIsOld.value ? forecastToKeep(forecast.value) : null })
   if (changed.value) await keep(next)
   await router.push(`/fire/${id}`)
 }
@@ -166,6 +166,7 @@ async function toTheFire(): Promise<void> {
           :cups="house.cups"
           :say="say"
           :can-undo="canUndo"
+          :stamp="sheet"
           @cup="chooseCup"
           @owned="toggleOwned"
           @undo="undo"
@@ -247,7 +248,7 @@ async function toTheFire(): Promise<void> {
           <h2>What comes of it</h2>
           <button
             class="stone-button first"
-            :disabled="!forecast || forecastIsOld || starting || troubles.length > 0"
+            :disabled="!plan || starting || troubles.length > 0"
             @click="toTheFire"
           >
             Take it to the fire

@@ -136,6 +136,24 @@ test.describe('the ledger', () => {
     await expect(page.locator('.story')).toContainText('the telephone rang')
   })
 
+  test('takes many past batches in from a table, and doubles none', async ({ page }) => {
+    await page.goto('/ledger/remember')
+    const table = { name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('dish,date,base,minutes,roast,faults,note\nBrick-kiln wheat,2025-10-12,250,24,9,runny,for the neighbours\nOld bowl,2025-10-19,1 cup,26,,,\nOld bowl,soon,300,25,,,\n') }
+    const give = () => page.locator('.many input[type="file"]').setInputFiles(table)
+    await give()
+    await expect(page.getByText('Its day is not understood')).toBeVisible()
+    await page.locator('.which .el-select').click()
+    await page.getByRole('option', { name: 'Sweet-water semolina' }).click()
+    await page.getByRole('button', { name: 'Put 2 in the ledger' }).click()
+    await expect(page.getByText('2 kept.')).toBeVisible()
+    await give()
+    await page.locator('.which .el-select').click().catch(() => undefined)
+    await page.getByRole('button', { name: /Put \d in the ledger/ }).click()
+    await expect(page.getByText(/stood in the ledger already\./)).toBeVisible()
+    const { batches } = await (await get(page, '/api/batches?limit=50&dish=brick-kiln-wheat')).json() as { batches: { startedAt: number }[] }
+    expect(batches.filter(one => new Date(one.startedAt).getUTCFullYear() === 2025)).toHaveLength(1)
+  })
+
   test('takes a past batch in from memory, what is not known left open', async ({ page }) => {
     await page.goto('/ledger/remember')
     await page.getByRole('button', { name: 'Put it in the ledger' }).click()

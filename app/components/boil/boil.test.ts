@@ -70,7 +70,7 @@ describe('where it comes from', () => {
 })
 
 describe('a batch from memory', () => {
-  const form = () => mount(MemoryForm, { global, props: { dishes: STARTER_DISHES, table: INGREDIENTS, pans: FIRST_KITCHEN.pans, fires: FIRST_KITCHEN.fires, cups: FIRST_KITCHEN.measures, nowMs: NOW } })
+  const form = () => mount(MemoryForm, { global, props: { dishes: STARTER_DISHES, table: INGREDIENTS, pans: FIRST_KITCHEN.pans, fires: FIRST_KITCHEN.fires, cups: FIRST_KITCHEN.measures, finishedG: null, outcome: { faults: [], line: '' }, nowMs: NOW } })
   const fill = async (view: ReturnType<typeof form>, label: string, value: string): Promise<void> => {
     const field = view.findAll('label').find(one => one.text().includes(label))!.find('input')
     await field.setValue(value)
@@ -84,7 +84,7 @@ describe('a batch from memory', () => {
     await view.find('button').trigger('click')
     const [, plan, observations] = view.emitted('remember')![0] as [string, CookPlan, readonly Observation[]]
     expect(LearnQuestionSchema.safeParse(JSON.parse(JSON.stringify({ plan, observations }))).error?.issues ?? []).toEqual([])
-    expect(observations.map(one => one.kind)).toEqual(['cook.started', 'stage.began', 'stage.began', 'cook.finished'])
+    expect(observations.map(one => one.kind)).toEqual(['cook.started', 'stage.began', 'stage.began', 'cook.finished', 'outcome', 'gone'])
     expect(settleCook(plan, observations).evidence.some(one => one.name.startsWith('fire.'))).toBe(true)
   })
 

@@ -39,6 +39,11 @@ function power(at: number, text: string): void {
   if (rising) send({ marks, origin: 'entered' })
   else trouble.value = 'Each mark gives more than the one before, 20 to 6 000 W. Nothing was changed.'
 }
+/** Marks that were guessed for another kind of fire say nothing of this one; those that were entered or learned stay. */
+function takeKind(value: string): void {
+  const kind = FIRE_KIND_IDS.find(known => known === value) ?? 'gas'
+  send(props.item.origin === 'guess' ? { kind, marks: usualMarks(kind) } : { kind })
+}
 /** The fire gets the marks that its kind usually has. */
 function takeUsual(): void {
   send({ marks: usualMarks(props.item.kind ?? 'gas'), origin: 'guess' })
@@ -64,7 +69,7 @@ function dropMark(): void {
       asks="Kind of fire"
       :chosen="item.kind ?? 'gas'"
       :options="FIRE_KIND_IDS.map(kind => ({ value: kind, label: FIRE_KIND_WORDS[kind] }))"
-      @choose="value => send({ kind: FIRE_KIND_IDS.find(kind => kind === value) ?? 'gas' })"
+      @choose="takeKind"
     />
     <p class="soft">
       Power that reaches the pan: {{ ORIGIN_WORDS[item.origin] }}. A boil check or a batch narrows it.

@@ -66,8 +66,7 @@ const emit = defineEmits<{
       :max="Math.round(degreesOfHouse(MOST_C))"
       @change="value => value !== undefined && emit('room', celsiusOfHouse(Number(value)))"
     /> {{ units === 'imperial' ? '°F' : '°C' }} while you cook</label>
-    <span class="soft">times are written</span>
-    <ElRadioGroup
+    <span class="pair"><span class="soft">times are written</span><ElRadioGroup
       :model-value="clock"
       aria-label="How times are written"
       @update:model-value="value => emit('times', { clock: value === '12' ? '12' : '24' })"
@@ -79,19 +78,19 @@ const emit = defineEmits<{
       >
         {{ one.label }}
       </ElRadioButton>
-    </ElRadioGroup>
-    <span class="soft">by the clock of</span>
-    <ChoiceSelect
+    </ElRadioGroup></span>
+    <span class="pair"><span class="soft">by the clock of</span><ChoiceSelect
       class="zone"
       label="Time zone of the house"
       :chosen="zone"
       :options="ZONES.some(one => one.value === zone) ? ZONES : [{ value: zone, label: zone }, ...ZONES]"
       @choose="value => emit('times', { zone: value })"
-    />
+    /></span>
   </div>
 </template>
 
 <style scoped>
+.pair { display: flex; align-items: center; gap: 10px; }
 .zone { min-width: 240px; }
 .units { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; }
 input { width: 70px; }

@@ -3,18 +3,13 @@ import { computed, ref } from 'vue'
 import { gramsToType, typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Fire, Measure, Pan } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
-import { firstBelief } from '../../../core/belief/firstBelief'
+import { rememberBatch } from '../../../core/batch/rememberBatch'
 import type { DishCard } from '../../../core/dish/dish'
-import { doneIndex } from '../../../core/dish/doneIndex'
-import { mainLine } from '../../../core/dish/mainLine'
 import { stageDish } from '../../../core/dish/stageDish'
 import { troublesOf } from '../../../core/dish/troublesOf'
-import { usualMinutes } from '../../../core/dish/usualMinutes'
 import { lastRoast } from '../../../core/forecast/roastIndex'
 import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
-import { planCook } from '../../../core/live/planCook'
-import { USUAL_ROOM_C } from '../../../core/live/usualRoom'
 import LabelledChoice from '../LabelledChoice.vue'
 import NumberField from '../kitchen/NumberField.vue'
 
@@ -31,6 +26,10 @@ const props = defineProps<{
   cups: readonly Measure[]
   /** When it was cooked, ms since 1970. */
   nowMs: number
+  /** Finished weight where it was weighed, g. */
+  finishedG: number | null
+  /** How it came out. */
+  outcome: { readonly faults: readonly string[], readonly line: string }
 }>()
 
 const emit = defineEmits<{
@@ -53,35 +52,6 @@ function take(id: string): void {
   base.value = gramsToType(card.value?.usual.baseG ?? 250)
 }
 
-/** Stages between the times that are remembered share them as their usual minutes do. */
-function story(made: NonNullable<typeof dish.value>, roastS: number | null, totalS: number): Observation[] {
-  const line = mainLine(made)
-  const done = doneIndex(made)
-  const spread = (from: number, to: number, startS: number, endS: number): number[] => {
-    const minutes = line.slice(from, to).map(stage => usualMinutes(made, stage))
-    const sum = minutes.reduce((all, one) => all + one, 0)
-    let at = startS
-    return minutes.map((one) => {
-      const begins = at
-      at += (endS - startS) * one / Math.max(0.01, sum)
-      return begins
-    })
-  }
-  const after = roast.value + 1
-  const starts = roastS === null || roast.value < 0 ? spread(0, done, 0, totalS) : [...spread(0, after, 0, roastS), ...spread(after, done, roastS, totalS)]
-  const told = (number: number, timeS: number, kind: string, payload: Record<string, unknown>): Observation => {
-    const at = props.nowMs + Math.round(timeS * 1000)
-    return { id: `memory-${number}`, device: 'memory', number, deviceTime: at, sentAt: at, receivedAt: at, kind, payload }
-  }
-  // Only what was remembered is told: where the cook began, where the roast ended, and the end.
-  const known = new Set([0, ...(roastS === null ? [] : [after])])
-  return [
-    ...starts.flatMap((timeS, i) => (known.has(i) ? [told(i, timeS, i === 0 ? 'cook.started' : 'stage.began', i === 0 ? { from: 'memory' } : { stage: line[i]!.id })] : [])),
-    ...(done < line.length ? [told(90, totalS, 'stage.began', { stage: line[done]!.id })] : []),
-    told(91, totalS + 60, 'cook.finished', {}),
-  ]
-}
-
 function enter(): void {
   const made = dish.value
   const pan = props.pans.find(one => one.id === choice.value.pan)
@@ -93,15 +63,11 @@ function enter(): void {
     return
   }
   trouble.value = ''
-  const first = roast.value >= 0 ? mainLine(made)[roast.value] : mainLine(made)[0]
-  const plan = planCook('memory', {
-    dish: made, baseG: grams, ingredients: props.table, cup,
-    pans: Object.fromEntries(made.vessels.map(vessel => [vessel.id, pan])),
-    fires: Object.fromEntries(made.vessels.map(vessel => [vessel.id, fire.value!])),
-    flames: first && choice.value.mark !== '' ? { [first.id]: choice.value.mark } : {},
-    people: 4, firstBelief: firstBelief(), evidence: [], seed: 7, airC: USUAL_ROOM_C, altitudeM: 0,
-  }, props.nowMs)
-  emit('remember', made.name, plan, story(made, roastMin > 0 ? 60 * roastMin : null, 60 * totalMin))
+  const { plan, observations } = rememberBatch({
+    card: card.value!, baseG: grams, pan, fire: fire.value, cup, mark: choice.value.mark === '' ? null : choice.value.mark, roastMin: roastMin > 0 ? roastMin : null, totalMin,
+    atMs: props.nowMs, finishedG: props.finishedG, outcome: props.outcome,
+  }, props.table)
+  emit('remember', made.name, plan, observations)
   roasted.value = ''
   total.value = ''
 }

@@ -50,7 +50,7 @@ const shown = computed(() => props.rows.map((one) => {
     // By whole cups: columns stand still while a level moves.
     grow: Math.min(3.4, Math.max(1, Math.sqrt(Math.ceil(one.cups - 0.02)) * 1.1)),
     stands: standsOnShelf(one, props.base),
-    under: [gramsText(one.massG), piece && pieces >= 1 && pieces < 100 ? `${pieces} ${pieces > 1 ? piece.plural : piece.noun}` : '', spoken.error > 0.04 ? `the mark is ${Math.round(spoken.error * 100)} % off` : ''].filter(Boolean).join(' · '),
+    under: [gramsText(one.massG), piece && pieces >= 1 && pieces < 100 ? `${pieces} ${pieces > 1 ? piece.plural : piece.noun}` : '', spoken.count > 0 && spoken.error > 0.04 ? `the mark is ${Math.round(spoken.error * 100)} % off` : ''].filter(Boolean).join(' · '),
     judged: one.standing ? one.standing.style ? STYLE_WORDS[one.standing.style] : outsideText(one.standing, props.family) : '',
   }
 }))
@@ -134,7 +134,7 @@ function changeCups(id: string, cups: number): void {
       </ElButton>
     </p>
     <p class="soft small">
-      One {{ shortName(cup.name) }} is your {{ cup.name.toLowerCase() }}, {{ Math.round(cup.volumeMl) }} ml{{ cup.origin === 'guess' ? ', a guess' : '' }}.
+      One {{ shortName(cup.name) }} is {{ /^our /i.test(cup.name) ? '' : 'your ' }}{{ cup.name.toLowerCase() }}, {{ Math.round(cup.volumeMl) }} ml{{ cup.origin === 'guess' ? ', a guess' : '' }}.
       Parts, {{ partNames }}: <strong>{{ parts }}</strong>.
       Weights by each food's own bulk density. Drag a level, or tap a name to type, swap or weigh.
     </p>

@@ -63,7 +63,7 @@ const emit = defineEmits<{
 const row = computed(() => props.amount.row)
 const typed = ref('')
 const trouble = ref('')
-watch(() => props.amount.id, () => {
+watch(() => [props.amount.id, props.amount.massG], () => {
   typed.value = ''
   trouble.value = ''
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Said } from '../../composables/saying'
 import type { Measure } from '../../../contracts/kitchen'
 import ChoiceSelect from '../ChoiceSelect.vue'
@@ -13,6 +13,8 @@ const props = defineProps<{
   say: (text: string) => Said | null
   /** True where there is something to take back. */
   canUndo: boolean
+  /** Another one for every change of the sheet: what was said of an older one is gone with it. */
+  stamp: unknown
 }>()
 
 const emit = defineEmits<{
@@ -27,9 +29,14 @@ const emit = defineEmits<{
 const spoken = ref('')
 const said = ref<Said | null>(null)
 const options = computed(() => props.cups.map(one => ({ value: one.id, label: `${one.name}, ${Math.round(one.volumeMl)} ml` })))
-function set(): void {
-  said.value = props.say(spoken.value)
+async function set(): Promise<void> {
+  const answer = props.say(spoken.value)
+  await nextTick()
+  said.value = answer
 }
+watch(() => props.stamp, () => {
+  said.value = null
+}, { flush: 'sync' })
 </script>
 
 <template>

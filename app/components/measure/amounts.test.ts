@@ -19,7 +19,7 @@ describe('what is said to make it from', () => {
     const said: string[] = []
     const wrapper = mount(SayBar, {
       props: {
-        cup: cup, cups: [cup], canUndo: false, say: (text) => {
+        cup: cup, cups: [cup], canUndo: false, stamp: null, say: (text) => {
           said.push(text)
           return answer
         },
@@ -49,7 +49,7 @@ describe('what is said to make it from', () => {
     await button(wrapper, 'On my marks').trigger('click')
     expect(wrapper.emitted('owned')).toHaveLength(1)
     expect(button(wrapper, 'Undo').attributes('disabled')).toBeDefined()
-    await wrapper.setProps({ canUndo: true })
+    await wrapper.setProps({ canUndo: true, stamp: null })
     await button(wrapper, 'Undo').trigger('click')
     expect(wrapper.emitted('undo')).toHaveLength(1)
     await wrapper.get('select').trigger('change')

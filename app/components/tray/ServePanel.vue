@@ -54,7 +54,11 @@ const portionsG = computed(() => Math.min(props.standing.leftG, people.value * p
 const back = computed(() => bringBack(props.standing.mass.contents, Math.max(1, portionsG.value), served.value, props.standing.place === 'cold', Math.min(150, Math.max(2, props.thickMm)), Math.min(50, Math.max(8, props.roomC)), props.lowW, props.standing.keeping.standsH))
 const sweet = computed(() => sweetnessG(props.mix, served.value === 'hot' || served.value === 'warm' ? 'warm' : 'cold') / props.standing.mass.massG * 100)
 const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.max(1, Math.round(seconds / 60))} min` : `${Math.round(seconds / 1800) / 2} h`)
+/** Off the fire for less than this, a pan of it is still warm, ms (estimate: 1 kg under its lid falls below 55 °C in about forty minutes). */
+const STILL_WARM_MS = 30 * 60_000
+const stillWarm = computed(() => props.standing.place !== 'cold' && props.now - props.standing.madeAt < STILL_WARM_MS && (served.value === 'hot' || served.value === 'warm'))
 const says = computed(() => {
+  if (stillWarm.value) return 'Still warm from the fire: as it stands.'
   const { outAheadS, warmed } = back.value
   const out = outAheadS > 0 ? `Out of the cold ${minutes(outAheadS)} ahead.` : ''
   const warm = warmed ? `Warm it about ${minutes(warmed.seconds)} on the lowest flame with ${gramsText(warmed.spoonG)} of ${warmed.spoonOf}, stirring${warmed.toC < THROUGH_C ? '' : `, until all of it is at ${degreesText(warmed.toC)} and steams; once only, and what is left then is not kept`}.` : ''

@@ -3,9 +3,10 @@ import { computed, ref } from 'vue'
 import DateField from '../../components/DateField.vue'
 import FinishForm from '../../components/FinishForm.vue'
 import HousePage from '../../components/HousePage.vue'
+import ManyMemories from '../../components/ledger/ManyMemories.vue'
 import MemoryForm from '../../components/ledger/MemoryForm.vue'
 import NumberField from '../../components/kitchen/NumberField.vue'
-import { Anything, ask } from '../../composables/api'
+import { sendRemembered } from '../../composables/sendRemembered'
 import { zoneInUse } from '../../composables/houseTime'
 import { hearthNow } from '../../composables/hearthClock'
 import { newId } from '../../composables/outbox'
@@ -14,7 +15,6 @@ import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { isoDay, wallMs } from '../../../core/time/houseDay'
 import { houseTable } from '../../../core/composition/corrections'
-import { mainVessel } from '../../../core/dish/mainVessel'
 import { END_FAULTS } from '../../../core/faults/endFaults'
 import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
@@ -40,24 +40,18 @@ const cookedAt = computed(() => {
 
 async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Promise<void> {
   const id = newId()
-  const [sentAt, grams] = [hearthNow(), typedGrams(finished.value)]
-  const last = told.at(-1)!
-  const more: [string, Record<string, unknown>][] = [
-    ...(grams > 0 && plan.vessels[mainVessel(plan.dish)] ? [['weighed', { vessel: mainVessel(plan.dish), grossG: grams + plan.vessels[mainVessel(plan.dish)]!.vessel.massG }] as [string, Record<string, unknown>]] : []),
-    ['outcome', { ...outcome.value }], ['gone', {}],
-  ]
-  const observations = [
-    ...told.map(({ kind, payload, deviceTime }) => ({ kind, payload, deviceTime })), ...more.map(([kind, payload], i) => ({ kind, payload, deviceTime: last.deviceTime + (i + 1) * 1000 })),
-  ].map((one, i) => ({ ...one, id: `${id.slice(0, 20)}-${i}`, device: 'memory', number: i + 1 }))
   try {
-    await ask('PUT', `/cooks/${id}`, Anything, { ...plan, id })
-    await ask('POST', `/streams/${id}/observations`, Anything, { sentAt, observations })
+    await sendRemembered(id, { plan, observations: told })
     await router.push(`/ledger/${id}`)
   }
   catch (error) {
     trouble.value = `Not kept: ${error instanceof Error ? error.message : ''} What you entered still stands here.`
   }
 }
+const finishedG = computed(() => {
+  const grams = typedGrams(finished.value)
+  return grams > 0 ? grams : null
+})
 </script>
 
 <template>
@@ -75,6 +69,8 @@ async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Pr
         :fires="house.kitchen.fires"
         :cups="house.cups"
         :now-ms="cookedAt"
+        :finished-g="finishedG"
+        :outcome="outcome"
         @remember="keep"
       >
         <div class="more">
@@ -97,6 +93,12 @@ async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Pr
           @outcome="(faults, line) => outcome = { faults, line }"
         />
       </MemoryForm>
+      <ManyMemories
+        v-if="house.kitchen && house.dishes.length > 0"
+        :dishes="house.dishes"
+        :table="table"
+        :kitchen="house.kitchen"
+      />
     </div>
   </HousePage>
 </template>
