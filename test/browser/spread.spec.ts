@@ -93,6 +93,7 @@ test.describe('a day of five dishes', () => {
     await page.locator('.dish').filter({ hasText: 'Winter-market carrot' }).getByRole('button', { name: 'Take off' }).click()
     await planned(page, 4)
     await page.getByLabel('On the table at').last().fill('18:00')
+    await page.getByLabel('On the table at').last().press('Enter')
     await expect(page.locator('h1')).toContainText('18:00')
     await planned(page, 4)
     await page.getByRole('button', { name: 'What would help?' }).click()
