@@ -134,7 +134,7 @@ defineExpose({ pressAt, close: () => {
 .big { min-height: 92px; justify-content: space-between; padding: 0.4rem 1.3rem; font-size: 1.6rem; font-weight: 650; text-align: left; line-height: 1.1; border-bottom-width: 8px; }
 .big.rests { opacity: 1; cursor: default; }
 .colours .big { flex-direction: column; font-size: 1.05rem; padding: 0.5rem; gap: 0.2rem; justify-content: center; position: relative; }
-.swatch { width: 100%; height: 34px; border: 1px solid var(--ink); }
+.swatch { width: 100%; height: 34px; border: 1px solid var(--ink); forced-color-adjust: none; }
 .thought { font-weight: 450; }
 kbd { font: 450 1rem var(--text); opacity: 0.85; }
 .colours kbd { position: absolute; right: 5px; bottom: 1px; font-size: 0.875rem; }

@@ -18,6 +18,8 @@ export interface DayView {
   readonly width: number
   readonly height: number
   readonly left: number
+  /** True where the names of dishes stand above their arches. */
+  readonly namesAbove?: boolean
   readonly scale: DayScale
   readonly rows: readonly ArcadeRow[]
   readonly rowHeight: number

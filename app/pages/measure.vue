@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import HousePage from '../components/HousePage.vue'
 import AddIngredient from '../components/measure/AddIngredient.vue'
 import AmountShelf from '../components/measure/AmountShelf.vue'
@@ -15,6 +15,7 @@ import { houseDay } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
 import { useKeepingDish } from '../composables/keepingDish'
 import { useMeasureSheet } from '../composables/measureSheet'
+import { useOpenedPanel } from '../composables/openedPanel'
 import { newId } from '../composables/outbox'
 import { sayScale, type Said } from '../composables/saying'
 import { useCooks } from '../stores/cooks'
@@ -53,6 +54,8 @@ const hold = ref(true)
 const follows = ref(true)
 const adding = ref(false)
 const trouble = ref('')
+useOpenedPanel(useTemplateRef<HTMLElement>('adds'), () => adding.value)
+useOpenedPanel(useTemplateRef<HTMLElement>('looks'), () => open.value)
 const looked = computed(() => amounts.value.find(one => one.id === open.value) ?? null)
 const spoons = computed(() => (kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
 const nameOf = (id: string): string => {
@@ -198,8 +201,11 @@ async function toTheFire(): Promise<void> {
         >
           With these choices {{ nameOf(id) }} goes in nowhere: change its part, or the choices below.
         </p>
-        <AddIngredient
+        <div
           v-if="adding"
+          ref="adds"
+        >
+        <AddIngredient
           :card="card"
           :base-g="sheet.baseG"
           :table="table"
@@ -212,8 +218,12 @@ async function toTheFire(): Promise<void> {
           @own="keepOwn"
           @close="adding = false"
         />
-        <IngredientPanel
+        </div>
+        <div
           v-if="looked"
+          ref="looks"
+        >
+        <IngredientPanel
           :amount="looked"
           :swaps="SWAPS"
           :card="card"
@@ -232,6 +242,7 @@ async function toTheFire(): Promise<void> {
           @correct="correct"
           @close="open = null"
         />
+        </div>
         <LiquidBar
           v-if="account && account.totalG > 0"
           :account="account"

@@ -103,6 +103,16 @@ describe('the stages of a dish', () => {
     }
   })
 
+  it('let a lentil swell in its milk before its syrup goes in', () => {
+    const mung = starter('long-spoon-mung')
+    const order = ids('long-spoon-mung', { sugar: 'syrup' })
+    expect(mung.ingredients.some(one => one.part === 'milk')).toBe(true)
+    expect(order.indexOf('sweeten')).toBeGreaterThan(order.indexOf('take-up'))
+    const staged = stageDish(withChoice(mung, { sugar: 'syrup' }, rowOf))
+    expect(staged.stages.find(one => one.id === 'pour')!.from).toBe(staged.stages.find(one => one.id === 'hot-milk')!.vessel)
+    expect(staged.stages.find(one => one.id === 'sweeten')!.from).toBe(staged.stages.find(one => one.id === 'syrup')!.vessel)
+  })
+
   it('say that the mass runs again when the sugar goes in', () => {
     expect(stageDish(starter('first-offering-semolina')).stages.find(stage => stage.id === 'sweeten')!.expect).toContain('runs-again')
   })

@@ -107,7 +107,7 @@ const detail = computed(() => {
         :now-s="cook?.startedMs == null ? null : nowS"
         :marks="marks"
         :labels="!narrow"
-        :title="`The arch of this cook, raw at the left foot, ${labels.pour} at the crown, done at the right foot. One stone is ${pace} min.`"
+        :title="`The arch of this cook, raw at the left foot, ${labels.pour} at the crown, done at the right foot. One stone is ${pace} min. ${windowsText ? `Still open, from the lighting: ${windowsText}.` : ''}`"
       />
       <div class="opening">
         <p

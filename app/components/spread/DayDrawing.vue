@@ -174,9 +174,10 @@ function key(event: KeyboardEvent, dish: string): void {
       <text
         class="name"
         x="2"
-        :y="row.ground - view.rowHeight / 2 + 4"
+        :y="view.namesAbove ? row.top + 6 : row.ground - view.rowHeight / 2 + 4"
       >{{ dishes.get(row.dish)?.name }}</text>
       <text
+        v-if="!view.namesAbove"
         class="says"
         x="2"
         :y="row.ground - view.rowHeight / 2 + 22"
@@ -288,7 +289,7 @@ text { fill: var(--ink); font: 500 13px var(--text); }
 .dish.held { cursor: grabbing; }
 .dish.chosen .ground, .dish:hover .ground { fill: var(--wall-raised); }
 .dish:focus-visible .ground { stroke: var(--accent); stroke-width: 3; }
-.name { font-weight: 650; font-size: 16px; }
+.name { font-weight: 650; font-size: 16px; paint-order: stroke; stroke: var(--wall); stroke-width: 4px; }
 .says { fill: var(--ink-soft); font-size: 14px; }
 .stone { stroke-width: 0.6; }
 .block { fill: var(--ink-soft); }

@@ -46,6 +46,12 @@ const labels = computed(() => new Map(props.view.lanes.flatMap(lane => lane.span
   const text = lane.kind === 'hands' ? own : lane.kind === 'fire' ? (own === 'pour' ? '' : own) : dish
   return [`${lane.key} ${span.step}`, span.tall >= LETTERS_HIGH && fits(text, span.width) ? text : ''] as const
 }))))
+/** A name as far as there is room for it. */
+const LETTER = 8.2
+function shortened(name: string): string {
+  const most = Math.floor((props.view.left - 8) / LETTER)
+  return name.length > most ? `${name.slice(0, most - 1)}…` : name
+}
 </script>
 
 <template>
@@ -75,7 +81,7 @@ const labels = computed(() => new Map(props.view.lanes.flatMap(lane => lane.span
         class="lane"
         x="2"
         :y="lane.y + 18"
-      >{{ lane.name }}</text>
+      ><title>{{ lane.name }}</title>{{ shortened(lane.name) }}</text>
       <g
         v-for="span in lane.spans"
         :key="span.step"

@@ -19,6 +19,7 @@ import { useAwake } from '../../composables/awake'
 import { enterHouse } from '../../composables/entering'
 import { followStream } from '../../composables/cookStream'
 import { useFire } from '../../composables/fire'
+import { useOpenedPanel } from '../../composables/openedPanel'
 import { useFireKeys } from '../../composables/fireKeys'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
 import { measureIn } from '../../composables/houseAmounts'
@@ -99,6 +100,7 @@ watch(beside, async () => {
   aside.value?.scrollTo(0, 0)
   window.scrollTo(0, 0)
 })
+useOpenedPanel(aside, () => (beside.value === 'moment' ? null : beside.value))
 const far = ref(false)
 const bar = ref<InstanceType<typeof ActionBar> | null>(null)
 const keys = useFireKeys({

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, useTemplateRef } from 'vue'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { DishChange } from '../../components/spread/DayDishes.vue'
 import DayDrawing from '../../components/spread/DayDrawing.vue'
@@ -12,6 +12,8 @@ import StepPanel from '../../components/spread/StepPanel.vue'
 import HousePage from '../../components/HousePage.vue'
 import { rowHeightFor, viewOfSpread } from '../../drawings/spreadView'
 import { gramsText, houseDay } from '../../composables/format'
+import { minuteText } from '../../composables/houseTime'
+import { useOpenedPanel } from '../../composables/openedPanel'
 import { hearthNow, useHearthTime } from '../../composables/hearthClock'
 import { useSpreadDay } from '../../composables/spreadDay'
 import { useSpreadReading } from '../../composables/spreadReading'
@@ -61,11 +63,23 @@ watch(spread, (value) => {
 const view = computed(() => {
   const plan = fitting.value
   if (!plan || !padded.value || !spread.value) return null
-  return viewOfSpread(spread.value, today.value?.day ?? padded.value, { starts: today.value?.repaired.starts ?? plan.starts, late: plan.late }, Math.max(640, Math.round(width.value || 1224)), rowHeightFor(spread.value.dishes.length), today.value?.lanes)
+  return viewOfSpread(spread.value, today.value?.day ?? padded.value, { starts: today.value?.repaired.starts ?? plan.starts, late: plan.late }, Math.max(640, Math.round(width.value || 1224)), rowHeightFor(spread.value.dishes.length), today.value?.lanes, width.value)
 })
 const slack = computed(() => (today.value ? slackOf(today.value.day, today.value.repaired.starts, today.value.lanes) : planSlack.value))
 const cookOf = computed(() => new Map((spread.value?.cooks ?? []).map(one => [one.dish, one.cook] as const)))
 const step = computed(() => stepOf(chosen.value))
+useOpenedPanel(useTemplateRef<HTMLElement>('panels'), () => tab.value)
+useOpenedPanel(useTemplateRef<HTMLElement>('looked'), () => step.value?.step)
+/** What was moved is said to who does not see it. */
+const moved = ref<string | null>(null)
+const movedSays = computed(() => {
+  const row = view.value?.rows.find(one => one.dish === moved.value)
+  return row?.fireMin ? `${names.value.get(row.dish) ?? ''}: on the fire from ${minuteText(row.fireMin.from)} to ${minuteText(row.fireMin.to)}.` : ''
+})
+function move(dish: string, minutes: number, done: boolean): void {
+  if (done) moved.value = dish
+  wishes.move(dish, minutes, done)
+}
 const corrected = computed(() => houseTable(INGREDIENTS, kitchen.value))
 const list = computed(() => (spread.value && kitchen.value ? dayShopping(spread.value, corrected.value, kitchen.value.store, houseDay(hearthNow())) : []))
 
@@ -116,6 +130,16 @@ async function calendar(): Promise<void> {
         </p>
         <div class="row">
           <button
+            v-for="one in TABS"
+            :key="one.id"
+            type="button"
+            class="stone-button"
+            :aria-pressed="tab === one.id"
+            @click="tab = tab === one.id ? null : one.id"
+          >
+            {{ one.name }}
+          </button>
+          <button
             type="button"
             class="stone-button"
             :disabled="!state.canUndo.value"
@@ -135,32 +159,26 @@ async function calendar(): Promise<void> {
           >
             Calendar
           </button>
-          <button
-            v-for="one in TABS"
-            :key="one.id"
-            type="button"
-            class="stone-button"
-            :aria-pressed="tab === one.id"
-            @click="tab = tab === one.id ? null : one.id"
-          >
-            {{ one.name }}
-          </button>
         </div>
       </header>
-      <DayPanels
+      <div
         v-if="tab"
-        :tab="tab"
-        :spread="spread"
-        :book="dishes"
-        :grams="gramsText"
-        :cup="house.cups[0] ?? null"
-        :busy="busy"
-        :list="list"
-        :name-of="id => corrected.find(row => row.id === id)?.name ?? id"
-        @change="state.change"
-        @add="add"
-        @alter="alter"
-      />
+        ref="panels"
+      >
+        <DayPanels
+          :tab="tab"
+          :spread="spread"
+          :book="dishes"
+          :grams="gramsText"
+          :cup="house.cups[0] ?? null"
+          :busy="busy"
+          :list="list"
+          :name-of="id => corrected.find(row => row.id === id)?.name ?? id"
+          @change="state.change"
+          @add="add"
+          @alter="alter"
+        />
+      </div>
       <DayNow
         v-if="today"
         :spread="spread"
@@ -188,7 +206,7 @@ async function calendar(): Promise<void> {
           :chosen="chosen"
           :now="nowMin"
           @pick="what => { chosen = chosen === what ? null : what }"
-          @move="wishes.move"
+          @move="move"
         />
         <p
           v-else-if="spread.dishes.length === 0"
@@ -203,21 +221,31 @@ async function calendar(): Promise<void> {
           A plan is being sought…
         </p>
       </div>
-      <StepPanel
+      <div
         v-if="step"
-        :step="step.step"
-        :name="stepName(step.activity.id)"
-        :dish="names.get(step.dish) ?? ''"
-        :from="step.from"
-        :to="step.to"
-        :slack="slack[step.step] ?? null"
-        :spans="step.spans"
-        :pinned="pinned.has(step.step)"
-        :forbidden="spread.wishes.flatMap(wish => wish.kind === 'forbid' && wish.step === step!.step ? [wish] : [])"
-        :begun="false"
-        @pin="at => wishes.pin(step!.step, at)"
-        @forbid="span => wishes.forbid(step!.step, span)"
-      />
+        ref="looked"
+      >
+        <StepPanel
+          :step="step.step"
+          :name="stepName(step.activity.id)"
+          :dish="names.get(step.dish) ?? ''"
+          :from="step.from"
+          :to="step.to"
+          :slack="slack[step.step] ?? null"
+          :spans="step.spans"
+          :pinned="pinned.has(step.step)"
+          :forbidden="spread.wishes.flatMap(wish => wish.kind === 'forbid' && wish.step === step!.step ? [wish] : [])"
+          :begun="false"
+          @pin="at => wishes.pin(step!.step, at)"
+          @forbid="span => wishes.forbid(step!.step, span)"
+        />
+      </div>
+      <p
+        class="visually-hidden"
+        role="status"
+      >
+        {{ movedSays }}
+      </p>
       <DaySaid
         :planned="fitting"
         :moved="(today?.repaired.moved.length ?? 0) > 0"
@@ -250,6 +278,9 @@ header h1 { flex: 1 0 100%; }
 @media (max-width: 700px) {
   .on header { display: contents; }
   .on > :not(.now, header), .on .row { order: 1; }
+  /* One row of what there is to open; the rest of it is a swipe away. */
+  .row { flex-wrap: nowrap; overflow-x: auto; width: 100%; padding-bottom: 4px; }
+  .row > * { flex: none; white-space: nowrap; }
 }
 .empty { font-size: 1.25rem; padding: 40px 0; max-width: 34em; }
 </style>

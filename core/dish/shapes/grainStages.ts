@@ -61,7 +61,24 @@ function besideId(card: DishCard): string {
   return sugar === 'in-liquid' ? `sweet-${name}` : `hot-${name}`
 }
 
+/** A lentil swells in its milk first: sugar before that would leave it hard, so its syrup comes last. */
+function syrupComesLast(card: DishCard): boolean {
+  return card.family === 'lentil' && card.choices.sugar === 'syrup' && idsOf(card, 'milk').length > 0
+}
+
+/** The milk that is poured, and the syrup that is boiled beside it for after. */
+function milkThenSyrup(card: DishCard): Stage[] {
+  return [
+    stage('hot-milk', 'heat', 'pot', { adds: adding(idsOf(card, 'milk')), flame: 'middle', until: { sign: 'boil' }, hands: 0, meets: { stage: 'pour', edge: 'start' }, watch: ['milk-catches'], cautions: ['scald'] }),
+    stage('syrup', 'boil-syrup', 'second-pot', {
+      adds: adding(idsOf(card, 'water', 'juice', 'sugar', 'jaggery')), flame: 'high', until: { sign: 'strength' }, hands: 0.5,
+      meets: { stage: 'sweeten', edge: 'start' }, watch: ['strength', 'no-grains-on-the-wall'], cautions: ['syrup'],
+    }),
+  ]
+}
+
 function besideStages(card: DishCard): Stage[] {
+  if (syrupComesLast(card)) return milkThenSyrup(card)
   const { sugar, liquid } = card.choices
   const first = takesMilkLater(card) ? idsOf(card, 'water', 'juice') : idsOf(card, 'milk', 'water', 'juice')
   const sweet = sugar === 'in-liquid' || sugar === 'syrup' ? idsOf(card, 'sugar', 'jaggery') : []
@@ -80,7 +97,7 @@ function besideStages(card: DishCard): Stage[] {
 /** Milk that does not go in with the first liquid. */
 function takesMilkLater(card: DishCard): boolean {
   const { sugar, liquid } = card.choices
-  return (liquid === 'water-then-milk' || sugar === 'syrup') && idsOf(card, 'milk').length > 0
+  return !syrupComesLast(card) && (liquid === 'water-then-milk' || sugar === 'syrup') && idsOf(card, 'milk').length > 0
 }
 
 function wetStages(card: DishCard): Stage[] {
@@ -93,7 +110,7 @@ function wetStages(card: DishCard): Stage[] {
     }),
     stage('take-up', 'cook-down', 'pan', {
       adds: adding(idsOf(card, 'fruit'), FRUIT_PORTION), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
-      watch: [family === 'vermicelli' ? 'fork-loosen' : 'flame-back', choices.sugar === 'after-swelling' ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
+      watch: [family === 'vermicelli' ? 'fork-loosen' : 'flame-back', choices.sugar === 'after-swelling' || syrupComesLast(card) ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
     }),
     ...(takesMilkLater(card)
       ? [stage('milk', 'pour', 'pan', {
@@ -104,6 +121,9 @@ function wetStages(card: DishCard): Stage[] {
 }
 
 function sweetenStages(card: DishCard): Stage[] {
+  if (syrupComesLast(card)) {
+    return [stage('sweeten', 'sweeten', 'pan', { from: 'second-pot', until: { sign: 'tightened' }, watch: ['no-hard-centre', 'stir-always'], cautions: ['syrup', 'pour'], expect: ['runs-again'] })]
+  }
   if (card.choices.sugar !== 'after-swelling') return []
   return [stage('sweeten', 'sweeten', 'pan', {
     adds: adding(idsOf(card, 'sugar', 'jaggery', 'condensed')), until: { sign: 'tightened' },
