@@ -21,7 +21,7 @@ export const CHOICE_WORDS: { readonly [Key in keyof Choices]: { readonly asks: s
   form: { asks: 'Made into', answers: { soft: 'soft halwa', slab: 'a set slab', balls: 'rolled balls' } },
   preparation: {
     asks: 'Got ready as',
-    answers: { 'as-bought': 'as bought', 'raw-paste': 'soaked and ground raw', 'dry-ground': 'roasted and ground dry', 'cooked-puree': 'cooked and puréed', 'grated': 'peeled and grated' },
+    answers: { 'as-bought': 'as bought', 'raw-paste': 'soaked and ground raw', 'fine-paste': 'soaked and ground fine with water', 'dry-ground': 'roasted and ground dry', 'cooked-puree': 'cooked and puréed', 'grated': 'peeled and grated' },
   },
   roast: { asks: 'Roast', answers: { 'none': 'not roasted', 'aroma': 'to the smell, hardly coloured', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown' } },
   fat: { asks: 'Fat goes in', answers: { 'at-start': 'all at the start', 'half-and-half': 'half now, half late', 'little-by-little': 'little by little to the end', 'dry-first': 'after a dry roast' } },
@@ -51,6 +51,7 @@ export const TROUBLE_WORDS: Readonly<Record<TroubleCode, string>> = {
   'nuts-need-fat-first': 'The nuts are fried in the dish\'s fat, and after a dry roast there is none in the pan yet.',
   'paste-cannot-roast-dry': 'A wet paste or slurry sticks fast in a dry pan: it needs fat from the start.',
   'slurry-is-not-roasted': 'A slurry is mixed cold and raw: it cannot have been roasted in the pan before.',
+  'fine-paste-is-mixed-cold': 'A lentil ground fine with water is too wet to roast as a paste: it is mixed cold and stirred until it thickens.',
   'grain-sinks-in-slurry': 'This grain is too coarse to stay up in a cold mix: it sinks and catches.',
   'sugar-hardens-slurry': 'Sugar in the cold mix keeps the grain from swelling: it stays hard.',
   'grain-foams-under-pressure': 'Grain and flour foam up and can block the valve of a pressure pan.',

@@ -76,6 +76,7 @@ export const SIGN_WORDS: Readonly<Record<string, { readonly waited: string, read
   'strength': { waited: 'syrup at strength', marked: 'Syrup is right', short: 'syrup' },
   'thickened': { waited: 'thickened', marked: 'It has thickened', short: 'thick' },
   'one-mass': { waited: 'moves as one mass', marked: 'It is one mass', short: 'end' },
+  'rolls': { waited: 'rolls into a ball', marked: 'It rolls clean', short: 'end' },
   'opened': { waited: 'opened by itself', marked: 'It has opened', short: 'open' },
   'hand-warm': { waited: 'hand-warm', marked: 'It is hand-warm', short: 'warm' },
   'melted': { waited: 'melted', marked: 'It has melted', short: 'melted' },

@@ -100,6 +100,7 @@ export const WATCH_WORDS: Readonly<Record<string, string>> = {
   'strain': 'Strain it: there is grit in jaggery.',
   'steep-warm': 'In a spoon of the dish\'s own warm liquid.',
   'drain-well': 'Water left in splashes in the fat.',
+  'ground-silky': 'With a little of its water, until nothing is felt between two fingers: what is grainy sinks in the mix.',
   'no-water-no-whole': 'No water; no whole pieces left.',
   'stir-always': 'Stir without a break.',
   'aroma-first': 'Trust the smell before the colour.',

@@ -26,6 +26,12 @@ export const LENTIL_DISHES = [
     choices: { roast: 'golden', liquid: 'water', sugar: 'in-liquid', fat: 'half-and-half', nuts: 'into-roast', pour: 'in-parts' },
     minutes: { 'paste': 16, 'roast': 12, 'take-up': 7, 'enrich': 8, 'rest': 5 },
   }),
+  card('doorstep-black-gram', 'Doorstep black gram', 'lentil', {
+    others: ['ulundhu kali', 'urad kali', 'उड़द की कली', 'உளுந்தங்களி'], base: 'urad-split', usualG: 200, portionG: 90,
+    lines: [['sesame-oil', 0.62, 'fat'], ['jaggery-palm', 1.2, 'jaggery'], ['water', 2.8, 'water'], ['dry-ginger', 0.008, 'spice'], ['cardamom-ground', 0.005, 'spice', 'cardamom']],
+    choices: { preparation: 'fine-paste', roast: 'none', liquid: 'water', pour: 'slurry', sugar: 'after-swelling', fat: 'little-by-little', finish: 'stirred' },
+    minutes: { 'thicken': 9, 'sweeten': 9, 'enrich': 5, 'enrich-2': 5, 'enrich-3': 7, 'rest': 5 },
+  }),
   card('night-train-mung-balls', 'Night-train mung balls', 'lentil', {
     others: ['moong laddu', 'मूंग लड्डू', 'பாசிப்பருப்பு உருண்டை'], base: 'mung-split', portionG: 30,
     lines: [['ghee', 0.7, 'fat'], ['sugar-powdered', 0.85, 'sugar'], ['almond-slivers', 0.08, 'nuts', 'almond'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],

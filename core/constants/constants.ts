@@ -56,6 +56,7 @@ const ROWS = {
   roomHumidity: [0.55, '20 %', 'share', 'estimate'],
   valvePressure: [85000, '15 %', 'Pa', 'estimate: household pressure pans release near 80–100 kPa above the air'],
   belowKept: [0.02, 'in `wetEye`', 'share', 'estimate'],
+  belowRolls: [0.08, 'in `wetEye`', 'share', 'estimate: a pinch rolls and does not stick where the water is a twelfth below what the grain holds'],
   crumbly: [0.32, 'in `wetEye`', 'g/g', 'estimate: water over dry solids at which a paste falls to crumbs'],
   flowing: [0.045, 'in `wetEye`', 'g/g', 'estimate: the same at which a flour in fat flows'],
   thickened: [0.8, '10 %', 'share', 'estimate: of its room that a slurry has taken up'],

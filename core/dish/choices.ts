@@ -39,7 +39,7 @@ export const FORMS = ['soft', 'slab', 'balls'] as const
 export type Form = (typeof FORMS)[number]
 
 /** What is done to the base before the fire. */
-export const PREPARATIONS = ['as-bought', 'raw-paste', 'dry-ground', 'cooked-puree', 'grated'] as const
+export const PREPARATIONS = ['as-bought', 'raw-paste', 'fine-paste', 'dry-ground', 'cooked-puree', 'grated'] as const
 export type Preparation = (typeof PREPARATIONS)[number]
 
 /** The school of a dish: every question on which cooks disagree, answered. */

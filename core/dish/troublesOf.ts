@@ -13,7 +13,7 @@ export interface Trouble {
 export const TROUBLES = [
   'sugar-needs-liquid', 'powder-needs-no-liquid', 'jaggery-is-no-powder', 'balls-take-powdered-sugar', 'slab-takes-syrup', 'nothing-is-reduced', 'liquid-is-missing',
   'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure', 'froths-under-pressure', 'pressure-needs-liquid', 'acid-splits-milk', 'jaggery-splits-milk',
-  'only-grated-goes-in-lots', 'preparation-is-not-for-this', 'slab-is-stirred', 'produce-is-not-a-roast', 'no-grain-swells', 'nothing-sweet', 'wet-in-dry-balls',
+  'only-grated-goes-in-lots', 'preparation-is-not-for-this', 'slab-is-stirred', 'produce-is-not-a-roast', 'no-grain-swells', 'nothing-sweet', 'wet-in-dry-balls', 'fine-paste-is-mixed-cold',
 ] as const
 export type TroubleCode = (typeof TROUBLES)[number]
 
@@ -24,7 +24,7 @@ const SLURRY_BASES: readonly string[] = ['wheat-flour', 'other-flour', 'gram-flo
 /** Preparations each family knows; the first is the usual one. */
 export const PREPARATIONS_OF: Readonly<Record<string, readonly Choices['preparation'][]>> = {
   'semolina': ['as-bought'], 'broken-wheat': ['as-bought'], 'vermicelli': ['as-bought'], 'wheat-flour': ['as-bought'], 'other-flour': ['as-bought'],
-  'gram-flour': ['as-bought'], 'lentil': ['raw-paste', 'dry-ground', 'cooked-puree'], 'vegetable': ['grated'], 'fruit': ['grated', 'as-bought'],
+  'gram-flour': ['as-bought'], 'lentil': ['raw-paste', 'dry-ground', 'cooked-puree', 'fine-paste'], 'vegetable': ['grated'], 'fruit': ['grated', 'as-bought'],
   'coconut-nut': ['as-bought', 'raw-paste'],
 }
 
@@ -58,6 +58,7 @@ function baseTroubles(card: DishCard, reduced: boolean): Trouble[] {
     ...when(choices.cooking === 'pressure' && presses && !pressesWet(card), 'pressure-needs-liquid', { cooking: 'open' }, ...wetPresses(card)),
     ...when(choices.lots && (choices.preparation !== 'grated' || choices.cooking === 'pressure'), 'only-grated-goes-in-lots', { lots: false }),
     ...when(reduced && choices.roast !== 'none', 'produce-is-not-a-roast', { roast: 'none' }),
+    ...when(choices.preparation === 'fine-paste' && family === 'lentil' && choices.pour !== 'slurry', 'fine-paste-is-mixed-cold', { pour: 'slurry', roast: 'none' }, { preparation: 'raw-paste' }),
   ]
 }
 
@@ -115,11 +116,16 @@ function hasLiquid(card: DishCard): boolean {
   }
 }
 
+/** Stays up in a cold mix: a flour, or a lentil ground fine; only a grainy one sinks. */
+function stays({ family, choices }: DishCard): boolean {
+  return SLURRY_BASES.includes(family) || (family === 'lentil' && choices.preparation === 'fine-paste')
+}
+
 function slurryTroubles(card: DishCard, reduced: boolean): Trouble[] {
   const { pour, roast, sugar } = card.choices
   if (pour !== 'slurry' || reduced) return []
   return [
-    ...when(!SLURRY_BASES.includes(card.family), 'grain-sinks-in-slurry', { pour: 'at-once' }, { pour: 'in-parts' }),
+    ...when(!stays(card), 'grain-sinks-in-slurry', ...(card.family === 'lentil' ? [{ preparation: 'fine-paste' as const }] : []), { pour: 'at-once' }, { pour: 'in-parts' }),
     ...when(roast !== 'none', 'slurry-is-not-roasted', { roast: 'none' }, { pour: 'at-once' }),
     ...when(card.family === 'semolina' && sugar === 'in-liquid', 'sugar-hardens-slurry', { sugar: 'after-swelling' }),
   ]

@@ -26,6 +26,8 @@ const FREE_AT: Partial<Record<SignId, number>> = {
 const FRESH_FREE_AT: typeof FREE_AT = { ...FREE_AT, 'dry': 0.35, 'milk-taken-up': 0.25, 'tightened': 0.1, 'fat-shows': 0.06 }
 /** One mass: the water has fallen below what the dish keeps by this share of it (estimate). */
 const BELOW_KEPT = constant('belowKept')
+/** A pinch of it rolls and does not stick: it has fallen further below (estimate). */
+const BELOW_ROLLS = constant('belowRolls')
 /** Water over dry solids at which a paste falls to crumbs, and at which a flour in fat flows (estimates). */
 const CRUMBLY = constant('crumbly')
 const FLOWING = constant('flowing')
@@ -53,6 +55,7 @@ const LAST_STEP = SIGN[COLOUR_STEPS[COLOUR_STEPS.length - 1]]
 const { aroma: SMELL, crumbly: CRUMBS, loosened: LOOSE, thickened: THICK, halved: HALVED, dry: DRY, boil: BOIL, strength: STRENGTH, opened: OPENED, flecks: SPECKS } = SIGN
 const NUTS_GOLDEN = SIGN['nuts-golden']
 const ONE_MASS = SIGN['one-mass']
+const ROLLS = SIGN.rolls
 const WARM = SIGN['hand-warm']
 const freeAt = (table: typeof FREE_AT): Float64Array => Float64Array.from(SIGNS, sign => table[sign] ?? -1)
 const GRAIN_FREE = freeAt(FREE_AT)
@@ -102,7 +105,7 @@ function solidLevel(sign: number, state: Float64Array, at: number, view: SignVie
     case LOOSE: return FLOWING * member.wetEye - state[at + WATER] / state[at + SOLIDS]
     case THICK: return state[at + HELD] - THICKENED * waterRoomG(state, at, program.family, member)
     case HALVED: return Math.max(HALF * view.stageMl - contentMl(state, at, program.family), 1e3 * wetLevel(DRY, state, at, view))
-    default: return GRAIN_FREE[sign] >= 0 || sign === ONE_MASS ? wetLevel(sign, state, at, view) : bareLevel(sign, state, at, view)
+    default: return GRAIN_FREE[sign] >= 0 || sign === ONE_MASS || sign === ROLLS ? wetLevel(sign, state, at, view) : bareLevel(sign, state, at, view)
   }
 }
 
@@ -120,7 +123,7 @@ function wetLevel(sign: number, state: Float64Array, at: number, { program, memb
   const { family } = program
   const water = Math.max(1e-3, state[at + WATER])
   const kept = family.fresh ? wetted * member.kept : waterRoomG(state, at, family, member)
-  if (sign === ONE_MASS) return (1 - BELOW_KEPT * member.wetEye) * kept / water - 1
+  if (sign === ONE_MASS || sign === ROLLS) return (1 - (sign === ROLLS ? BELOW_ROLLS : BELOW_KEPT) * member.wetEye) * kept / water - 1
   if (!(wetted > 0)) return NOT_YET
   const held = family.fresh ? kept : state[at + HELD]
   return (family.fresh ? FRESH_FREE : GRAIN_FREE)[sign] * member.wetEye - 1 + held / water

@@ -27,8 +27,8 @@ export interface PreparedWeight {
  */
 export function preparedWeight(preparedG: number, yields: Yields, preparation: Preparation): PreparedWeight {
   requireRange('preparedWeight.preparedG', preparedG, 0, 50000)
-  const soaks = preparation === 'raw-paste' || preparation === 'cooked-puree'
-  const grinds = preparation === 'raw-paste' || preparation === 'dry-ground'
+  const soaks = preparation === 'raw-paste' || preparation === 'fine-paste' || preparation === 'cooked-puree'
+  const grinds = preparation === 'raw-paste' || preparation === 'fine-paste' || preparation === 'dry-ground'
   // What is lost in grinding is bought on top, so that the dish's dry weight reaches the pan.
   const dry = grinds ? preparedG / yields.ground : preparedG
   const soakedG = soaks ? dry * (1 + yields.soakGain) : dry

@@ -26,7 +26,7 @@ export function waterOf(one: DishIngredient, row: Pick<Ingredient, 'nutrients' |
  * @returns g for each g; 0 where it is not soaked
  */
 export function soakWater(row: Pick<Ingredient, 'yields'>, soaked?: Preparation): number {
-  if (soaked === 'raw-paste') return row.yields.soakGain * row.yields.ground
+  if (soaked === 'raw-paste' || soaked === 'fine-paste') return row.yields.soakGain * row.yields.ground
   if (soaked === 'cooked-puree') return row.yields.soakGain + COOKED_GAIN
   return 0
 }

@@ -131,6 +131,7 @@ function kindAfter(stage: Stage): string {
 function keeps(dish: Dish): number | null {
   switch (dish.choices?.preparation) {
     case 'raw-paste': return WAITS.paste
+    case 'fine-paste': return WAITS.paste
     case 'cooked-puree': return WAITS.puree
     case 'grated': return WAITS.grated
     case 'dry-ground': return null

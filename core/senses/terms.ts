@@ -49,6 +49,7 @@ const ALL = {
   'sticks-still': notYet('seen', 'leaves-sides'), 'leaves-sides': come('seen', 'leaves-sides'), 'crumb-when-parted': come('seen', 'leaves-sides'),
   'no-fat-yet': notYet('seen', 'fat-shows'), 'fat-at-edge': come('seen', 'fat-shows'),
   'soft-to-stir': notYet('felt', 'one-mass'), 'leaves-base': come('seen', 'one-mass'), 'moves-as-one': come('felt', 'one-mass'), 'pinch-rolls': come('felt', 'one-mass'),
+  'sticks-to-finger': notYet('felt', 'rolls'), 'ball-rolls': come('felt', 'rolls'), 'oil-at-edge': come('seen', 'rolls'),
   // Balls.
   'steams-still': notYet('seen', 'hand-warm'), 'hand-warm': come('felt', 'hand-warm'), 'holds-pressed': kept('felt'), 'crumbles': kept('felt', 'balls-crumble'), 'slumps': kept('seen', 'balls-flatten'),
 } satisfies Record<string, Term>

@@ -45,7 +45,7 @@ const pieces = (row: Ingredient, massG: number): string => {
 }
 const ready = computed(() => lines.value.flatMap(({ row, massG, base, weights }) => {
   const name = row.name.toLowerCase()
-  if (base && props.card.choices.preparation === 'raw-paste') return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}; ground, ${gramsText(weights.groundG)} reach the pan.`]
+  if (base && (props.card.choices.preparation === 'raw-paste' || props.card.choices.preparation === 'fine-paste')) return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}; ground, ${gramsText(weights.groundG)} reach the pan.`]
   if (base && props.card.choices.preparation === 'cooked-puree') return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}. Cook it soft, cool it, purée it.`]
   if (weights.asBoughtG > weights.preparedG * 1.02) return [`${row.name}: ${gramsText(weights.asBoughtG)} as bought${pieces(row, weights.asBoughtG)} give ${gramsText(massG)} ready.`]
   return []

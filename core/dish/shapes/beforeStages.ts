@@ -34,6 +34,10 @@ function preparationStages(card: DishCard, handles: readonly string[]): Stage[] 
       ready('drain', 15, { handles, hands: 0, watch: ['drain-well'] }),
       ready('grind', 10, { handles, watch: ['no-water-no-whole'], cautions: ['grinder'] }),
     ]
+    case 'fine-paste': return [
+      ready('soak', 240, { handles, hands: 0, watch: ['soak-cool'] }),
+      ready('grind', 14, { handles, watch: ['ground-silky'], cautions: ['grinder'] }),
+    ]
     case 'dry-ground': return [
       ready('wash-dry', 240, { handles, hands: 0 }),
       stage('roast-whole', 'roast', 'pan', {

@@ -154,5 +154,7 @@ export function fryLast(card: DishCard, fat: FatPlan): Stage[] {
  * @returns the sign
  */
 export function doneSign(card: DishCard): Until {
+  // A lentil ground fine is tried between wet fingers, whatever is made of it.
+  if (card.choices.preparation === 'fine-paste') return { sign: 'rolls' }
   return { sign: card.choices.form === 'soft' ? 'leaves-sides' : 'one-mass' }
 }
