@@ -136,6 +136,22 @@ test.describe('the ledger', () => {
     await expect(page.locator('.story')).toContainText('the telephone rang')
   })
 
+  test('takes a past batch in from memory, what is not known left open', async ({ page }) => {
+    await page.goto('/ledger/remember')
+    await page.getByRole('button', { name: 'Put it in the ledger' }).click()
+    await expect(page.getByRole('alert').filter({ hasText: 'Nothing was kept' })).toBeVisible()
+    await page.getByLabel('From lighting to the end of the roast').fill('14')
+    await page.getByLabel('From lighting to off the fire').fill('26')
+    await page.getByLabel('On the day').fill('2026-03-08')
+    await page.getByRole('button', { name: 'dry', exact: true }).click()
+    await page.getByRole('button', { name: 'Put it in the ledger' }).click()
+    await page.waitForURL(/ledger\/[a-z0-9-]{20,}/)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('8 Mar')
+    await expect(page.locator('.outcome')).toContainText('dry')
+    await page.goto('/kitchen/learned')
+    await expect(page.locator('.sources li').filter({ hasText: 'from memory' })).toHaveCount(1)
+  })
+
   test('takes many past batches in from a table, and doubles none', async ({ page }) => {
     await page.goto('/ledger/remember')
     const table = { name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('dish,date,base,minutes,roast,faults,note\nBrick-kiln wheat,2025-10-12,250,24,9,runny,for the neighbours\nOld bowl,2025-10-19,1 cup,26,,,\nOld bowl,soon,300,25,,,\n') }
@@ -154,22 +170,6 @@ test.describe('the ledger', () => {
       return batches.filter(one => new Date(one.startedAt).getUTCFullYear() === 2025).length
     }
     await expect.poll(old).toBe(1)
-  })
-
-  test('takes a past batch in from memory, what is not known left open', async ({ page }) => {
-    await page.goto('/ledger/remember')
-    await page.getByRole('button', { name: 'Put it in the ledger' }).click()
-    await expect(page.getByRole('alert').filter({ hasText: 'Nothing was kept' })).toBeVisible()
-    await page.getByLabel('From lighting to the end of the roast').fill('14')
-    await page.getByLabel('From lighting to off the fire').fill('26')
-    await page.getByLabel('On the day').fill('2026-03-08')
-    await page.getByRole('button', { name: 'dry', exact: true }).click()
-    await page.getByRole('button', { name: 'Put it in the ledger' }).click()
-    await page.waitForURL(/ledger\/[a-z0-9-]{20,}/)
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('8 Mar')
-    await expect(page.locator('.outcome')).toContainText('dry')
-    await page.goto('/kitchen/learned')
-    await expect(page.locator('.sources li').filter({ hasText: 'from memory' })).toHaveCount(1)
   })
 })
 
