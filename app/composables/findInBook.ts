@@ -8,6 +8,7 @@ import { dishFinder } from './findDishes'
  * The finder over the household's dishes with the house's own ingredient table.
  *
  * @param dishes to be found
+ * @param kitchen says which ingredients are the household's own; null where it is not known yet
  * @returns a search that gives dish ids, best first
  */
 export function findInBook(dishes: readonly DishCard[], kitchen: KnownFoods | null): (text: string) => string[] {

@@ -13,6 +13,7 @@ import SayBar from '../components/measure/SayBar.vue'
 import WhatComesOfIt from '../components/measure/WhatComesOfIt.vue'
 import { houseDay } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
+import { useHouseWrites } from '../composables/houseWrites'
 import { useKeepingDish } from '../composables/keepingDish'
 import { useMeasureSheet } from '../composables/measureSheet'
 import { useOpenedPanel } from '../composables/openedPanel'
@@ -22,7 +23,6 @@ import { useCooks } from '../stores/cooks'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
 import { SWAPS } from '../../book/swaps'
-import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
 import type { Correction } from '../../core/composition/corrections'
 import type { Choices } from '../../core/dish/choices'
 import type { DishCard } from '../../core/dish/dish'
@@ -53,7 +53,6 @@ const hold = ref(true)
 /** Whether everything follows when the base is set. */
 const follows = ref(true)
 const adding = ref(false)
-const trouble = ref('')
 useOpenedPanel(useTemplateRef<HTMLElement>('adds'), () => adding.value)
 useOpenedPanel(useTemplateRef<HTMLElement>('looks'), () => open.value)
 const looked = computed(() => amounts.value.find(one => one.id === open.value) ?? null)
@@ -110,28 +109,7 @@ function addToDish(next: DishCard): void {
   adding.value = false
   state.setDish(next, false)
 }
-/** An ingredient of the household's own, and what a kilogram of it costs. */
-async function keepOwn(row: Ingredient, pricePerKg: number | null): Promise<void> {
-  await house.put('ingredients', IngredientSchema.parse(row)).then(async () => {
-    trouble.value = ''
-    if (pricePerKg !== null) await house.put('corrections', { id: row.id, pricePerKg })
-  }).catch(() => {
-    trouble.value = 'The hearth is away: the ingredient stands here until you leave the page, and is not kept yet.'
-  })
-}
-async function correct(correction: Correction): Promise<void> {
-  await house.put('corrections', correction).then(() => {
-    trouble.value = ''
-  }, () => {
-    trouble.value = 'The hearth is away: the correction stands here until you leave the page, and is not kept yet.'
-  })
-}
-async function putSurplus(ingredient: string, massG: number): Promise<void> {
-  const today = houseDay(hearthNow())
-  await house.put('store', { id: newId(), ingredient, massG: Math.round(massG), gotOn: today, openedOn: today, useBy: null }).catch(() => {
-    trouble.value = 'The hearth is away: the surplus is not in the store yet. Nothing else was changed.'
-  })
-}
+const { trouble, correct, keepOwn, putSurplus } = useHouseWrites(house.put)
 
 const starting = ref(false)
 async function toTheFire(): Promise<void> {

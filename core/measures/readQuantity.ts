@@ -1,4 +1,5 @@
 import Fraction from 'fraction.js'
+import { speltPlain } from './speltPlain'
 
 const GLYPHS: Readonly<Record<string, string>> = {
   '¼': '1/4', '½': '1/2', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅕': '1/5', '⅖': '2/5', '⅙': '1/6',
@@ -11,7 +12,7 @@ const WORDS: ReadonlyMap<string, string> = new Map(Object.entries({
   '2': 'two|दो|இரண்டு|ரெண்டு', '9/4': 'two and a quarter|सवा दो', '5/2': 'two and a half|two and half|ढाई|ढाइ|dhai|இரண்டரை', '11/4': 'two and three quarters|पौने तीन', '3': 'three|तीन|teen|மூன்று|மூணு', '7/2': 'three and a half|साढ़े तीन|மூன்றரை',
   '4': 'four|चार|chaar|நான்கு|நாலு', '9/2': 'four and a half|साढ़े चार', '5': 'five|पांच|पाँच|paanch|ஐந்து|அஞ்சு', '6': 'six|छह|छः|ஆறு', '7': 'seven|सात|ஏழு', '8': 'eight|आठ|எட்டு', '9': 'nine|नौ|ஒன்பது', '10': 'ten|दस|பத்து',
   '11': 'eleven', '12': 'twelve|dozen|a dozen|one dozen|बारह', '15': 'fifteen', '20': 'twenty|बीस|இருபது', '24': 'two dozen', '25': 'twenty five', '30': 'thirty', '40': 'forty', '50': 'fifty|पचास', '100': 'hundred|a hundred|one hundred|सौ|நூறு',
-}).flatMap(([value, names]) => names.split('|').map(name => [spelt(name), value] as const)))
+}).flatMap(([value, names]) => names.split('|').map(name => [speltPlain(name), value] as const)))
 const MOST_WORDS = 4
 const TEXT_MOST = 80
 /** "half of a", "three quarters of a": the article belongs to the number. */
@@ -48,7 +49,7 @@ function inWords(plain: string): Quantity | null {
   for (let count = Math.min(MOST_WORDS, words.length); count > 0; count--) {
     const last = words[count - 1]!
     const end = last.index + last[0].length
-    const written = WORDS.get(spelt(plain.slice(0, end).replace(/[-\s]+/g, ' ')))
+    const written = WORDS.get(speltPlain(plain.slice(0, end).replace(/[-\s]+/g, ' ')))
     if (written === undefined) continue
     const rest = plain.slice(end).replace(/^-/, '').trim()
     return { value: new Fraction(written).valueOf(), rest: written.includes('/') ? rest.replace(ARTICLE, '') : rest }
@@ -63,8 +64,4 @@ function plainNumbers(text: string): string {
     .replace(/(\d),(\d{3})(?!\d)/g, '$1$2').replace(/(\d),(\d)/g, '$1.$2').replace(/[⁄∕]/g, '/').replace(/(\d)\s*\/\s*(\d)/g, '$1/$2')
     .replace(/(\d)\s*(?:-|&|and)?\s*([¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅙])/g, '$1 $2').replace(/[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅙]/g, glyph => ` ${GLYPHS[glyph]} `)
     .replace(/\b(\d+)-(\d+\/\d+)/g, '$1 $2').replace(/\b(\d+) and (\d+\/\d+)/g, '$1 $2').replace(/\s+/g, ' ').trim()
-}
-
-function spelt(name: string): string {
-  return name.normalize('NFC').replace(/\u093c/g, '')
 }

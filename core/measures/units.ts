@@ -1,3 +1,5 @@
+import { speltPlain } from './speltPlain'
+
 /** What a unit of an amount stands for. `vessel` is a cup of somebody's own; `loose` is known to the hand that wrote it alone. */
 export type Unit =
   | { readonly kind: 'mass', readonly massG: number }
@@ -14,7 +16,7 @@ const [TSP_ML, TBSP_ML] = [5, 15]
 /** A tola is 180 grains of 64.79891 mg (British India's standard of 1833); a pav is a quarter of a kilogram. */
 const [TOLA_G, PAV_G] = [11.6638, 250]
 const [OZ_G, LB_G] = [28.3495, 453.592]
-/** A US fluid ounce and pint, ml; a stick of butter, g (as packed in the USA): said differently elsewhere. */
+/** A US fluid ounce, ml; pints and quarts are counted in it, and larger elsewhere: they ask. */
 const FL_OZ_ML = 29.5735
 
 const mass = (massG: number): Unit => ({ kind: 'mass', massG })
@@ -52,7 +54,7 @@ const NAMED: readonly (readonly [Unit, string])[] = [
   [loose(TBSP_ML), 'dollop|dollops|knob|knobs|lump|lumps'],
   [loose(null), 'packet|packets|pack|packs|pkt|tin|tins|can|cans|jar|jars|carton|cartons|bunch|bunches|sprig|sprigs|scoop|scoops|ladle|ladles|stick|sticks|block|blocks|slab|slabs|box|boxes|bag|bags|sachet|sachets|bottle|bottles|cube|cubes|slice|slices|inch|inches|cm|ser|seer|chhatank|chatak|सेर|छटाँक|छटांक|पैकेट|डिब्बा|டின்|பாக்கெட்|பொட்டலம்|படி'],
 ]
-const UNITS = new Map(NAMED.flatMap(([unit, names]) => names.split('|').map(name => [spelt(name), unit] as const)))
+const UNITS = new Map(NAMED.flatMap(([unit, names]) => names.split('|').map(name => [speltPlain(name), unit] as const)))
 const MOST_WORDS = 2
 
 /**
@@ -68,7 +70,7 @@ export function unitAtHead(text: string): { readonly unit: Unit, readonly rest: 
   for (let count = Math.min(MOST_WORDS, words.length); count > 0; count--) {
     const last = words[count - 1]!
     const end = last.index + last[0].length
-    const unit = UNITS.get(spelt(text.slice(0, end).replace(/[.\-\s]+/g, ' ')))
+    const unit = UNITS.get(speltPlain(text.slice(0, end).replace(/[.\-\s]+/g, ' ')))
     if (unit) return { unit, rest: text.slice(end).replace(/^\.(?!\d)/, '').trim() }
   }
   return null
@@ -81,10 +83,5 @@ export function unitAtHead(text: string): { readonly unit: Unit, readonly rest: 
  * @returns the unit, or null
  */
 export function unitOf(name: string): Unit | null {
-  return UNITS.get(spelt(name)) ?? null
-}
-
-/** Lower case, without the dot below that Hindi letters are written with or without. */
-function spelt(name: string): string {
-  return name.toLowerCase().normalize('NFC').replace(/\u093c/g, '').trim()
+  return UNITS.get(speltPlain(name)) ?? null
 }

@@ -4,6 +4,7 @@ import type { DayView } from '../../drawings/dayView'
 import { TIGHT_MIN } from '../../../core/schedule/slackOf'
 import { WAIT_WORDS } from '../../../words/spread'
 import { minuteText } from '../../composables/houseTime'
+import { useDayDrag } from '../../composables/dayDrag'
 import { useKeptFocus } from '../../composables/keptFocus'
 import DayLanes from './DayLanes.vue'
 import DayLegend from './DayLegend.vue'
@@ -34,10 +35,8 @@ const emit = defineEmits<{
   move: [dish: string, minutes: number, done: boolean]
 }>()
 
-const STEP_MIN = 5
 /** Least distance between the middle of a gap's name and a time, drawing units. */
 const NAME_ROOM = 38
-const drag = ref<{ readonly dish: string, readonly fromX: number, readonly fromMin: number, moved: boolean } | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
 useKeptFocus(svg, 'data-dish')
 /** Gaps whose width can be written without touching a time. */
@@ -48,42 +47,9 @@ const namedGaps = computed(() => props.view.scale.gaps.filter((gap) => {
 const isTight = computed(() => Object.values(props.slack).some(minutes => minutes < TIGHT_MIN))
 const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
 
-function unitsOf(event: PointerEvent): number {
-  const box = svg.value!.getBoundingClientRect()
-  return (event.clientX - box.left) * props.view.width / box.width
-}
-function down(event: PointerEvent, dish: string): void {
-  if (event.button !== 0) return
-  (event.currentTarget as Element).setPointerCapture(event.pointerId)
-  const x = unitsOf(event)
-  drag.value = { dish, fromX: x, fromMin: props.view.scale.minute(x), moved: false }
-}
-function moving(event: PointerEvent): void {
-  const held = drag.value
-  if (!held) return
-  const x = unitsOf(event)
-  if (!held.moved && Math.abs(x - held.fromX) < 6) return
-  held.moved = true
-  emit('move', held.dish, props.view.scale.minute(x) - held.fromMin, false)
-}
-function up(event: PointerEvent): void {
-  const held = drag.value
-  drag.value = null
-  if (!held) return
-  if (held.moved) emit('move', held.dish, props.view.scale.minute(unitsOf(event)) - held.fromMin, true)
-  else emit('pick', held.dish)
-}
-function key(event: KeyboardEvent, dish: string): void {
-  const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
-  if (way !== 0) {
-    event.preventDefault()
-    emit('move', dish, way * (event.shiftKey ? 1 : STEP_MIN), true)
-  }
-  else if (event.key === 'Enter' || event.key === ' ') {
-    event.preventDefault()
-    emit('pick', dish)
-  }
-}
+const { drag, down, moving, up, key } = useDayDrag(svg, () => props.view, {
+  pick: what => emit('pick', what), move: (dish, minutes, done) => emit('move', dish, minutes, done),
+})
 </script>
 
 <template>

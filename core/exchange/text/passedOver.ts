@@ -27,10 +27,10 @@ export function partBeginning(line: string): 'ingredients' | 'method' | null {
  * Why a line holds no ingredient, by how it is written.
  *
  * @param line a tidy line
- * @param at what is known of it: whether an amount and a food were read, whether it stands below the heading of a method, and whether any ingredient was read before
+ * @param at what is known of it: whether an amount and a food were read, and whether it stands below the heading of a method
  * @returns the reason, or null where it is to be read
  */
-export function passedOver(line: string, at: { readonly hasAmount: boolean, readonly hasFood: boolean, readonly inMethod: boolean, readonly isFirst: boolean }): Passed | null {
+export function passedOver(line: string, at: { readonly hasAmount: boolean, readonly hasFood: boolean, readonly inMethod: boolean }): Passed | null {
   if (partBeginning(line) !== null) return 'heading'
   if (HEADING.test(line)) return 'heading'
   if (FOR_PART.test(line) && !at.hasAmount && !at.hasFood) return 'heading'

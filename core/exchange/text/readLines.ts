@@ -60,19 +60,18 @@ export function readLines(text: string, cup: MeasureSize, foods: FoodIndex): Rea
   const tidy = plainText(text).split(/\r?\n|[;•●▪](?=\s)|(?<=\S)\s{4,}(?=\d)/).map(tidyLine).filter(line => /[\p{L}\p{N}]/u.test(line))
   const lines: ReadLine[] = []
   const firstVessel = VESSELS.find(one => tidy.some(line => mentions(line, one)))
-  let [inMethod, hasRead] = [false, false]
+  let inMethod = false
   for (const [at, line] of tidy.slice(0, MOST_LINES).entries()) {
     const begins = partBeginning(line)
     if (begins !== null) inMethod = begins === 'method'
     const text = line.slice(0, MOST_LENGTH)
     const { amount, name } = readLineAmount(text)
     const found = foods.find(name)
-    const passed = passedOver(text, { hasAmount: amount !== null, hasFood: found.sure, inMethod, isFirst: !hasRead })
+    const passed = passedOver(text, { hasAmount: amount !== null, hasFood: found.sure, inMethod })
     if (passed !== null) {
       lines.push({ at, text, says: text, ingredient: null, others: [], massG: null, isWeight: false, doubts: [], passed })
       continue
     }
-    hasRead = true
     lines.push(...thingsOf(text, foods).map(says => readThing(at, text, says, cup, foods, firstVessel)))
   }
   return { lines, beyond: tidy.slice(MOST_LINES) }

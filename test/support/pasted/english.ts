@@ -1,9 +1,5 @@
-/**
- * Texts as people paste them, with what each line means: `id 200g`, `id 180ml` (by its density), `id 3pc` (pieces as
- * bought), several joined by `+`; `?` where a person could not know either and must be asked; `-` where it holds no
- * ingredient. A cup is one of 240 ml.
- */
-export const PASTED_TEXTS = `
+/** Texts in English and in Latin letters; how they are written down stands in `texts.ts`. */
+export const ENGLISH = `
 Evening carrot halwa => -
 Serves 6 => -
 Ingredients: => -
@@ -46,58 +42,6 @@ quarter cup cashews => cashew-halves 60ml
 two thirds cup sugar => sugar 160ml
 a pinch of salt => salt 0.31ml
 one cup atta => wheat-flour-whole 240ml
-
-200 ग्राम गुड़ => jaggery 200g
-1 कप सूजी => semolina-medium 240ml
-आधा कप घी => ghee 120ml
-डेढ़ कप चीनी => sugar 360ml
-ढाई कप पानी => water 600ml
-2 बड़े चम्मच काजू => cashew-halves 30ml
-1 छोटा चम्मच इलायची पाउडर => cardamom-ground 5ml
-चुटकी भर केसर => saffron 0.31ml
-नमक स्वादानुसार => ?
-10 किशमिश => raisins 10pc
-500 मिली दूध => milk 500ml
-१ किलो गाजर => carrot-red 1000g
-पौन कप बेसन => gram-flour-fine 180ml
-सवा कप दूध => milk 300ml
-1 कटोरी आटा => ?
-2 चम्मच घी => ?
-विधि: => -
-कड़ाही में घी गरम करें और सूजी को सुनहरा होने तक भूनें => -
-
-सूजी - 1 कप => semolina-medium 240ml
-घी – 3/4 कप => ghee 180ml
-चीनी: 1 कप => sugar 240ml
-पानी 3 कप => water 720ml
-बादाम - 10 => almond-slivers 10pc
-इलायची - 4 => cardamom-ground 4pc
-खोया 100 ग्राम => khoya 100g
-मावा या दूध पाउडर 100 ग्राम => ?
-पाव किलो गाजर => carrot-red 250g
-
-200 கிராம் வெல்லம் => jaggery 200g
-1 கப் ரவை => semolina-medium 240ml
-அரை கப் நெய் => ghee 120ml
-முக்கால் கப் சர்க்கரை => sugar 180ml
-கால் கப் தண்ணீர் => water 60ml
-ஒன்றரை கப் பால் => milk 360ml
-2 டேபிள் ஸ்பூன் முந்திரி => cashew-halves 30ml
-1 டீஸ்பூன் ஏலக்காய் பொடி => cardamom-ground 5ml
-ஒரு சிட்டிகை உப்பு => salt 0.31ml
-10 திராட்சை => raisins 10pc
-½ கிலோ கேரட் => carrot-orange 500g
-கோதுமை மாவு - 1 கப் => wheat-flour-whole 240ml
-நெய் - 4 மேசைக்கரண்டி => ghee 60ml
-தேங்காய்ப்பால் 2 கப் => coconut-milk 480ml
-குங்குமப்பூ தேவையான அளவு => ?
-௨ கப் பால் => milk 480ml
-1 கப் பாசிப்பருப்பு => mung-split 240ml
-200 மில்லி தேங்காய் எண்ணெய் => coconut-oil 200ml
-கேழ்வரகு மாவு 1 கப் => ragi-flour 240ml
-1 ஸ்பூன் நெய் => ?
-செய்முறை => -
-கடாயில் நெய் ஊற்றி ரவையை பொன்னிறமாக வறுக்கவும் => -
 
 1 level tsp cardamom powder => cardamom-ground 5ml
 1 heaped tablespoon besan => ?
@@ -344,31 +288,4 @@ Khoa (unsweetened): 75 gm => khoya 75g
 1 cup maida / plain flour => wheat-flour-refined 240ml
 1 cup semolina flour => ?
 1 cup almond flour => ?
-
-350 ग्राम कद्दूकस की हुई लौकी => bottle-gourd 350g
-1/2 लीटर दूध => milk 500ml
-4 इलायची (पिसी हुई) => cardamom-ground 4pc
-तीन चौथाई कप चीनी => sugar 180ml
-2 टेबल स्पून घी => ghee 30ml
-एक कप मूंग दाल => mung-split 240ml
-थोड़ा सा केसर => ?
-8-10 बादाम => ?
-1 मुट्ठी किशमिश => ?
-आवश्यकतानुसार पानी => ?
-शक्कर 250 ग्राम => sugar 250g
-दो कप पानी => water 480ml
-1 पाव खोया => khoya 250g
-एक चुटकी नमक => salt 0.31ml
-
-தேவையான பொருட்கள்: => -
-வெல்லம் - 1½ கப் => jaggery 360ml
-நெய் - ½ கப் => ghee 120ml
-முந்திரி - 10 => cashew-halves 10pc
-ஏலக்காய் தூள் - ¼ டீஸ்பூன் => cardamom-ground 1.25ml
-துருவிய தேங்காய் 1 கப் => coconut-fresh 240ml
-2 கைப்பிடி திராட்சை => ?
-இரண்டு கப் தண்ணீர் => water 480ml
-நல்லெண்ணெய் 3 டேபிள்ஸ்பூன் => sesame-oil 45ml
-1 டம்ளர் பால் => ?
-100 கிராம் பீட்ரூட் => beetroot 100g
 `
