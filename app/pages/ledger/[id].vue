@@ -200,7 +200,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
           :faults="found.faults"
           :good="found.good"
           :changes="found.changes"
-          :busy="busy"
+          :busy="busy || house.kitchen === null"
           :says="changeSays"
           @change="change"
         />
