@@ -34,13 +34,16 @@ export const ChoicesSchema = z.strictObject({
   sugar: z.enum(SUGAR_WAYS), nuts: z.enum(NUT_WAYS), cooking: z.enum(COOKINGS), finish: z.enum(FINISHES), tasting: z.enum(TASTINGS), lots: z.boolean(),
 }) satisfies z.ZodType<Choices>
 
+/** What a base beside the first is, and how it is got ready. */
+const AsBaseSchema = z.strictObject({ family: z.enum(FAMILY_IDS), preparation: z.enum(PREPARATIONS) })
+
 const head = {
   id: Id,
   version: z.number().int().min(1),
   name: Name,
   otherNames: z.array(Name).max(16),
   base: Id,
-  ingredients: z.array(z.strictObject({ id: Id, ingredient: Id, perBase: z.number().min(0).max(20), part: z.enum(PARTS).optional() })).min(1).max(40),
+  ingredients: z.array(z.strictObject({ id: Id, ingredient: Id, perBase: z.number().min(0).max(20), part: z.enum(PARTS).optional(), asBase: AsBaseSchema.optional() })).min(1).max(40),
   portionG: z.number().min(5).max(2000),
   usual: z.strictObject({ baseG: z.number().gt(0).max(20000), minutes: z.record(Id, z.number().gt(0).max(1440)) }),
   kept: z.strictObject({ share: z.number().min(0.02).max(1), spread: z.number().gt(0).max(0.3) }),

@@ -4,8 +4,9 @@ import { ALLERGEN_WORDS } from './after'
 import { outsideText, ROLE_WORDS, STYLE_WORDS } from './measure'
 
 /** What an ingredient does in a dish, as it is chosen. */
-export const PART_WORDS: Readonly<Record<Exclude<Part, 'base'>, string>> = {
-  'helper': 'second flour or grain, roasted with the base', 'fat': 'fat', 'sugar': 'sugar', 'jaggery': 'jaggery, melted and strained first', 'water': 'water', 'milk': 'milk', 'juice': 'juice',
+export const PART_WORDS: Readonly<Record<Part, string>> = {
+  'base': 'a second base, got ready in its own way',
+  'helper': 'a little flour or grain, roasted with the base', 'fat': 'fat', 'sugar': 'sugar', 'jaggery': 'jaggery, melted and strained first', 'water': 'water', 'milk': 'milk', 'juice': 'juice',
   'milk-solids': 'milk solids, stirred in late', 'condensed': 'condensed milk, among the sugar', 'fruit': 'fruit, half with the liquid, half late', 'nuts': 'nuts, fried',
   'spice': 'stirred in at the end', 'steeped': 'steeped in something warm, stirred in at the end',
 }

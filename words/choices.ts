@@ -26,7 +26,7 @@ export const CHOICE_WORDS: { readonly [Key in keyof Choices]: { readonly asks: s
   roast: { asks: 'Roast', answers: { 'none': 'not roasted', 'aroma': 'to the smell, hardly coloured', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown' } },
   fat: { asks: 'Fat goes in', answers: { 'at-start': 'all at the start', 'half-and-half': 'half now, half late', 'little-by-little': 'little by little to the end', 'dry-first': 'after a dry roast' } },
   liquid: { asks: 'Wetted with', answers: { 'none': 'nothing', 'water': 'water', 'milk': 'milk', 'water-then-milk': 'water, then milk', 'juice': 'juice' } },
-  pour: { asks: 'Poured', answers: { 'at-once': 'all at once', 'in-parts': 'in parts, till no longer taken up', 'slurry': 'mixed cold beforehand' } },
+  pour: { asks: 'Poured', answers: { 'at-once': 'all at once', 'in-parts': 'in parts, till no longer taken up', 'slurry': 'mixed cold beforehand', 'rained': 'the grain rained into it, boiling' } },
   sugar: {
     asks: 'Sugar goes in',
     answers: { 'in-liquid': 'dissolved in the hot liquid', 'after-swelling': 'once the grain has swollen', 'off-fire': 'powdered, off the fire', 'syrup': 'as a boiled syrup', 'into-reduced': 'into the reduced mass' },
@@ -52,6 +52,9 @@ export const TROUBLE_WORDS: Readonly<Record<TroubleCode, string>> = {
   'paste-cannot-roast-dry': 'A wet paste or slurry sticks fast in a dry pan: it needs fat from the start.',
   'slurry-is-not-roasted': 'A slurry is mixed cold and raw: it cannot have been roasted in the pan before.',
   'fine-paste-is-mixed-cold': 'A lentil ground fine with water is too wet to roast as a paste: it is mixed cold and stirred until it thickens.',
+  'grain-is-the-first-base': 'Grain and flour are roasted before a pulp or purée comes to them: begin with the grain as the base, and put the pulp to it.',
+  'only-grain-is-rained': 'Only grain runs through the fingers: flour and paste fall into boiling liquid as lumps.',
+  'rained-is-sweetened-after': 'Grain rained into sweet liquid stays hard: it swells in plain liquid, then the sugar goes in.',
   'grain-sinks-in-slurry': 'This grain is too coarse to stay up in a cold mix: it sinks and catches.',
   'sugar-hardens-slurry': 'Sugar in the cold mix keeps the grain from swelling: it stays hard.',
   'grain-foams-under-pressure': 'Grain and flour foam up and can block the valve of a pressure pan.',

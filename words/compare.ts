@@ -38,7 +38,7 @@ export function differenceText(one: Difference, turn: string, say: CompareWords)
 }
 
 /** What a cook does at the turning point, said of the past, by the stage that begins or ends there. */
-const TURNED: Readonly<Record<string, string>> = { 'pour': 'poured', 'milk': 'milk in', 'liquid': 'liquid in', 'sweeten': 'sugar in', 'cool': 'off the fire', 'thicken': 'thickened', 'soften': 'into the syrup' }
+const TURNED: Readonly<Record<string, string>> = { 'pour': 'poured', 'rain': 'grain in', 'milk': 'milk in', 'liquid': 'liquid in', 'sweeten': 'sugar in', 'cool': 'off the fire', 'thicken': 'thickened', 'soften': 'into the syrup' }
 
 /**
  * What a cook did at the turning point.

@@ -17,6 +17,8 @@ export const CUES: Readonly<Record<CueCode, string>> = {
   'light-other': 'Put the other vessel on',
   'pour-soon': 'Watch the colour',
   'pour-now': 'Flame off, then pour',
+  'rain-now': 'Out of the pan, then rain it in',
+  'raining': 'A handful at a time, stir on',
   'pouring': 'A ladle at a time, at the side',
   'burnt': 'Burnt: off the fire, start anew',
   'pour-on': 'It takes it up: next ladle',
@@ -42,6 +44,7 @@ export const CUES: Readonly<Record<CueCode, string>> = {
 export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, readonly text: string }>> = {
   'hot-fat': { title: 'Hot fat', text: 'Never leave it alone. A lid smothers a flame; no water on burning fat.' },
   'pour': { title: 'When you pour', text: 'Flame off. Long ladle, little by little at the side, face back, children away: it erupts.' },
+  'splashes': { title: 'Boiling liquid splashes', text: 'Handful low over the edge, face back, sleeves down: it bubbles up as grain goes in.' },
   'spitting': { title: 'It spits', text: 'Long spoon. Lower the flame if it jumps.' },
   'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
   'scald': { title: 'Steam scalds', text: 'Lid away from you, handle turned in. Milk rises all at once: do not leave it.' },

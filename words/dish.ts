@@ -38,7 +38,7 @@ export function familyName(dish: Pick<DishCard, 'family'>): string {
 
 /** What turns a dish at its keystone, by the id of the stage that begins or ends there. */
 const TURNS: Readonly<Record<string, string>> = {
-  'pour': 'Pour', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in', 'cool': 'Off the fire', 'thicken': 'Thickened', 'soften': 'Into the syrup',
+  'pour': 'Pour', 'rain': 'Grain in', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in', 'cool': 'Off the fire', 'thicken': 'Thickened', 'soften': 'Into the syrup',
 }
 
 /**

@@ -16,7 +16,7 @@ export const FAULT_CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: str
   'off-late': { name: 'left on too long', next: 'Off at the first sign that it leaves the sides; weigh the pan.' },
   'low-after-turn': { name: 'the flame stayed low after the turn', next: 'Back to a middle flame once the spitting stops.' },
   'cold-liquid': { name: 'the liquid was not at the boil', next: 'Light it when the hearth calls; pour only when it boils.' },
-  'poured-fast': { name: 'poured too fast', next: 'A ladle at a time, stirring each in.' },
+  'poured-fast': { name: 'liquid and base met too fast', next: 'A ladle or a handful at a time, stirring each in.' },
   'sugar-early': { name: 'sugar went in before the grain had swollen', next: 'Plain liquid first, sugar once no hard centre is left.' },
   'more-fat': { name: 'more fat than it holds', next: 'Less fat, or the last of it only for gloss.' },
   'less-fat': { name: 'too little fat', next: 'More fat, or a spoon of it warm as it is rolled.' },

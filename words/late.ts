@@ -4,13 +4,14 @@ import { clockText } from './clockText'
 import { BESIDE_WORDS, stageName } from './stages'
 
 /** What is done in a stage that can be late. */
-type LateDoing = Exclude<Doing, 'prepare' | 'set' | 'shape' | 'rest'>
+type LateDoing = Exclude<Doing, 'prepare' | 'set' | 'shape' | 'rest'> | 'rain'
 
 /** What to do, by what is done in the stage and how late it is: short enough for one glance. */
 const LATE_CUES: Readonly<Record<LateDoing, Readonly<Record<LateLevel, string>>>> = {
   'fry': { 1: 'Nuts out now', 2: 'Lift the nuts out at once', 3: 'Nuts out: burnt ones stay out' },
   'roast': { 1: 'Past its window: look now', 2: 'Flame off: dark enough?', 3: 'Off the fire, into a cold pan' },
   'pour': { 1: 'All in? Then flame on', 2: 'Pour the rest, flame back on', 3: 'Pour the rest, flame back on' },
+  'rain': { 1: 'All in? Then lid on, low', 2: 'The rest in, lid on, flame low', 3: 'Lid on, flame low: it catches' },
   'cook-down': { 1: 'Past its window: look now', 2: 'Look now: is it there?', 3: 'Off the flame: look at its base' },
   'sweeten': { 1: 'Past its window: look now', 2: 'Flame low: is it tight?', 3: 'Off the fire before it sets hard' },
   'enrich': { 1: 'Past its window: look now', 2: 'Off the fire: is it one mass?', 3: 'Off the fire: it dries on' },
@@ -27,6 +28,7 @@ const LATE_WAYS: Readonly<Record<LateDoing, string>> = {
   'fry': 'Nuts go on browning off the fire. Lift out what is right; what is dark brown tastes bitter and stays out.',
   'roast': 'Tip it into a cold pan or on a plate: pan and fat roast on. Pale brown is saved by pouring at once; black flecks or an acrid smell are not.',
   'pour': 'Off the flame nothing is lost by stopping; what is in takes up as it stands. Then flame back to middle.',
+  'rain': 'What is in swells already: stir out the lumps against the side, rain the rest in, then the lid and a low flame.',
   'cook-down': 'Look for the sign under the spoon. Still wet: lid off, a mark higher. Where it catches, tip the top into a clean pan and leave the base; where it is dry, a spoon of hot liquid.',
   'sweeten': 'Sugar tightens as it goes on. If it stiffens, off the flame and a spoon of hot water.',
   'enrich': 'Off the fire it firms as it cools. Where it is stiff already, a spoon of hot milk or water and a little fat.',
@@ -38,7 +40,7 @@ const LATE_WAYS: Readonly<Record<LateDoing, string>> = {
   'cool': 'Set hard it is warmed in the pan on the lowest flame until it can be worked.',
 }
 
-const doingOf = ({ does }: Stage): LateDoing => (does in LATE_CUES ? does as LateDoing : 'cook-down')
+const doingOf = ({ id, does }: Stage): LateDoing => (id === 'rain' ? id : does in LATE_CUES ? does as LateDoing : 'cook-down')
 
 /**
  * What to do about a stage that is late.

@@ -55,7 +55,7 @@ export const REPAIR_NOTES: Readonly<Record<string, string>> = {
 /** Causes, by code. */
 export const CAUSE_WORDS: Readonly<Record<string, string>> = {
   'low-flame': 'flame left low after the pour', 'too-wet': 'more water in it than the plan keeps', 'cold-liquid': 'liquid was not at the boil', 'sugar-runs': 'sugar just in: it tightens again',
-  'too-dry': 'less water left than the plan keeps', 'kept-back': 'liquid was kept back', 'too-long': 'cooked too long', 'poured-fast': 'poured in fast, stirred late', 'stirred-late': 'left unstirred',
+  'too-dry': 'less water left than the plan keeps', 'kept-back': 'liquid was kept back', 'too-long': 'cooked too long', 'poured-fast': 'went in fast, stirred late', 'stirred-late': 'left unstirred',
   'under-roasted': 'roast stopped early', 'sugar-early': 'sugar in before the grain had swollen', 'more-sugar': 'more sugar than planned', 'produce-sweet': 'sweet roots or fruit',
   'forgotten': 'something was forgotten', 'less-sugar': 'less sugar than planned', 'produce-plain': 'plain roots or fruit', 'more-fat': 'more fat than planned',
   'fat-drawn-later': 'the mass draws it in later', 'too-early': 'too early to leave the pan', 'less-fat': 'less fat than planned', 'flame-high': 'flame too high', 'too-short': 'boiled too short',

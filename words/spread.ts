@@ -12,7 +12,7 @@ const STEPS: Readonly<Record<string, string>> = {
 
 /** Short name of a step. */
 export function stepName(id: string): string {
-  return STEPS[id] ?? BESIDE_WORDS[id] ?? stageName({ id, does: 'cook-down' })
+  return STEPS[id] ?? STEPS[id.replace(/-\d$/, '')] ?? BESIDE_WORDS[id] ?? stageName({ id, does: 'cook-down' })
 }
 
 /** How a dish is served. */

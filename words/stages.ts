@@ -7,6 +7,7 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
   'roast-dry': { name: 'roast dry', cue: 'Dry roast, keep it moving', begin: 'Base in, dry' },
   'roast': { name: 'roast', cue: 'Keep it moving, low flame', begin: 'Base is in' },
   'paste': { name: 'fry the paste', cue: 'Press the lumps, keep turning', begin: 'Paste is in' },
+  'rain': { name: 'rain in', cue: 'By the handful, stir all the while', begin: 'Grain goes in' },
   'pour': { name: 'pour', cue: 'A ladle at a time, at the side', begin: 'I am pouring' },
   'take-up': { name: 'take up', cue: 'Middle flame, keep stirring', begin: 'Poured, flame back' },
   'milk': { name: 'milk', cue: 'Milk is in: scrape the base', begin: 'Milk is in' },
@@ -48,6 +49,9 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
   'nuts-last': { name: 'fry nuts', cue: 'Fry the nuts beside it', begin: 'Nuts are on' },
 }
 
+/** The words of a stage: those of a second base's are the first's. */
+const wordsOf = (id: string): (typeof STAGES)[string] | undefined => STAGES[id] ?? STAGES[id.replace(/-\d$/, '')]
+
 /** What stands in the other vessel, by the id of its stage. */
 export const BESIDE_WORDS: Readonly<Record<string, string>> = {
   'sweet-water': 'sweet water', 'hot-water': 'water', 'sweet-milk': 'sweet milk', 'hot-milk': 'milk', 'sweet-juice': 'sweet juice', 'hot-juice': 'juice',
@@ -56,30 +60,30 @@ export const BESIDE_WORDS: Readonly<Record<string, string>> = {
 
 /** Vessels by their id in a dish. */
 export const DISH_VESSEL_WORDS: Readonly<Record<string, string>> = {
-  'pan': 'pan', 'pot': 'pot', 'second-pot': 'second pot', 'small-pan': 'small pan', 'pressure-pan': 'pressure pan', 'table': 'table',
+  'pan': 'pan', 'pot': 'pot', 'second-pot': 'second pot', 'small-pan': 'small pan', 'roasting-pan': 'roasting pan', 'pressure-pan': 'pressure pan', 'table': 'table',
 }
 
 /** Short name of a stage. */
 export function stageName(stage: Pick<Stage, 'id' | 'does' | 'freeOf'>): string {
   if (stage.freeOf) return `share without ${allergensText(stage.freeOf)}`
-  return STAGES[stage.id]?.name ?? BESIDE_WORDS[stage.id] ?? stage.does
+  return wordsOf(stage.id)?.name ?? BESIDE_WORDS[stage.id] ?? stage.does
 }
 
 /** The one thing to do in a stage, short enough for a glance. */
 export function stageCueText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'>): string {
   if (stage.freeOf) return `Take the share without ${allergensText(stage.freeOf)} out`
-  return STAGES[stage.id]?.cue ?? 'Keep stirring'
+  return wordsOf(stage.id)?.cue ?? 'Keep stirring'
 }
 
 /** What the button says that begins a stage. */
 export function stageBeginText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'> & Partial<Pick<Stage, 'adds'>>): string {
   if (stage.id === 'roast' && stage.adds?.length === 0) return 'Dry now, roast on'
-  return STAGES[stage.id]?.begin ?? `Begin: ${stageName(stage)}`
+  return wordsOf(stage.id)?.begin ?? `Begin: ${stageName(stage)}`
 }
 
 /** What was done when a stage began, for asking after it. */
 const BEGUN: Readonly<Record<string, string>> = {
-  'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'take-up': 'All poured', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
+  'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'rain': 'Grain in', 'take-up': 'All poured', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
   'rub-in': 'Sugar rubbed in', 'enrich': 'Additions in', 'enrich-2': 'More fat in', 'enrich-3': 'Last fat in', 'finish': 'Nearly done', 'fat-in': 'Fat in', 'rest': 'Off the fire',
   'cool': 'Off the fire', 'thicken': 'Mix in', 'syrup': 'Syrup on', 'soften': 'In the pan', 'soften-2': 'Second lot in', 'press': 'Lid locked', 'wait': 'Flame off',
 }
@@ -114,6 +118,8 @@ export const WATCH_WORDS: Readonly<Record<string, string>> = {
   'strength': 'Test a drop between cool spoons, not fingers.',
   'no-grains-on-the-wall': 'Wash sugar grains from the wall, then do not stir.',
   'milk-catches': 'Milk catches sooner than water: scrape the base.',
+  'by-handfuls': 'Cool enough for the hand; then a handful at a time from low over the edge, the other hand stirring: all at once it is lumps, and hot fat erupts.',
+  'under-the-lid': 'Low, under the lid for two or three minutes: it swells by itself. Stir once between.',
   'in-parts': 'In parts: stop when it is no longer taken up quickly.',
   'face-back': 'Long ladle at the side, face back.',
   'fork-loosen': 'Loosen with a fork, do not mash.',

@@ -120,7 +120,7 @@ describe('a dish in words', () => {
   })
 
   it('names its turning point', () => {
-    expect(new Set(dishes.map(turnText))).toEqual(new Set(['Pour', 'Thickened', 'Off the fire', 'Sugar in', 'Milk in', 'Into the syrup']))
+    expect(new Set(dishes.map(turnText))).toEqual(new Set(['Pour', 'Grain in', 'Thickened', 'Off the fire', 'Sugar in', 'Milk in', 'Into the syrup']))
   })
 
   it('says what happens outside a span in the way of its family, and how sure that is', () => {

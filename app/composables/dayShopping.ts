@@ -1,6 +1,7 @@
 import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Spread } from '../../contracts/spread'
+import { preparationOf } from '../../core/dish/basesOf'
 import { milkFor } from '../../core/preparing/milkYields'
 import { preparedWeight } from '../../core/preparing/preparedWeight'
 import { canThicken, THICKENED } from '../../core/schedule/thickenedMilk'
@@ -22,7 +23,7 @@ export function dayShopping(spread: Pick<Spread, 'dishes'>, table: readonly Ingr
     const boiled = thickens === true && one.ingredient === THICKENED.ingredient && canThicken(ownG)
     const row = rowOf(boiled ? THICKENED.from : one.ingredient)
     const massG = boiled ? milkFor(ownG, 'thickened').middle : ownG
-    return { ingredient: row.id, massG: preparedWeight(massG, row.yields, one.id === card.base ? card.choices.preparation : 'as-bought').asBoughtG, dishes: [card.name] }
+    return { ingredient: row.id, massG: preparedWeight(massG, row.yields, preparationOf(card, one) ?? 'as-bought').asBoughtG, dishes: [card.name] }
   }))
   return shopping(addNeeds(needs), store, rowOf, today)
 }

@@ -1,4 +1,5 @@
 import MiniSearch from 'minisearch'
+import { baseIds } from '../../core/dish/basesOf'
 import type { DishCard } from '../../core/dish/dish'
 import type { Ingredient } from '../../core/composition/ingredient'
 import { foldSpelling } from '../../core/search/foldSpelling'
@@ -32,11 +33,11 @@ export function dishFinder(
       return row ? [row.name, ...row.otherNames].join(' ') : ''
     }
     const family = families[dish.family]
-    const base = dish.ingredients.find(one => one.id === dish.base)
+    const bases = baseIds(dish).flatMap(id => dish.ingredients.filter(one => one.id === id))
     return {
       id: dish.id, names: [dish.name, ...dish.otherNames].join(' '),
-      base: [family?.name ?? '', ...family?.others ?? [], base ? names(base.ingredient) : ''].join(' '),
-      inside: dish.ingredients.filter(one => one.id !== dish.base).map(one => names(one.ingredient)).join(' '),
+      base: [family?.name ?? '', ...family?.others ?? [], ...bases.map(one => names(one.ingredient))].join(' '),
+      inside: dish.ingredients.filter(one => !bases.includes(one)).map(one => names(one.ingredient)).join(' '),
     }
   }))
   return (text) => {

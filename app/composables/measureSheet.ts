@@ -20,6 +20,7 @@ import type { Forecast } from '../../core/forecast/forecast'
 import { forecastCook } from '../../core/forecast/forecastCook'
 import { scaledForecast, type FineForecast } from '../../core/forecast/scaledForecast'
 import type { CookPlan } from '../../core/live/plan'
+import { placesOf } from '../../core/live/placesOf'
 import { planCook } from '../../core/live/planCook'
 import { finishedShare } from '../../core/proportions/finishedShare'
 import { holdWater, liquidAccount } from '../../core/proportions/liquidAccount'
@@ -163,6 +164,7 @@ function useChosen(sources: SheetSources, sheet: Readonly<Ref<Sheet | null>>) {
     cup: computed(() => find(sources.kitchen.value?.measures, sheet.value?.cup)),
     pan: computed(() => find(sources.kitchen.value?.pans, sheet.value?.pan)),
     pot: computed(() => find(sources.kitchen.value?.pans, sheet.value?.pot)),
+    otherPan: computed(() => sources.kitchen.value?.pans.find(one => one.kind === 'pan' && one.id !== sheet.value?.pan) ?? null),
     fire: computed(() => find(sources.kitchen.value?.fires, sheet.value?.fire)),
     otherFire: computed(() => find(sources.kitchen.value?.fires, sheet.value?.otherFire)),
   }
@@ -172,11 +174,10 @@ type Chosen = ReturnType<typeof useChosen>
 function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, pressure: Pan | undefined, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number, settings: Settings | undefined) {
   const { cup: { value: cup }, pan: { value: pan }, pot: { value: pot }, fire: { value: fire }, otherFire: { value: otherFire } } = chosen
   if (!cup || !pan || !pot || !fire || !otherFire) return null
-  const onMainFire = new Set(['pan', 'pressure-pan'])
+  const second = chosen.otherPan.value ?? undefined
   return planCook('measure', {
     dish, baseG: sheet.baseG, ingredients: table, cup,
-    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : vessel.id === 'pressure-pan' ? pressure ?? pot : pot])),
-    fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMainFire.has(vessel.id) ? fire : otherFire])),
+    ...placesOf(dish, { pan, pot, pressure, second, fire, otherFire }),
     flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
     turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),
     people: Math.min(500, Math.max(0.5, Math.round(sheet.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,

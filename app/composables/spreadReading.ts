@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import { INGREDIENTS } from '../../book/ingredients'
+import { baseIds } from '../../core/dish/basesOf'
 import type { DishCard } from '../../core/dish/dish'
 import { lanesOf, stepsOf } from '../../core/schedule/lanesOf'
 import type { Day } from '../../core/schedule/day'
@@ -15,9 +16,11 @@ import type { SpreadDay } from './spreadDay'
 
 /** What a dish is made from, by the first of its name in the table: there is little room beside an arch. */
 function baseName(card: DishCard): string {
-  const base = card.ingredients.find(one => one.id === card.base)?.ingredient ?? card.base
-  const row = INGREDIENTS.find(one => one.id === base)
-  return row ? (row.name.split(',')[0] ?? base).toLowerCase() : base.replaceAll('-', ' ')
+  return baseIds(card).map((id) => {
+    const base = card.ingredients.find(one => one.id === id)?.ingredient ?? id
+    const row = INGREDIENTS.find(one => one.id === base)
+    return row ? (row.name.split(',')[0] ?? base).toLowerCase() : base.replaceAll('-', ' ')
+  }).join(' and ')
 }
 
 /** What is said of a meal, minutes. */

@@ -26,7 +26,7 @@ import { SWAPS } from '../../book/swaps'
 import type { Correction } from '../../core/composition/corrections'
 import type { Choices } from '../../core/dish/choices'
 import type { DishCard } from '../../core/dish/dish'
-import { inPart, wetted, withoutIngredient } from '../../core/dish/withIngredient'
+import { inPart, inPreparation, wetted, withoutIngredient } from '../../core/dish/withIngredient'
 import { withChoice } from '../../core/dish/withChoice'
 import { forecastToKeep } from '../../core/forecast/forecastToKeep'
 import { standsOnShelf } from '../../core/proportions/measuredAmounts'
@@ -215,7 +215,8 @@ async function toTheFire(): Promise<void> {
           @change="massG => change(looked!.id, massG)"
           @swap="next => { open = null; set({ dish: next }) }"
           @follows="on => follows = on"
-          @part="part => { if (card) state.setDish(inPart(card, looked!.id, part), hold) }"
+          @part="part => { if (card) state.setDish(inPart(card, looked!.id, part, looked!.row), hold) }"
+          @ready="way => { if (card) set({ dish: inPreparation(card, looked!.id, way) }) }"
           @out="leaveOut(looked!.id)"
           @correct="correct"
           @close="open = null"

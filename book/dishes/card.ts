@@ -1,4 +1,4 @@
-import type { Choices } from '../../core/dish/choices'
+import type { Choices, Preparation } from '../../core/dish/choices'
 import type { DishCard, DishIngredient, Part } from '../../core/dish/dish'
 import { usualChoices } from '../../core/dish/usualChoices'
 import type { FamilyId } from '../../core/family/family'
@@ -9,8 +9,8 @@ const KEPT: Readonly<Record<FamilyId, number>> = {
   'vegetable': 0.3, 'fruit': 0.45, 'coconut-nut': 0.35,
 }
 
-/** One ingredient: table id, weight relative to the base, part, and an id where it is not the table's. */
-type Line = readonly [ingredient: string, perBase: number, part: Part, id?: string]
+/** One ingredient: table id, weight relative to the base, part, an id where it is not the table's, and what it is as a second base. */
+type Line = readonly [ingredient: string, perBase: number, part: Part, id?: string, asBase?: readonly [family: FamilyId, preparation: Preparation]]
 
 /** What a starter dish says beside its name. */
 export interface CardText {
@@ -40,7 +40,9 @@ export function card(id: string, name: string, family: FamilyId, text: CardText)
     id, name, family, choices, version: 1,
     otherNames: text.others ?? [],
     base: family,
-    ingredients: [base, ...text.lines.map(([ingredient, perBase, part, own]): DishIngredient => ({ id: own ?? ingredient, ingredient, perBase, part }))],
+    ingredients: [base, ...text.lines.map(([ingredient, perBase, part, own, as]): DishIngredient => ({
+      id: own ?? ingredient, ingredient, perBase, part, ...(as ? { asBase: { family: as[0], preparation: as[1] } } : {}),
+    }))],
     portionG: text.portionG ?? 120,
     usual: { baseG: text.usualG ?? 250, minutes: text.minutes ?? {} },
     kept: { share: text.kept ?? KEPT[family], spread: text.kept === 0.92 || family === 'semolina' ? 0.03 : 0.05 },

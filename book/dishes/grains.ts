@@ -44,6 +44,12 @@ export const GRAIN_DISHES = [
     choices: { sugar: 'in-liquid', roast: 'golden', nuts: 'into-roast', finish: 'covered' },
     minutes: { 'roast': 12, 'take-up': 6, 'enrich': 4, 'rest': 10 },
   }),
+  card('well-head-semolina', 'Well-head semolina', 'semolina', {
+    others: ['rava kesari', 'ananas kesari', 'रवा केसरी', 'கேசரி'], base: 'semolina-medium', portionG: 150,
+    lines: [['ghee', 0.7, 'fat'], ['sugar', 1.3, 'sugar'], ['water', 3.1, 'water'], ['banana', 0.7, 'fruit'], ['cashew-halves', 0.12, 'nuts', 'cashew'], ['cardamom-ground', 0.006, 'spice', 'cardamom']],
+    choices: { roast: 'aroma', fat: 'dry-first', pour: 'rained', sugar: 'after-swelling', nuts: 'last', finish: 'covered' },
+    minutes: { 'roast-dry': 6, 'rain': 2, 'take-up': 4, 'sweeten': 5, 'enrich': 3, 'enrich-2': 3, 'enrich-3': 4, 'rest': 10 },
+  }),
   card('spare-hand-semolina', 'Spare-hand semolina', 'semolina', {
     others: ['lean sooji', 'सादा हलवा'], base: 'semolina-medium', portionG: 160,
     lines: [['ghee', 0.38, 'fat'], ['sugar', 0.95, 'sugar'], ['water', 3.6, 'water'], ['cashew-halves', 0.08, 'nuts', 'cashew'], ['cardamom-ground', 0.006, 'spice', 'cardamom']],

@@ -20,6 +20,18 @@ export const LENTIL_DISHES = [
     choices: { preparation: 'cooked-puree', cooking: 'pressure', roast: 'none', liquid: 'none', sugar: 'into-reduced', fat: 'half-and-half' }, kept: 0.4,
     minutes: { 'nuts': 4, 'soften': 12, 'sweeten': 10, 'enrich': 8, 'rest': 5 },
   }),
+  card('three-to-one-mung', 'Three-to-one mung and rice', 'lentil', {
+    others: ['moong chawal halwa', 'pasi paruppu arisi halwa', 'मूंग चावल हलवा', 'பருப்பு அரிசி அல்வா'], base: 'mung-split', usualG: 180, portionG: 110,
+    lines: [['rice-short', 0.333, 'base', 'rice', ['other-flour', 'dry-ground']], ['ghee', 1.0, 'fat'], ['jaggery', 1.4, 'jaggery'], ['water', 3.6, 'water'], ['cashew-halves', 0.14, 'nuts', 'cashew'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],
+    choices: { preparation: 'dry-ground', roast: 'golden', liquid: 'water', sugar: 'after-swelling', fat: 'half-and-half' },
+    minutes: { 'nuts': 4, 'roast': 10, 'take-up': 8, 'sweeten': 9, 'enrich': 7, 'rest': 5 },
+  }),
+  card('palm-shade-mung', 'Palm-shade mung and coconut', 'lentil', {
+    others: ['payatham paruppu thengai', 'moong nariyal halwa', 'मूंग नारियल', 'பருப்பு தேங்காய் அல்வா'], base: 'mung-split', portionG: 120,
+    lines: [['coconut-fresh', 0.5, 'base', 'coconut', ['coconut-nut', 'as-bought']], ['ghee', 0.9, 'fat'], ['jaggery', 1.6, 'jaggery'], ['water', 2.6, 'water'], ['cashew-halves', 0.12, 'nuts', 'cashew'], ['cardamom-ground', 0.006, 'spice', 'cardamom']],
+    choices: { preparation: 'cooked-puree', cooking: 'pressure', roast: 'none', liquid: 'none', sugar: 'into-reduced', fat: 'half-and-half' }, kept: 0.4,
+    minutes: { 'nuts': 4, 'soften': 14, 'sweeten': 11, 'enrich': 8, 'rest': 5 },
+  }),
   card('winter-black-gram', 'Winter black gram', 'lentil', {
     others: ['urad dal halwa', 'उड़द दाल हलवा', 'உளுந்து அல்வா'], base: 'urad-split', portionG: 100,
     lines: [['ghee', 1.0, 'fat'], ['gram-flour-fine', 0.06, 'helper', 'helper'], ['sugar', 1.2, 'sugar'], ['water', 2.2, 'water'], ['walnut', 0.1, 'nuts'], ['cardamom-ground', 0.008, 'spice', 'cardamom']],

@@ -61,6 +61,10 @@ export const BASES = [
     others: ['chawal ka atta', 'pitho', 'चावल का आटा', 'அரிசி மாவு'], families: ['other-flour'], density: [0.62, 'estimate: 140–158 g in 240 ml'],
     from: 'A015', colour: [95, 0, 5], packs: [500, 1000],
   }),
+  row('rice-short', 'Rice, short grain', 'base', {
+    others: ['chawal', 'arisi', 'pacharisi', 'kachha chawal', 'चावल', 'பச்சரிசி'], families: ['other-flour'], density: [0.84, 'estimate: 195–205 g in 240 ml'],
+    from: 'A015', soakGain: 0.35, ground: 0.97, colour: [92, 0, 8], packs: [1000],
+  }),
   row('barley-flour', 'Barley flour', 'base', {
     others: ['jau ka atta', 'जौ का आटा', 'பார்லி மாவு'], families: ['other-flour'], density: [0.5, 'estimate: 110–130 g in 240 ml'],
     from: 'A004', allergens: ['barley'], colour: [84, 1, 14], packs: [500, 1000],

@@ -3,6 +3,7 @@ import type { Correction } from '../composition/corrections'
 import { mixOf } from '../composition/mixOf'
 import type { Nutrients } from '../composition/nutrients'
 import { sugarsOf } from '../composition/sugarsOf'
+import { preparationOf } from '../dish/basesOf'
 import type { DishCard } from '../dish/dish'
 import type { Window } from '../forecast/forecast'
 import { finishedShare } from '../proportions/finishedShare'
@@ -100,13 +101,13 @@ function allergensOf(foods: readonly { readonly row: Ingredient }[]): WhatComes[
   return [...by].map(([allergen, from]) => ({ allergen, from }))
 }
 
-function costOf(foods: readonly { readonly one: { readonly id: string }, readonly row: Ingredient, readonly massG: number }[], dish: Dish, servings: number, prices: readonly Correction[]): WhatComes['cost'] {
+function costOf(foods: readonly { readonly one: DishCard['ingredients'][number], readonly row: Ingredient, readonly massG: number }[], dish: Dish, servings: number, prices: readonly Correction[]): WhatComes['cost'] {
   const priceOf = new Map(prices.flatMap(one => (one.pricePerKg === undefined ? [] : [[one.id, one.pricePerKg] as const])))
   let total = 0
   const unpriced: string[] = []
   for (const { one, row, massG } of foods) {
     const price = priceOf.get(row.id)
-    const bought = preparedWeight(Math.min(50000, massG), row.yields, one.id === dish.base ? dish.choices.preparation : 'as-bought').asBoughtG
+    const bought = preparedWeight(Math.min(50000, massG), row.yields, preparationOf(dish, one) ?? 'as-bought').asBoughtG
     if (price !== undefined) total += price * bought / 1000
     else if (row.kind !== 'water' && massG > 0) unpriced.push(row.name)
   }

@@ -39,6 +39,7 @@ const ROWS = {
   charringRate: [0.0035, '40 %', '1/s at 175 °C', 'estimate: golden to burnt in a few minutes there'],
   starchDiffusivity: [3e-10, 'in `uptake`', 'm²/s', 'diffusion of water into cooked starch near 95 °C, near 3·10⁻¹⁰ (recalled, unchecked)'],
   mixingFloor: [100, 'in `uptake`', 's', 'estimate: mixing by hand takes 1.5 to 2 minutes'],
+  rainedInPourTime: [200, '40 %', 'g', 'estimate: grain rained in by handfuls of 30 to 50 g, one every ten seconds, in `pourTime`'],
   usualPour: [900, '30 %', 'g', 'estimate: sweet water for a pan for four, poured in `pourTime`'],
   gelTemp: [65, '3 K', '°C', 'gelatinisation of wheat starch, 60–68 °C (recalled, unchecked)'],
   gelRise: [35, '20 %', 'K', 'rise in a saturated sugar solution, about 35 K (recalled, unchecked)'],

@@ -14,8 +14,8 @@ export type Roast = (typeof ROASTS)[number]
 export const LIQUIDS = ['none', 'water', 'milk', 'water-then-milk', 'juice'] as const
 export type Liquid = (typeof LIQUIDS)[number]
 
-/** How the liquid meets the base. */
-export const POURS = ['at-once', 'in-parts', 'slurry'] as const
+/** How the liquid meets the base: poured on it, mixed with it cold, or boiling as the base is rained into it. */
+export const POURS = ['at-once', 'in-parts', 'slurry', 'rained'] as const
 export type Pour = (typeof POURS)[number]
 
 /** When the nuts are fried. */

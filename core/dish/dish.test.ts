@@ -46,6 +46,8 @@ describe('the stages of a dish', () => {
     ['dry first', 'sweet-water-semolina', { fat: 'dry-first', nuts: 'into-roast' }, ['roast-dry', 'roast', 'sweet-water', 'pour', 'take-up', 'enrich', 'rest']],
     ['not tasted', 'sweet-water-semolina', { tasting: 'not-tasted' }, ['nuts', 'roast', 'sweet-water', 'pour', 'take-up', 'enrich', 'rest', 'set-apart']],
     ['a slurry', 'window-pane-wheat', {}, ['steep', 'mix', 'thicken', 'syrup', 'sweeten', 'enrich', 'enrich-2', 'enrich-3', 'nuts-last', 'rest', 'free-share', 'nuts-in', 'spread', 'set']],
+    ['rained in', 'well-head-semolina', {}, ['roast-dry', 'hot-water', 'rain', 'take-up', 'sweeten', 'enrich', 'enrich-2', 'enrich-3', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
+    ['rained in, roasted in its fat', 'first-offering-semolina', { pour: 'rained' }, ['roast', 'hot-water', 'rain', 'take-up', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in', 'set-apart']],
     ['balls', 'marble-gram-balls', {}, ['roast', 'cool', 'rub-in', 'roll']],
     ['open pan', 'cellar-beetroot', { cooking: 'open' }, ['grate', 'soften', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
     ['pressure', 'cellar-beetroot', {}, ['grate', 'press', 'wait', 'milk', 'sweeten', 'enrich', 'nuts-last', 'rest', 'free-share', 'nuts-in']],
@@ -95,7 +97,7 @@ describe('the stages of a dish', () => {
   it('carry a caution wherever liquid meets hot fat, syrup is boiled or pressure builds', () => {
     for (const dish of STARTER_DISHES.map(stageDish)) {
       for (const stage of dish.stages) {
-        if (stage.does === 'pour') expect(stage.cautions, `${dish.id} ${stage.id}`).toContain('pour')
+        if (stage.does === 'pour') expect(stage.cautions, `${dish.id} ${stage.id}`).toContain(stage.from === stage.vessel ? 'splashes' : 'pour')
         if (stage.does === 'boil-syrup') expect(stage.cautions).toContain('syrup')
         if (stage.does === 'press') expect(stage.cautions).toContain('pressure')
         if (stage.does === 'fry') expect(stage.cautions).toContain('hot-fat')
@@ -111,6 +113,17 @@ describe('the stages of a dish', () => {
     const staged = stageDish(withChoice(mung, { sugar: 'syrup' }, rowOf))
     expect(staged.stages.find(one => one.id === 'pour')!.from).toBe(staged.stages.find(one => one.id === 'hot-milk')!.vessel)
     expect(staged.stages.find(one => one.id === 'sweeten')!.from).toBe(staged.stages.find(one => one.id === 'syrup')!.vessel)
+  })
+
+  it('rain the grain into the deep pan where its liquid boils, with all of its fruit', () => {
+    const dish = stageDish(starter('well-head-semolina'))
+    const of = (id: string) => dish.stages.find(one => one.id === id)!
+    expect([of('roast-dry').vessel, of('hot-water').vessel, of('rain').vessel, of('rain').from]).toEqual(['roasting-pan', 'pan', 'pan', 'pan'])
+    expect(of('hot-water').adds).toContainEqual({ ingredient: 'banana', share: 1 })
+    expect(of('hot-water').meets).toEqual({ stage: 'rain', edge: 'start' })
+    expect(dish.keystone.stage).toBe('rain')
+    expect(of('roast-dry').adds.map(one => one.ingredient)).toEqual(['semolina'])
+    expect([of('enrich'), of('enrich-2'), of('enrich-3')].map(one => one.adds[0]!.share)).toEqual([0.3, 0.3, 0.3].map(share => expect.closeTo(share, 9)))
   })
 
   it('say that the mass runs again when the sugar goes in', () => {
@@ -136,6 +149,8 @@ describe('choices that cannot go together', () => {
     ['one-thread-gram', { finish: 'covered' }, 'slab-is-stirred'],
     ['mill-lane-jaggery-semolina', { sugar: 'off-fire' }, 'jaggery-is-no-powder'],
     ['blue-door-gram', { preparation: 'raw-paste' }, 'preparation-is-not-for-this'],
+    ['blue-door-gram', { pour: 'rained' }, 'only-grain-is-rained'],
+    ['sweet-water-semolina', { pour: 'rained' }, 'rained-is-sweetened-after'],
   ] as const)('%s with %j: %s', (id, changes, code) => {
     const card = { ...starter(id), choices: { ...starter(id).choices, ...changes } }
     expect(troublesOf(card).map(one => one.code)).toContain(code)

@@ -1,5 +1,5 @@
 import type { Allergen } from '../composition/ingredient'
-import type { Choices } from './choices'
+import type { Choices, Preparation } from './choices'
 
 /** What is done in a stage; the sentence for it lives in `words/`. */
 export const DOINGS = [
@@ -26,6 +26,8 @@ export interface DishIngredient {
   readonly perBase: number
   /** What it does in the dish; missing in dishes of the first format. */
   readonly part?: Part | undefined
+  /** Of a base beside the first: the family it is of, and how it is got ready. */
+  readonly asBase?: { readonly family: string, readonly preparation: Preparation } | undefined
 }
 
 /** A vessel a dish needs. */

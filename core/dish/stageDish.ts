@@ -10,7 +10,7 @@ import { slurryStages } from './shapes/slurryStages'
 import { troublesOf } from './troublesOf'
 
 const REDUCED = new Set(['vegetable', 'fruit', 'coconut-nut'])
-const PANS = new Set(['pan', 'small-pan', 'pressure-pan'])
+const PANS = new Set(['pan', 'small-pan', 'roasting-pan', 'pressure-pan'])
 
 /**
  * Lays a dish out: its ordered stages follow from its ingredients and choices alone. Everything later reads these stages.

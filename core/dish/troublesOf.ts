@@ -1,3 +1,4 @@
+import { goesInWet, isAlike, secondBases, type SecondBase } from './basesOf'
 import type { Choices } from './choices'
 import type { DishCard, Part } from './dish'
 import { splitsMilk } from './splitsMilk'
@@ -14,6 +15,7 @@ export const TROUBLES = [
   'sugar-needs-liquid', 'powder-needs-no-liquid', 'jaggery-is-no-powder', 'balls-take-powdered-sugar', 'slab-takes-syrup', 'nothing-is-reduced', 'liquid-is-missing',
   'syrup-needs-water', 'nuts-need-fat-first', 'paste-cannot-roast-dry', 'slurry-is-not-roasted', 'grain-sinks-in-slurry', 'sugar-hardens-slurry', 'grain-foams-under-pressure', 'froths-under-pressure', 'pressure-needs-liquid', 'acid-splits-milk', 'jaggery-splits-milk',
   'only-grated-goes-in-lots', 'preparation-is-not-for-this', 'slab-is-stirred', 'produce-is-not-a-roast', 'no-grain-swells', 'nothing-sweet', 'wet-in-dry-balls', 'fine-paste-is-mixed-cold',
+  'only-grain-is-rained', 'rained-is-sweetened-after', 'grain-is-the-first-base',
 ] as const
 export type TroubleCode = (typeof TROUBLES)[number]
 
@@ -37,7 +39,7 @@ export const PREPARATIONS_OF: Readonly<Record<string, readonly Choices['preparat
 export function troublesOf(card: DishCard): Trouble[] {
   const { choices } = card
   const reduced = REDUCED.includes(card.family) || choices.preparation === 'cooked-puree'
-  return [...baseTroubles(card, reduced), ...milkTroubles(card, reduced), ...sugarTroubles(card, reduced), ...slurryTroubles(card, reduced), ...restTroubles(card, reduced)]
+  return [...baseTroubles(card, reduced), ...milkTroubles(card, reduced), ...sugarTroubles(card, reduced), ...slurryTroubles(card, reduced), ...rainedTroubles(card, reduced), ...restTroubles(card, reduced)]
 }
 
 const has = (card: DishCard, ...parts: readonly Part[]): boolean =>
@@ -58,8 +60,20 @@ function baseTroubles(card: DishCard, reduced: boolean): Trouble[] {
     ...when(choices.cooking === 'pressure' && presses && !pressesWet(card), 'pressure-needs-liquid', { cooking: 'open' }, ...wetPresses(card)),
     ...when(choices.lots && (choices.preparation !== 'grated' || choices.cooking === 'pressure'), 'only-grated-goes-in-lots', { lots: false }),
     ...when(reduced && choices.roast !== 'none', 'produce-is-not-a-roast', { roast: 'none' }),
+    ...when(reduced && brings(card, 'grain'), 'grain-is-the-first-base'),
+    ...when(secondBases(card).some(one => !isKnown(card, one)), 'preparation-is-not-for-this'),
     ...when(choices.preparation === 'fine-paste' && family === 'lentil' && choices.pour !== 'slurry', 'fine-paste-is-mixed-cold', { pour: 'slurry', roast: 'none' }, { preparation: 'raw-paste' }),
   ]
+}
+
+/** Whether a base comes to one of the other kind: pulp or purée to a grain, or grain to what is cooked down. */
+function brings(card: DishCard, what: 'pulp' | 'grain'): boolean {
+  return secondBases(card).some(one => !isAlike(card, one) && goesInWet(one.asBase.family, one.asBase.preparation) === (what === 'pulp'))
+}
+
+/** A second base is got ready as its own family is, or ground together with the first. */
+function isKnown({ choices }: DishCard, { asBase }: SecondBase): boolean {
+  return asBase.preparation === choices.preparation || (PREPARATIONS_OF[asBase.family] ?? ['as-bought']).includes(asBase.preparation)
 }
 
 /** Whether anything that flows stands under the lid of its pressure pan. */
@@ -90,12 +104,12 @@ function sugarTroubles(card: DishCard, reduced: boolean): Trouble[] {
   const { sugar, liquid, form, pour } = card.choices
   const wet = liquid !== 'none'
   const dryBalls = { sugar: 'off-fire', liquid: 'none', form: 'balls' } as const
-  const slabbed = form === 'slab' && !reduced && pour !== 'slurry'
+  const slabbed = form === 'slab' && !reduced && pour !== 'slurry' && pour !== 'rained'
   return [
     ...when(!has(card, 'sugar', 'jaggery', 'condensed', 'fruit') && !reduced, 'nothing-sweet'),
     ...when(!reduced && form === 'balls' && sugar !== 'off-fire', 'balls-take-powdered-sugar', dryBalls, { form: 'soft' }),
     ...when(sugar === 'off-fire' && (wet || reduced), 'powder-needs-no-liquid', reduced ? { sugar: 'into-reduced' } : dryBalls, ...(reduced ? [] : [{ sugar: 'after-swelling' } as const])),
-    ...when(!reduced && sugar === 'off-fire' && has(card, 'fruit', 'condensed'), 'wet-in-dry-balls', { form: 'soft', sugar: 'after-swelling', liquid: 'water' }),
+    ...when(!reduced && sugar === 'off-fire' && (has(card, 'fruit', 'condensed') || brings(card, 'pulp')), 'wet-in-dry-balls', { form: 'soft', sugar: 'after-swelling', liquid: 'water' }),
     ...when(sugar === 'off-fire' && has(card, 'jaggery'), 'jaggery-is-no-powder', reduced ? { sugar: 'into-reduced' } : { sugar: 'in-liquid', liquid: 'water', form: 'soft' }),
     ...when(!wet && !reduced && sugar !== 'off-fire', 'sugar-needs-liquid', { liquid: 'water' }, dryBalls),
     ...when(!wet && reduced && sugar === 'in-liquid', 'sugar-needs-liquid', { sugar: 'into-reduced' }),
@@ -128,6 +142,17 @@ function slurryTroubles(card: DishCard, reduced: boolean): Trouble[] {
     ...when(!stays(card), 'grain-sinks-in-slurry', ...(card.family === 'lentil' ? [{ preparation: 'fine-paste' as const }] : []), { pour: 'at-once' }, { pour: 'in-parts' }),
     ...when(roast !== 'none', 'slurry-is-not-roasted', { roast: 'none' }, { pour: 'at-once' }),
     ...when(card.family === 'semolina' && sugar === 'in-liquid', 'sugar-hardens-slurry', { sugar: 'after-swelling' }),
+  ]
+}
+
+/** Rained by the handful: what runs through the fingers as grains, sweetened only once it has swollen. */
+const RAINED_BASES: readonly string[] = ['semolina', 'broken-wheat']
+
+function rainedTroubles({ family, choices }: DishCard, reduced: boolean): Trouble[] {
+  if (choices.pour !== 'rained' || reduced) return []
+  return [
+    ...when(!RAINED_BASES.includes(family), 'only-grain-is-rained', { pour: 'at-once' }, { pour: 'in-parts' }),
+    ...when(choices.sugar === 'in-liquid' || choices.sugar === 'syrup', 'rained-is-sweetened-after', { sugar: 'after-swelling' }, { pour: 'in-parts' }),
   ]
 }
 

@@ -2,7 +2,7 @@ import type { Dish, Stage } from './dish'
 
 /** Minutes of stages at the usual amount, as common kitchen knowledge gives them (estimates), by stage id. */
 const COMMON: Readonly<Record<string, number>> = {
-  'nuts': 4, 'nuts-last': 4, 'roast-dry': 6, 'roast': 8, 'paste': 14, 'pour': 1, 'take-up': 4, 'milk': 10, 'liquid': 10, 'sweeten': 5, 'rub-in': 6,
+  'nuts': 4, 'nuts-last': 4, 'roast-dry': 6, 'roast': 8, 'paste': 14, 'pour': 1, 'rain': 2, 'take-up': 4, 'milk': 10, 'liquid': 10, 'sweeten': 5, 'rub-in': 6,
   'enrich': 5, 'enrich-2': 4, 'enrich-3': 4, 'finish': 5, 'rest': 5, 'cool': 30, 'thicken': 8, 'syrup': 10, 'soften': 14, 'soften-2': 10,
   'fat-in': 6, 'press': 7, 'wait': 15, 'melt': 6, 'boil-soft': 40, 'roast-whole': 10,
 }
@@ -34,5 +34,5 @@ export function usualMinutes(dish: Pick<Dish, 'family' | 'usual'>, stage: Stage)
   const own = dish.usual.minutes[stage.id] ?? BY_FAMILY[dish.family]?.[stage.id]
   if (own !== undefined) return own
   if (stage.meets) return BESIDE[stage.does] ?? 6
-  return COMMON[stage.id] ?? ('minutes' in stage.until ? stage.until.minutes : 5)
+  return COMMON[stage.id] ?? COMMON[stage.id.replace(/-\d$/, '')] ?? ('minutes' in stage.until ? stage.until.minutes : 5)
 }

@@ -34,7 +34,7 @@ describe('an ingredient that is added', () => {
   })
 
   it('is wetted with what is there', () => {
-    const milky = withIngredient(dish, { id: 'milk' }, 'milk', 1)
+    const milky = withIngredient(dish, rowOf('milk'), 'milk', 1)
     expect(milky.choices.liquid).toBe('water-then-milk')
     expect(withoutIngredient(milky, 'milk').choices.liquid).toBe('water')
     expect(goesNowhere(milky, stageDish(milky).stages)).toEqual([])
@@ -42,23 +42,23 @@ describe('an ingredient that is added', () => {
 
   it('becomes more where it stands in that part already, and stands beside where it plays another', () => {
     const ghee = dish.ingredients.find(one => one.id === 'ghee')!.perBase
-    expect(withIngredient(dish, { id: 'ghee' }, 'fat', 0.1).ingredients.find(one => one.id === 'ghee')!.perBase).toBeCloseTo(ghee + 0.1, 9)
-    const twice = withIngredient(dish, { id: 'ghee' }, 'spice', 0.1)
+    expect(withIngredient(dish, rowOf('ghee'), 'fat', 0.1).ingredients.find(one => one.id === 'ghee')!.perBase).toBeCloseTo(ghee + 0.1, 9)
+    const twice = withIngredient(dish, rowOf('ghee'), 'spice', 0.1)
     expect(twice.ingredients.map(one => one.id)).toContain('ghee-2')
-    expect(inPart(twice, 'ghee-2', 'fat').ingredients.find(one => one.id === 'ghee-2')!.part).toBe('fat')
-    expect(inPart(dish, dish.base, 'fat')).toBe(dish)
+    expect(inPart(twice, 'ghee-2', 'fat', rowOf('ghee')).ingredients.find(one => one.id === 'ghee-2')!.part).toBe('fat')
+    expect(inPart(dish, dish.base, 'fat', rowOf('ghee'))).toBe(dish)
     expect(withoutIngredient(dish, dish.base)).toBe(dish)
   })
 
   it.each([0, -1, 21, Number.NaN])('is refused at %d g for each g of base', (perBase) => {
-    expect(() => withIngredient(dish, { id: 'salt' }, 'spice', perBase)).toThrow(CoreError)
+    expect(() => withIngredient(dish, rowOf('salt'), 'spice', perBase)).toThrow(CoreError)
   })
 
   it('says what it does to the balance', () => {
-    const nuts = balanceShift(dish, withIngredient(dish, { id: 'almond-slivers' }, 'nuts', 0.2), 250, rowOf)
+    const nuts = balanceShift(dish, withIngredient(dish, rowOf('almond-slivers'), 'nuts', 0.2), 250, rowOf)
     expect(nuts.allergens).toEqual(['almond'])
     expect(nuts.finishedG).toBeGreaterThan(40)
-    const wet = balanceShift(dish, withIngredient(dish, { id: 'milk' }, 'milk', 1), 250, rowOf)
+    const wet = balanceShift(dish, withIngredient(dish, rowOf('milk'), 'milk', 1), 250, rowOf)
     expect(wet.waterG).toBeCloseTo(250 * rowOf('milk').nutrients.water / 100, 0)
     expect(wet.standings.map(one => one.role)).toContain('liquid')
   })

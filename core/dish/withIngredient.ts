@@ -1,8 +1,9 @@
 import type { Ingredient } from '../composition/ingredient'
 import { CoreError } from '../error'
 import { familyOf } from '../family/families'
-import type { Choices } from './choices'
-import type { DishCard, Part } from './dish'
+import type { Choices, Preparation } from './choices'
+import type { DishCard, DishIngredient, Part } from './dish'
+import { PREPARATIONS_OF } from './troublesOf'
 
 /** A dish takes in no more than so many ingredients, and no more than this much of one, g for each g of base. */
 const MOST_INGREDIENTS = 30
@@ -13,17 +14,17 @@ const MOST_RATIO = 20
  *
  * @param card the dish
  * @param row of the ingredient table
- * @param part what it does in the dish; never the base
+ * @param part what it does in the dish; as a base it stands beside the first one
  * @param perBase g for each g of base, above 0, to 20
  * @returns the dish; an ingredient that stands in that part already becomes more
- * @throws CoreError `out-of-range` where it is too much, or the dish is full
+ * @throws CoreError `out-of-range` where it is too much, or the dish is full; `unknown-name` for a base of no family
  */
-export function withIngredient(card: DishCard, row: Pick<Ingredient, 'id'>, part: Exclude<Part, 'base'>, perBase: number): DishCard {
+export function withIngredient(card: DishCard, row: Pick<Ingredient, 'id' | 'families'>, part: Part, perBase: number): DishCard {
   if (!(perBase > 0 && perBase <= MOST_RATIO)) throw new CoreError('out-of-range', 'withIngredient.perBase', { given: perBase, min: 'more than nothing', max: MOST_RATIO })
   const known = card.ingredients.find(one => one.ingredient === row.id && one.part === part)
   if (known) return { ...card, ingredients: card.ingredients.map(one => (one === known ? { ...one, perBase: Math.min(MOST_RATIO, one.perBase + perBase) } : one)) }
   if (card.ingredients.length >= MOST_INGREDIENTS) throw new CoreError('out-of-range', 'withIngredient.ingredients', { given: card.ingredients.length + 1, max: MOST_INGREDIENTS })
-  return wetted({ ...card, ingredients: [...card.ingredients, { id: freeId(card, row.id), ingredient: row.id, perBase, part }] })
+  return wetted({ ...card, ingredients: [...card.ingredients, { id: freeId(card, row.id), ingredient: row.id, perBase, ...played(card, row, part) }] })
 }
 
 /**
@@ -32,11 +33,36 @@ export function withIngredient(card: DishCard, row: Pick<Ingredient, 'id'>, part
  * @param card the dish
  * @param id of the ingredient within the dish; the base stays the base
  * @param part what it does from now on
+ * @param row its row of the ingredient table, for a base's family
  * @returns the dish, what it is wetted with following
  */
-export function inPart(card: DishCard, id: string, part: Exclude<Part, 'base'>): DishCard {
+export function inPart(card: DishCard, id: string, part: Part, row: Pick<Ingredient, 'id' | 'families'>): DishCard {
   if (id === card.base) return card
-  return wetted({ ...card, ingredients: card.ingredients.map(one => (one.id === id ? { ...one, part } : one)) })
+  return wetted({
+    ...card,
+    ingredients: card.ingredients.map(one => (one.id === id ? { id, ingredient: one.ingredient, perBase: one.perBase, ...played(card, row, part) } : one)),
+  })
+}
+
+/** A second base is got ready as the first is where its family knows that way, else as its family usually is. */
+function played(card: DishCard, row: Pick<Ingredient, 'id' | 'families'>, part: Part): Pick<DishIngredient, 'part' | 'asBase'> {
+  if (part !== 'base') return { part }
+  const [family] = row.families
+  if (family === undefined) throw new CoreError('unknown-name', 'withIngredient.row', { missing: row.id })
+  const known = PREPARATIONS_OF[family] ?? ['as-bought']
+  return { part, asBase: { family, preparation: known.find(one => one === card.choices.preparation) ?? known[0]! } }
+}
+
+/**
+ * The dish with its second base got ready in another way.
+ *
+ * @param card the dish
+ * @param id of the second base within the dish
+ * @param preparation how it is got ready from now on
+ * @returns the dish; as it was where the ingredient is no second base
+ */
+export function inPreparation(card: DishCard, id: string, preparation: Preparation): DishCard {
+  return { ...card, ingredients: card.ingredients.map(one => (one.id === id && one.asBase ? { ...one, asBase: { ...one.asBase, preparation } } : one)) }
 }
 
 /**

@@ -1,3 +1,4 @@
+import { isAlike, secondBases } from '../dish/basesOf'
 import type { Stage } from '../dish/dish'
 import { familyOf } from '../family/families'
 import type { CookPlan } from '../live/plan'
@@ -17,7 +18,9 @@ export function additionsOf(plan: Pick<CookPlan, 'dish' | 'amounts'>, stage: Pic
     const { composition } = amount
     const massG = amount.massG * share
     const soakedG = (amount.soakedG ?? 0) * share
-    const base = ingredient === plan.dish.base
+    const second = secondBases(plan.dish).find(one => one.id === ingredient)
+    // Pulp that comes to a grain is its liquid: what it brings is not held yet.
+    const base = ingredient === plan.dish.base || (second !== undefined && isAlike(plan.dish, second))
     const invert = composition.invert ?? 0
     return [{
       water: massG * composition.water + soakedG,
@@ -27,7 +30,7 @@ export function additionsOf(plan: Pick<CookPlan, 'dish' | 'amounts'>, stage: Pic
       invert: massG * invert,
       nuts: massG * composition.nuts,
       base,
-      dry: base && soakedG === 0 && !familyOf(plan.dish.family).fresh,
+      dry: base && soakedG === 0 && !familyOf(second?.asBase.family ?? plan.dish.family).fresh,
     }]
   })
 }

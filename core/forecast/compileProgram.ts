@@ -13,7 +13,7 @@ import { syrupShareOf } from '../syrup/syrupShareOf'
 import { usualSeconds } from '../usual/usualSeconds'
 import { airPressurePa } from '../water/airPressurePa'
 import { additionsOf } from './additionsOf'
-import { baseNumbers } from './baseNumbers'
+import { baseNumbers, basesNumbers } from './baseNumbers'
 import { coloursOf } from './coloursOf'
 import { LID, OPEN, SEALED, type Cover } from './cover'
 import { flameOf, markFlame } from './flameOf'
@@ -38,6 +38,7 @@ const MIXING_S = 100
 /** What the usual pour moves, and the least that is counted, g (estimates). */
 const USUAL_POUR_G = constant('usualPour')
 const LEAST_POUR_G = 50
+const RAINED_G = constant('rainedInPourTime')
 
 /**
  * Lays a cook as it stands over its plan, ready to be run by every member of an ensemble.
@@ -56,7 +57,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
   const family = familyOf(plan.dish.family)
   const vessels = [...new Set(line.map(stage => stage.vessel))]
   return {
-    family: baseNumbers(family, family.fresh || cooked),
+    family: basesNumbers(plan, family.fresh || cooked),
     beside: baseNumbers(family, false, 0),
     colours: coloursOf(plan),
     step: stepVessel,
@@ -70,6 +71,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
       adds: additionsOf(plan, stage),
       flame: flameOf(plan, stage),
       cover: coverOf(stage),
+      staysIn: vessels.includes(stage.vessel),
       meets: boundaryIndex(plan.dish, stage.meets),
       ...endOf(stage),
     })),
@@ -118,10 +120,12 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
 
 /**
  * A pour in times of the usual one, which is a pot for four at once: the square root of what comes over (estimate: a
- * larger ladle for a larger pot), and as many times longer as the stage has minutes.
+ * larger ladle for a larger pot), and as many times longer as the stage has minutes. What is rained in goes by the
+ * handful: its time follows its weight.
  */
 function poursOf(plan: CookPlan, cook: LiveCook, stage: Stage): number {
   if (stage.does !== 'pour' || !('minutes' in stage.until)) return 0
+  if (stage.vessel === stage.from) return (plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0) / RAINED_G
   const beside = sideStages(plan.dish).filter(side => side.vessel === stage.from)
   const pouredG = beside.flatMap(side => additionsOf(plan, side)).reduce((sum, one) => sum + additionG(one), 0) * fromShareOf(cook, stage)
   return stage.until.minutes * Math.sqrt(Math.max(LEAST_POUR_G, pouredG) / USUAL_POUR_G)
@@ -185,20 +189,30 @@ function coverOf(stage: Stage): Cover {
 }
 
 function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {
-  const others = sideStages(plan.dish).map(stage => stage.vessel)
   const changes = cook.controls.flatMap(({ timeS, what }): ProgramControl[] => {
     const known = what.mark === undefined || what.mark === 'off'
       || plan.fires[what.vessel]?.marks.some(mark => mark.id === what.mark)
-    if (!known) return []
+    const vessel = standsAs(plan, cook, what.vessel, timeS)
+    if (!known || vessel === null) return []
     return [{
       timeS,
-      vessel: others.indexOf(what.vessel) + 1,
+      vessel,
       ...(what.mark === undefined ? {} : { flame: markFlame(plan, what.vessel, what.mark) }),
       ...(what.lid === undefined ? {} : { cover: what.lid ? LID : OPEN }),
     }]
   })
   if (cook.offFireS !== null) changes.push({ timeS: cook.offFireS, vessel: 0, flame: markFlame(plan, mainVessel(plan.dish), 'off') })
   return changes.sort((p, q) => p.timeS - q.timeS)
+}
+
+/** What a vessel is at a moment: 0 where the main line cooks in it, 1 and up beside it, null where it has been left. */
+function standsAs(plan: CookPlan, cook: LiveCook, vessel: string, timeS: number): number | null {
+  const line = mainLine(plan.dish)
+  const running = cook.stageStarts.reduce<number>((last, startS, i) => (startS !== null && startS <= timeS ? i : last), 0)
+  if (line[running]?.vessel === vessel) return 0
+  const beside = sideStages(plan.dish).findIndex(stage => stage.vessel === vessel)
+  const isLeft = line.some((stage, i) => i <= running && stage.vessel === vessel)
+  return isLeft ? null : beside + 1
 }
 
 /**
@@ -217,10 +231,15 @@ function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
 /** Readings by their time, none after now unless the cook is over; the two last ask what weight and temperature are now. */
 function queriesOf(cook: LiveCook, dish: Dish, nowS: number): ProgramQuery[] {
   const main = mainVessel(dish)
+  // What was read of it while it still stood beside the main line is not the main line's.
+  const first = mainLine(dish).findIndex(stage => stage.vessel === main)
+  const fromS = first > 0 ? cook.stageStarts[first] ?? Number.POSITIVE_INFINITY : 0
+  const own = <T extends { readonly timeS: number, readonly what: { readonly vessel: string } }>(list: readonly T[]): T[] =>
+    list.filter(one => one.what.vessel === main && one.timeS >= fromS)
   const readings: ProgramQuery[] = [
-    ...cook.weighings.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
-    ...cook.temperatures.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),
-    ...cook.depths.filter(one => one.what.vessel === main).map(one => ({ timeS: one.timeS, of: 'volume-ml' as const })),
+    ...own(cook.weighings).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
+    ...own(cook.temperatures).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),
+    ...own(cook.depths).map(one => ({ timeS: one.timeS, of: 'volume-ml' as const })),
   ]
   return readings.filter(one => nowS <= 0 || cook.finishedS !== null || one.timeS <= nowS).sort((p, q) => p.timeS - q.timeS).concat(nowS > 0 ? [{ timeS: nowS, of: 'content-g' as const }, { timeS: nowS, of: 'temp-c' as const }] : [])
 }

@@ -1,5 +1,6 @@
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
+import { sideStages } from '../dish/sideStages'
 import { CoreError } from '../error'
 import type { CookPlan } from '../live/plan'
 import type { FireRole, FlameSetting } from './program'
@@ -27,10 +28,17 @@ export function flameOf(plan: CookPlan, stage: Stage): FlameSetting {
  * @throws CoreError `unknown-name` for a mark that is not there
  */
 export function markFlame(plan: CookPlan, vessel: string, mark: string | undefined): FlameSetting {
-  const fire: FireRole = mainLine(plan.dish).some(stage => stage.vessel === vessel) ? 'mainFire' : 'otherFire'
+  const fire: FireRole = isMain(plan, vessel) ? 'mainFire' : 'otherFire'
   const lagS = plan.fires[vessel]?.lagS ?? 0
   if (mark === 'off') return { fire, watts: 0, ladder: 0, lagS }
   const found = plan.fires[vessel]?.marks.find(one => one.id === mark)
   if (!found) throw new CoreError('unknown-name', 'compileProgram.flame', { given: String(mark) })
   return { fire, watts: found.watts, ladder: fire === 'mainFire' ? Math.log(found.watts / pivotWatts(plan)) : 0, lagS }
+}
+
+/** The main line's fire is that of the vessel it begins in; one that stands beside it first keeps its own. */
+function isMain(plan: CookPlan, vessel: string): boolean {
+  const line = mainLine(plan.dish)
+  const beside = sideStages(plan.dish).some(stage => stage.vessel === vessel)
+  return line[0]?.vessel === vessel || (!beside && line.some(stage => stage.vessel === vessel))
 }

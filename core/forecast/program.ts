@@ -78,6 +78,8 @@ export interface ProgramSide {
   readonly adds: readonly Addition[]
   readonly flame: FlameSetting
   readonly cover: Cover
+  /** True where the main line goes on in it: what is ready stays where it is, and the other comes to it. */
+  readonly staysIn: boolean
   /** Main-line stage at whose start it has to be ready. */
   readonly meets: number
   /** Sign by which it is ready, as an index into SIGNS, or null for its seconds. */

@@ -3,7 +3,7 @@ import { contentG } from './contentG'
 import { contentMl } from './contentMl'
 import { boilingTempC } from './boilingTempC'
 import { VALVE_PA } from './cover'
-import { NUTS, SOFT, SOLIDS, TEMP, VESSEL_SIZE } from './layout'
+import { NUTS, PAN_TEMP, SOFT, SOLIDS, TEMP, VESSEL_SIZE } from './layout'
 import { pourInto } from './pourInto'
 import type { EnsembleRecord } from './record'
 import { COLD, EMPTIED, flamePower, LIT, paceOf, sideAt, type Run } from './run'
@@ -104,7 +104,10 @@ function pour(run: Run, record: EnsembleRecord, index: number, side: number, sha
   const { sign } = run.program.sides[side]
   if (run.sides[side] === LIT && run.sideReady[side] === 0 && sign !== null) noteLate(run, record, index, side, sign)
   if (run.sides[side] === COLD) makeReady(run, side)
-  pourInto(run.state, sideAt(run.program, side), run.at, share)
+  const at = sideAt(run.program, side)
+  // The vessel itself is as hot as what boils in it.
+  if (run.program.sides[side].staysIn) run.state[run.at + PAN_TEMP] = Math.max(run.state[at + PAN_TEMP], run.state[at + TEMP])
+  pourInto(run.state, at, run.at, share)
   run.sides[side] = EMPTIED
 }
 

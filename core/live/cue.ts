@@ -13,12 +13,12 @@ import type { CookPlan } from './plan'
 import type { LiveCook } from './liveCook'
 
 /** Cautions by the step where a hand could be burned. */
-export const CAUTION_CODES = ['hot-fat', 'pour', 'spitting', 'hot-sweet', 'syrup', 'scald', 'pressure', 'grinder', 'allergen', 'two-hours', ...HEAT_CAUTIONS] as const
+export const CAUTION_CODES = ['hot-fat', 'pour', 'splashes', 'spitting', 'hot-sweet', 'syrup', 'scald', 'pressure', 'grinder', 'allergen', 'two-hours', ...HEAT_CAUTIONS] as const
 export type CautionCode = (typeof CAUTION_CODES)[number]
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
-  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'pouring' | 'flame-back' | 'still-hard' | 'cook-down'
+  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'rain-now' | 'pouring' | 'raining' | 'flame-back' | 'still-hard' | 'cook-down'
   | 'burnt' | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'late' | 'asked' | 'finished'
 
 /** What the fire screen says at one glance. */
@@ -158,6 +158,9 @@ function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
 const plain = (stage: Stage): boolean => stage.id !== 'take-up'
 const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next')
 
+/** The grain goes to the liquid: nothing is poured over hot fat. */
+const rainsIn = (stage: Stage): boolean => stage.does === 'pour' && stage.from === stage.vessel
+
 type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 
 function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
@@ -168,13 +171,16 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
   const near = window !== undefined && nowS >= window.early - SOON_S
   switch (stage.does) {
     case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
-    case 'pour': return { code: ready ? 'next' : pouringCue(cook, stage), caution: 'pour' }
+    case 'pour': if (rainsIn(stage)) return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'raining', caution: 'splashes' }
+      return { code: ready ? 'next' : pouringCue(cook, stage), caution: 'pour' }
     case 'roast': {
       // Dark flecks and an acrid smell are a burnt note as well: nothing goes in any more.
       if (hasShown(cook, 'burnt') || hasShown(cook, 'flecks')) return { code: 'burnt', caution: 'hot-fat' }
-      const pours = line[cook.stage + 1]?.does === 'pour'
+      const comes = line[cook.stage + 1]
+      const pours = comes?.does === 'pour' && !rainsIn(comes)
       const turn = ready ? null : dueTurn(plan, cook)
       if (turn) return { code: 'turn-down', caution: 'hot-fat', mark: turn.mark }
+      if (ready && comes && rainsIn(comes)) return { code: 'rain-now', caution: 'hot-fat' }
       if (ready) return pours ? { code: 'pour-now', caution: 'pour' } : { code: 'next', caution: 'hot-fat' }
       if (near && pours) return { code: 'pour-soon', caution: 'pour' }
       if (near) return { code: 'watch', caution: 'hot-fat' }

@@ -18,9 +18,10 @@ export function flamesNow(plan: CookPlan, cook: LiveCook): Record<string, Vessel
   const began = cook.stageStarts[cook.stage] ?? 0
   const now: Record<string, VesselNow> = {}
   for (const vessel of Object.keys(plan.vessels)) {
-    // The main line may go through more than one vessel: the one that is left stands without a flame.
-    const main = line.some(one => one.vessel === vessel)
+    // The main line may go through more than one vessel: the one that is left stands without a flame. One that stands
+    // beside it first is the main line's from the stage that begins in it.
     const side = plan.dish.stages.find(one => one.vessel === vessel && one.meets)
+    const main = line.some((one, i) => one.vessel === vessel && (side === undefined || i <= cook.stage))
     const running = main ? (stage?.vessel === vessel ? stage : undefined) : cook.lit[vessel] === undefined ? undefined : side
     const since = main ? began : cook.lit[vessel] ?? 0
     let mark = running && running.flame !== 'off' ? plan.flames[running.id] ?? 'off' : 'off'

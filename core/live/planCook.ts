@@ -2,6 +2,7 @@ import type { Lab } from '../colour/lab'
 import type { Belief } from '../belief/belief'
 import { beliefFor } from '../belief/beliefFor'
 import type { Evidence } from '../belief/evidence'
+import { preparationOf } from '../dish/basesOf'
 import type { Dish } from '../dish/dish'
 import type { Allergen, Ingredient, Kind, Yields } from '../composition/ingredient'
 import { withFreeShare } from '../dish/freeShare'
@@ -96,9 +97,10 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
       const row = rowOf(one.ingredient)
       if (!row) throw new CoreError('unknown-name', 'planCook.ingredients', { missing: one.ingredient })
       const massG = Math.round(one.perBase * baseG * 100) / 100
-      const soakedG = one.id === dish.base && row.yields ? massG * soakWater({ yields: row.yields }, dish.choices?.preparation) : 0
+      const preparation = preparationOf(dish, one)
+      const soakedG = row.yields ? massG * soakWater({ yields: row.yields }, preparation) : 0
       return {
-        id: one.id, ingredient: one.ingredient, massG, composition: row.composition, ...(one.id === dish.base && row.colour ? { look: row.colour } : {}),
+        id: one.id, ingredient: one.ingredient, massG, composition: row.composition, ...(preparation !== undefined && row.colour ? { look: row.colour } : {}),
         ...(row.own ? { own: row } : {}), ...(soakedG > 0 ? { soakedG } : {}), ...(row.kind === 'fat' ? { smokeC: row.smokeC ?? UNKNOWN_SMOKE_C } : {}),
       }
     }),

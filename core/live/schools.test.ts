@@ -5,6 +5,7 @@ import { mainLine } from '../dish/mainLine'
 import { forecastCook } from '../forecast/forecastCook'
 import { actionsOf } from './actions'
 import { cueOf, dueSide } from './cue'
+import { flamesNow } from './flamesNow'
 import type { CookPlan } from './plan'
 import { replay } from './replay'
 
@@ -79,5 +80,59 @@ describe('a cook of any school', () => {
     expect(milk.lightS!).toBeGreaterThan(water.lightS!)
     expect(dueSide(plan, cook, forecast, water.lightS! + 1)).toBe('pot')
     expect(dueSide(plan, replay(plan, [...begun(plan, 0), marked(9, 5, 'vessel.lit', { vessel: 'pot' })]), forecast, water.lightS! + 1)).toBeNull()
+  })
+
+  describe('where grain is rained into the boil', () => {
+    const plan = starterPlan('well-head-semolina')
+    const lit = [marked(1, 0, 'cook.started'), marked(2, 100, 'vessel.lit', { vessel: 'pan' })]
+    const rained = [...lit, marked(6, 420, 'sign.seen', { sign: 'boil', vessel: 'pan' }), marked(7, 480, 'sign.seen', { sign: 'aroma' }), marked(8, 500, 'stage.began', { stage: 'rain' })]
+
+    it('the roast ends out of its pan, and nothing is said of pouring over hot fat', () => {
+      const roasted = replay(plan, rained.slice(0, 4))
+      expect(cueOf(plan, roasted, null, 490)).toMatchObject({ code: 'rain-now', caution: 'hot-fat' })
+      expect(cueOf(plan, replay(plan, rained), null, 510)).toMatchObject({ code: 'raining', caution: 'splashes' })
+      expect(actionsOf(plan, replay(plan, rained), null, 510).map(one => one.code)).toContain('begin.take-up')
+    })
+
+    it('the deep pan is beside until then and the main one after, and the roasting pan is left without a flame', () => {
+      const [before, after] = [flamesNow(plan, replay(plan, rained.slice(0, 4))), flamesNow(plan, replay(plan, rained))]
+      expect([before.pan!.mark, before['roasting-pan']!.mark]).toEqual([plan.flames['hot-water'], plan.flames['roast-dry']])
+      expect([after.pan!.mark, after['roasting-pan']!.mark]).toEqual([plan.flames.rain, 'off'])
+    })
+
+    it('a flame turned under the deep pan reaches its liquid before, the mass after, and one under a pan that was left nothing', () => {
+      const ends = (...more: ReturnType<typeof marked>[]) => forecastCook(plan, [...rained, ...more], 600, 128).stages.at(-1)!.middle
+      const strongest = plan.fires.pan!.marks.at(-1)!.id
+      const [plain, hotter, elsewhere] = [ends(), ends(marked(9, 560, 'flame.changed', { vessel: 'pan', mark: strongest })), ends(marked(9, 560, 'flame.changed', { vessel: 'roasting-pan', mark: strongest }))]
+      expect(hotter).toBeLessThan(plain)
+      expect(elsewhere).toBe(plain)
+    })
+
+    it('a cold liquid that was rained into takes longer to swell it than one at the boil', () => {
+      const late = [lit[0]!, marked(2, 440, 'vessel.lit', { vessel: 'pan' }), ...rained.slice(3)]
+      const swollen = (marks: typeof rained) => forecastCook(plan, marks, 505, 128).signs['taken-up']!.middle
+      expect(swollen(late)).toBeGreaterThan(swollen(rained) + 60)
+    })
+
+    it('a pan weighed while its liquid stood beside says nothing of the mass', () => {
+      const known = { ...plan, vessels: { ...plan.vessels, pan: { ...plan.vessels.pan!, massGuessed: false } } }
+      const now = forecastCook(known, rained, 700, 128)
+      const grossG = Math.round(plan.vessels.pan!.vessel.massG + now.panNow!.contentG.middle * 0.985)
+      const weighed = (timeS: number) => {
+        const at = timeS < 420 ? 2 : 5
+        return forecastCook(known, [...rained.slice(0, at), marked(timeS < 420 ? 4 : 9, timeS, 'weighed', { vessel: 'pan', grossG }), ...rained.slice(at)], 700, 128).panNow!.contentG.middle
+      }
+      expect(weighed(300) / now.panNow!.contentG.middle).toBeCloseTo(1, 2)
+      expect(weighed(690)).toBeLessThan(now.panNow!.contentG.middle - 2)
+    })
+
+    it('what goes in by the handful takes its time by its weight', () => {
+      const rains = (baseG: number): number => {
+        const of = starterPlan('well-head-semolina', { baseG })
+        const { stages } = forecastCook(of, [], 0, 128)
+        return stages[2]!.middle - stages[1]!.middle
+      }
+      expect(rains(500) / rains(250)).toBeCloseTo(2, 0)
+    })
   })
 })

@@ -1,5 +1,6 @@
 import type { Ingredient } from '../composition/ingredient'
 import type { Preparation } from '../dish/choices'
+import { preparationOf } from '../dish/basesOf'
 import type { DishIngredient } from '../dish/dish'
 import { familyOf } from '../family/families'
 import { waterOf } from './waterOf'
@@ -25,16 +26,16 @@ export interface YieldingDish {
  * @returns g of sweet for each g of base, and one standard deviation of it
  */
 export function finishedShare(dish: YieldingDish, rowOf: (ingredient: string) => Ingredient): { readonly perBase: number, readonly spread: number } {
-  const dry = !familyOf(dish.family).fresh
   let perBase = 0
   let liquid = 0
   for (const one of dish.ingredients) {
     const row = rowOf(one.ingredient)
-    const base = one.id === dish.base
-    const water = waterOf(one, row, base ? dish.choices?.preparation : undefined)
+    const preparation = preparationOf(dish, one)
+    const dry = preparation !== undefined && !familyOf(one.asBase?.family ?? dish.family).fresh
+    const water = waterOf(one, row, preparation)
     const moisture = one.perBase * row.nutrients.water / 100
     perBase += one.perBase + (water - moisture)
-    if (base && dry) {
+    if (dry) {
       perBase -= moisture * ROASTED_OUT
       liquid += water - moisture
     }

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../composition/ingredient'
+import { preparationOf } from '../dish/basesOf'
 import type { DishCard } from '../dish/dish'
 import { familyOf } from '../family/families'
 import { waterOf } from './waterOf'
@@ -43,15 +44,15 @@ type Accounted = Pick<DishCard, 'base' | 'family' | 'ingredients' | 'choices'>
  * @returns the account, g
  */
 export function liquidAccount(dish: Accounted, baseG: number, rowOf: (ingredient: string) => Ingredient): LiquidAccount {
-  const { fresh } = familyOf(dish.family)
   const lines: WaterLine[] = []
   let plain = 0
   let brought = 0
   for (const one of dish.ingredients) {
     const row = rowOf(one.ingredient)
-    const base = one.id === dish.base
+    const preparation = preparationOf(dish, one)
+    const fresh = familyOf(one.asBase?.family ?? dish.family).fresh
     const own = one.perBase * row.nutrients.water / 100
-    const water = baseG * (waterOf(one, row, base ? dish.choices.preparation : undefined) - (base && !fresh ? own : 0))
+    const water = baseG * (waterOf(one, row, preparation) - (preparation !== undefined && !fresh ? own : 0))
     if (one.part === 'water') plain += water
     else if (water >= LEAST_SHARE * baseG) {
       brought += water

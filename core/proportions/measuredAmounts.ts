@@ -14,6 +14,8 @@ export interface AmountRow<Row extends TableRow> {
   /** Id within the dish. */
   readonly id: string
   readonly row: Row
+  /** True for a base beside the first. */
+  readonly asBase: boolean
   readonly massG: number
   readonly volumeMl: number
   /** Exact count of the cup. */
@@ -58,7 +60,7 @@ export function measuredAmounts<Row extends TableRow>(
     const massG = one.perBase * baseG
     const volumeMl = massG / row.bulkDensity
     return {
-      id: one.id, row, massG, volumeMl,
+      id: one.id, asBase: one.id !== dish.base && one.asBase !== undefined, row, massG, volumeMl,
       cups: volumeMl / cup.volumeMl,
       spoken: inMeasures(volumeMl, [cup, ...spoons.filter(spoon => spoon.volumeMl < cup.volumeMl)]),
       standing: standings.get(one.id) ?? null,
@@ -87,5 +89,5 @@ function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => 
  * @returns false for pinches and spoons
  */
 export function standsOnShelf(amount: AmountRow<TableRow>, base: string): boolean {
-  return amount.id === base || amount.standing !== null || amount.cups >= LEAST_CUPS
+  return amount.id === base || amount.asBase || amount.standing !== null || amount.cups >= LEAST_CUPS
 }

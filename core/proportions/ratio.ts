@@ -1,4 +1,5 @@
 import type { Ingredient } from '../composition/ingredient'
+import { secondBases } from '../dish/basesOf'
 import type { DishCard } from '../dish/dish'
 import { CoreError } from '../error'
 import { readQuantity } from '../measures/readQuantity'
@@ -52,17 +53,18 @@ export function inRatio(hand: InHand, ratio: SaidRatio, shelf: readonly string[]
   const { dish } = hand
   const meant = meantBy(dish, ratio.parts.length, [dish.base, ...shelf.filter(id => id !== dish.base)], rowOf)
   const density = (id: string): number => rowOf(dish.ingredients.find(one => one.id === id)!.ingredient).bulkDensity
-  const perBase = new Map<string, number>()
-  for (const [i, ids] of meant.entries()) {
-    const wanted = ratio.parts[i]! / ratio.parts[0]!
-    const of = ids.map(id => dish.ingredients.find(one => one.id === id)!)
-    const sizes = of.map(one => one.perBase / (ratio.by === 'cup' ? density(one.id) : 1))
-    const all = sizes.reduce((sum, size) => sum + size, 0)
-    of.forEach((one, j) => {
-      const share = all > 0 ? sizes[j]! / all : 1 / of.length
-      perBase.set(one.id, wanted * share * (ratio.by === 'cup' ? density(one.id) / density(dish.base) : 1))
+  const scale = ratio.by === 'cup' ? density : () => 1
+  const shares = meant.map((ids) => {
+    const sizes = ids.map((id) => {
+      const one = dish.ingredients.find(each => each.id === id)!
+      return one.perBase / scale(id)
     })
-  }
+    const all = sizes.reduce((sum, size) => sum + size, 0)
+    return ids.map((id, j) => ({ id, share: all > 0 ? sizes[j]! / all : 1 / ids.length }))
+  })
+  // Where two bases are the first part together, the first is its share of it.
+  const first = ratio.parts[0]! * shares[0]!.find(one => one.id === dish.base)!.share * scale(dish.base)
+  const perBase = new Map(shares.flatMap((of, i) => of.map(({ id, share }) => [id, ratio.parts[i]! * share * scale(id) / first] as const)))
   return {
     meant,
     dish: { ...dish, ingredients: dish.ingredients.map(one => (one.id === dish.base || !perBase.has(one.id) ? one : { ...one, perBase: Math.min(20, Math.round(perBase.get(one.id)! * 1e5) / 1e5) })) },
@@ -72,7 +74,7 @@ export function inRatio(hand: InHand, ratio: SaidRatio, shelf: readonly string[]
 /** Which ingredients each part speaks of: those on the shelf in their order, or the roles. */
 function meantBy(dish: DishCard, count: number, shelf: readonly string[], rowOf: (ingredient: string) => Ingredient): string[][] {
   if (shelf.length === count) return shelf.map(id => [id])
-  const roles = ROLES_SAID.slice(0, count).map(role => (role === 'base' ? [dish.base] : dish.ingredients.filter(one => one.id !== dish.base && roleOf(rowOf(one.ingredient).composition, one.part) === role).map(one => one.id)))
+  const roles = ROLES_SAID.slice(0, count).map(role => (role === 'base' ? [dish.base, ...secondBases(dish).map(one => one.id)] : dish.ingredients.filter(one => one.id !== dish.base && roleOf(rowOf(one.ingredient).composition, one.part) === role).map(one => one.id)))
   if (count > ROLES_SAID.length || roles.some(ids => ids.length === 0)) {
     throw new CoreError('not-understood', 'inRatio.parts', { given: count, wanted: shelf.length })
   }

@@ -1,3 +1,4 @@
+import { basesPerBase, type Based } from '../dish/basesOf'
 import type { DishIngredient } from '../dish/dish'
 import type { Composition } from '../live/plan'
 import type { Role } from './spans'
@@ -9,16 +10,17 @@ function counted(one: DishIngredient, composition: Composition): number {
 }
 
 /**
- * All of a dish's fat, sugar or liquid together, relative to its base.
+ * All of a dish's fat, sugar or liquid together, relative to its base, or its bases where it has more than one of a kind.
  *
  * @param dish base and ingredients
  * @param role which of them
  * @param compositionOf shares by ingredient id
- * @returns g for each g of base
+ * @returns g for each g of all its bases
  */
-export function roleRatio(dish: { readonly base: string, readonly ingredients: readonly DishIngredient[] }, role: Role, compositionOf: (ingredient: string) => Composition): number {
-  return dish.ingredients.reduce((sum, one) => {
+export function roleRatio(dish: Based, role: Role, compositionOf: (ingredient: string) => Composition): number {
+  const all = dish.ingredients.reduce((sum, one) => {
     const composition = compositionOf(one.ingredient)
     return one.id !== dish.base && roleOf(composition, one.part) === role ? sum + counted(one, composition) : sum
   }, 0)
+  return all / basesPerBase(dish)
 }

@@ -1,7 +1,9 @@
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
-import type { Activity, DayDish, Durations, Hold, Lag, Serving, VesselKind } from './day'
+import type { Activity, DayDish, Durations, Serving } from './day'
+import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
+import { keeps, layFirst, laySeconds } from './layReady'
 import { chilledDish, standingDish } from './outsideCold'
 import { THICKENED } from './thickenedMilk'
 
@@ -18,30 +20,11 @@ export interface OnTheDay {
   readonly chills?: boolean | undefined
 }
 
-/** Least and longest waits, minutes; kitchen rules and food safety margins, estimates. */
-const WAITS = {
-  soak: 840, paste: 60, puree: 60, grated: 60, mixed: 60, prepared: 600, open: [10, 20], openLate: 60, hotBase: 5, hot: 3, warm: 15, cool: 60, rest: 60,
-  set: 720, thickenedCools: 30, thickenedKeeps: 2880, steep: [10, 120], syrup: [5, 40], liquid: [10, 120],
-} as const
-const WASH: Durations = [4, 5, 7]
-const OPEN: Durations = [2, 3, 4]
 const CUT: Durations = [4, 6, 9]
 const AGAIN: Durations = [3, 4, 6]
 const PUT_TO_STEEP: Durations = [1, 2, 3]
 /** On the table after the last stir: into bowls, minutes (estimate). */
 const SERVED = 2
-
-/** A dish's steps while they are laid out. */
-interface Laying {
-  readonly activities: Activity[]
-  readonly lags: Lag[]
-  readonly holds: Hold[]
-  /** The step that the next one follows, and how long it may wait. */
-  last: string | null
-  min: number
-  max: number | null
-  kind: string
-}
 
 /**
  * The steps of a dish for the day, derived from its stages: work of the hands and of the fire as activities that are not
@@ -56,12 +39,15 @@ interface Laying {
 export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>, day: OnTheDay): DayDish {
   const laying: Laying = { activities: [], lags: [], holds: [], last: null, min: 0, max: null, kind: 'prep' }
   const before = dish.stages.filter(stage => stage.phase === 'before')
-  for (const stage of before.filter(one => one.id !== 'steep' && one.id !== 'melt')) layBefore(laying, stage, spans)
+  const chained = before.filter(one => one.id !== 'steep' && one.id !== 'melt')
+  layFirst(laying, chained, spans)
   const { first, fire } = layFire(laying, dish, spans)
+  laySeconds(laying, dish, chained, spans, fire)
   for (const stage of before.filter(one => one.id === 'steep' || one.id === 'melt')) layAside(laying, stage, spans, stepOf(fire, stage.id === 'melt' ? jaggeryStage(dish) : mainLine(dish).filter(one => one.does !== 'rest').at(-1)!))
   const hotPour = laySides(laying, dish, spans, fire)
+  const begins = layRoastingPan(laying, dish, fire) ?? first
   const rest = layAfter(laying, dish, spans)
-  if (first) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first, last: fire.at(-1)!.id })
+  if (begins) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first: begins, last: fire.at(-1)!.id })
   if (spans[THICKENED.step]) layThickened(laying, dish, spans, fire, day.large)
   const laid: DayDish = {
     id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: Math.max(rest, SERVED),
@@ -72,71 +58,12 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
   return day.serve === 'cold' || (day.chills && kept.stands) ? chilledDish(kept, day.large) : kept
 }
 
-/** A step of the main line and the stages in it. */
-interface FireStep { readonly id: string, readonly stages: Stage[] }
-
-function stepOf(fire: readonly FireStep[], stage: Stage): string {
-  return (fire.find(step => step.stages.includes(stage)) ?? fire.at(-1)!).id
-}
-
 function jaggeryStage(dish: Dish): Stage {
   const jaggery = new Set(dish.ingredients.filter(one => one.part === 'jaggery').map(one => one.id))
   const line = mainLine(dish)
   const adding = line.find(stage => stage.adds.some(one => jaggery.has(one.ingredient)))
   const side = sideStages(dish).find(stage => stage.adds.some(one => jaggery.has(one.ingredient)))
   return adding ?? line.find(stage => stage.id === side?.meets.stage) ?? line[0]!
-}
-
-/** Adds a step after the last one. */
-function follow(laying: Laying, activity: Activity, min: number, max: number | null, kind: string): void {
-  if (laying.last) laying.lags.push({ from: laying.last, to: activity.id, min: laying.min + min, max: max === null && laying.max === null ? null : (laying.max ?? laying.min) + (max ?? WAITS.prepared), kind })
-  laying.activities.push(activity)
-  laying.last = activity.id
-  laying.min = 0
-  laying.max = null
-}
-
-function layBefore(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>): void {
-  const dur = spans[stage.id]!
-  if (stage.hands === 0 && stage.does === 'prepare') {
-    if (!laying.last) follow(laying, { id: 'wash', dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')
-    laying.min += dur[1]
-    if (stage.id === 'soak') laying.max = WAITS.soak - WAITS.paste
-    laying.kind = stage.id
-    return
-  }
-  if (stage.does === 'wait') {
-    follow(laying, { id: 'open', dur: OPEN, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
-    laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
-    return
-  }
-  const grinds = stage.id === 'grind' || stage.id === 'puree'
-  const at = stage.does === 'press' ? 'wait' : stage.vessel
-  follow(laying, { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, ...(grinds ? { grinder: 1 as const } : {}) }, 0, laying.max === null ? maxBefore(stage) : 60, laying.kind)
-  laying.kind = kindAfter(stage)
-  const need: VesselKind | null = at === 'pot' ? 'pot' : at === 'pan' ? 'heavy' : null
-  if (need) laying.holds.push({ need, first: stage.id, last: stage.id })
-}
-
-/** How long what stands before a step may wait, minutes. */
-function maxBefore(stage: Stage): number | null {
-  return stage.id === 'puree' ? WAITS.openLate : null
-}
-
-function kindAfter(stage: Stage): string {
-  return stage.id === 'grate' ? 'grated' : stage.id === 'grind' || stage.id === 'puree' ? 'paste' : 'prep'
-}
-
-/** How long a prepared base keeps before it goes into the pan, minutes; null for ever. */
-function keeps(dish: Dish): number | null {
-  switch (dish.choices?.preparation) {
-    case 'raw-paste': return WAITS.paste
-    case 'fine-paste': return WAITS.paste
-    case 'cooked-puree': return WAITS.puree
-    case 'grated': return WAITS.grated
-    case 'dry-ground': return null
-    default: return WAITS.prepared
-  }
 }
 
 /** The main line as steps: stages of the same hands and flame go on as one; the pour begins one. */
@@ -177,7 +104,7 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
     if (fried) layFried(laying, activity, line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)), fire, stage)
     else {
       if (wait) follow(laying, activity, wait[0], wait[1] + WAITS.cool, 'cool')
-      else if (stage.id === dish.keystone.stage) follow(laying, activity, 0, ...turning(line.slice(0, index)))
+      else if (stage.id === dish.keystone.stage) follow(laying, activity, 0, ...turning(stage, line.slice(0, index)))
       else if (first === null) follow(laying, activity, 0, laying.last === null ? null : waits, laying.kind)
       else follow(laying, activity, 0, WAITS.hot, 'hot')
       wait = null
@@ -188,8 +115,9 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
   return { first, fire: fire.filter(step => step.id !== 'nuts' || fire.length === 1) }
 }
 
-/** How long what stands before the turn may wait: a roasted base minutes, what was mixed cold an hour. */
-function turning(before: readonly Stage[]): [number, string] {
+/** How long what stands before the turn may wait: a roasted base minutes, grain out of its pan and what was mixed cold an hour. */
+function turning(turn: Stage, before: readonly Stage[]): [number, string] {
+  if (turn.from !== undefined && turn.from === turn.vessel) return [WAITS.mixed, 'prep']
   return before.some(stage => stage.flame !== 'off') ? [WAITS.hotBase, 'hotbase'] : [WAITS.mixed, 'prep']
 }
 
@@ -241,13 +169,22 @@ function laySides(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
     const target = mainLine(dish).find(one => one.id === stage.meets.stage)!
     const pour = stepOf(fire, target)
     laying.activities.push({ id: stage.id, dur: spans[stage.id]!, hands: stage.hands ?? 0, burner: 1 })
-    laying.holds.push({ need: 'pot', first: stage.id, last: pour })
+    if (stage.vessel !== target.vessel) laying.holds.push({ need: 'pot', first: stage.id, last: pour })
     const [max, maxWait] = stage.does === 'boil-syrup' ? WAITS.syrup : WAITS.liquid
     // A step that begins earlier than the pour inside it cannot hold the liquid to the minute.
     if (hotPour || pour !== target.id) laying.lags.push({ from: stage.id, to: pour, min: 0, max, kind: 'hotliquid' })
     else hotPour = { heat: stage.id, pour, max, reheat: { dur: AGAIN, maxWait } }
   }
   return hotPour
+}
+
+/** Grain that is rained has a pan of its own until it goes in; its liquid is the first thing in the deep one: its step. */
+function layRoastingPan(laying: Laying, dish: Dish, fire: readonly FireStep[]): string | null {
+  const rain = mainLine(dish).find(stage => stage.from !== undefined && stage.from === stage.vessel)
+  const roasts = fire.find(step => step.stages.some(stage => stage.does === 'roast'))
+  if (!rain || !roasts) return null
+  laying.holds.push({ need: 'heavy', first: roasts.id, last: stepOf(fire, rain) })
+  return sideStages(dish).find(stage => stage.meets.stage === rain.id)?.id ?? null
 }
 
 /** What comes after the fire; minutes of a last rest before it is on the table. */

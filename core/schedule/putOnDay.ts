@@ -12,6 +12,7 @@ import type { Forecast } from '../forecast/forecast'
 import { sweetKeeping } from '../keeping/sweetKeeping'
 import { wentIn } from '../keeping/wentIn'
 import type { CookPlan } from '../live/plan'
+import { placesOf } from '../live/placesOf'
 import { planCook, type ChosenFire, type ChosenPan } from '../live/planCook'
 import { USUAL_ROOM_C } from '../live/usualRoom'
 import { finishedShare } from '../proportions/finishedShare'
@@ -63,12 +64,10 @@ export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: read
   const cup = kitchen.measures.find(one => one.kind === 'cup')
   const [fire, other] = kitchen.fires
   if (!pan || !pot || !pressure || !fire || !cup) throw new CoreError('cannot-work', 'cookOnDay.kitchen', { missing: !pan ? 'pan' : !fire ? 'fire' : 'cup' })
-  const onMain = new Set(['pan', 'pressure-pan'])
   const finished = finishedShare(wanted.card, row).perBase
   const plan = planCook(`day-${wanted.id}`, {
     dish, baseG: wanted.baseG, ingredients, cup,
-    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.id === 'pan' ? pan : vessel.id === 'pressure-pan' ? pressure : pot])),
-    fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, onMain.has(vessel.id) ? fire : other ?? fire])),
+    ...placesOf(dish, { pan, pot, pressure, second: kitchen.pans.find(one => one.kind === 'pan' && one.id !== pan.id), fire, otherFire: other ?? fire }),
     flames: {}, people: Math.min(500, Math.max(0.5, Math.round(wanted.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
     seed: SEED, airC: kitchen.settings[0]?.roomC ?? USUAL_ROOM_C, altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
   }, 0)

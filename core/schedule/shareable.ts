@@ -29,7 +29,10 @@ const KINDS = [
  */
 export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
   const has = (dish: Spread['dishes'][number], steps: readonly string[]): boolean => steps.every(step => dish.steps.activities.some(activity => activity.id === step))
-  const ground = (dish: Spread['dishes'][number]): string => `${dish.card.ingredients.find(one => one.id === dish.card.base)?.ingredient ?? ''} ${dish.card.choices.preparation}`
+  const ground = ({ card }: Spread['dishes'][number]): string => {
+    const bases = card.ingredients.filter(one => one.id === card.base || one.asBase?.preparation === card.choices.preparation)
+    return [...bases.map(one => `${one.ingredient} ${one.perBase}`), card.choices.preparation].join(' ')
+  }
   return KINDS.flatMap(({ kind, steps, sameBase }) => {
     const able = spread.dishes.filter(dish => has(dish, steps))
     return able.slice(1).flatMap((dish): Shareable[] => {

@@ -51,6 +51,15 @@ describe('steps of a dish', () => {
     expect(slab.hotPour).toMatchObject({ heat: 'syrup', max: 5 })
   })
 
+  it('keep a pan for the roast and the deep one for the liquid from the start, where grain is rained in', () => {
+    const steps = dishSteps(...spansOf('well-head-semolina'))
+    expect(steps.holds).toContainEqual({ need: 'heavy', first: 'roast-dry', last: 'rain' })
+    expect(steps.holds).toContainEqual({ need: 'heavy', first: 'hot-water', last: 'sweeten' })
+    expect(steps.holds.some(hold => hold.need === 'pot')).toBe(false)
+    expect(steps.lags.find(lag => lag.from === 'roast-dry' && lag.to === 'rain')).toMatchObject({ max: 60 })
+    expect(steps.hotPour).toMatchObject({ heat: 'hot-water', pour: 'rain' })
+  })
+
   it('grate the second lot after the first, while that cooks', () => {
     const [dish, spans, day] = spansOf('winter-market-carrot')
     const steps = dishSteps(dish, spans, day)

@@ -37,10 +37,14 @@ export function applySwap(dish: DishCard, outcome: SwapOutcome, rowOf: (ingredie
     const change = others.find(other => other.id === one.id)
     return change ? { ...one, perBase: change.after } : one
   })
-  const fresh = others.filter(one => !known.has(one.id)).map((one, i): DishIngredient => ({
-    id: baseGone && i === 0 ? dish.base : one.id, ingredient: one.ingredient, perBase: one.after,
-    part: baseGone && i === 0 ? 'base' : sameRole(rowOf(one.ingredient), oldPart),
-  }))
+  const oldBase = dish.ingredients[place]?.asBase
+  const fresh = others.filter(one => !known.has(one.id)).map((one, i): DishIngredient => {
+    const row = rowOf(one.ingredient)
+    const part = baseGone && i === 0 ? 'base' : sameRole(row, oldPart)
+    // What takes the place of a second base is got ready as that was.
+    const asBase = oldBase && !baseGone && part === 'base' ? { asBase: { ...oldBase, family: row.families[0] ?? oldBase.family } } : {}
+    return { id: baseGone && i === 0 ? dish.base : one.id, ingredient: one.ingredient, perBase: one.after, part, ...asBase }
+  })
   const all = [...changed.slice(0, place), ...fresh, ...changed.slice(place)].filter(one => one.perBase > 1e-4 || one.id === dish.base)
   const scale = baseGone ? 1 / (all.find(one => one.id === dish.base)?.perBase ?? 1) : 1
   return withLiquid({ ...dish, ingredients: all.map(one => ({ ...one, perBase: one.id === dish.base ? 1 : Math.round(one.perBase * scale * 1e5) / 1e5 })) })

@@ -14,24 +14,26 @@ const page = readFileSync('docs/cautions.md', 'utf8')
 /** Every hazard of a stage by what is done in it and what is in it: the caution or the word that has to answer it. */
 function hazards(plan: CookPlan, stage: Stage): string[] {
   const parts = new Set(stage.adds.flatMap(add => plan.dish.ingredients.find(one => one.id === add.ingredient)?.part ?? []))
+  // A second base's own stages are as dangerous as the first's.
+  const id = stage.phase === 'before' ? stage.id.replace(/-\d$/, '') : stage.id
   const before = plan.dish.stages.slice(0, plan.dish.stages.indexOf(stage) + 1)
   const fat = before.some(one => one.vessel === stage.vessel && one.adds.some(add => plan.dish.ingredients.find(own => own.id === add.ingredient)?.part === 'fat'))
   return [
     ...(stage.does === 'fry' ? ['hot-fat'] : []),
     ...(stage.does === 'roast' && fat && stage.id !== 'fat-in' ? ['hot-fat'] : []),
-    ...(stage.does === 'pour' ? ['pour'] : []),
+    ...(stage.does === 'pour' ? stage.from === stage.vessel ? ['splashes', 'by-handfuls'] : ['pour'] : []),
     ...(stage.from !== undefined && stage.does !== 'pour' ? ['pour'] : []),
     ...(stage.does === 'boil-syrup' ? ['syrup'] : []),
     ...(stage.does === 'press' || (stage.does === 'wait' && stage.vessel === 'pressure-pan') ? ['pressure'] : []),
     ...(stage.id === 'press' ? ['half-full'] : []),
     ...(stage.id === 'wait' ? ['opens-itself'] : []),
-    ...(stage.does === 'heat' || stage.id === 'boil-soft' ? ['scald'] : []),
+    ...(stage.does === 'heat' || id === 'boil-soft' ? ['scald'] : []),
     ...(stage.does === 'cook-down' && stage.phase === 'fire' && stage.id !== 'finish' ? ['spitting'] : []),
     ...(['sweeten', 'enrich', 'rest', 'melt'].includes(stage.does) && stage.id !== 'rub-in' && !(stage.does === 'enrich' && plan.dish.choices?.form === 'balls') && stage.from === undefined ? ['hot-sweet'] : []),
     ...(stage.id === 'cool' || stage.id === 'spread' || stage.id === 'roll' ? ['hot-sweet'] : []),
-    ...(stage.id === 'grind' || stage.id === 'puree' ? ['grinder'] : []),
+    ...(id === 'grind' || id === 'puree' ? ['grinder'] : []),
     ...(stage.id === 'free-share' || stage.id === 'nuts-last' ? ['allergen'] : []),
-    ...(stage.id === 'soak' ? ['soak-cool'] : []),
+    ...(id === 'soak' ? ['soak-cool'] : []),
     ...(stage.id === 'take-up' ? ['no-hard-centre soft-within'] : []),
     ...(parts.has('jaggery') && stage.does === 'sweeten' && plan.dish.choices && takesMilk({ ...plan.dish, choices: plan.dish.choices }) ? ['jaggery-off-boil'] : []),
   ]

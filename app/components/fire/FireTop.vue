@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSayAmount } from '../../composables/houseAmounts'
+import { baseIds } from '../../../core/dish/basesOf'
 import type { CookPlan } from '../../../core/live/plan'
 import HouseMark from '../HouseMark.vue'
 
@@ -29,10 +30,10 @@ const emit = defineEmits<{
 }>()
 
 const say = useSayAmount(() => props.plan.cup)
-const base = computed(() => {
-  const amount = props.plan.amounts.find(one => one.id === props.plan.dish.base)
-  return amount ? say(amount.ingredient, amount.massG) : ''
-})
+const base = computed(() => baseIds(props.plan.dish).flatMap((id) => {
+  const amount = props.plan.amounts.find(one => one.id === id)
+  return amount ? [say(amount.ingredient, amount.massG)] : []
+}).join(' + '))
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
+import { preparationOf } from '../../../core/dish/basesOf'
 import type { DishCard } from '../../../core/dish/dish'
 import { preparedWeight } from '../../../core/preparing/preparedWeight'
 import { addNeeds, shopping } from '../../../core/store/shopping'
@@ -28,7 +29,7 @@ const chosen = computed(() => wanted.value.flatMap(({ id, times }) => {
 const list = computed(() => shopping(addNeeds(chosen.value.flatMap(({ dish, times }) => dish.ingredients.map((one) => {
   const row = rowOf(one.ingredient)
   const massG = Math.min(50_000, one.perBase * dish.usual.baseG * times)
-  return { ingredient: row.id, massG: preparedWeight(massG, row.yields, one.id === dish.base ? dish.choices.preparation : 'as-bought').asBoughtG, dishes: [dish.name] }
+  return { ingredient: row.id, massG: preparedWeight(massG, row.yields, preparationOf(dish, one) ?? 'as-bought').asBoughtG, dishes: [dish.name] }
 }))), props.store, rowOf, props.today))
 function add(id: string): void {
   wanted.value = wanted.value.some(one => one.id === id) ? wanted.value : [...wanted.value, { id, times: 1 }]

@@ -3,7 +3,8 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { gramsText } from '../../composables/format'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'
-import { PARTS, type DishCard, type Part } from '../../../core/dish/dish'
+import type { DishCard, Part } from '../../../core/dish/dish'
+import { partsFor } from '../../../core/dish/partsFor'
 import { withIngredient } from '../../../core/dish/withIngredient'
 import { CoreError } from '../../../core/error'
 import { countable } from '../../../core/measures/countable'
@@ -47,13 +48,13 @@ const emit = defineEmits<{
 }>()
 
 const chosen = ref('')
-const part = ref<Exclude<Part, 'base'>>('spice')
+const part = ref<Part>('spice')
 const typed = ref('')
 const looked = ref('')
 const making = ref(false)
 const field = useTemplateRef('field')
 const row = computed(() => props.table.find(one => one.id === chosen.value) ?? null)
-const parts = PARTS.filter((one): one is Exclude<Part, 'base'> => one !== 'base').map(value => ({ value, label: PART_WORDS[value] }))
+const parts = computed(() => partsFor(row.value).map(value => ({ value, label: PART_WORDS[value] })))
 const names = computed(() => props.table.map(one => ({ value: one.id, label: one.name, all: foldSpelling([one.name, ...one.otherNames].join(' ')) })))
 const options = computed(() => {
   const words = foldSpelling(looked.value).split(' ').filter(word => word !== '')
@@ -61,13 +62,12 @@ const options = computed(() => {
 })
 watch(row, async (one) => {
   if (!one) return
-  const usual = partOf(one)
-  part.value = usual === 'base' ? 'helper' : usual
+  part.value = partOf(one)
   await nextTick()
   field.value?.focus()
 })
 function choosePart(value: string): void {
-  const found = parts.find(one => one.value === value)
+  const found = parts.value.find(one => one.value === value)
   if (found) part.value = found.value
 }
 

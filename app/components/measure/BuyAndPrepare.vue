@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { gramsText, packagesText } from '../../composables/format'
 import type { Fire, Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
+import { preparationOf } from '../../../core/dish/basesOf'
 import type { DishCard } from '../../../core/dish/dish'
 import { grindSurplus } from '../../../core/preparing/grindSurplus'
 import { milkFor } from '../../../core/preparing/milkYields'
@@ -34,8 +35,8 @@ const TAP_C = 25
 const lines = computed(() => props.card.ingredients.map((one) => {
   const row = props.rowOf(one.ingredient)
   const massG = one.perBase * props.baseG
-  const base = one.id === props.card.base
-  return { one, row, massG, base, weights: preparedWeight(Math.min(50000, massG), row.yields, base ? props.card.choices.preparation : 'as-bought') }
+  const preparation = preparationOf(props.card, one)
+  return { one, row, massG, preparation, weights: preparedWeight(Math.min(50000, massG), row.yields, preparation ?? 'as-bought') }
 }))
 const pieces = (row: Ingredient, massG: number): string => {
   const piece = row.piece
@@ -43,10 +44,10 @@ const pieces = (row: Ingredient, massG: number): string => {
   const count = massG / piece.medium
   return count >= 0.75 && count < 200 ? `, about ${Math.max(1, Math.round(count))} ${count > 1.5 ? piece.plural : piece.noun} of middling size` : ''
 }
-const ready = computed(() => lines.value.flatMap(({ row, massG, base, weights }) => {
+const ready = computed(() => lines.value.flatMap(({ row, massG, preparation, weights }) => {
   const name = row.name.toLowerCase()
-  if (base && (props.card.choices.preparation === 'raw-paste' || props.card.choices.preparation === 'fine-paste')) return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}; ground, ${gramsText(weights.groundG)} reach the pan.`]
-  if (base && props.card.choices.preparation === 'cooked-puree') return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}. Cook it soft, cool it, purée it.`]
+  if (preparation === 'raw-paste' || preparation === 'fine-paste') return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}; ground, ${gramsText(weights.groundG)} reach the pan.`]
+  if (preparation === 'cooked-puree') return [`Soak ${gramsText(weights.preparedG)} ${name}: it drains to about ${gramsText(weights.soakedG)}. Cook it soft, cool it, purée it.`]
   if (weights.asBoughtG > weights.preparedG * 1.02) return [`${row.name}: ${gramsText(weights.asBoughtG)} as bought${pieces(row, weights.asBoughtG)} give ${gramsText(massG)} ready.`]
   return []
 }))
@@ -71,8 +72,8 @@ function boiled(fromG: number, toG: number, name: string): string {
   return `${name}: ${gramsText(fromG)} of milk give ${gramsText(toG)}; on ${props.fire?.name.toLowerCase()} at ${mark.label} that takes about ${Math.round(time.early / 5) * 5} to ${Math.round(time.late / 5) * 5} minutes of stirring.`
 }
 const grinding = computed(() => {
-  const base = lines.value.find(one => one.base)
-  if (!base || props.card.choices.preparation !== 'dry-ground') return null
+  const base = lines.value.find(one => one.one.id === props.card.base)
+  if (base?.preparation !== 'dry-ground') return null
   const ground = grindSurplus(Math.max(1, Math.min(20000, base.massG)), base.row.yields.ground)
   return { ...ground, row: base.row }
 })

@@ -6,7 +6,9 @@ import type { Measure } from '../../../contracts/kitchen'
 import { KJ_PER_KCAL } from '../../../core/composition/energyOf'
 import type { Correction } from '../../../core/composition/corrections'
 import { sugarsOf } from '../../../core/composition/sugarsOf'
-import { PARTS, type DishCard, type Part } from '../../../core/dish/dish'
+import type { DishCard, Part } from '../../../core/dish/dish'
+import type { Preparation } from '../../../core/dish/choices'
+import { partsFor, preparationsFor } from '../../../core/dish/partsFor'
 import { CoreError } from '../../../core/error'
 import { countable } from '../../../core/measures/countable'
 import { parseAmount } from '../../../core/measures/parseAmount'
@@ -14,6 +16,7 @@ import { weightOf } from '../../../core/measures/weightOf'
 import type { SwapRule } from '../../../core/swaps/swap'
 import type { AmountRow } from '../../../core/proportions/measuredAmounts'
 import { PART_WORDS } from '../../../words/balance'
+import { CHOICE_WORDS } from '../../../words/choices'
 import { FIGURE_WORDS, measureText, shortName } from '../../../words/measure'
 import { tooMuchText } from '../../../words/amounts'
 import LabelledChoice from '../LabelledChoice.vue'
@@ -51,7 +54,9 @@ const emit = defineEmits<{
   /** The ingredient is taken out. */
   out: []
   /** It plays another part. */
-  part: [part: Exclude<Part, 'base'>]
+  part: [part: Part]
+  /** As a second base it is got ready in another way. */
+  ready: [preparation: Preparation]
   /** Whether everything is to follow the base. */
   follows: [on: boolean]
   /** Something was weighed or priced. */
@@ -85,10 +90,16 @@ function set(): void {
       : `"${typed.value}" was not understood. Say it as 1 1/2 ${shortName(props.cup.name)}, 200 g, 2 tbsp${row.value.piece ? `, 3 ${row.value.piece.plural}` : ''}. Nothing was changed.`
   }
 }
-const part = computed(() => props.card.ingredients.find(one => one.id === props.amount.id)?.part)
-const parts = PARTS.filter((one): one is Exclude<Part, 'base'> => one !== 'base').map(value => ({ value, label: PART_WORDS[value] }))
+const mine = computed(() => props.card.ingredients.find(one => one.id === props.amount.id))
+const part = computed(() => mine.value?.part)
+const parts = computed(() => partsFor(row.value).map(value => ({ value, label: PART_WORDS[value] })))
+const ways = computed(() => (mine.value?.asBase ? preparationsFor(props.card, mine.value.asBase.family).map(value => ({ value, label: CHOICE_WORDS.preparation.answers[value]! })) : []))
+function chooseWay(value: string): void {
+  const chosen = ways.value.find(one => one.value === value)
+  if (chosen) emit('ready', chosen.value)
+}
 function choosePart(value: string): void {
-  const chosen = parts.find(one => one.value === value)
+  const chosen = parts.value.find(one => one.value === value)
   if (chosen) emit('part', chosen.value)
 }
 const isBase = computed(() => props.amount.id === props.card.base)
@@ -155,6 +166,14 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
       :chosen="part"
       :options="parts"
       @choose="choosePart"
+    />
+    <LabelledChoice
+      v-if="!isBase && ways.length > 1"
+      asks="Got ready as"
+      class="part"
+      :chosen="mine?.asBase?.preparation"
+      :options="ways"
+      @choose="chooseWay"
     />
     <SwapList
       :id="amount.id"

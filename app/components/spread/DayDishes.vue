@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Spread } from '../../../contracts/spread'
+import { baseIds } from '../../../core/dish/basesOf'
 import type { DishCard } from '../../../core/dish/dish'
 import type { MeasureSize } from '../../../core/measures/inMeasures'
 import type { Serving } from '../../../core/schedule/day'
@@ -48,6 +49,11 @@ const emit = defineEmits<{
 }>()
 
 const say = useSayAmount(() => props.cup)
+/** How much of each of its bases a dish of the day takes. */
+const basesText = ({ card, baseG }: Spread['dishes'][number]): string => baseIds(card).flatMap((id) => {
+  const one = card.ingredients.find(each => each.id === id)
+  return one ? [say(one.ingredient, baseG * one.perBase)] : []
+}).join(' + ')
 const wanted = ref<string>()
 const forMeal = ref(props.spread.meals.at(-1)?.id ?? '')
 const meals = computed(() => props.spread.meals.map(meal => ({ value: meal.id, label: `${meal.name} ${minuteText(meal.at)}` })))
@@ -152,7 +158,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           class="row dish"
         >
           <strong>{{ dish.card.name }}</strong>
-          <span>{{ say(dish.card.ingredients.find(one => one.id === dish.card.base)?.ingredient ?? dish.card.base, dish.baseG) }}</span>
+          <span>{{ basesText(dish) }}</span>
           <span class="amounts">
             <button
               v-for="by in STEPS"

@@ -17,6 +17,7 @@ import { dayText, gramsText, timeOfDay } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthClock'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
+import { baseIds } from '../../../core/dish/basesOf'
 import { editedDish, editForLiking, type DishEdit } from '../../../core/faults/dishEdit'
 import { endFaultsOf } from '../../../core/faults/endFaults'
 import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/live/afterFire'
@@ -38,10 +39,13 @@ const saved = ref('')
 
 const summary = computed(() => batch.value?.line.summary ?? null)
 const plan = computed(() => batch.value?.plan ?? null)
-const baseName = computed(() => {
-  const base = plan.value?.amounts.find(one => one.id === plan.value?.dish.base)?.ingredient ?? ''
-  const own = plan.value?.amounts.find(one => one.ingredient === base)?.own
-  return (INGREDIENTS.find(row => row.id === base)?.name ?? own?.name ?? base.replaceAll('-', ' ')).toLowerCase()
+/** What it was made from; the first base with its weight. */
+const basesText = computed(() => {
+  const [dish, amounts] = [plan.value?.dish, plan.value?.amounts ?? []]
+  return (dish ? baseIds(dish) : []).flatMap(id => amounts.filter(one => one.id === id)).map(({ ingredient, own, massG }, i) => {
+    const name = INGREDIENTS.find(row => row.id === ingredient)?.name ?? own?.name ?? ingredient.replaceAll('-', ' ')
+    return `${gramsText(i === 0 ? summary.value?.baseG ?? massG : massG)} ${name.toLowerCase()}`
+  }).join(' + ')
 })
 const faults = computed(() => cook.value?.outcome?.faults ?? summary.value?.faults ?? [])
 const line = computed(() => cook.value?.outcome?.line ?? summary.value?.line ?? '')
@@ -123,7 +127,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
           <div>
             <h1>{{ batch.line.dish }}, {{ dayText(batch.line.startedAt) }}</h1>
             <p class="soft">
-              {{ timeOfDay(batch.line.startedAt) }} · {{ gramsText(summary.baseG) }} {{ baseName }} · {{ batch.line.pan?.name ?? 'no pan' }} · {{ batch.line.fire?.name ?? 'no fire' }}{{ batch.line.version ? ` · version ${batch.line.version}` : '' }}
+              {{ timeOfDay(batch.line.startedAt) }} · {{ basesText }} · {{ batch.line.pan?.name ?? 'no pan' }} · {{ batch.line.fire?.name ?? 'no fire' }}{{ batch.line.version ? ` · version ${batch.line.version}` : '' }}
             </p>
           </div>
           <div class="row">

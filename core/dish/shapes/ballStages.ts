@@ -1,5 +1,5 @@
 import type { DishCard } from '../dish'
-import { adding, fatPlan, friedFirst, fryFirst, idsOf, roastUntil, stage, type Laid } from './shape'
+import { adding, basesIn, fatPlan, friedFirst, fryFirst, idsOf, roastUntil, stage, type Laid } from './shape'
 
 /**
  * Roasted in fat, cooled, sweetened with powdered sugar off the fire and rolled. Turns as it leaves the fire.
@@ -8,7 +8,7 @@ import { adding, fatPlan, friedFirst, fryFirst, idsOf, roastUntil, stage, type L
  * @returns stages at the fire
  */
 export function ballStages(card: DishCard): Laid {
-  const { choices, base } = card
+  const { choices } = card
   const fat = fatPlan(card)
   const fats = adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first)
   const looks = card.family === 'gram-flour' ? ['stiff-then-flows'] : ['custard-then-crumbs']
@@ -19,10 +19,10 @@ export function ballStages(card: DishCard): Laid {
     stages: [
       ...fryFirst(card, fat),
       ...(fat.dry
-        ? [stage('roast-dry', 'roast', 'pan', { ...roast, adds: adding([base]), until: { sign: 'aroma' }, watch: ['dry-burns-fast', 'stir-always'] })]
+        ? [stage('roast-dry', 'roast', 'pan', { ...roast, adds: adding(basesIn(card)), until: { sign: 'aroma' }, watch: ['dry-burns-fast', 'stir-always'] })]
         : []),
       stage('roast', 'roast', 'pan', {
-        ...roast, adds: [...fats, ...adding(idsOf(card, 'helper')), ...(fat.dry ? [] : adding([base])), ...(choices.nuts === 'into-roast' ? adding(nuts) : [])],
+        ...roast, adds: [...fats, ...adding(idsOf(card, 'helper')), ...(fat.dry ? [] : adding(basesIn(card))), ...(choices.nuts === 'into-roast' ? adding(nuts) : [])],
         until: roastUntil(card), cautions: ['hot-fat'],
       }),
       ...(late > 0

@@ -1,56 +1,38 @@
-import type { DishCard, Stage, Until } from '../dish'
+import type { DishCard, Stage } from '../dish'
 import { milkWatches } from '../splitsMilk'
-import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, roastUntil, stage } from './shape'
-
-/** How each family looks on its way, and is not wrong. */
-const ROAST_LOOKS: Readonly<Record<string, readonly string[]>> = {
-  'semolina': ['wet-sand'], 'wheat-flour': ['custard-then-crumbs'], 'other-flour': ['custard-then-crumbs'], 'gram-flour': ['stiff-then-flows'],
-}
+import { roastStages } from './roastStages'
+import { adding, doneSign, enrichStages, fatPlan, type FatPlan, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, pulpsIn, stage } from './shape'
 
 /**
- * Roasted, then wetted: semolina, broken wheat, vermicelli, flours, lentils as paste or flour. Turns at the pour.
+ * Roasted, then wetted: semolina, broken wheat, vermicelli, flours, lentils as paste or flour. Turns at the pour; the
+ * other way round, where the grain is rained into its boiling liquid in the deep pan, as the grain goes in.
  *
  * @param card the dish; its choices have no trouble
  * @returns stages at the fire
  */
 export function grainStages(card: DishCard): Laid {
-  const fat = fatPlan(card)
+  const fat = rains(card) ? rainedFat(card) : fatPlan(card)
+  const roasted = [...fryFirst(card, fat), ...roastStages(card, fat)]
   return {
     stages: [
-      ...fryFirst(card, fat), ...roastStages(card, fat), ...besideStages(card), ...wetStages(card), ...sweetenStages(card),
+      ...(rains(card) ? roasted.map(one => ({ ...one, vessel: 'roasting-pan' })) : roasted), ...besideStages(card), ...wetStages(card), ...sweetenStages(card),
       ...enrichStages(card, fat, doneSign(card)), ...fryLast(card, fat), rest(card),
     ],
-    keystone: { stage: 'pour', edge: 'start' },
+    keystone: { stage: turn(card), edge: 'start' },
   }
 }
 
-function roastStages(card: DishCard, fat: FatPlan): Stage[] {
-  const { choices, base, family } = card
-  const fats = adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first)
-  const helpers = adding(idsOf(card, 'helper'))
-  const nuts = choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []
-  const common = { flame: 'low' as const, watch: ['stir-always', 'aroma-first'], expect: ROAST_LOOKS[family] ?? [] }
-  if (choices.preparation === 'raw-paste') {
-    return [
-      stage('paste', 'roast', 'pan', {
-        ...common, adds: [...fats, ...helpers, ...adding([base])], until: { sign: 'crumbly' },
-        watch: ['break-lumps', 'stir-always'], cautions: ['hot-fat', 'spitting'], expect: ['lumps-at-first'],
-      }),
-      stage('roast', 'roast', 'pan', { ...common, adds: nuts, until: roastUntil(card), cautions: ['hot-fat'], expect: [] }),
-    ]
-  }
-  if (fat.dry) {
-    return [
-      stage('roast-dry', 'roast', 'pan', { ...common, adds: [...adding([base]), ...nuts], until: { sign: 'aroma' }, watch: ['dry-burns-fast', 'stir-always'], expect: [] }),
-      stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers], until: afterDry(card), cautions: ['hot-fat'] }),
-    ]
-  }
-  return [stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers, ...adding([base]), ...nuts], until: roastUntil(card), cautions: ['hot-fat'] })]
-}
+const rains = (card: DishCard): boolean => card.choices.pour === 'rained'
+const turn = (card: DishCard): string => (rains(card) ? 'rain' : 'pour')
 
-/** A base whose aroma has come dry is only warmed in its fat (estimate, minutes). */
-function afterDry(card: DishCard): Until {
-  return card.choices.roast === 'aroma' ? { minutes: 3 } : roastUntil(card)
+/** Share of the fat at a time that goes into a mass that was rained: in stages, after the sugar. */
+const RAINED_PORTIONS = 3
+
+/** Where the grain was roasted dry all of the fat comes at the end. */
+function rainedFat(card: DishCard): FatPlan {
+  const fat = fatPlan(card)
+  if (!fat.dry) return fat
+  return { ...fat, first: 0, late: Array.from({ length: RAINED_PORTIONS }, () => fat.first / RAINED_PORTIONS) }
 }
 
 /** Id of the other vessel's stage: it says what is in it. */
@@ -84,9 +66,9 @@ function besideStages(card: DishCard): Stage[] {
   const sweet = sugar === 'in-liquid' || sugar === 'syrup' ? idsOf(card, 'sugar', 'jaggery') : []
   const condensed = sugar === 'in-liquid' ? idsOf(card, 'condensed') : []
   const syrup = sugar === 'syrup'
-  const beside = stage(besideId(card), syrup ? 'boil-syrup' : 'heat', 'pot', {
-    adds: adding([...first, ...sweet, ...condensed]), flame: 'high', lid: !syrup && liquid !== 'milk', until: { sign: syrup ? 'strength' : 'boil' }, hands: syrup ? 0.5 : 0,
-    meets: { stage: 'pour', edge: 'start' }, watch: syrup ? ['strength', 'no-grains-on-the-wall'] : liquid === 'milk' ? ['milk-catches'] : [], cautions: syrup ? ['syrup'] : ['scald'],
+  const beside = stage(besideId(card), syrup ? 'boil-syrup' : 'heat', rains(card) ? 'pan' : 'pot', {
+    adds: [...adding([...first, ...sweet, ...condensed]), ...(rains(card) ? adding([...idsOf(card, 'fruit'), ...pulpsIn(card)]) : [])], flame: 'high', lid: !syrup && liquid !== 'milk', until: { sign: syrup ? 'strength' : 'boil' }, hands: syrup ? 0.5 : 0,
+    meets: { stage: turn(card), edge: 'start' }, watch: syrup ? ['strength', 'no-grains-on-the-wall'] : liquid === 'milk' ? ['milk-catches'] : [], cautions: syrup ? ['syrup'] : ['scald'],
   })
   if (!takesMilkLater(card)) return [beside]
   return [beside, stage('hot-milk', 'heat', 'second-pot', {
@@ -102,15 +84,17 @@ function takesMilkLater(card: DishCard): boolean {
 
 function wetStages(card: DishCard): Stage[] {
   const { choices, family } = card
-  const covered = choices.finish === 'covered' || family === 'broken-wheat'
+  const covered = choices.finish === 'covered' || family === 'broken-wheat' || rains(card)
   return [
-    stage('pour', 'pour', 'pan', {
-      from: 'pot', flame: 'off', until: { minutes: choices.pour === 'in-parts' ? 2 : 1 },
-      watch: choices.pour === 'in-parts' ? ['in-parts', 'face-back'] : ['face-back'], cautions: ['pour'], expect: ['foams'],
-    }),
+    rains(card)
+      ? stage('rain', 'pour', 'pan', { from: 'pan', watch: ['by-handfuls', 'stir-always'], cautions: ['splashes'], expect: ['looks-too-thin'] })
+      : stage('pour', 'pour', 'pan', {
+          from: 'pot', flame: 'off', until: { minutes: choices.pour === 'in-parts' ? 2 : 1 },
+          watch: choices.pour === 'in-parts' ? ['in-parts', 'face-back'] : ['face-back'], cautions: ['pour'], expect: ['foams'],
+        }),
     stage('take-up', 'cook-down', 'pan', {
-      adds: adding(idsOf(card, 'fruit'), FRUIT_PORTION), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
-      watch: [family === 'vermicelli' ? 'fork-loosen' : 'flame-back', choices.sugar === 'after-swelling' || syrupComesLast(card) ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
+      ...(rains(card) ? { flame: 'low' as const } : { adds: [...adding(pulpsIn(card)), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)] }), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
+      watch: [family === 'vermicelli' ? 'fork-loosen' : rains(card) ? 'under-the-lid' : 'flame-back', choices.sugar === 'after-swelling' || syrupComesLast(card) ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
     }),
     ...(takesMilkLater(card)
       ? [stage('milk', 'pour', 'pan', {

@@ -1,6 +1,6 @@
 import type { DishCard, Stage } from '../dish'
 import { milkWatches } from '../splitsMilk'
-import { adding, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
+import { adding, basesIn, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
 /**
  * Cooked down from its own water: vegetables, fruit, lentil purée, coconut and nuts. Turns as the milk goes in, or the
@@ -32,7 +32,7 @@ function pressStages(card: DishCard): Stage[] {
   if (!pressed(card)) return []
   return [
     stage('press', 'press', 'pressure-pan', {
-      adds: adding([card.base, ...pressLiquids(card)]), lid: true, until: { minutes: 6 }, hands: 0, watch: ['count-releases', 'half-full'], cautions: ['pressure'],
+      adds: adding([...basesIn(card), ...pressLiquids(card)]), lid: true, until: { minutes: 6 }, hands: 0, watch: ['count-releases', 'half-full'], cautions: ['pressure'],
     }),
     stage('wait', 'wait', 'pressure-pan', { flame: 'off', lid: true, until: { sign: 'opened' }, hands: 0, watch: ['opens-itself'], cautions: ['pressure'] }),
   ]
@@ -58,7 +58,7 @@ function syrupFirst(card: DishCard): Stage[] {
 }
 
 function softenStages(card: DishCard, fat: FatPlan): Stage[] {
-  const { choices, base, family } = card
+  const { choices, family } = card
   const fats = adding(idsOf(card, 'fat'), friedFirst(card) || fat.dry ? 0 : fat.first)
   // A purée brings the water it was cooked in.
   const helpers = adding(idsOf(card, 'helper', ...(isPuree(card) && choices.liquid === 'none' ? ['water' as const] : [])))
@@ -71,10 +71,10 @@ function softenStages(card: DishCard, fat: FatPlan): Stage[] {
   if (pressed(card)) {
     return [stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...nuts], until, flame: 'high', watch: ['stir-always', 'tip-the-pan-over'] })]
   }
-  if (!choices.lots) return [stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...adding([base]), ...nuts], until, watch: ['scrape-base'] })]
+  if (!choices.lots) return [stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...adding(basesIn(card)), ...nuts], until, watch: ['scrape-base'] })]
   return [
-    stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...adding([base], 0.5)], until: { minutes: 8 }, hands: 0.5, watch: ['next-lot'] }),
-    stage('soften-2', 'cook-down', 'pan', { ...common, adds: [...adding([base], 0.5), ...nuts], until, watch: ['scrape-base'] }),
+    stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...adding(basesIn(card), 0.5)], until: { minutes: 8 }, hands: 0.5, watch: ['next-lot'] }),
+    stage('soften-2', 'cook-down', 'pan', { ...common, adds: [...adding(basesIn(card), 0.5), ...nuts], until, watch: ['scrape-base'] }),
   ]
 }
 

@@ -1,3 +1,4 @@
+import { isAlike, secondBases } from '../basesOf'
 import type { Boundary, DishCard, Part, Stage, Until } from '../dish'
 
 /** Stages of one shape of cooking and the boundary at which it turns. */
@@ -12,6 +13,26 @@ export interface Laid { readonly stages: readonly Stage[], readonly keystone: Bo
  */
 export function idsOf(card: DishCard, ...parts: readonly Part[]): string[] {
   return card.ingredients.filter(one => one.id !== card.base && one.part !== undefined && parts.includes(one.part)).map(one => one.id)
+}
+
+/**
+ * Ids of the bases that go in together with the first: all of its own kind.
+ *
+ * @param card the dish
+ * @returns ids within the dish, the first base first
+ */
+export function basesIn(card: DishCard): string[] {
+  return [card.base, ...secondBases(card).filter(one => isAlike(card, one)).map(one => one.id)]
+}
+
+/**
+ * Ids of the bases that come to a grain wet, as pulp or purée: they go in with its liquid.
+ *
+ * @param card the dish
+ * @returns ids within the dish; none where the first base is wet itself
+ */
+export function pulpsIn(card: DishCard): string[] {
+  return secondBases(card).filter(one => !isAlike(card, one)).map(one => one.id)
 }
 
 /**
@@ -115,7 +136,8 @@ export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[]
   const fats = idsOf(card, 'fat')
   const late = [
     ...adding(idsOf(card, 'milk-solids')), ...(card.choices.nuts === 'first' ? adding(idsOf(card, 'nuts')) : []),
-    ...adding(idsOf(card, 'fruit'), FRUIT_PORTION), ...adding(idsOf(card, 'spice', 'steeped')),
+    // Where grain is rained in, all of the fruit was cooked in its liquid.
+    ...adding(idsOf(card, 'fruit'), card.choices.pour === 'rained' ? 0 : FRUIT_PORTION), ...adding(idsOf(card, 'spice', 'steeped')),
   ]
   const common = { watch: ['stir-always'], cautions: ['hot-sweet'] }
   if (fat.late.length === 0 && late.length === 0) {

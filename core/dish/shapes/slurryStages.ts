@@ -1,6 +1,6 @@
 import type { DishCard, Part, Stage } from '../dish'
 import { milkWatches } from '../splitsMilk'
-import { adding, doneSign, enrichStages, fatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
+import { adding, basesIn, doneSign, enrichStages, fatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, pulpsIn, stage } from './shape'
 
 /**
  * Mixed cold before the fire: a fine base and its liquid, thickened while stirred. Turns as it has thickened.
@@ -23,11 +23,11 @@ export function slurryStages(card: DishCard): Laid {
       })]
   return {
     stages: [
-      stage('mix', 'prepare', 'table', { phase: 'before', flame: 'off', until: { minutes: 5 }, handles: [card.base, ...liquids], watch: ['no-lumps', 'stand-and-strain'] }),
+      stage('mix', 'prepare', 'table', { phase: 'before', flame: 'off', until: { minutes: 5 }, handles: [...basesIn(card), ...pulpsIn(card), ...liquids], watch: ['no-lumps', 'stand-and-strain'] }),
       ...fryFirst(card, fat),
       stage('thicken', 'cook-down', 'pan', {
         adds: [
-          ...adding([card.base]), ...adding(idsOf(card, 'water'), 1 - toSyrup), ...adding(idsOf(card, 'milk', 'juice')), ...(choices.sugar === 'in-liquid' ? adding(sweet) : []),
+          ...adding([...basesIn(card), ...pulpsIn(card)]), ...adding(idsOf(card, 'water'), 1 - toSyrup), ...adding(idsOf(card, 'milk', 'juice')), ...(choices.sugar === 'in-liquid' ? adding(sweet) : []),
           ...adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first), ...adding(idsOf(card, 'helper')), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION),
           ...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []),
         ],

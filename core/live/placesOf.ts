@@ -1,0 +1,32 @@
+import type { Dish } from '../dish/dish'
+
+/** What of a kitchen is taken for a cook: pans, a pot, fires. */
+export interface Taken<P, F> {
+  readonly pan: P
+  readonly pot: P
+  /** The pressure pan, and another open pan beside the one that is chosen; missing where there is none. */
+  readonly pressure?: P | undefined
+  readonly second?: P | undefined
+  readonly fire: F
+  readonly otherFire: F
+}
+
+/** Vessels that stand on the fire that is chosen; the others stand beside them. */
+const ON_MAIN_FIRE: ReadonlySet<string> = new Set(['pan', 'pressure-pan'])
+
+/**
+ * Which of the household's vessels and fires each vessel of a dish gets: the pan that is chosen for what it is finished
+ * in, a pressure pan where something is pressed, another pan where grain is roasted beside, the pot for the rest.
+ *
+ * @param dish with its vessels
+ * @param taken what of the kitchen is chosen
+ * @returns vessels and fires by the dish's vessel ids
+ */
+export function placesOf<P, F>(dish: Pick<Dish, 'vessels'>, taken: Taken<P, F>): { pans: Record<string, P>, fires: Record<string, F> } {
+  const { pan, pot, pressure = pot, second = pot } = taken
+  const own: Readonly<Record<string, P>> = { 'pan': pan, 'pressure-pan': pressure, 'roasting-pan': second }
+  return {
+    pans: Object.fromEntries(dish.vessels.map(({ id }) => [id, own[id] ?? pot])),
+    fires: Object.fromEntries(dish.vessels.map(({ id }) => [id, ON_MAIN_FIRE.has(id) ? taken.fire : taken.otherFire])),
+  }
+}
