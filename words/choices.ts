@@ -26,7 +26,7 @@ export const CHOICE_WORDS: { readonly [Key in keyof Choices]: { readonly asks: s
   roast: { asks: 'Roast', answers: { 'none': 'not roasted', 'aroma': 'to the smell, hardly coloured', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown' } },
   fat: { asks: 'Fat goes in', answers: { 'at-start': 'all at the start', 'half-and-half': 'half now, half late', 'little-by-little': 'little by little to the end', 'dry-first': 'after a dry roast' } },
   liquid: { asks: 'Wetted with', answers: { 'none': 'nothing', 'water': 'water', 'milk': 'milk', 'water-then-milk': 'water, then milk', 'juice': 'juice' } },
-  pour: { asks: 'Poured', answers: { 'at-once': 'all at once', 'in-parts': 'in parts, till no longer taken up', 'slurry': 'mixed cold beforehand', 'rained': 'the grain rained into it, boiling' } },
+  pour: { asks: 'Liquid and base', answers: { 'at-once': 'poured on at once', 'in-parts': 'poured on in parts, till no longer taken up', 'slurry': 'mixed cold beforehand', 'rained': 'grain rained into the boil' } },
   sugar: {
     asks: 'Sugar goes in',
     answers: { 'in-liquid': 'dissolved in the hot liquid', 'after-swelling': 'once the grain has swollen', 'off-fire': 'powdered, off the fire', 'syrup': 'as a boiled syrup', 'into-reduced': 'into the reduced mass' },

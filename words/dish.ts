@@ -1,3 +1,4 @@
+import { secondBases } from '../core/dish/basesOf'
 import type { Choices } from '../core/dish/choices'
 import type { Dish, DishCard } from '../core/dish/dish'
 import { CHOICE_WORDS, FAMILY_WORDS } from './choices'
@@ -15,15 +16,20 @@ const PLAIN: Readonly<Partial<Record<keyof Choices, readonly (string | boolean)[
  * @param dish a dish
  * @returns phrases, such as `sugar once the grain has swollen`
  */
-export function schoolOf(dish: Pick<DishCard, 'choices' | 'ingredients'>): string[] {
+export function schoolOf(dish: Pick<DishCard, 'base' | 'choices' | 'ingredients'>): string[] {
   const has = (part: string): boolean => dish.ingredients.some(one => one.part === part)
-  return TOLD.filter(key => !PLAIN[key]?.includes(dish.choices[key]))
+  const seconds = secondBases(dish).map(({ id, asBase: { preparation } }) => {
+    const ready = PLAIN.preparation?.includes(preparation) ? '' : `, ${CHOICE_WORDS.preparation.answers[preparation] ?? ''}`
+    return `${id.replaceAll('-', ' ')} with it${ready}`
+  })
+  const told = TOLD.filter(key => !PLAIN[key]?.includes(dish.choices[key]))
     .filter(key => (key === 'nuts' ? has('nuts') : key === 'pour' || key === 'liquid' ? dish.choices.liquid !== 'none' : true))
     .map((key) => {
       const { asks, answers } = CHOICE_WORDS[key]
       const answer = answers[String(dish.choices[key])] ?? ''
-      return key === 'sugar' ? `sugar ${answer}` : key === 'fat' ? `fat ${answer}` : key === 'nuts' ? `nuts ${answer}` : key === 'liquid' ? answer : key === 'roast' ? `roast ${answer}` : key === 'form' || key === 'tasting' ? answer : `${asks.toLowerCase()} ${answer}`
+      return key === 'sugar' ? `sugar ${answer}` : key === 'fat' ? `fat ${answer}` : key === 'nuts' ? `nuts ${answer}` : key === 'liquid' ? answer : key === 'roast' ? `roast ${answer}` : key === 'form' || key === 'tasting' || key === 'pour' ? answer : `${asks.toLowerCase()} ${answer}`
     })
+  return [...seconds, ...told]
 }
 
 /**

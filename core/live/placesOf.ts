@@ -11,12 +11,13 @@ export interface Taken<P, F> {
   readonly otherFire: F
 }
 
-/** Vessels that stand on the fire that is chosen; the others stand beside them. */
-const ON_MAIN_FIRE: ReadonlySet<string> = new Set(['pan', 'pressure-pan'])
+/** Vessels that stand on the fire that is chosen, the first of them that a dish has; the others stand beside. */
+const MAIN_FIRE = [['roasting-pan'], ['pan', 'pressure-pan']] as const
 
 /**
  * Which of the household's vessels and fires each vessel of a dish gets: the pan that is chosen for what it is finished
- * in, a pressure pan where something is pressed, another pan where grain is roasted beside, the pot for the rest.
+ * in, a pressure pan where something is pressed, another pan where grain is roasted beside, the pot for the rest. The fire
+ * that is chosen is the roast's where something roasts in a pan of its own.
  *
  * @param dish with its vessels
  * @param taken what of the kitchen is chosen
@@ -24,9 +25,10 @@ const ON_MAIN_FIRE: ReadonlySet<string> = new Set(['pan', 'pressure-pan'])
  */
 export function placesOf<P, F>(dish: Pick<Dish, 'vessels'>, taken: Taken<P, F>): { pans: Record<string, P>, fires: Record<string, F> } {
   const { pan, pot, pressure = pot, second = pot } = taken
+  const onMain: readonly string[] = MAIN_FIRE.find(ids => dish.vessels.some(({ id }) => ids.some(one => one === id))) ?? []
   const own: Readonly<Record<string, P>> = { 'pan': pan, 'pressure-pan': pressure, 'roasting-pan': second }
   return {
     pans: Object.fromEntries(dish.vessels.map(({ id }) => [id, own[id] ?? pot])),
-    fires: Object.fromEntries(dish.vessels.map(({ id }) => [id, ON_MAIN_FIRE.has(id) ? taken.fire : taken.otherFire])),
+    fires: Object.fromEntries(dish.vessels.map(({ id }) => [id, onMain.includes(id) ? taken.fire : taken.otherFire])),
   }
 }

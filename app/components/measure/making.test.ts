@@ -22,7 +22,7 @@ describe('the school', () => {
 
   it('asks what this dish can be asked', () => {
     const asks = (id: string) => school(dishOf(id)).findAll('select').map(one => one.attributes('aria-label'))
-    expect(asks('sweet-water-semolina')).toContain('Poured')
+    expect(asks('sweet-water-semolina')).toContain('Liquid and base')
     expect(asks('sweet-water-semolina')).not.toContain('Cooked')
     expect(asks('winter-market-carrot')).toEqual(expect.arrayContaining(['Cooked', 'Grated']))
     expect(asks('winter-market-carrot')).not.toContain('Roast')
