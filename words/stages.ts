@@ -10,6 +10,7 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
   'rain': { name: 'rain in', cue: 'By the handful, stir all the while', begin: 'Grain goes in' },
   'pour': { name: 'pour', cue: 'A ladle at a time, at the side', begin: 'I am pouring' },
   'take-up': { name: 'take up', cue: 'Middle flame, keep stirring', begin: 'Poured, flame back' },
+  'swell': { name: 'swell', cue: 'Lid on, low: it swells', begin: 'All in, lid on' },
   'milk': { name: 'milk', cue: 'Milk is in: scrape the base', begin: 'Milk is in' },
   'liquid': { name: 'liquid', cue: 'Cook it down, scrape the base', begin: 'Liquid is in' },
   'sweeten': { name: 'sweeten', cue: 'Sugar in: it runs, stir on', begin: 'Sugar is in' },
@@ -83,7 +84,7 @@ export function stageBeginText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'> & Pa
 
 /** What was done when a stage began, for asking after it. */
 const BEGUN: Readonly<Record<string, string>> = {
-  'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'rain': 'Grain in', 'take-up': 'All poured', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
+  'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'rain': 'Grain in', 'take-up': 'All poured', 'swell': 'Lid on', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
   'rub-in': 'Sugar rubbed in', 'enrich': 'Additions in', 'enrich-2': 'More fat in', 'enrich-3': 'Last fat in', 'finish': 'Nearly done', 'fat-in': 'Fat in', 'rest': 'Off the fire',
   'cool': 'Off the fire', 'thicken': 'Mix in', 'syrup': 'Syrup on', 'soften': 'In the pan', 'soften-2': 'Second lot in', 'press': 'Lid locked', 'wait': 'Flame off',
 }

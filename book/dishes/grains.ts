@@ -48,7 +48,7 @@ export const GRAIN_DISHES = [
     others: ['rava kesari', 'ananas kesari', 'रवा केसरी', 'கேசரி'], base: 'semolina-medium', portionG: 150,
     lines: [['ghee', 0.7, 'fat'], ['sugar', 1.3, 'sugar'], ['water', 3.1, 'water'], ['banana', 0.7, 'fruit'], ['cashew-halves', 0.12, 'nuts', 'cashew'], ['cardamom-ground', 0.006, 'spice', 'cardamom']],
     choices: { roast: 'aroma', fat: 'dry-first', pour: 'rained', sugar: 'after-swelling', nuts: 'last', finish: 'covered' },
-    minutes: { 'roast-dry': 6, 'rain': 2, 'take-up': 4, 'sweeten': 5, 'enrich': 3, 'enrich-2': 3, 'enrich-3': 4, 'rest': 10 },
+    minutes: { 'roast-dry': 6, 'rain': 2, 'swell': 4, 'sweeten': 5, 'enrich': 3, 'enrich-2': 3, 'enrich-3': 4, 'rest': 10 },
   }),
   card('spare-hand-semolina', 'Spare-hand semolina', 'semolina', {
     others: ['lean sooji', 'सादा हलवा'], base: 'semolina-medium', portionG: 160,

@@ -65,7 +65,7 @@ export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null,
     if (told) return { ...told, next: null, heat, late }
   }
   const due = dueSide(plan, cook, forecast, nowS)
-  if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? 'hot-fat' : null, heat, vessel: due }
+  if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? ownCaution(stage) : null, heat, vessel: due }
   return { ...stageCue(plan, cook, forecast, nowS), next, heat, vessel: null }
 }
 
@@ -161,6 +161,10 @@ const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ?
 /** The grain goes to the liquid: nothing is poured over hot fat. */
 const rainsIn = (stage: Stage): boolean => stage.does === 'pour' && stage.from === stage.vessel
 
+/** The caution of a stage itself: where nothing but grain is in the pan there is no hot fat. */
+const ownCaution = ({ cautions }: Stage): CautionCode | null =>
+  (cautions as readonly CautionCode[] | undefined)?.find(code => !HEAT_CAUTIONS.some(heat => heat === code)) ?? null
+
 type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 
 function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
@@ -174,18 +178,19 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
     case 'pour': if (rainsIn(stage)) return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'raining', caution: 'splashes' }
       return { code: ready ? 'next' : pouringCue(cook, stage), caution: 'pour' }
     case 'roast': {
+      const caution = ownCaution(stage)
       // Dark flecks and an acrid smell are a burnt note as well: nothing goes in any more.
-      if (hasShown(cook, 'burnt') || hasShown(cook, 'flecks')) return { code: 'burnt', caution: 'hot-fat' }
+      if (hasShown(cook, 'burnt') || hasShown(cook, 'flecks')) return { code: 'burnt', caution }
       const comes = line[cook.stage + 1]
       const pours = comes?.does === 'pour' && !rainsIn(comes)
       const turn = ready ? null : dueTurn(plan, cook)
-      if (turn) return { code: 'turn-down', caution: 'hot-fat', mark: turn.mark }
-      if (ready && comes && rainsIn(comes)) return { code: 'rain-now', caution: 'hot-fat' }
-      if (ready) return pours ? { code: 'pour-now', caution: 'pour' } : { code: 'next', caution: 'hot-fat' }
+      if (turn) return { code: 'turn-down', caution, mark: turn.mark }
+      if (ready && comes && rainsIn(comes)) return { code: 'rain-now', caution }
+      if (ready) return pours ? { code: 'pour-now', caution: 'pour' } : { code: 'next', caution }
       if (near && pours) return { code: 'pour-soon', caution: 'pour' }
-      if (near) return { code: 'watch', caution: 'hot-fat' }
+      if (near) return { code: 'watch', caution }
       const down = forecast?.turnDownS
-      return { code: down !== null && down !== undefined && nowS >= down - SOON_S ? 'turn-down' : 'roast', caution: 'hot-fat' }
+      return { code: down !== null && down !== undefined && nowS >= down - SOON_S ? 'turn-down' : 'roast', caution }
     }
     case 'enrich': {
       const last = line[cook.stage + 1]?.does === 'rest'

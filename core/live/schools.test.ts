@@ -89,9 +89,9 @@ describe('a cook of any school', () => {
 
     it('the roast ends out of its pan, and nothing is said of pouring over hot fat', () => {
       const roasted = replay(plan, rained.slice(0, 4))
-      expect(cueOf(plan, roasted, null, 490)).toMatchObject({ code: 'rain-now', caution: 'hot-fat' })
+      expect(cueOf(plan, roasted, null, 490)).toMatchObject({ code: 'rain-now', caution: null })
       expect(cueOf(plan, replay(plan, rained), null, 510)).toMatchObject({ code: 'raining', caution: 'splashes' })
-      expect(actionsOf(plan, replay(plan, rained), null, 510).map(one => one.code)).toContain('begin.take-up')
+      expect(actionsOf(plan, replay(plan, rained), null, 510).map(one => one.code)).toContain('begin.swell')
     })
 
     it('the deep pan is beside until then and the main one after, and the roasting pan is left without a flame', () => {

@@ -42,9 +42,9 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
     // Powdered sugar is rubbed in off the fire: what is felt then is whether it will hold as a ball.
     case 'sweeten': return stage.id === 'rub-in' ? ['holds-pressed', 'crumbles', 'slumps'] : ['glossy']
     case 'cook-down': return [
-      ...when(stage.id === 'thicken' || family.endsWith('flour'), 'lumps'), ...when(wetGrain && (stage.id === 'take-up' || stage.id === 'milk'), 'hard-centre', 'soft-through', 'has-grown'),
+      ...when(stage.id === 'thicken' || family.endsWith('flour'), 'lumps'), ...when(wetGrain && (swells(stage) || stage.id === 'milk'), 'hard-centre', 'soft-through', 'has-grown'),
       ...when(stage.id.startsWith('soften'), 'raw-smell-gone', 'tender'), ...when(family === 'vegetable', 'pasty'),
-      ...when(stage.id === 'milk' && milk, 'milk-grainy', 'milk-splits', 'catches'), ...when(stage.id === 'take-up', 'leaves-sides'), ...when(stage.id === 'finish', 'fat-at-edge', 'glossy'),
+      ...when(stage.id === 'milk' && milk, 'milk-grainy', 'milk-splits', 'catches'), ...when(swells(stage), 'leaves-sides'), ...when(stage.id === 'swell', 'lumps'), ...when(stage.id === 'finish', 'fat-at-edge', 'glossy'),
     ]
     case 'enrich': return ['leaves-sides', 'fat-at-edge', 'glossy']
     case 'boil-syrup': return ['grains-on-wall']
@@ -72,3 +72,6 @@ function offered(code: TermCode): Offered {
   if (says === 'not-yet') return { code, sense, kind: 'not.yet', payload: { sign, as: code } }
   return { code, sense, kind: 'perceived', payload: { as: code } }
 }
+
+/** A grain takes up its liquid in it, poured or under the lid. */
+const swells = ({ id }: Pick<Stage, 'id'>): boolean => id === 'take-up' || id === 'swell'

@@ -34,7 +34,7 @@ function hazards(plan: CookPlan, stage: Stage): string[] {
     ...(id === 'grind' || id === 'puree' ? ['grinder'] : []),
     ...(stage.id === 'free-share' || stage.id === 'nuts-last' ? ['allergen'] : []),
     ...(id === 'soak' ? ['soak-cool'] : []),
-    ...(stage.id === 'take-up' ? ['no-hard-centre soft-within'] : []),
+    ...(stage.id === 'take-up' || stage.id === 'swell' ? ['no-hard-centre soft-within'] : []),
     ...(parts.has('jaggery') && stage.does === 'sweeten' && plan.dish.choices && takesMilk({ ...plan.dish, choices: plan.dish.choices }) ? ['jaggery-off-boil'] : []),
   ]
 }

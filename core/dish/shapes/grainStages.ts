@@ -92,7 +92,7 @@ function wetStages(card: DishCard): Stage[] {
           from: 'pot', flame: 'off', until: { minutes: choices.pour === 'in-parts' ? 2 : 1 },
           watch: choices.pour === 'in-parts' ? ['in-parts', 'face-back'] : ['face-back'], cautions: ['pour'], expect: ['foams'],
         }),
-    stage('take-up', 'cook-down', 'pan', {
+    stage(rains(card) ? 'swell' : 'take-up', 'cook-down', 'pan', {
       ...(rains(card) ? { flame: 'low' as const } : { adds: [...adding(pulpsIn(card)), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)] }), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
       watch: [family === 'vermicelli' ? 'fork-loosen' : rains(card) ? 'under-the-lid' : 'flame-back', choices.sugar === 'after-swelling' || syrupComesLast(card) ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
     }),
