@@ -110,6 +110,8 @@ export function applyMark(cook: CookDraft, plan: CookPlan, moment: Moment, timeS
 function applyStage({ cook, plan, payload, timeS }: Mark): boolean {
   const stage = mainLine(plan.dish).findIndex(each => each.id === payload.stage)
   if (stage < 0) return false
+  // Two screens that were touched for the same step mean one: the first stands.
+  if (cook.stage === stage && cook.stageStarts[stage] !== null) return true
   cook.stageStarts[stage] = timeS
   cook.stage = Math.max(cook.stage, stage)
   return true
@@ -125,7 +127,9 @@ function applySign(mark: Mark): boolean {
       && (typeof payload.vessel === 'string' ? stage.vessel === payload.vessel : cook.lit[stage.vessel] !== undefined))
     if (side) cook.ready = { ...cook.ready, [side.vessel]: timeS }
   }
-  return put(cook.signs, mark, sign)
+  // A sign shows once in a stage: what a second screen marks of it is no second look.
+  const began = cook.stageStarts[cook.stage] ?? 0
+  return cook.signs.some(tap => tap.what === sign && tap.timeS >= began) || put(cook.signs, mark, sign)
 }
 
 function applyChange(mark: Mark, repairs: PanChange['repairs']): boolean {
