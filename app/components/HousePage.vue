@@ -5,6 +5,8 @@ import HouseHeader from './HouseHeader.vue'
 defineProps<{
   /** What went wrong, in a sentence; empty or null for nothing. */
   trouble?: string | null
+  /** What stands on it has not come yet: it is held back, so that nothing moves. */
+  coming?: boolean
 }>()
 
 const live = useLiveCooks()
@@ -16,6 +18,8 @@ const live = useLiveCooks()
     <main
       id="main"
       class="page"
+      :class="{ coming }"
+      :aria-busy="coming ? 'true' : undefined"
     >
       <p
         v-if="trouble"
@@ -31,4 +35,5 @@ const live = useLiveCooks()
 
 <style scoped>
 main > p { margin: 10px 0; }
+main.coming { visibility: hidden; }
 </style>

@@ -8,12 +8,16 @@ import { momentOf } from './spreadClock'
 const LONGEST_MS = 4 * 86_400_000
 const MOST = 3
 
-/** Days that are on or to come, the soonest first; empty until they are read, and where the hearth cannot be reached. */
+/**
+ * Days that are on or to come, the soonest first.
+ *
+ * @returns the days, empty until they are read and where the hearth cannot be reached; and the reading of them
+ */
 export function useNextDays() {
   const days = shallowRef<readonly Spread[]>([])
-  void ask('GET', '/spreads', SpreadListSchema).then(async ({ spreads }) => {
+  const read = ask('GET', '/spreads', SpreadListSchema).then(async ({ spreads }) => {
     const soon = spreads.filter(one => one.dishes > 0 && momentOf(one.eve, 0) > hearthNow() - LONGEST_MS).sort((a, b) => momentOf(a.eve, 0) - momentOf(b.eve, 0)).slice(0, MOST)
     days.value = await Promise.all(soon.map(one => ask('GET', `/spreads/${one.id}`, SpreadSchema)))
   }).catch(() => undefined)
-  return days
+  return { days, read }
 }

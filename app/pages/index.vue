@@ -6,9 +6,11 @@ import LeftOpen from '../components/LeftOpen.vue'
 import SmallArch from '../components/SmallArch.vue'
 import HouseShelf from '../components/tray/HouseShelf.vue'
 import { ask } from '../composables/api'
+import { useArriving } from '../composables/arriving'
 import { clockText, dayText, gramsText } from '../composables/format'
 import { useHearthTime } from '../composables/hearthClock'
 import { useLeftOpen } from '../composables/leftOpen'
+import { useNextDays } from '../composables/nextDay'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
 import { FAULT_WORDS } from '../../words/cook'
@@ -17,18 +19,20 @@ import { schoolOf } from '../../words/dish'
 /** Comes after what is seen first. */
 const NextDay = defineAsyncComponent(() => import('../components/spread/NextDay.vue'))
 const house = useHouse()
-void house.load()
+const loaded = house.load()
 const live = useLiveCooks()
 const { cooks: leftOpen, done: closeCook, still: stillOn } = useLeftOpen(live)
 const now = useHearthTime(1000)
 const last = shallowRef<readonly BatchListLine[]>([])
-void ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
+const lastRead = ask('GET', '/batches?limit=6', BatchPageSchema).then((page) => {
   last.value = page.batches
 }).catch(() => undefined)
 const inHouse = shallowRef<readonly BatchListLine[]>([])
-void ask('GET', '/batches/in-house', InHouseSchema).then((found) => {
+const houseRead = ask('GET', '/batches/in-house', InHouseSchema).then((found) => {
   inHouse.value = found.batches
 }).catch(() => undefined)
+const { days, read: daysRead } = useNextDays()
+const coming = useArriving([loaded, lastRead, houseRead, daysRead])
 const lastOf = (dishId: string): BatchListLine | null => last.value.find(one => one.dishId === dishId && one.summary.faults.length === 0) ?? null
 const text = ref('')
 const router = useRouter()
@@ -68,7 +72,10 @@ const guesses = computed(() => {
 </script>
 
 <template>
-  <HousePage :trouble="house.trouble ? `${house.trouble} What is on this device is safe.` : ''">
+  <HousePage
+    :coming="coming"
+    :trouble="house.trouble ? `${house.trouble} What is on this device is safe.` : ''"
+  >
     <div class="home">
       <section
         v-if="started.length > 0"
@@ -95,7 +102,10 @@ const guesses = computed(() => {
           @still="stillOn"
         />
       </section>
-      <NextDay :now="now" />
+      <NextDay
+        :days="days"
+        :now="now"
+      />
       <section
         v-if="inHouse.length > 0"
         class="keeps"

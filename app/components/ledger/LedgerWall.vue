@@ -105,6 +105,7 @@ watch(dark, () => void nextTick(readColours))
   <div
     ref="wall"
     class="wall"
+    :class="{ unmeasured: width === 0 }"
     :style="{ height: `${virtual.getTotalSize()}px` }"
   >
     <div
@@ -133,6 +134,8 @@ watch(dark, () => void nextTick(readColours))
 </template>
 
 <style scoped>
+/* Before its width is known it would be laid out only to move at once. */
+.unmeasured { visibility: hidden; }
 .wall { position: relative; }
 .row { position: absolute; top: 0; left: 0; width: 100%; contain: strict; }
 h2 { font-size: 1.15rem; padding-top: 14px; color: var(--ink-soft); }

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { minuteText } from '../../composables/houseTime'
-import { useNextDays } from '../../composables/nextDay'
 import { longDayText, minuteOf } from '../../composables/spreadClock'
+import type { Spread } from '../../../contracts/spread'
 import { nextOfDay } from '../../../core/schedule/nextOfDay'
 import { stepName } from '../../../words/spread'
 
 const props = defineProps<{
+  /** Days that are on or to come, the soonest first. */
+  days: readonly Spread[]
   /** The hearth's time, ms. */
   now: number
 }>()
 
-const days = useNextDays()
 /** The first day that has something left to do. */
-const next = computed(() => days.value.flatMap((spread) => {
+const next = computed(() => props.days.flatMap((spread) => {
   const minute = minuteOf(spread.eve, props.now)
   const step = nextOfDay(spread, minute)
   return step ? [{ spread, step, minute }] : []

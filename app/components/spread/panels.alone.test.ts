@@ -16,6 +16,7 @@ import DayKitchen from './DayKitchen.vue'
 import DayLegend from './DayLegend.vue'
 import DayPanels, { type DayTab } from './DayPanels.vue'
 import DayPromises from './DayPromises.vue'
+import { useNextDays } from '../../composables/nextDay'
 import NextDay from './NextDay.vue'
 
 vi.mock('../../composables/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
@@ -125,7 +126,9 @@ describe('the day that comes next', () => {
     hearth.mockImplementation((_, path, schema) => Promise.resolve(schema!.parse(path === '/spreads'
       ? { spreads: spreads.map(one => ({ id: one.id, name: one.name, eve: one.eve, revision: 1, dishes: one.dishes.length, changedAt: 1 })) }
       : spreads.find(one => path === `/spreads/${one.id}`))))
-    const panel = mount(NextDay, { props: { now }, global })
+    const { days, read } = useNextDays()
+    await read
+    const panel = mount(NextDay, { props: { days: days.value, now }, global })
     await flushPromises()
     await nextTick()
     return panel
@@ -159,7 +162,9 @@ describe('the day that comes next', () => {
 
   it('keeps quiet where the hearth cannot be reached', async () => {
     hearth.mockRejectedValue(new Error('away'))
-    const panel = mount(NextDay, { props: { now: at(100) }, global })
+    const { days, read } = useNextDays()
+    await read
+    const panel = mount(NextDay, { props: { days: days.value, now: at(100) }, global })
     await flushPromises()
     expect(panel.text()).toBe('')
   })

@@ -8,6 +8,7 @@ import SourceList from '../../components/boil/SourceList.vue'
 import SpanRow from '../../components/boil/SpanRow.vue'
 import HousePage from '../../components/HousePage.vue'
 import { ask } from '../../composables/api'
+import { useArriving } from '../../composables/arriving'
 import { hearthNow } from '../../composables/hearthClock'
 import { learnedMarks, learnedNumbers, type LearnedNumber } from '../../composables/learnedNumbers'
 import { newId } from '../../composables/outbox'
@@ -20,7 +21,7 @@ import { familyName } from '../../../words/dish'
 import { NUMBER_WORDS } from '../../../words/learned'
 
 const house = useHouse()
-void house.load()
+const loaded = house.load()
 const says = ref('')
 /** So many numbers are shown at first, those with most readings. */
 const FIRST = 6
@@ -57,9 +58,10 @@ function strays({ day, readings }: Pick<LearnedNumber, 'day' | 'readings'>): str
 const FEW = 3
 
 const recent = shallowRef<readonly BatchListLine[]>([])
-void ask('GET', '/batches?limit=200', BatchPageSchema).then((page) => {
+const recentRead = ask('GET', '/batches?limit=200', BatchPageSchema).then((page) => {
   recent.value = page.batches
 }).catch(() => undefined)
+const coming = useArriving([loaded, recentRead])
 const forgotten = computed(() => new Set(house.sources.filter(one => one.forgotten).map(one => one.id)))
 const liked = computed(() => recent.value.filter(one => one.after?.liked.sweetness && !forgotten.value.has(one.id)))
 async function dropWeighed(ingredient: string): Promise<void> {
@@ -90,7 +92,10 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
 </script>
 
 <template>
-  <HousePage :trouble="house.trouble || ''">
+  <HousePage
+    :coming="coming"
+    :trouble="house.trouble || ''"
+  >
     <div class="learned">
       <section class="what">
         <h1>What the forecast rests on</h1>

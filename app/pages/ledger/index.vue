@@ -7,6 +7,7 @@ import DishTrend from '../../components/ledger/DishTrend.vue'
 import FilterBar from '../../components/ledger/FilterBar.vue'
 import LedgerWall from '../../components/ledger/LedgerWall.vue'
 import { ask } from '../../composables/api'
+import { useArriving } from '../../composables/arriving'
 
 const LIMIT = 30
 const MOST_PICKED = 4
@@ -54,10 +55,11 @@ async function count(): Promise<void> {
     // The wall says that the hearth is away.
   }
 }
+const coming = useArriving([read(true), count()])
 watch(query, () => {
   void read(true)
   void count()
-}, { immediate: true })
+})
 function look(to: BatchFilter): void {
   void router.replace({ query: { ...to } })
 }
@@ -74,7 +76,7 @@ const heading = computed(() => {
 </script>
 
 <template>
-  <HousePage>
+  <HousePage :coming="coming">
     <div class="ledger">
       <header class="top">
         <div>
