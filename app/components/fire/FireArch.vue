@@ -207,4 +207,9 @@ const detail = computed(() => {
   .clock { font-size: 110px; }
   .detail { max-width: none; }
 }
+@media (max-width: 420px) and (max-height: 420px) {
+  .frame { max-height: none; }
+  .clock { font-size: 56px; }
+  .cue { font-size: 1.4rem; }
+}
 </style>

@@ -21,6 +21,7 @@ defineProps<{
 .fire { display: grid; grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) 348px; column-gap: 30px; height: 100dvh; min-height: 720px; max-width: 1360px; margin: 0 auto; padding: 6px 28px 16px; }
 .fire :deep(.top) { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; min-height: 46px; }
 .fire :deep(.top svg) { fill: var(--ink); flex: none; }
+.fire :deep(.top .stone-button) { min-height: 52px; }
 .fire :deep(.top h1) { font-size: 1.5rem; }
 .fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top .stone-button) { white-space: nowrap; flex: none; }
 .fire :deep(.facts) { flex: 1 1 0; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
@@ -75,7 +76,7 @@ defineProps<{
   .fire :deep(.top) { min-height: 34px; }
   .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
   .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; }
-  .fire :deep(.top .stone-button) { min-height: 36px; white-space: nowrap; }
+  .fire :deep(.top .stone-button) { min-height: 48px; white-space: nowrap; }
   .fire :deep(.kept) { white-space: nowrap; }
   .fire :deep(.arch) { grid-column: 1; }
   .fire :deep(.hands) { grid-column: 2; grid-row: 2; align-content: center; }
@@ -93,5 +94,16 @@ defineProps<{
   .fire.far { grid-template-columns: minmax(0, 1fr) 240px; }
   .fire.far :deep(.clock) { font-size: 40vh; }
   .fire.far :deep(.cue) { font-size: min(7.5vw, 15vh); }
+}
+/* Enlarged fourfold there is room for one thing after another: all of it flows, nothing lies over anything. */
+@media (max-width: 420px) and (max-height: 420px) {
+  .fire, .fire.aside { display: flex; flex-direction: column; gap: 8px; height: auto; padding: 4px 12px 8px; }
+  .fire > :deep(*) { flex: none; }
+  .fire :deep(.frame) { height: auto; aspect-ratio: auto; width: 100%; }
+  .fire :deep(.hands) { order: 1; }
+  .fire :deep(.top) { display: flex; flex-wrap: wrap; }
+  .fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top .stone-button) { white-space: normal; }
+  .fire :deep(.minor) { display: grid; grid-template-columns: 1fr 1fr; }
+  .fire :deep(.side), .fire.aside :deep(.side) { overflow: visible; order: 2; }
 }
 </style>

@@ -72,4 +72,5 @@ const rows = computed(() => {
 table { border-collapse: collapse; width: 100%; }
 th, td { text-align: left; padding: 0.4rem 0.9rem 0.4rem 0; border-bottom: 1px solid var(--line); font-weight: 450; vertical-align: baseline; }
 thead th { color: var(--ink-soft); }
+@media (max-width: 360px) { th, td { padding-right: 0.4rem; overflow-wrap: anywhere; } }
 </style>

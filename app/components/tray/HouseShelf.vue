@@ -61,7 +61,7 @@ const rows = computed(() => props.batches.flatMap((batch) => {
 </template>
 
 <style scoped>
-.shelf { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(320px, 1fr)); gap: 14px 30px; }
+.shelf { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(min(320px, 100%), 1fr)); gap: 14px 30px; }
 a { display: grid; grid-template-columns: 92px minmax(0, 1fr); gap: 16px; text-decoration: none; align-items: end; }
 .stand { display: block; border-bottom: 4px solid var(--ink); }
 .stand :deep(svg) { display: block; width: 92px; }

@@ -16,4 +16,5 @@
 .set :deep(.count strong) { font-size: 1.9rem; }
 .set :deep(.steps) { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(190px, 46%), 1fr)); gap: 10px 18px; }
 @media (max-width: 900px) { .shape { grid-template-columns: minmax(0, 1fr); gap: 16px; } }
+@media (max-width: 360px) { .set :deep(.steps) { grid-template-columns: minmax(0, 1fr); } }
 </style>

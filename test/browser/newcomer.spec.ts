@@ -1,0 +1,83 @@
+import type { Page } from '@playwright/test'
+import { toTheFire } from './cookAlong'
+import { expect, test } from './hearth'
+
+/** What a newcomer meets that only a whole page shows: pages that hold still, that can be enlarged, that are touched twice. */
+test.use({ shared: true })
+
+/** Shifts of layout that no hand caused, added up as they come; more than a tenth is felt (web.dev, cumulative layout shift). */
+const COUNT_SHIFTS = `window.shifted = 0; new PerformanceObserver(list => { for (const one of list.getEntries()) if (!one.hadRecentInput) window.shifted += one.value }).observe({ type: 'layout-shift', buffered: true })`
+const FELT = 0.1
+
+for (const [name, viewport] of [['a laptop', { width: 1280, height: 800 }], ['a phone', { width: 390, height: 844 }]] as const) {
+  test(`nothing moves under the hand as a page comes, on ${name}`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    await page.addInitScript(COUNT_SHIFTS)
+    // Letters are there from the second page on: what is asked here is what the pages themselves move.
+    await page.goto('/book')
+    for (const path of ['/', '/ledger', '/kitchen/learned', '/tray']) {
+      await page.goto(path)
+      await expect(page.locator('main')).not.toHaveAttribute('aria-busy', 'true')
+      await page.waitForTimeout(1500)
+      expect(await page.evaluate(() => (window as unknown as { shifted: number }).shifted), path).toBeLessThan(FELT)
+    }
+  })
+}
+
+/** A window of 1280 by 1024 enlarged fourfold (WCAG 2.2, 1.4.10). */
+const FOURFOLD = { width: 320, height: 256 }
+const width = (page: Page): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth)
+
+test('enlarged fourfold every page is read without scrolling sideways', async ({ page }) => {
+  test.setTimeout(180_000)
+  await page.setViewportSize(FOURFOLD)
+  for (const path of ['/', '/book', '/measure?dish=three-to-one-mung', '/tray', '/tray/demo-708', '/ledger', '/ledger/demo-402', '/ledger/remember', '/kitchen', '/kitchen/learned', '/kitchen/house', '/spread']) {
+    await page.goto(path)
+    await expect(page.locator('main h1').first()).toBeVisible()
+    await page.waitForTimeout(400)
+    expect(await width(page), path).toBeLessThanOrEqual(FOURFOLD.width)
+  }
+})
+
+test('enlarged fourfold the fire shows one thing after another, and nothing lies over the clock', async ({ page }) => {
+  await page.setViewportSize(FOURFOLD)
+  await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  await expect(page.locator('.clock')).toBeVisible()
+  const box = async (what: string): Promise<{ top: number, bottom: number }> => page.locator(what).first().evaluate((one) => {
+    const { top, bottom } = one.getBoundingClientRect()
+    return { top, bottom }
+  })
+  const [clock, cue, hands, side] = [await box('.clock'), await box('.cue'), await box('.hands'), await box('.side')]
+  expect(clock.bottom).toBeLessThanOrEqual(cue.top + 1)
+  expect(cue.bottom).toBeLessThanOrEqual(hands.top + 1)
+  expect(hands.bottom).toBeLessThanOrEqual(side.top + 1)
+  expect(await width(page)).toBeLessThanOrEqual(FOURFOLD.width)
+})
+
+test('what is touched at the fire is large enough for a wet thumb', async ({ page }) => {
+  await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+    await page.setViewportSize(viewport)
+    for (const name of ['quiet', 'what now?', 'far view', 'Something is wrong', 'Everything else']) {
+      const height = await page.getByRole('button', { name }).first().evaluate(one => one.getBoundingClientRect().height)
+      expect(height, `${name} at ${viewport.width}`).toBeGreaterThanOrEqual(48)
+    }
+  }
+})
+
+test('two screens that mark one sign mark it once', async ({ page, context }) => {
+  const id = await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  const other = await context.newPage()
+  await other.goto(`/fire/${id}`)
+  const sign = (of: Page) => of.locator('[data-action="sign.nuts-golden"]').first()
+  await expect(sign(page)).toBeVisible()
+  await expect(sign(other)).toBeVisible()
+  await Promise.all([sign(page).click(), sign(other).click()])
+  await expect(sign(page)).toHaveCount(0)
+  await expect(sign(other)).toHaveCount(0)
+  await page.reload()
+  await expect(page.locator('.side')).toContainText(/1 mark\b/)
+})
