@@ -4,6 +4,7 @@ import { BatchSchema, type Batch } from '../../contracts/batch'
 import { INGREDIENTS } from '../../book/ingredients'
 import { labelOf, type LabelFacts } from '../../core/after/labelOf'
 import { standing } from '../../core/after/standing'
+import { inMeasures, type MeasureSize } from '../../core/measures/inMeasures'
 import { planRow } from '../../core/live/planRow'
 import { replay } from '../../core/live/replay'
 import { ask } from '../composables/api'
@@ -11,6 +12,7 @@ import { gramsText } from '../composables/format'
 import { inHouseTime } from '../composables/houseTime'
 import { hearthNow } from '../composables/hearthClock'
 import { ALLERGEN_WORDS, eatByText, PLACE_WORDS, STOOD_OUT } from '../../words/after'
+import { measureText } from '../../words/measure'
 import StepField from '../components/tray/StepField.vue'
 
 /** Labels of a sheet, two across. */
@@ -32,15 +34,15 @@ async function load(): Promise<void> {
   }
 }
 void load()
-const facts = computed(() => batches.value.flatMap((batch): { id: string, label: LabelFacts }[] => {
+const facts = computed(() => batches.value.flatMap((batch): { id: string, label: LabelFacts, cup: MeasureSize }[] => {
   const { finishedG } = batch.line.summary
   if (finishedG === null || !(finishedG > 0)) return []
   const cook = replay(batch.plan, batch.observations)
   const rowOf = planRow(batch.plan, ROWS)
-  return [{ id: batch.line.id, label: labelOf(batch.plan, cook, standing(batch.plan, cook, finishedG, id => rowOf(id)?.kind), rowOf) }]
+  return [{ id: batch.line.id, cup: batch.plan.cup, label: labelOf(batch.plan, cook, standing(batch.plan, cook, finishedG, id => rowOf(id)?.kind), rowOf) }]
 }))
 const countOf = (id: string): number => counts.value[id] ?? (facts.value.length > 1 ? 2 : 4)
-const labels = computed(() => facts.value.flatMap(({ id, label }) => Array.from({ length: countOf(id) }, (_, i) => ({ key: `${id}-${i}`, label }))).slice(0, MOST))
+const labels = computed(() => facts.value.flatMap(({ id, label, cup }) => Array.from({ length: countOf(id) }, (_, i) => ({ key: `${id}-${i}`, label, cup }))).slice(0, MOST))
 const sheets = computed(() => Array.from({ length: Math.ceil(labels.value.length / A_SHEET) }, (_, i) => labels.value.slice(i * A_SHEET, (i + 1) * A_SHEET)))
 const date = (at: number): string => inHouseTime({ day: 'numeric', month: 'long', year: 'numeric' }).format(at)
 const own = computed(() => new Map(batches.value.flatMap(batch => batch.plan.amounts.flatMap(one => (one.own ? [[one.ingredient, one.own.name] as const] : [])))))
@@ -49,6 +51,14 @@ function within(label: LabelFacts): string {
   if (label.coldBy !== null && hearthNow() > label.coldBy) return `Not to be given: ${STOOD_OUT}`
   const text = eatByText(label.eatBy, date)
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+}
+/** How much it is, as a kitchen says it and by weight. */
+function much({ about, massG }: LabelFacts, cup: MeasureSize): string {
+  const grams = `${gramsText(massG)} in all`
+  if (about === null) return grams
+  if ('pieces' in about) return `About ${about.pieces} ${about.pieces === 1 ? 'piece' : 'pieces'} of ${gramsText(about.eachG)} · ${grams}`
+  const { text, count, name } = inMeasures(about.volumeMl, [cup])
+  return count > 0 ? `About ${measureText(text, count, name)} · ${grams}` : grams
 }
 function print(): void {
   window.print()
@@ -104,7 +114,7 @@ function print(): void {
       class="sheet"
     >
       <article
-        v-for="{ key, label } in sheet"
+        v-for="{ key, label, cup } in sheet"
         :key="key"
         class="label"
       >
@@ -117,7 +127,7 @@ function print(): void {
           <strong>Contains {{ label.allergens.map(one => ALLERGEN_WORDS[one] ?? one).join(', ') }}.</strong>
         </p>
         <p>
-          <strong>{{ label.cold ? 'Keep cold.' : `Keep airtight, ${PLACE_WORDS.room}, cool.` }}</strong> {{ gramsText(label.massG) }} in all. When in doubt, throw it out.
+          <strong>{{ label.cold ? 'Keep cold.' : `Keep airtight, ${PLACE_WORDS.room}, cool.` }}</strong> {{ much(label, cup) }}. When in doubt, throw it out.
         </p>
       </article>
     </section>

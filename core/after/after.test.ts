@@ -4,6 +4,7 @@ import { cookThrough, standingOf, type AfterMarks } from '../../test/support/aft
 import { rowOf, starterPlan } from '../../test/support/plans'
 import { bringBack } from './bringBack'
 import { finishedMass } from './finishedMass'
+import { forecastCook } from '../forecast/forecastCook'
 import { labelOf } from './labelOf'
 import { rollingOf } from './rollingOf'
 import { whatComes } from '../comes/whatComes'
@@ -161,5 +162,18 @@ describe('a label', () => {
     expect(label.ingredients).not.toContain('sugar')
     expect(label.ingredients[0]).toBe('cashew-halves')
     expect(label.massG).toBeCloseTo(labelled(cooked).massG - 300, 6)
+  })
+
+  it('says how much as a kitchen does: a soft mass by its volume, a slab by its pieces', () => {
+    const forecast = forecastCook(plan, [], 0, 60)
+    const soft = labelOf({ ...plan, forecast }, cookThrough(plan, []), standingOf(plan, 900, []), rowOf)
+    expect(soft.about).toMatchObject({ volumeMl: expect.any(Number) })
+    const { volumeMl } = soft.about as { volumeMl: number }
+    expect(soft.massG / volumeMl).toBeGreaterThan(0.7)
+    expect(soft.massG / volumeMl).toBeLessThan(1.5)
+    const slab = starterPlan('one-thread-gram')
+    const cut = labelOf(slab, cookThrough(slab, []), standingOf(slab, 900, []), rowOf)
+    expect(cut.about).toEqual({ pieces: Math.round(cut.massG / slab.dish.portionG), eachG: slab.dish.portionG })
+    expect(labelled([]).about).toBeNull()
   })
 })

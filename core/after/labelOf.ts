@@ -7,6 +7,8 @@ import type { Standing } from './standing'
 export interface LabelFacts {
   readonly name: string
   readonly massG: number
+  /** The same as a kitchen says it: so many pieces, or the volume of a soft mass, ml; null where nothing tells. */
+  readonly about: { readonly pieces: number, readonly eachG: number } | { readonly volumeMl: number } | null
   readonly madeAt: number
   readonly eatBy: readonly [number, number]
   /** It has to be in the cold by then, or is to be thrown out; null where it is, or need not be. */
@@ -34,8 +36,15 @@ export function labelOf(plan: CookPlan, cook: LiveCook, standing: Standing, rowO
   for (const { ingredient, massG } of went) weights.set(ingredient, (weights.get(ingredient) ?? 0) + massG)
   const ingredients = [...weights].filter(([, massG]) => massG > 0).sort((p, q) => q[1] - p[1]).map(([id]) => id)
   return {
-    name: plan.dish.name, massG: standing.leftG, madeAt: standing.madeAt, eatBy: standing.coldBy === null ? standing.eatBy : standing.inCold, coldBy: standing.coldBy,
+    name: plan.dish.name, massG: standing.leftG, about: aboutOf(plan, standing.leftG), madeAt: standing.madeAt, eatBy: standing.coldBy === null ? standing.eatBy : standing.inCold, coldBy: standing.coldBy,
     cold: standing.place === 'cold' || standing.keeping.standsH !== null,
     ingredients, allergens: [...new Set(ingredients.flatMap(id => rowOf(id)?.allergens ?? []))],
   }
+}
+
+/** Slabs and balls by their portions, a soft mass by the density it is forecast to end with. */
+function aboutOf({ dish, forecast }: CookPlan, massG: number): LabelFacts['about'] {
+  if (dish.choices && dish.choices.form !== 'soft') return { pieces: Math.max(1, Math.round(massG / dish.portionG)), eachG: dish.portionG }
+  const end = forecast?.points.at(-1)
+  return end && end.contentG > 0 && end.volumeMl > 0 ? { volumeMl: massG * end.volumeMl / end.contentG } : null
 }
