@@ -4,7 +4,6 @@ import { cookThrough, standingOf, type AfterMarks } from '../../test/support/aft
 import { rowOf, starterPlan } from '../../test/support/plans'
 import { bringBack } from './bringBack'
 import { finishedMass } from './finishedMass'
-import { forecastCook } from '../forecast/forecastCook'
 import { labelOf } from './labelOf'
 import { rollingOf } from './rollingOf'
 import { whatComes } from '../comes/whatComes'
@@ -165,8 +164,7 @@ describe('a label', () => {
   })
 
   it('says how much as a kitchen does: a soft mass by its volume, a slab by its pieces', () => {
-    const forecast = forecastCook(plan, [], 0, 60)
-    const soft = labelOf({ ...plan, forecast }, cookThrough(plan, []), standingOf(plan, 900, []), rowOf)
+    const soft = labelled([])
     expect(soft.about).toMatchObject({ volumeMl: expect.any(Number) })
     const { volumeMl } = soft.about as { volumeMl: number }
     expect(soft.massG / volumeMl).toBeGreaterThan(0.7)
@@ -174,6 +172,5 @@ describe('a label', () => {
     const slab = starterPlan('one-thread-gram')
     const cut = labelOf(slab, cookThrough(slab, []), standingOf(slab, 900, []), rowOf)
     expect(cut.about).toEqual({ pieces: Math.round(cut.massG / slab.dish.portionG), eachG: slab.dish.portionG })
-    expect(labelled([]).about).toBeNull()
   })
 })

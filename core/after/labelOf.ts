@@ -1,13 +1,17 @@
 import type { Allergen, Ingredient } from '../composition/ingredient'
+import { mainLine } from '../dish/mainLine'
+import { usualMinutes } from '../dish/usualMinutes'
+import { familyOf } from '../family/families'
 import type { LiveCook } from '../live/liveCook'
 import type { CookPlan } from '../live/plan'
+import { contentMass, contentVolume, stageContents } from '../usual/contents'
 import type { Standing } from './standing'
 
 /** What stands on a label. Times in ms since 1970, masses in g. */
 export interface LabelFacts {
   readonly name: string
   readonly massG: number
-  /** The same as a kitchen says it: so many pieces, or the volume of a soft mass, ml; null where nothing tells. */
+  /** The same as a kitchen says it: so many pieces, or the volume of a soft mass, ml; null where it holds nothing. */
   readonly about: { readonly pieces: number, readonly eachG: number } | { readonly volumeMl: number } | null
   readonly madeAt: number
   readonly eatBy: readonly [number, number]
@@ -42,9 +46,10 @@ export function labelOf(plan: CookPlan, cook: LiveCook, standing: Standing, rowO
   }
 }
 
-/** Slabs and balls by their portions, a soft mass by the density it is forecast to end with. */
-function aboutOf({ dish, forecast }: CookPlan, massG: number): LabelFacts['about'] {
+/** Slabs and balls by their portions, a soft mass by the density it ends with. */
+function aboutOf({ dish, amounts }: CookPlan, massG: number): LabelFacts['about'] {
   if (dish.choices && dish.choices.form !== 'soft') return { pieces: Math.max(1, Math.round(massG / dish.portionG)), eachG: dish.portionG }
-  const end = forecast?.points.at(-1)
-  return end && end.contentG > 0 && end.volumeMl > 0 ? { volumeMl: massG * end.volumeMl / end.contentG } : null
+  const end = stageContents({ dish, amounts }, mainLine(dish).map(stage => 60 * usualMinutes(dish, stage))).at(-1)?.to
+  const volumeMl = end ? contentVolume(end, familyOf(dish.family).fresh, 1) : 0
+  return end && volumeMl > 0 ? { volumeMl: massG * volumeMl / contentMass(end) } : null
 }
