@@ -40,7 +40,8 @@ export function labelOf(plan: CookPlan, cook: LiveCook, standing: Standing, rowO
   for (const { ingredient, massG } of went) weights.set(ingredient, (weights.get(ingredient) ?? 0) + massG)
   const ingredients = [...weights].filter(([, massG]) => massG > 0).sort((p, q) => q[1] - p[1]).map(([id]) => id)
   return {
-    name: plan.dish.name, massG: standing.leftG, about: aboutOf(plan, standing.leftG), madeAt: standing.madeAt, eatBy: standing.coldBy === null ? standing.eatBy : standing.inCold, coldBy: standing.coldBy,
+    name: plan.dish.name, massG: standing.leftG, about: aboutOf(plan, standing.leftG),
+    madeAt: standing.madeAt, eatBy: standing.coldBy === null ? standing.eatBy : standing.inCold, coldBy: standing.coldBy,
     cold: standing.place === 'cold' || standing.keeping.standsH !== null,
     ingredients, allergens: [...new Set(ingredients.flatMap(id => rowOf(id)?.allergens ?? []))],
   }
@@ -48,7 +49,8 @@ export function labelOf(plan: CookPlan, cook: LiveCook, standing: Standing, rowO
 
 /** Slabs and balls by their portions, a soft mass by the density it ends with. */
 function aboutOf({ dish, amounts }: CookPlan, massG: number): LabelFacts['about'] {
-  if (dish.choices && dish.choices.form !== 'soft') return { pieces: Math.max(1, Math.round(massG / dish.portionG)), eachG: dish.portionG }
+  const { portionG } = dish
+  if (dish.choices && dish.choices.form !== 'soft') return { pieces: Math.max(1, Math.round(massG / portionG)), eachG: portionG }
   const end = stageContents({ dish, amounts }, mainLine(dish).map(stage => 60 * usualMinutes(dish, stage))).at(-1)?.to
   const volumeMl = end ? contentVolume(end, familyOf(dish.family).fresh, 1) : 0
   return end && volumeMl > 0 ? { volumeMl: massG * volumeMl / contentMass(end) } : null

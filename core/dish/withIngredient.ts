@@ -5,6 +5,9 @@ import type { Choices, Preparation } from './choices'
 import type { DishCard, DishIngredient, Part } from './dish'
 import { PREPARATIONS_OF } from './troublesOf'
 
+/** As much of a row as an ingredient's part needs. */
+type Row = Pick<Ingredient, 'id' | 'families'>
+
 /** A dish takes in no more than so many ingredients, and no more than this much of one, g for each g of base. */
 const MOST_INGREDIENTS = 30
 const MOST_RATIO = 20
@@ -19,12 +22,13 @@ const MOST_RATIO = 20
  * @returns the dish; an ingredient that stands in that part already becomes more
  * @throws CoreError `out-of-range` where it is too much, or the dish is full; `unknown-name` for a base of no family
  */
-export function withIngredient(card: DishCard, row: Pick<Ingredient, 'id' | 'families'>, part: Part, perBase: number): DishCard {
+export function withIngredient(card: DishCard, row: Row, part: Part, perBase: number): DishCard {
   if (!(perBase > 0 && perBase <= MOST_RATIO)) throw new CoreError('out-of-range', 'withIngredient.perBase', { given: perBase, min: 'more than nothing', max: MOST_RATIO })
   const known = card.ingredients.find(one => one.ingredient === row.id && one.part === part)
   if (known) return { ...card, ingredients: card.ingredients.map(one => (one === known ? { ...one, perBase: Math.min(MOST_RATIO, one.perBase + perBase) } : one)) }
   if (card.ingredients.length >= MOST_INGREDIENTS) throw new CoreError('out-of-range', 'withIngredient.ingredients', { given: card.ingredients.length + 1, max: MOST_INGREDIENTS })
-  return wetted({ ...card, ingredients: [...card.ingredients, { id: freeId(card, row.id), ingredient: row.id, perBase, ...played(card, row, part) }] })
+  const one = { id: freeId(card, row.id), ingredient: row.id, perBase, ...played(card, row, part) }
+  return wetted({ ...card, ingredients: [...card.ingredients, one] })
 }
 
 /**
@@ -36,16 +40,16 @@ export function withIngredient(card: DishCard, row: Pick<Ingredient, 'id' | 'fam
  * @param row its row of the ingredient table, for a base's family
  * @returns the dish, what it is wetted with following
  */
-export function inPart(card: DishCard, id: string, part: Part, row: Pick<Ingredient, 'id' | 'families'>): DishCard {
+export function inPart(card: DishCard, id: string, part: Part, row: Row): DishCard {
   if (id === card.base) return card
-  return wetted({
-    ...card,
-    ingredients: card.ingredients.map(one => (one.id === id ? { id, ingredient: one.ingredient, perBase: one.perBase, ...played(card, row, part) } : one)),
-  })
+  const as = played(card, row, part)
+  const ingredients = card.ingredients.map(({ asBase, ...one }) =>
+    (one.id === id ? { ...one, ...as } : asBase ? { ...one, asBase } : one))
+  return wetted({ ...card, ingredients })
 }
 
 /** A second base is got ready as the first is where its family knows that way, else as its family usually is. */
-function played(card: DishCard, row: Pick<Ingredient, 'id' | 'families'>, part: Part): Pick<DishIngredient, 'part' | 'asBase'> {
+function played(card: DishCard, row: Row, part: Part): Pick<DishIngredient, 'part' | 'asBase'> {
   if (part !== 'base') return { part }
   const [family] = row.families
   if (family === undefined) throw new CoreError('unknown-name', 'withIngredient.row', { missing: row.id })
@@ -62,7 +66,9 @@ function played(card: DishCard, row: Pick<Ingredient, 'id' | 'families'>, part: 
  * @returns the dish; as it was where the ingredient is no second base
  */
 export function inPreparation(card: DishCard, id: string, preparation: Preparation): DishCard {
-  return { ...card, ingredients: card.ingredients.map(one => (one.id === id && one.asBase ? { ...one, asBase: { ...one.asBase, preparation } } : one)) }
+  const ingredients = card.ingredients.map(one =>
+    (one.id === id && one.asBase ? { ...one, asBase: { ...one.asBase, preparation } } : one))
+  return { ...card, ingredients }
 }
 
 /**

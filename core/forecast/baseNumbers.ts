@@ -30,7 +30,9 @@ export function baseNumbers(family: Family, fresh = family.fresh, mostWaterPerSo
 }
 
 /** Numbers that mix by weight of dry solids. */
-const MIXED = ['finalLightness', 'wetLift', 'doneDarkening', 'mostWaterPerSolids', 'mostFatPerSolids', 'rawAir', 'softAir'] as const
+const MIXED = [
+  'finalLightness', 'wetLift', 'doneDarkening', 'mostWaterPerSolids', 'mostFatPerSolids', 'rawAir', 'softAir',
+] as const
 
 /**
  * The numbers of a plan's base; of two bases of a kind mixed by their dry solids, a grain's size by its square, as its
@@ -44,14 +46,18 @@ export function basesNumbers(plan: Pick<CookPlan, 'dish' | 'amounts'>, fresh: bo
   const first = baseNumbers(familyOf(plan.dish.family), fresh)
   const seconds = secondBases(plan.dish).filter(one => isAlike(plan.dish, one))
   if (seconds.length === 0) return first
-  const solidsOf = (id: string): number => plan.amounts.filter(one => one.id === id).reduce((sum, one) => sum + one.massG * one.composition.solids, 0)
+  const solidsOf = (id: string): number => {
+    const amount = plan.amounts.find(one => one.id === id)
+    return amount ? amount.massG * amount.composition.solids : 0
+  }
   const all = [
     { numbers: first, solids: solidsOf(plan.dish.base) },
     ...seconds.map(one => ({ numbers: baseNumbers(familyOf(one.asBase.family), fresh), solids: solidsOf(one.id) })),
   ]
   const total = all.reduce((sum, one) => sum + one.solids, 0)
   if (!(total > 0)) return first
-  const mean = (of: (numbers: BaseNumbers) => number): number => all.reduce((sum, one) => sum + one.solids / total * of(one.numbers), 0)
+  const mean = (of: (numbers: BaseNumbers) => number): number =>
+    all.reduce((sum, one) => sum + one.solids / total * of(one.numbers), 0)
   return {
     ...first, ...Object.fromEntries(MIXED.map(name => [name, mean(numbers => numbers[name])])),
     grainRadiusMm: Math.sqrt(mean(numbers => numbers.grainRadiusMm ** 2)),

@@ -6,6 +6,9 @@ import { sideStages } from '../dish/sideStages'
 import type { Durations, VesselKind } from './day'
 import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
 
+/** Minutes of every stage. */
+type Spans = Readonly<Record<string, Durations>>
+
 const WASH: Durations = [4, 5, 7]
 
 /** Which base a stage gets ready: `-2` for a second one that has its own way, nothing for the first. */
@@ -19,7 +22,7 @@ const plainId = (stage: Stage): string => stage.id.slice(0, stage.id.length - of
  * @param stages of the dish before the fire, none that stands beside
  * @param spans minutes of every stage
  */
-export function layFirst(laying: Laying, stages: readonly Stage[], spans: Readonly<Record<string, Durations>>): void {
+export function layFirst(laying: Laying, stages: readonly Stage[], spans: Spans): void {
   for (const stage of stages.filter(one => ofBase(one) === '')) layBefore(laying, stage, spans)
 }
 
@@ -32,11 +35,11 @@ export function layFirst(laying: Laying, stages: readonly Stage[], spans: Readon
  * @param spans minutes of every stage
  * @param fire steps of the main line
  */
-export function laySeconds(laying: Laying, dish: Dish, stages: readonly Stage[], spans: Readonly<Record<string, Durations>>, fire: readonly FireStep[]): void {
+export function laySeconds(laying: Laying, dish: Dish, stages: readonly Stage[], spans: Spans, fire: readonly FireStep[]): void {
   for (const of of new Set(stages.map(ofBase).filter(one => one !== ''))) laySecond(laying, dish, stages.filter(one => ofBase(one) === of), spans, fire)
 }
 
-function laySecond(laying: Laying, dish: Dish, stages: readonly Stage[], spans: Readonly<Record<string, Durations>>, fire: readonly FireStep[]): void {
+function laySecond(laying: Laying, dish: Dish, stages: readonly Stage[], spans: Spans, fire: readonly FireStep[]): void {
   const id = stages[0]!.handles![0]!
   const own = secondBases(dish).find(one => one.id === id)
   const into = mainLine(dish).find(stage => stage.adds.some(one => one.ingredient === id))
@@ -55,7 +58,7 @@ function upTo({ min }: Laying, keep: number | null): number | null {
   return keep === null ? null : min + keep
 }
 
-function layBefore(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>): void {
+function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
   const dur = spans[stage.id]!
   if (stage.hands === 0 && stage.does === 'prepare') {
     if (!laying.last) follow(laying, { id: `wash${ofBase(stage)}`, dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')

@@ -81,3 +81,63 @@ test('two screens that mark one sign mark it once', async ({ page, context }) =>
   await page.reload()
   await expect(page.locator('.side')).toContainText(/1 mark\b/)
 })
+
+test('an address of a dish that is not there, and the fire with nothing on it, say so', async ({ page, complaints }) => {
+  await page.goto('/measure?dish=nothing-of-that-name')
+  await expect(page.getByText('No dish called “nothing-of-that-name” is in this book.')).toBeVisible()
+  for (const { id } of (await (await page.request.get('/api/cooks')).json() as { cooks: { id: string }[] }).cooks) await page.request.delete(`/api/cooks/${id}`)
+  await page.goto('/fire')
+  await expect(page.locator('main h1').first()).toBeVisible()
+  expect(complaints.list).toEqual([])
+})
+
+test('a dish goes to the fire at the first touch, and nothing that is asked for is missing', async ({ page }) => {
+  const missing: string[] = []
+  page.on('response', (answer) => {
+    if (answer.status() === 404) missing.push(answer.url())
+  })
+  await page.goto('/measure?dish=sweet-water-semolina')
+  const toFire = page.getByRole('button', { name: 'Take it to the fire' })
+  await toFire.waitFor({ state: 'visible' })
+  expect(await toFire.isEnabled()).toBe(true)
+  await toFire.click()
+  await page.waitForURL(/\/fire\//)
+  await expect(page.locator('[data-action="start"]')).toBeVisible()
+  expect(missing).toEqual([])
+})
+
+test('the arch says its windows, and what is made quiet can be heard again at the same place', async ({ page }) => {
+  await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  await expect(page.getByRole('img', { name: /Still open, from the lighting: .*\d+:\d\d/ })).toBeVisible({ timeout: 20_000 })
+  const quiet = page.getByRole('button', { name: 'quiet' })
+  const place = await quiet.boundingBox()
+  await quiet.click()
+  const back = page.locator('.top .stone-button').first()
+  await expect(back).toBeVisible()
+  expect((await back.boundingBox())!.y).toBe(place!.y)
+  await back.click()
+  await expect(page.getByRole('button', { name: 'quiet' })).toBeVisible()
+})
+
+test('home, label and tray give one date', async ({ page }) => {
+  const day = async (path: string, of: string): Promise<string> => {
+    await page.goto(path)
+    const text = await page.locator(of, { hasText: 'Winter-market carrot' }).first().innerText()
+    return /[Bb]est by (\d+) (?:Dec|Nov|Jan)/.exec(text)?.[1] ?? text
+  }
+  const home = await day('/', '.shelf li')
+  expect(home).toMatch(/^\d+$/)
+  expect(await day('/labels?batches=demo-707', 'article.label')).toBe(home)
+  expect(await day('/tray', '.shelf li')).toBe(home)
+})
+
+test('ten grams of a dish are said in parts as well, and no glass is called the house\'s and ours at once', async ({ page }) => {
+  await page.goto('/measure?dish=sweet-water-semolina')
+  await page.getByLabel('Make it from').fill('10 g')
+  await page.keyboard.press('Enter')
+  const said = page.locator('p', { hasText: 'Parts,' }).first()
+  await expect(said).toContainText(/: 1 : /)
+  await expect(page.locator('main')).not.toContainText('your our')
+  await expect(page.locator('main')).not.toContainText('100 % off')
+})
