@@ -43,6 +43,9 @@ export function dishFinder(
   return (text) => {
     const terms = foldSpelling(text).split(' ').filter(term => term !== '' && !EVERY.has(term))
     if (terms.length === 0) return dishes.map(dish => dish.id)
-    return index.search(terms.join(' ')).map(found => String(found.id))
+    const found = index.search(terms.join(' ')).map(one => String(one.id))
+    // A dish that is called just so comes before what the words fit better by their number.
+    const called = dishes.filter(dish => [dish.name, ...dish.otherNames].some(name => foldSpelling(name) === foldSpelling(text))).map(dish => dish.id)
+    return [...new Set([...called, ...found])]
   }
 }
