@@ -123,7 +123,7 @@ test('the arch says its windows, and what is made quiet can be heard again at th
 test('home, label and tray give one date', async ({ page }) => {
   const day = async (path: string, of: string): Promise<string> => {
     await page.goto(path)
-    const text = await page.locator(of, { hasText: 'Winter-market carrot' }).first().innerText()
+    const text = await page.locator(of, { hasText: 'Winter-market carrot' }).first().textContent() ?? ''
     return /not after (?:[A-Z][a-z]{2} )?(\d+) [A-Z]/.exec(text)?.[1] ?? text
   }
   const home = await day('/', '.shelf li')
