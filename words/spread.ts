@@ -1,3 +1,4 @@
+import { stageOfBase } from '../core/dish/stageOfBase'
 import type { OfferKind } from '../contracts/planner'
 import type { DayTroubleCode } from '../core/schedule/checkDay'
 import type { Clash, ClashKind } from '../core/schedule/clashOf'
@@ -12,7 +13,7 @@ const STEPS: Readonly<Record<string, string>> = {
 
 /** Short name of a step. */
 export function stepName(id: string): string {
-  return STEPS[id] ?? STEPS[id.replace(/-\d$/, '')] ?? BESIDE_WORDS[id] ?? stageName({ id, does: 'cook-down' })
+  return STEPS[id] ?? STEPS[stageOfBase(id)] ?? BESIDE_WORDS[id] ?? stageName({ id, does: 'cook-down' })
 }
 
 /** How a dish is served. */

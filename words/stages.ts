@@ -1,4 +1,5 @@
 import type { Stage } from '../core/dish/dish'
+import { stageOfBase } from '../core/dish/stageOfBase'
 import { allergensText } from './after'
 
 /** Stages by id: a short name, the one thing to do in a glance, and what is said when it begins. */
@@ -51,7 +52,7 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
 }
 
 /** The words of a stage: those of a second base's are the first's. */
-const wordsOf = (id: string): (typeof STAGES)[string] | undefined => STAGES[id] ?? STAGES[id.replace(/-\d$/, '')]
+const wordsOf = (id: string): (typeof STAGES)[string] | undefined => STAGES[id] ?? STAGES[stageOfBase(id)]
 
 /** What stands in the other vessel, by the id of its stage. */
 export const BESIDE_WORDS: Readonly<Record<string, string>> = {

@@ -1,4 +1,5 @@
 import type { Dish, Stage } from './dish'
+import { stageOfBase } from './stageOfBase'
 
 /** Minutes of stages at the usual amount, as common kitchen knowledge gives them (estimates), by stage id. */
 const COMMON: Readonly<Record<string, number>> = {
@@ -34,5 +35,5 @@ export function usualMinutes(dish: Pick<Dish, 'family' | 'usual'>, stage: Stage)
   const own = dish.usual.minutes[stage.id] ?? BY_FAMILY[dish.family]?.[stage.id]
   if (own !== undefined) return own
   if (stage.meets) return BESIDE[stage.does] ?? 6
-  return COMMON[stage.id] ?? COMMON[stage.id.replace(/-\d$/, '')] ?? ('minutes' in stage.until ? stage.until.minutes : 5)
+  return COMMON[stage.id] ?? COMMON[stageOfBase(stage.id)] ?? ('minutes' in stage.until ? stage.until.minutes : 5)
 }

@@ -1,8 +1,10 @@
 import { constant } from '../constants/constants'
+import { basesPerBase } from '../dish/basesOf'
 import { boundaryIndex } from '../dish/boundaryIndex'
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { mainVessel } from '../dish/mainVessel'
+import { rainsIn } from '../dish/rainsIn'
 import { sideStages } from '../dish/sideStages'
 import { CoreError } from '../error'
 import { familyOf } from '../family/families'
@@ -125,7 +127,10 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
  */
 function poursOf(plan: CookPlan, cook: LiveCook, stage: Stage): number {
   if (stage.does !== 'pour' || !('minutes' in stage.until)) return 0
-  if (stage.vessel === stage.from) return (plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0) / RAINED_G
+  if (rainsIn(stage)) {
+    const firstG = plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0
+    return firstG * basesPerBase(plan.dish) / RAINED_G
+  }
   const beside = sideStages(plan.dish).filter(side => side.vessel === stage.from)
   const pouredG = beside.flatMap(side => additionsOf(plan, side)).reduce((sum, one) => sum + additionG(one), 0) * fromShareOf(cook, stage)
   return stage.until.minutes * Math.sqrt(Math.max(LEAST_POUR_G, pouredG) / USUAL_POUR_G)

@@ -1,5 +1,6 @@
 import type { Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
+import { rainsIn } from '../dish/rainsIn'
 import { sideStages } from '../dish/sideStages'
 import { HEAT_CAUTIONS, type HeatCaution } from '../flame/heatLimits'
 import type { Forecast, Window } from '../forecast/forecast'
@@ -157,9 +158,6 @@ function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
 /** A wet stage that is not the taking up of a pour speaks by its own name. */
 const plain = (stage: Stage): boolean => stage.id !== 'take-up'
 const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next')
-
-/** The grain goes to the liquid: nothing is poured over hot fat. */
-const rainsIn = (stage: Stage): boolean => stage.does === 'pour' && stage.from === stage.vessel
 
 /** The caution of a stage itself: where nothing but grain is in the pan there is no hot fat. */
 const ownCaution = ({ cautions }: Stage): CautionCode | null =>

@@ -1,5 +1,6 @@
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
+import { rainsIn } from '../dish/rainsIn'
 import { sideStages } from '../dish/sideStages'
 import type { Activity, DayDish, Durations, Serving } from './day'
 import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
@@ -117,7 +118,7 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
 
 /** How long what stands before the turn may wait: a roasted base minutes, grain out of its pan and what was mixed cold an hour. */
 function turning(turn: Stage, before: readonly Stage[]): [number, string] {
-  if (turn.from !== undefined && turn.from === turn.vessel) return [WAITS.mixed, 'prep']
+  if (rainsIn(turn)) return [WAITS.mixed, 'prep']
   return before.some(stage => stage.flame !== 'off') ? [WAITS.hotBase, 'hotbase'] : [WAITS.mixed, 'prep']
 }
 
@@ -180,7 +181,7 @@ function laySides(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
 
 /** Grain that is rained has a pan of its own until it goes in; its liquid is the first thing in the deep one: its step. */
 function layRoastingPan(laying: Laying, dish: Dish, fire: readonly FireStep[]): string | null {
-  const rain = mainLine(dish).find(stage => stage.from !== undefined && stage.from === stage.vessel)
+  const rain = mainLine(dish).find(rainsIn)
   const roasts = fire.find(step => step.stages.some(stage => stage.does === 'roast'))
   if (!rain || !roasts) return null
   laying.holds.push({ need: 'heavy', first: roasts.id, last: stepOf(fire, rain) })

@@ -3,6 +3,7 @@ import type { Preparation } from '../dish/choices'
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
+import { baseSuffix, stageOfBase } from '../dish/stageOfBase'
 import type { Durations, VesselKind } from './day'
 import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
 
@@ -12,8 +13,8 @@ type Spans = Readonly<Record<string, Durations>>
 const WASH: Durations = [4, 5, 7]
 
 /** Which base a stage gets ready: `-2` for a second one that has its own way, nothing for the first. */
-const ofBase = (stage: Stage): string => /-\d$/.exec(stage.id)?.[0] ?? ''
-const plainId = (stage: Stage): string => stage.id.slice(0, stage.id.length - ofBase(stage).length)
+const ofBase = (stage: Stage): string => baseSuffix(stage.id)
+const plainId = (stage: Stage): string => stageOfBase(stage.id)
 
 /**
  * The first base got ready before the fire, one step after another.

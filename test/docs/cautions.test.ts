@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { FIRE_KINDS } from '../../core/fire/fireKinds'
 import { takesMilk } from '../../core/dish/splitsMilk'
+import { rainsIn } from '../../core/dish/rainsIn'
+import { stageOfBase } from '../../core/dish/stageOfBase'
 import type { Stage } from '../../core/dish/dish'
 import { CAUTION_CODES } from '../../core/live/cue'
 import type { CookPlan } from '../../core/live/plan'
@@ -15,13 +17,13 @@ const page = readFileSync('docs/cautions.md', 'utf8')
 function hazards(plan: CookPlan, stage: Stage): string[] {
   const parts = new Set(stage.adds.flatMap(add => plan.dish.ingredients.find(one => one.id === add.ingredient)?.part ?? []))
   // A second base's own stages are as dangerous as the first's.
-  const id = stage.phase === 'before' ? stage.id.replace(/-\d$/, '') : stage.id
+  const id = stage.phase === 'before' ? stageOfBase(stage.id) : stage.id
   const before = plan.dish.stages.slice(0, plan.dish.stages.indexOf(stage) + 1)
   const fat = before.some(one => one.vessel === stage.vessel && one.adds.some(add => plan.dish.ingredients.find(own => own.id === add.ingredient)?.part === 'fat'))
   return [
     ...(stage.does === 'fry' ? ['hot-fat'] : []),
     ...(stage.does === 'roast' && fat && stage.id !== 'fat-in' ? ['hot-fat'] : []),
-    ...(stage.does === 'pour' ? stage.from === stage.vessel ? ['splashes', 'by-handfuls'] : ['pour'] : []),
+    ...(stage.does === 'pour' ? rainsIn(stage) ? ['splashes', 'by-handfuls'] : ['pour'] : []),
     ...(stage.from !== undefined && stage.does !== 'pour' ? ['pour'] : []),
     ...(stage.does === 'boil-syrup' ? ['syrup'] : []),
     ...(stage.does === 'press' || (stage.does === 'wait' && stage.vessel === 'pressure-pan') ? ['pressure'] : []),
