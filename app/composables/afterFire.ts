@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, type ComputedRef, type Ref } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, type ComputedRef, type Ref } from 'vue'
 import { BatchSchema, type Batch } from '../../contracts/batch'
 import type { StoredObservation } from '../../contracts/observation'
 import { INGREDIENTS } from '../../book/ingredients'
@@ -21,9 +21,13 @@ interface Cooks {
   receive(id: string, stored: readonly StoredObservation[]): void
 }
 
+/** A cook that has just ended is not a batch yet: it is asked for again after so long, real ms. */
+const COMING_MS = 2000
+
 /** A batch after the fire, as a page shows it. */
 export interface BatchAfterFire {
-  readonly state: Ref<'loading' | 'here' | 'unknown' | 'away'>
+  /** `coming`: its cook has ended, and the hearth is still working out what came of it. */
+  readonly state: Ref<'loading' | 'here' | 'coming' | 'unknown' | 'away'>
   readonly batch: Ref<Batch | null>
   readonly plan: ComputedRef<CookPlan | null>
   readonly cook: ComputedRef<LiveCook | null>
@@ -41,22 +45,32 @@ export interface BatchAfterFire {
  * @returns how it stands; `now` is null until its weight is known
  */
 export function useAfterFire(id: string, cooks: Cooks): BatchAfterFire {
-  const state = ref<'loading' | 'here' | 'unknown' | 'away'>('loading')
+  const state: BatchAfterFire['state'] = ref('loading')
   const batch = shallowRef<Batch | null>(null)
+  const plan = computed(() => cooks.known[id]?.plan ?? null)
+  const cook = computed(() => (plan.value ? replay(plan.value, cooks.known[id]?.observations ?? []) : null))
+  let again: ReturnType<typeof setTimeout> | undefined
   async function load(): Promise<void> {
+    clearTimeout(again)
+    const known = cooks.load(id)
     try {
-      const [found] = await Promise.all([ask('GET', `/batches/${id}`, BatchSchema), cooks.load(id)])
-      batch.value = found
+      batch.value = await ask('GET', `/batches/${id}`, BatchSchema)
+      await known
       state.value = 'here'
     }
     catch (error) {
-      state.value = isForLater(error) ? 'away' : 'unknown'
+      await known
+      state.value = isForLater(error) ? 'away' : (cook.value?.finishedS ?? null) === null ? 'unknown' : 'coming'
+      if (state.value === 'coming' && !gone) again = setTimeout(() => void load(), COMING_MS)
     }
   }
+  let gone = false
+  onScopeDispose(() => {
+    gone = true
+    clearTimeout(again)
+  })
   void load()
   followStream(id, stored => cooks.receive(id, stored), () => void load())
-  const plan = computed(() => cooks.known[id]?.plan ?? null)
-  const cook = computed(() => (plan.value ? replay(plan.value, cooks.known[id]?.observations ?? []) : null))
   const now = computed(() => {
     const finishedG = batch.value?.line.summary.finishedG ?? null
     if (!plan.value || !cook.value || finishedG === null || !(finishedG > 0)) return null

@@ -28,6 +28,7 @@ function batchOf(id: string, faults: readonly string[], after: AfterMarks = [[60
     line: { id, dishId: plan.dish.id, dish: plan.dish.name, startedAt: plan.plannedAt, note: '', family: 'vegetable', version: 1, pan: null, fire: null, after: null, summary: { ...summary, faults } },
   }
 }
+const notFound = (): Response => new Response(JSON.stringify({ type: 'about:blank', title: 'x', status: 404, detail: 'x', code: 'not-found', fields: [] }), { status: 404, headers: { 'content-type': 'application/problem+json' } })
 /** Answers by path; anything else is away. */
 let answers: Record<string, unknown>
 const asked: string[] = []
@@ -81,10 +82,29 @@ describe('a batch after the fire', () => {
   it('says whether there is none, or the hearth is away', async () => {
     const away = follow([])
     await eventually(() => expect(away.after.state.value).toBe('away'))
-    answers['/api/batches/batch'] = new Response(JSON.stringify({ type: 'about:blank', title: 'x', status: 404, detail: 'x', code: 'not-found', fields: [] }), { status: 404, headers: { 'content-type': 'application/problem+json' } })
+    answers['/api/batches/batch'] = notFound()
     const none = follow([])
     await eventually(() => expect(none.after.state.value).toBe('unknown'))
     expect(none.after.now.value).toBeNull()
+  })
+
+  it('of a cook that has just ended comes by itself, as soon as it is worked out', async () => {
+    vi.useFakeTimers()
+    try {
+      answers['/api/batches/batch'] = notFound()
+      const { after } = follow(observations())
+      await vi.advanceTimersByTimeAsync(100)
+      expect(after.state.value).toBe('coming')
+      answers['/api/batches/batch'] = batchOf('batch', [])
+      await vi.advanceTimersByTimeAsync(3000)
+      expect(after.state.value).toBe('here')
+      const sofar = asked.length
+      await vi.advanceTimersByTimeAsync(10_000)
+      expect(asked).toHaveLength(sofar)
+    }
+    finally {
+      vi.useRealTimers()
+    }
   })
 })
 

@@ -10,7 +10,7 @@ import NewDishForm from '../components/book/NewDishForm.vue'
 import PasteLines from '../components/book/PasteLines.vue'
 import TakeDish from '../components/book/TakeDish.vue'
 import HousePage from '../components/HousePage.vue'
-import { ask } from '../composables/api'
+import { ask, isForLater } from '../composables/api'
 import { dishOfAddress } from '../composables/dishAddress'
 import { dishFile, giveFile, readDishFile, recipeFile, type FoundLines } from '../composables/dishFiles'
 import { dishFinder } from '../composables/findDishes'
@@ -28,7 +28,7 @@ import { usualTotalMinutes } from '../../core/usual/usualSeconds'
 import { FAMILY_WORDS } from '../../words/choices'
 
 const house = useHouse()
-void house.load()
+const loaded = house.load()
 const router = useRouter()
 const route = useRoute()
 const text = ref(typeof route.query.find === 'string' ? route.query.find : '')
@@ -60,8 +60,8 @@ const shown = computed(() => find.value(text.value).flatMap((id) => {
   return [{ dish, base, times, missing, total: times.before + times.fire }]
 }).filter(one => (minutes.value === '' || one.total <= Number(minutes.value)) && (!inHouse.value || !one.missing.includes((one.base.name.split(',')[0] ?? '').toLowerCase()))))
 async function take(dish: DishCard, own: readonly Ingredient[] = []): Promise<void> {
-  await Promise.all(own.filter(row => !table.value.some(known => known.id === row.id)).map(row => house.put('ingredients', IngredientSchema.parse(row)))).then(() => house.keepDish(dish)).then(() => router.push(`/measure?dish=${dish.id}`), () => {
-    trouble.value = 'The hearth is away: the dish was not kept. What you typed is still here.'
+  await Promise.all(own.filter(row => !table.value.some(known => known.id === row.id)).map(row => house.put('ingredients', IngredientSchema.parse(row)))).then(() => house.keepDish(dish)).then(() => router.push(`/measure?dish=${dish.id}`), (error: unknown) => {
+    trouble.value = isForLater(error) ? 'The hearth is away: the dish was not kept. What you typed is still here.' : `The dish was not kept: ${error instanceof Error ? error.message : ''}`
   })
 }
 /** An address that named a dish which is not here. */
@@ -84,6 +84,8 @@ function choose(recipe: FoundLines, says: string): void {
 }
 /** Dishes of others get a name of their own here where it is taken. */
 async function takeIn({ dish, ingredients }: SharedDish): Promise<void> {
+  // Until the book is here nobody knows whether the name is taken.
+  await loaded
   await take({ ...dish, id: house.dishes.some(one => one.id === dish.id) ? newId() : dish.id, version: 1 }, ingredients)
 }
 const shared = (dish: DishCard): SharedDish => SharedDishSchema.parse({ dish, ingredients: dish.ingredients.map(one => rowOf(one.ingredient)).filter(row => row.own) })

@@ -121,6 +121,13 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
 
 <template>
   <HousePage :trouble="trouble || (state === 'away' && !batch ? 'The hearth is away. Nothing is lost; this page comes as soon as it is back.' : state === 'unknown' ? 'There is no such batch here.' : '')">
+    <p
+      v-if="state === 'coming'"
+      class="lost"
+      role="status"
+    >
+      It has just come off the fire and is being entered. It stands here in a moment; nothing needs to be done.
+    </p>
     <div class="batch">
       <template v-if="batch && summary && plan">
         <header class="top">
@@ -284,6 +291,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
 figure { margin: 0; text-align: center; }
 figure :deep(svg) { border-bottom: 4px solid var(--ink); }
 figcaption { margin-top: 6px; font-weight: 600; }
+.lost { padding: 3rem 0; font-size: 1.3rem; }
 .outcome { font: 600 1.25rem var(--voice); margin: 14px 0; }
 label { font-weight: 600; display: block; }
 textarea { width: 100%; }

@@ -77,6 +77,13 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
       There is no such batch here. <NuxtLink to="/tray">What is in the house</NuxtLink>
     </p>
     <p
+      v-else-if="state === 'coming'"
+      class="lost"
+      role="status"
+    >
+      It has just come off the fire and is being entered. Its tray stands here in a moment; nothing needs to be done.
+    </p>
+    <p
       v-else-if="state === 'away' && !standing"
       class="lost"
       role="status"
