@@ -67,6 +67,23 @@ test('what is touched at the fire is large enough for a wet thumb', async ({ pag
   }
 })
 
+test('colours to choose from are seen where the system forces its own', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' })
+  await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  const looks = page.locator('[data-action="looks"]')
+  // Nuts first, then the base: colours are asked for in the roast.
+  for (let i = 0; i < 6 && await looks.count() === 0; i++) {
+    await page.locator('[data-action]').first().click()
+    await page.waitForTimeout(400)
+  }
+  await looks.click()
+  const swatches = page.locator('.swatch')
+  await expect(swatches.first()).toBeVisible()
+  const pictures = await Promise.all([swatches.first().screenshot(), swatches.last().screenshot()])
+  expect(pictures[0].equals(pictures[1])).toBe(false)
+})
+
 test('two screens that mark one sign mark it once', async ({ page, context }) => {
   const id = await toTheFire(page)
   await page.locator('[data-action="start"]').click()

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import CupEditor from './CupEditor.vue'
+import ChoiceSelect from '../ChoiceSelect.vue'
 import FireEditor from './FireEditor.vue'
 import PanEditor from './PanEditor.vue'
 
@@ -96,6 +97,19 @@ describe('a fire in the hand', () => {
     expect(last(editor)).toMatchObject({ origin: 'entered' })
     await change(1, '5000')
     expect(editor.get('[role="alert"]').text()).toContain('Nothing was changed')
+  })
+
+  it('of another kind has the marks of that kind, unless its own were entered', () => {
+    const turned = (item: typeof fire) => {
+      const editor = mount(FireEditor, { props: { item: item! }, global })
+      editor.getComponent(ChoiceSelect).vm.$emit('choose', 'induction')
+      return last(editor) as { kind: string, marks: readonly { label: string, watts: number }[] }
+    }
+    const guessed = turned({ ...fire!, kind: 'gas', origin: 'guess' })
+    expect(guessed.kind).toBe('induction')
+    expect(guessed.marks.map(mark => mark.label)).toContain('2000')
+    expect(guessed.marks.map(mark => mark.label)).not.toContain(fire!.marks[0]!.label)
+    expect(turned({ ...fire!, kind: 'gas', origin: 'entered' })).toMatchObject({ kind: 'induction', marks: fire!.marks })
   })
 
   it('gets another mark, or one less, never none', async () => {

@@ -1,3 +1,4 @@
+import { nextTick } from 'vue'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
@@ -42,6 +43,16 @@ describe('what is said to make it from', () => {
     await wrapper.get('form').trigger('submit')
     expect(wrapper.get('[role="alert"]').text()).toContain('Nothing was changed')
     expect((wrapper.get('#say').element as HTMLInputElement).value).toBe('much')
+  })
+
+  it('is told no longer once the sheet is another: taken back, kept, or swapped', async () => {
+    const { wrapper } = bar({ baseG: 930, heard: 'From 930 g of pumpkin, ready to go in.' })
+    await wrapper.get('#say').setValue('930 g pumpkin')
+    await wrapper.get('form').trigger('submit')
+    await nextTick()
+    expect(wrapper.text()).toContain('From 930 g of pumpkin')
+    await wrapper.setProps({ stamp: {} })
+    expect(wrapper.text()).not.toContain('From 930 g of pumpkin')
   })
 
   it('asks for own marks, another cup, and taking back', async () => {
