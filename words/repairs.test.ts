@@ -21,7 +21,7 @@ describe('words for repairs', () => {
       for (const upTo of [0, Math.floor(line.length / 2), line.length - 1]) {
         const marks = [marked(1, 0, 'cook.started'), ...line.slice(1, upTo + 1).map((stage, i) => marked(i + 2, 200 * (i + 1), 'stage.began', { stage: stage.id }))]
         const nowS = 200 * upTo + 30
-        const forecast = forecastCook(plan, marks, nowS, 16)
+        const forecast = forecastCook(plan, marks, nowS, 4)
         for (const fault of FAULTS) {
           const repair = repairOf(plan, replay(plan, marks), forecast, nowS, fault, pantry)!
           expect(REPAIR_WORDS[fault]).toBeTruthy()

@@ -8,7 +8,7 @@ import { forecastCook } from '../forecast/forecastCook'
 import type { CookPlan } from '../live/plan'
 import { HEAT_CAUTIONS, smokePointC } from './heatLimits'
 
-/** All amounts and pans, set by hand: `EVERY_WAY=1`. */
+/** All amounts, pans, fires and schools, set by hand: `EVERY_WAY=1`. Else every third of them, another third for the next dish. */
 const MANY = process.env.EVERY_WAY !== undefined
 const heats = (stage: Stage): string[] => (stage.cautions ?? []).filter(code => (HEAT_CAUTIONS as readonly string[]).includes(code))
 const stageOf = (plan: CookPlan, id: string): Stage => plan.dish.stages.find(stage => stage.id === id)!
@@ -50,9 +50,11 @@ describe('a ceiling for heat', () => {
   })
 
   it('is kept or said in every dish, pan, fire and amount from 50 g to 2 kg', () => {
-    for (const card of STARTER_DISHES) {
-      for (const baseG of MANY ? [50, 100, 250, 600, 2000] : [50, 2000]) {
-        for (const pan of MANY ? EVERY_PAN : EVERY_PAN.slice(0, 3)) for (const fire of EVERY_FIRE) expect(wrong(planOf(card, baseG, pan, fire)), `${card.id} ${baseG} ${pan.id} ${fire.id}`).toEqual([])
+    for (const [i, card] of STARTER_DISHES.entries()) {
+      for (const [j, baseG] of (MANY ? [50, 100, 250, 600, 2000] : [50, 2000]).entries()) {
+        for (const [k, pan] of (MANY ? EVERY_PAN : EVERY_PAN.slice(0, 3)).entries()) {
+          for (const [l, fire] of EVERY_FIRE.entries()) if (MANY || (i + j + k + l) % 3 === 0) expect(wrong(planOf(card, baseG, pan, fire)), `${card.id} ${baseG} ${pan.id} ${fire.id}`).toEqual([])
+        }
       }
     }
   }, 240_000)
@@ -61,7 +63,7 @@ describe('a ceiling for heat', () => {
     const cards = everySchool()
     expect(cards.length).toBeGreaterThan(300)
     for (const [i, card] of cards.entries()) {
-      for (const baseG of MANY ? [50, 250, 2000] : [i % 2 === 0 ? 50 : 2000]) expect(wrong(planOf(card, baseG, EVERY_PAN[1]!, EVERY_FIRE[2]!)), `${card.id} ${JSON.stringify(card.choices)} ${baseG}`).toEqual([])
+      for (const baseG of MANY ? [50, 250, 2000] : i % 3 !== 0 ? [] : [i % 2 === 0 ? 50 : 2000]) expect(wrong(planOf(card, baseG, EVERY_PAN[1]!, EVERY_FIRE[2]!)), `${card.id} ${JSON.stringify(card.choices)} ${baseG}`).toEqual([])
     }
   }, 240_000)
 })

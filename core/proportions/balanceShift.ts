@@ -5,7 +5,7 @@ import { goesNowhere } from '../dish/goesNowhere'
 import { stageDish } from '../dish/stageDish'
 import { troublesOf, type TroubleCode } from '../dish/troublesOf'
 import { liquidAccount } from './liquidAccount'
-import { ROLES, spansOf, standingOf, type Role, type Standing } from './spans'
+import { judgedRoles, spansOf, standingOf, type Role, type Standing } from './spans'
 import { roleRatio } from './roleRatio'
 
 /** What a change does to the balance of a dish. */
@@ -46,7 +46,7 @@ export function balanceShift(before: DishCard, after: DishCard, baseG: number, r
   return {
     waterG: waterOf(after) - waterOf(before), finishedG: is.finishedG.middle - was.finishedG.middle, servingKj: is.serving.energyKj - was.serving.energyKj,
     sweetness: [was.sweetness.warm, is.sweetness.warm],
-    standings: ROLES.map(role => ({ role, before: standing(before, role), after: standing(after, role) })).filter(one => one.before.style !== one.after.style || one.before.outside !== one.after.outside),
+    standings: judgedRoles(after).map(role => ({ role, before: standing(before, role), after: standing(after, role) })).filter(one => one.before.style !== one.after.style || one.before.outside !== one.after.outside),
     allergens: is.allergens.map(one => one.allergen).filter(one => !carried.has(one)),
     troubles: troubles.filter(code => !known.has(code)),
     nowhere: troubles.length > 0 ? [] : goesNowhere(after, stageDish(after).stages),

@@ -4,7 +4,7 @@ import type { Composition } from '../live/plan'
 import { inMeasures, type MeasuredAmount, type MeasureSize } from '../measures/inMeasures'
 import { roleOf } from './roleOf'
 import { roleRatio } from './roleRatio'
-import { ROLES, spansOf, standingOf, type Role, type Standing } from './spans'
+import { judgedRoles, spansOf, standingOf, type Role, type Standing } from './spans'
 
 /** An ingredient of the table as amounts need it. */
 export interface TableRow { readonly id: string, readonly bulkDensity: number, readonly composition: Composition }
@@ -74,7 +74,7 @@ function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => 
   const heaviest = (role: Role): string | undefined => dish.ingredients
     .filter(one => one.id !== dish.base && roleOf(compositionOf(one.ingredient), one.part) === role)
     .reduce<Dish['ingredients'][number] | undefined>((best, one) => (best && best.perBase >= one.perBase ? best : one), undefined)?.id
-  return new Map(ROLES.flatMap((role): [string, Standing][] => {
+  return new Map(judgedRoles(dish).flatMap((role): [string, Standing][] => {
     const id = heaviest(role)
     return id === undefined ? [] : [[id, standingOf(role, roleRatio(dish, role, compositionOf), spans)]]
   }))

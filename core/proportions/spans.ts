@@ -58,6 +58,17 @@ export function spansOf(dish: { readonly family: string, readonly choices?: { re
   return SPANS[`${dish.family} ${form}`] ?? SPANS[dish.family] ?? SPANS.semolina
 }
 
+/**
+ * The roles that a dish is judged by. Where nothing is poured in, the little water that makes up for what an ingredient
+ * had in it says nothing of the dish's character.
+ *
+ * @param dish its choices, where it has any
+ * @returns all roles, or those but the liquid
+ */
+export function judgedRoles(dish: { readonly choices?: { readonly liquid: string } | undefined }): readonly Role[] {
+  return dish.choices?.liquid === 'none' ? ROLES.filter(role => role !== 'liquid') : ROLES
+}
+
 /** Where a part stands: its style, or what lies outside the span. */
 export interface Standing {
   readonly role: Role

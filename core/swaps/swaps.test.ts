@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
+import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
 import { SWAPS } from '../../book/swaps'
 import { rowOf } from '../../test/support/plans'
@@ -8,6 +9,7 @@ import type { DishCard } from '../dish/dish'
 import { troublesOf } from '../dish/troublesOf'
 import { CoreError } from '../error'
 import { nonNegative } from '../linear/nonNegative'
+import { measuredAmounts } from '../proportions/measuredAmounts'
 import { applySwap } from './applySwap'
 import { balanceOf } from './balanceOf'
 import { solveSwap } from './solveSwap'
@@ -52,6 +54,15 @@ describe('swaps', () => {
     for (const one of after.ingredients) expect(one.perBase).toBeGreaterThanOrEqual(0)
     expect(after.ingredients.find(one => one.id === after.base)!.perBase).toBe(1)
     expect(troublesOf(after).filter(trouble => trouble.code === 'liquid-is-missing')).toEqual([])
+  })
+
+  it('never warn of little liquid for the water that they put in themselves', () => {
+    const isDry = (dish: DishCard): boolean => measuredAmounts(dish, 250, INGREDIENTS, FIRST_KITCHEN.measures[0]!, [])
+      .some(({ standing }) => standing?.role === 'liquid' && standing.outside === 'below' && standing.sure === 'surely')
+    for (const { dish, id, swap } of every) {
+      const after = applySwap(dish, solveSwap(dish, id, swap, rowOf), rowOf)
+      if (!isDry(dish)) expect(isDry(after), `${dish.id} ${swap.id}`).toBe(false)
+    }
   })
 
   it('turn milk into powder and water as every packet says', () => {

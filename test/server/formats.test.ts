@@ -161,7 +161,7 @@ function packed({ migration = '2026-11-29-ledger', rows = [] as { t: string, r: 
 }
 
 describe('damaged and hostile files', () => {
-  it('are refused whole, four hundred of them, and nothing is changed', async () => {
+  it('are refused whole, a hundred and fifty of them, and nothing is changed', async () => {
     const place = folder()
     const empty = await openHearth(place, clock)
     await stock(empty)
@@ -190,7 +190,7 @@ describe('damaged and hostile files', () => {
       () => Buffer.alloc(0),
       () => packed({ rows: [{ t: 'shelf_items', r: { shelf: 'pans', id: 'p', place: 1, item: 'no json', removed_at: null } }] }),
     ]
-    for (let i = 0; i < 400; i++) {
+    for (let i = 0; i < 150; i++) {
       const error = await restoring(kinds[i % kinds.length]!(i), empty).then(() => null, (one: unknown) => one)
       if (error === null) continue
       expect(error, `kind ${i % kinds.length}`).toBeInstanceOf(Refusal)
@@ -198,7 +198,7 @@ describe('damaged and hostile files', () => {
       expect((error as Refusal).about.length).toBeGreaterThan(3)
       refused++
     }
-    expect(refused).toBe(400)
+    expect(refused).toBe(150)
     expect(await dump(empty)).toEqual(before)
     expect(readdirSync(place).filter(name => name.startsWith('.'))).toEqual([])
     await restoring(backup, empty)
@@ -209,7 +209,8 @@ describe('damaged and hostile files', () => {
   it('that unpack to a gigabyte are refused before they are', async () => {
     const empty = await openHearth(folder(), clock)
     await stock(empty)
-    const zeros = gzipSync(Buffer.alloc(1_000_000_000))
+    // Members one after another unpack as one (RFC 1952, 2.2).
+    const zeros = Buffer.concat(Array<Buffer>(100).fill(gzipSync(Buffer.alloc(10_000_000))))
     expect(zeros.length).toBeLessThan(1_100_000)
     const before = process.memoryUsage().rss
     await expect(restoring(zeros, empty)).rejects.toMatchObject({ code: 'not-a-backup' })

@@ -24,7 +24,7 @@ defineProps<{
 .fire :deep(.top .stone-button) { min-height: 52px; }
 .fire :deep(.top h1) { font-size: 1.5rem; }
 .fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top .stone-button) { white-space: nowrap; flex: none; }
-.fire :deep(.facts) { flex: 1 1 0; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.fire :deep(.facts) { flex: 1 1 0; min-width: 0; max-height: 2.6em; line-height: 1.25; overflow: hidden; }
 .fire :deep(.kept) { margin-left: auto; }
 .fire :deep(.side) { grid-row: 2 / 4; grid-column: 2; overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
 /* A mark moves one part: what is out of sight is not laid out again, and no part moves another. */

@@ -157,8 +157,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           :key="dish.id"
           class="row dish"
         >
-          <strong>{{ dish.card.name }}</strong>
-          <span>{{ basesText(dish) }}</span>
+          <span class="what"><strong>{{ dish.card.name }}</strong> <span>{{ basesText(dish) }}</span></span>
           <span class="amounts">
             <button
               v-for="by in STEPS"
@@ -227,7 +226,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
 ul { list-style: none; margin: 8px 0; padding: 0; display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; }
 .row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
 .dish { border-top: 2px solid var(--line); padding-top: 8px; align-items: center; }
-.dish strong { flex: 1 1 220px; }
+.what { flex: 1 1 230px; display: grid; gap: 2px; }
 .thick { flex: 1 0 100%; margin-top: -8px; }
 .pick { width: min(360px, 100%); }
 .amounts { display: inline-flex; gap: 4px; }
