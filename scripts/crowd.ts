@@ -51,7 +51,7 @@ function memoryMb(): number {
 }
 
 function follow(cook: string): void {
-  const asked = request(`${url}/api/streams/${cook}/events`, (answer) => {
+  const asked = request(`${url}/api/events?stream=${cook}`, (answer) => {
     answer.on('data', () => {
       heard++
     })

@@ -41,7 +41,7 @@ beforeEach(() => {
     asked.push(`${init?.method ?? 'GET'} ${path}`)
     const answer = answers[`${init?.method ?? 'GET'} ${path}`] ?? answers[path]
     if (answer === undefined) return Promise.reject(new TypeError('away'))
-    return Promise.resolve(answer instanceof Response ? answer : new Response(JSON.stringify(answer), { status: 200, headers: { 'content-type': 'application/json' } }))
+    return Promise.resolve(answer instanceof Response ? answer.clone() : new Response(JSON.stringify(answer), { status: 200, headers: { 'content-type': 'application/json' } }))
   })
   vi.stubGlobal('EventSource', class {
     onopen: (() => void) | null = null

@@ -1,8 +1,9 @@
-import { useDebounceFn, useEventSource } from '@vueuse/core'
-import { watch, type Ref } from 'vue'
+import { useDebounceFn } from '@vueuse/core'
+import type { Ref } from 'vue'
 import { SpreadSchema, type Spread } from '../../contracts/spread'
 import { ask, isForLater, Refused } from './api'
 import { dropText, keepText, keptJson } from './deviceStorage'
+import { followSpread } from './followed'
 
 const SAVE_MS = 400
 const RETRY_MS = 5000
@@ -51,12 +52,9 @@ export function useSpreadSaving(id: string, spread: Ref<Spread | null>, trouble:
   async function read(): Promise<void> {
     spread.value = await ask('GET', `/spreads/${id}`, SpreadSchema)
   }
-  if (typeof EventSource !== 'undefined') {
-    const { data } = useEventSource(`/api/spreads/${id}/events`, [], { autoReconnect: { delay: RETRY_MS } })
-    watch(data, (revision) => {
-      if (!dirty && !busy && spread.value && Number(revision) > spread.value.revision) void read()
-    })
-  }
+  followSpread(id, (revision) => {
+    if (!dirty && !busy && spread.value && revision > spread.value.revision) void read()
+  })
   return {
     async load(): Promise<void> {
       const kept = SpreadSchema.safeParse(keptJson(KEPT(id)))

@@ -17,7 +17,7 @@ test.describe('a hearth that is attacked', () => {
     let open = 20
     const sockets = Array.from({ length: 20 }, () => {
       const socket = connect(port, '127.0.0.1')
-      socket.write(`GET /api/streams/flood/events HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\n\r\n`)
+      socket.write(`GET /api/events?stream=flood HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\n\r\n`)
       socket.pause()
       socket.on('error', () => undefined)
       socket.on('close', () => open--)
@@ -44,7 +44,7 @@ test.describe('a hearth that is attacked', () => {
         if (said.includes('"f-39-99"')) socket.destroy()
       })
       socket.on('close', () => done(said))
-      socket.write(`GET /api/streams/flood/events HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\nlast-event-id: ${last}\r\n\r\n`)
+      socket.write(`GET /api/events?stream=flood HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\nlast-event-id: ${last}\r\n\r\n`)
     })
     expect([...missed.matchAll(/"id":"(f-39-\d+)"/g)].map(one => one[1])).toEqual(['f-39-95', 'f-39-96', 'f-39-97', 'f-39-98', 'f-39-99'])
     expect(missed).toContain(`id: ${stored.observations.at(-1)!.place}`)
@@ -80,7 +80,7 @@ test.describe('a hearth that is attacked', () => {
 
   test('ends within a moment of being told to, with pages listening', async ({ hearth }) => {
     const port = portOf(hearth.url)
-    const listening = Array.from({ length: 3 }, () => rawRequest({ port, target: '/api/streams/s/events' }))
+    const listening = Array.from({ length: 3 }, () => rawRequest({ port, target: '/api/events?stream=s' }))
     await new Promise(done => setTimeout(done, 300))
     const began = Date.now()
     await hearth.stop()

@@ -185,7 +185,7 @@ test.describe('the door', () => {
     const [own, other] = [await entered(port, 'own'), await entered(port, 'other')]
     const as = (cookie: string, method: string, target: string, body?: unknown) => rawRequest({ port, method, target, headers: { cookie }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
     const sessions = JSON.parse((await as(own, 'GET', '/api/house/sessions')).body) as { sessions: { id: string, name: string }[] }
-    const listening = as(other, 'GET', '/api/streams/some/events')
+    const listening = as(other, 'GET', '/api/events?stream=some')
     const socket = new WebSocket(`ws://127.0.0.1:${port}/api/devices/socket`, { headers: { cookie: other } })
     await new Promise(done => socket.on('open', done))
     const ended = new Promise<number>(done => socket.on('close', done))

@@ -158,3 +158,23 @@ test('ten grams of a dish are said in parts as well, and no glass is called the 
   await expect(page.locator('main')).not.toContainText('your our')
   await expect(page.locator('main')).not.toContainText('100 % off')
 })
+
+test('many dishes on the fire and two screens leave room for all that is asked', async ({ page, context }) => {
+  const id = await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  await expect.poll(async () => (await page.request.get(`/api/cooks/${id}`)).status()).toBe(200)
+  const { plan } = await (await page.request.get(`/api/cooks/${id}`)).json() as { plan: object }
+  for (let k = 0; k < 6; k++) {
+    expect((await page.request.put(`/api/cooks/more-${k}`, { data: { ...plan, id: `more-${k}` } })).ok()).toBe(true)
+    const observations = [{ id: `more-${k}-1`, device: 'd', number: 1, deviceTime: Date.now(), kind: 'cook.started', payload: {} }]
+    expect((await page.request.post(`/api/streams/more-${k}/observations`, { data: { sentAt: Date.now(), observations } })).ok()).toBe(true)
+  }
+  const other = await context.newPage()
+  await other.goto(`/fire/${id}`)
+  // A browser opens six connections to one house; a screen, with the three other dishes it shows, stands on one of them.
+  for (const screen of [page, other]) {
+    await screen.reload()
+    await expect(screen.getByRole('region', { name: /Also on the fire/ })).toHaveCount(3)
+    await expect(screen.getByText('kept on the hearth')).toBeVisible()
+  }
+})

@@ -5,7 +5,6 @@ import { examplePlan, marked } from '../../test/support/plans'
 import type { Forecast } from '../../core/forecast/forecast'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { followStream } from './cookStream'
 import { askForecast } from './forecaster'
 import { useLiveForecast } from './liveForecast'
 
@@ -85,47 +84,5 @@ describe('the forecast of a running cook', () => {
     plan.value = null
     await nextTick()
     expect(ask).not.toHaveBeenCalled()
-  })
-})
-
-describe('a followed stream', () => {
-  class Source {
-    static last: Source
-    onopen: (() => void) | null = null
-    onmessage: ((event: { data: string }) => void) | null = null
-    closed = false
-    constructor(readonly address: string) {
-      Source.last = this
-    }
-
-    close(): void {
-      this.closed = true
-    }
-  }
-  const stored = { ...marked(1, 0, 'cook.started'), place: 1 }
-  const follow = () => {
-    vi.stubGlobal('EventSource', Source)
-    const receive = vi.fn()
-    const caughtUp = vi.fn()
-    scope.run(() => followStream('cook-1', receive, caughtUp))
-    return { receive, caughtUp, source: Source.last }
-  }
-
-  it('is read at its own address, caught up whenever it stands anew, and left with the page', () => {
-    const { caughtUp, source } = follow()
-    expect(source.address).toBe('/api/streams/cook-1/events')
-    source.onopen!()
-    source.onopen!()
-    expect(caughtUp).toHaveBeenCalledTimes(2)
-    scope.stop()
-    expect(source.closed).toBe(true)
-  })
-
-  it('hands on what other devices marked, and passes over what is no list of observations', () => {
-    const { receive, source } = follow()
-    for (const data of ['[]', '{"kind":"note"}', '[{"id":1}]', '"hello"']) source.onmessage!({ data })
-    expect(receive.mock.calls.filter(([list]) => (list as unknown[]).length > 0)).toEqual([])
-    source.onmessage!({ data: JSON.stringify([stored]) })
-    expect(receive).toHaveBeenCalledWith([stored])
   })
 })
