@@ -5,8 +5,12 @@ import { replay } from '../../core/live/replay'
 import { atTheFire, cookImaginary, LOOKS_EVERY_S, RATE, type Cooked } from './imaginaryCook'
 import { expect, test } from './hearth'
 
-/** One dish of each family: the first of it in the book. Its hidden truths are drawn by its place there, whatever they are. */
-const DISHES = FAMILY_IDS.map(family => STARTER_DISHES.find(dish => dish.family === family)!)
+/** Every family, set by hand: `EVERY_WAY=1`. Else every second one. */
+const MANY = process.env.EVERY_WAY !== undefined
+/** One dish of a family: the first of it in the book. Its hidden truths are drawn by its place there, whatever they are. */
+const DISHES = FAMILY_IDS.map((family, i) => ({ seed: 100 + i, dish: STARTER_DISHES.find(dish => dish.family === family)! })).filter((_, i) => MANY || i % 2 === 0)
+/** A window holds eight in ten: of ten cooks six or more are inside in 97 of 100 draws, of five two or more in 99. */
+const LEAST_INSIDE = MANY ? 6 : 2
 /** The hand may come as late as its looks are apart. */
 const inside = (endS: number, window: readonly [number, number] | null): boolean => window !== null && endS >= window[0] && endS <= window[1] + LOOKS_EVERY_S
 const results: { readonly dish: string, readonly cooked: Cooked }[] = []
@@ -14,10 +18,10 @@ const results: { readonly dish: string, readonly cooked: Cooked }[] = []
 test.describe('an imaginary pan at 600 times the speed, cooked by what the screen says', () => {
   test.describe.configure({ timeout: 300_000 })
   test.use({ rate: RATE, held: true })
-  for (const [i, dish] of DISHES.entries()) {
+  for (const { seed, dish } of DISHES) {
     test(`${dish.family}: ${dish.id} comes to its end through every stage`, async ({ page, moveOn, complaints }) => {
       await atTheFire(page, dish.id)
-      const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 100 + i)
+      const cooked = await cookImaginary({ page, moveOn, rate: RATE }, seed)
       results.push({ dish: dish.id, cooked })
       const cook = replay(cooked.plan, cooked.observations)
       expect(cook.stage).toBe(mainLine(cooked.plan.dish).length - 1)
@@ -31,8 +35,7 @@ test.describe('an imaginary pan at 600 times the speed, cooked by what the scree
     test.skip(results.length < DISHES.length, 'the cooks ran elsewhere')
     console.log(results.map(({ dish, cooked }) => `${dish}: end ${Math.round(cooked.endS)} s, window at the turn ${String(cooked.atTurn)}, in the last stage ${String(cooked.atLast)}`).join('\n'))
     const held = (of: 'atTurn' | 'atLast') => results.filter(one => inside(one.cooked.endS, one.cooked[of])).length
-    // A window holds eight in ten; of ten cooks of such windows six or more are inside in 97 of 100 draws.
-    expect(held('atTurn')).toBeGreaterThanOrEqual(6)
-    expect(held('atLast')).toBeGreaterThanOrEqual(6)
+    expect(held('atTurn')).toBeGreaterThanOrEqual(LEAST_INSIDE)
+    expect(held('atLast')).toBeGreaterThanOrEqual(LEAST_INSIDE)
   })
 })

@@ -149,9 +149,10 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
     await hand.open('Sweet-water semolina')
     await hand.tap('button', { name: 'Take it to the fire' })
     await page.waitForURL(/\/fire\//)
-    for (let i = 0; i < 40 && !/^begin\.enrich/.test(await firstAction(page)); i++) {
-      await page.locator('[data-action]').first().click({ timeout: 2000 }).catch(() => undefined)
-      await page.locator('.colours button').first().click({ timeout: 300 }).catch(() => undefined)
+    for (let i = 0, code = ''; i < 60 && !/^begin\.enrich/.test(code); i++, code = await firstAction(page)) {
+      if (code !== '') await page.locator(`[data-action="${code}"]`).first().click({ timeout: 2000 }).catch(() => undefined)
+      if (code === 'looks') await page.locator('.colours button').first().click({ timeout: 2000 }).catch(() => undefined)
+      await page.waitForTimeout(120)
     }
     await hand.tap('button', { name: 'Something is wrong' })
     await hand.touch(page.getByRole('button', { name: /^runny/ }).first())
