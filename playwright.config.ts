@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from './scripts/chromium.mjs'
 
 export default defineConfig({
   testDir: 'test/browser',
@@ -15,11 +16,8 @@ export default defineConfig({
     serviceWorkers: 'block',
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-        '--disable-component-update', '--disable-sync',
-      ],
+      executablePath: CHROMIUM,
+      args: CHROMIUM_ARGS,
     },
   },
 })

@@ -6,7 +6,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { framesOf } from './bench/frames'
-import { ARGS, CHROMIUM, serve } from './bench/serve'
+import { CHROMIUM, CHROMIUM_ARGS } from './chromium.mjs'
+import { serve } from './bench/serve'
 import { seedLedger } from './seedLedger'
 
 const counts = process.argv.slice(2).map(Number).filter(one => one > 0)
@@ -58,7 +59,7 @@ console.log(JSON.stringify(report, null, 2))
 
 /** Scrolls the wall quickly, step by step, and reads script, style and layout of every frame from the browser's trace. */
 async function scrolled(port: number): Promise<Record<string, number>> {
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ARGS })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage()
   await page.goto(`http://127.0.0.1:${port}/ledger`)
   await page.locator('.wall canvas').first().waitFor()

@@ -4,6 +4,7 @@ import { cpSync, mkdtempSync, mkdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from './chromium.mjs'
 import { ensureBuilt, ROOT } from './house.mjs'
 
 ensureBuilt()
@@ -12,10 +13,7 @@ const demo = join(folder, 'demo')
 const out = join(ROOT, 'docs', 'screenshots')
 mkdirSync(out, { recursive: true })
 spawnSync(process.execPath, [join(ROOT, 'scripts', 'run.mjs'), 'demo/makeDemo.ts', demo], { stdio: 'inherit' })
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
 
 /** Moments of cooks: the dish, how long ago it was lit, what was marked since, s, and what is opened then. */
 const ROAST = {

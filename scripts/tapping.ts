@@ -5,14 +5,13 @@
 import { chromium } from '@playwright/test'
 import { runHearth } from '../test/browser/hearth'
 import makeDemoOnce from '../test/browser/makeDemoOnce'
+import { CHROMIUM, CHROMIUM_ARGS } from './chromium.mjs'
 
 const taps = Number(process.argv[2] ?? 40)
 const SLOWED = 4
 makeDemoOnce()
 const hearth = await runHearth({ demo: true, rate: 1 })
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: hearth.url, serviceWorkers: 'block' })
 await page.goto('/measure?dish=sweet-water-semolina')
 await page.getByRole('button', { name: 'Take it to the fire' }).click()

@@ -9,10 +9,11 @@ import { onAcknowledged } from './outbox'
  * @param stream id of the stream
  * @param receive called with stored observations
  * @param caughtUp called whenever the connection stands anew, to read what was missed
+ * @param unseen whether it is followed on while nobody sees the page: at the fire it is, for it sounds
  */
-export function followStream(stream: string, receive: (stored: readonly StoredObservation[]) => void, caughtUp: () => void): void {
+export function followStream(stream: string, receive: (stored: readonly StoredObservation[]) => void, caughtUp: () => void, unseen = false): void {
   onScopeDispose(onAcknowledged((of, stored) => {
     if (of === stream) receive(stored)
   }))
-  followStored(stream, receive, caughtUp)
+  followStored(stream, receive, caughtUp, unseen)
 }

@@ -30,11 +30,11 @@ class Source {
 }
 const stored = (place: number) => ({ ...marked(place, 0, 'cook.started'), place })
 let scopes: EffectScope[]
-const follow = (stream: string) => {
+const follow = (stream: string, unseen = false) => {
   const scope = effectScope()
   scopes.push(scope)
   const told = { receive: vi.fn(), caughtUp: vi.fn(), stop: () => scope.stop() }
-  scope.run(() => followStored(stream, told.receive, told.caughtUp))
+  scope.run(() => followStored(stream, told.receive, told.caughtUp, unseen))
   return told
 }
 const settle = (): Source => {
@@ -56,7 +56,7 @@ afterEach(() => {
 
 describe('what a page follows', () => {
   it('comes over one connection, however many cooks and days it is, and that is let go with the last of them', () => {
-    const cooks = ['c', 'a', 'b', 'a'].map(follow)
+    const cooks = ['c', 'a', 'b', 'a'].map(id => follow(id))
     scopes[0]!.run(() => followSpread('day', () => undefined))
     expect(settle().address).toBe('/api/events?stream=a&stream=b&stream=c&spread=day')
     expect(Source.all).toHaveLength(1)
@@ -99,6 +99,26 @@ describe('what a page follows', () => {
     next.onopen!()
     expect(one.caughtUp).toHaveBeenCalledTimes(1)
     expect(other.caughtUp).toHaveBeenCalledTimes(1)
+  })
+
+  it('is let go while nobody sees the page, unless it has to sound, and read anew when it is seen again', () => {
+    const look = (state: 'hidden' | 'visible'): void => {
+      vi.spyOn(document, 'visibilityState', 'get').mockReturnValue(state)
+      document.dispatchEvent(new Event('visibilitychange'))
+      vi.advanceTimersByTime(100)
+    }
+    const one = follow('cook-1')
+    settle().onopen!()
+    look('hidden')
+    expect(Source.open).toEqual([])
+    look('visible')
+    settle().onopen!()
+    expect(one.caughtUp).toHaveBeenCalledTimes(2)
+    follow('cook-2', true)
+    settle()
+    look('hidden')
+    expect(Source.open).toHaveLength(1)
+    look('visible')
   })
 
   it('is opened anew some time after the browser has given it up', () => {

@@ -10,11 +10,16 @@ interface Follower {
   readonly caughtUp: () => void
   readonly receive: (stored: readonly StoredObservation[]) => void
   readonly revised: (revision: number) => void
+  /** Whether it is followed on while nobody sees the page: what sounds by itself is. */
+  readonly unseen: boolean
   /** Whether a connection that stands has it already. */
   told: boolean
 }
 
-/** A browser opens six connections to one house, for all its pages together: each page holds one, whatever it follows. */
+/**
+ * A browser opens six connections to one house, for all its pages together: each page holds one, whatever it follows, and none
+ * while nobody sees it and nothing on it has to sound.
+ */
 let source: EventSource | null = null
 /** What the connection follows, as it was asked for. */
 let followed = ''
@@ -33,9 +38,10 @@ const ANEW_MS = 5000
  * @param stream id of the stream
  * @param receive called with stored observations
  * @param caughtUp called whenever the connection stands anew, to read what was missed
+ * @param unseen whether it is followed on while nobody sees the page
  */
-export function followStored(stream: string, receive: (stored: readonly StoredObservation[]) => void, caughtUp: () => void): void {
-  follow({ kind: 'stream', id: stream, caughtUp, receive, revised: () => undefined, told: false })
+export function followStored(stream: string, receive: (stored: readonly StoredObservation[]) => void, caughtUp: () => void, unseen: boolean): void {
+  follow({ kind: 'stream', id: stream, caughtUp, receive, revised: () => undefined, unseen, told: false })
 }
 
 /**
@@ -45,16 +51,18 @@ export function followStored(stream: string, receive: (stored: readonly StoredOb
  * @param revised called with its revision
  */
 export function followSpread(spread: string, revised: (revision: number) => void): void {
-  follow({ kind: 'spread', id: spread, caughtUp: () => undefined, receive: () => undefined, revised, told: false })
+  follow({ kind: 'spread', id: spread, caughtUp: () => undefined, receive: () => undefined, revised, unseen: false, told: false })
 }
 
 function follow(one: Follower): void {
   if (typeof EventSource === 'undefined') return
+  if (followers.size === 0) document.addEventListener('visibilitychange', changed)
   followers.add(one)
   changed()
   onScopeDispose(() => {
     followers.delete(one)
     if (followers.size > 0) return changed()
+    document.removeEventListener('visibilitychange', changed)
     if (soon) clearTimeout(soon)
     soon = null
     close()
@@ -75,6 +83,8 @@ function close(): void {
 /** Everything that is followed, over one connection; what it had already is not asked for again. */
 function open(): void {
   soon = null
+  // Whoever comes back to the page reads everything anew.
+  if (document.visibilityState === 'hidden' && ![...followers].some(one => one.unseen)) return close()
   const idsOf = (kind: Follower['kind']): string[] => [...new Set([...followers].filter(one => one.kind === kind).map(one => one.id))].sort()
   const wanted = new URLSearchParams([...idsOf('stream').map(id => ['stream', id]), ...idsOf('spread').map(id => ['spread', id])]).toString()
   if (source && wanted === followed) {

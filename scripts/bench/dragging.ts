@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Figure } from './figure'
-import { ARGS, CHROMIUM, serve } from './serve'
+import { CHROMIUM, CHROMIUM_ARGS } from '../chromium.mjs'
+import { serve } from './serve'
 
 const SLOWER = 4
 const MOVES = 80
@@ -19,7 +20,7 @@ const percentile = (list: readonly number[], share: number): number => [...list]
 export async function dragging(): Promise<Figure[]> {
   const data = mkdtempSync(join(tmpdir(), 'yon-hearth-drag-'))
   const { port, end } = await serve('.', data)
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ARGS })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`http://127.0.0.1:${port}/measure?dish=sweet-water-semolina`)
   await page.locator('.preview svg').waitFor()

@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Figure } from './figure'
-import { ARGS, CHROMIUM, serve } from './serve'
+import { CHROMIUM, CHROMIUM_ARGS } from '../chromium.mjs'
+import { serve } from './serve'
 
 const RUNS = 5
 
@@ -25,7 +26,7 @@ interface View { readonly bytes: number, readonly fonts: number, readonly ms: nu
 async function measure(root: string, selector: string): Promise<View> {
   const data = mkdtempSync(join(tmpdir(), 'yon-hearth-view-'))
   const { port, end } = await serve(root, data)
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ARGS })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const views: View[] = []
   for (let i = 0; i < RUNS; i++) {
     const context = await browser.newContext({ serviceWorkers: 'block' })

@@ -2,10 +2,6 @@ import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { freePort } from '../../test/support/freePort'
 
-/** The browser of the figures, and how it is started. */
-export const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
-export const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
-
 /**
  * Starts a built server on a free port.
  *

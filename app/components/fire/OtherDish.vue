@@ -13,7 +13,7 @@ const props = defineProps<{
 
 const cooks = useCooks()
 void cooks.load(props.id)
-followStream(props.id, stored => cooks.receive(props.id, stored), () => void cooks.load(props.id))
+followStream(props.id, stored => cooks.receive(props.id, stored), () => void cooks.load(props.id), true)
 const plan = computed(() => cooks.known[props.id]?.plan ?? null)
 const fire = useFire(plan, computed(() => cooks.known[props.id]?.observations ?? []))
 const cue = computed(() => (fire.cue.value && plan.value ? cueText(fire.cue.value, plan.value, fire.stage.value) : ''))

@@ -46,7 +46,7 @@ void Promise.all([cooks.load(id), setHearthClock()]).then(([found]) => {
 })
 followStream(id, stored => cooks.receive(id, stored), () => void cooks.load(id).then((found) => {
   if (found === 'here') state.value = found
-}))
+}), true)
 // What a repair may need is read while the hearth can be reached.
 usePantry()
 void ask('GET', '/kitchen', KitchenSchema).then(measureIn).catch(() => undefined)
