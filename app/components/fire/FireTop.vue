@@ -30,10 +30,14 @@ const emit = defineEmits<{
 }>()
 
 const say = useSayAmount(() => props.plan.cup)
-const base = computed(() => baseIds(props.plan.dish).flatMap((id) => {
+const bases = computed(() => baseIds(props.plan.dish).flatMap((id) => {
   const amount = props.plan.amounts.find(one => one.id === id)
   return amount ? [say(amount.ingredient, amount.massG)] : []
-}).join(' + '))
+}))
+/** What it is made from, and on what; there is room for two bases, or for one with its pan and fire. */
+const facts = computed(() => (bases.value.length > 1
+  ? bases.value.join(' + ')
+  : [...bases.value, props.plan.vessels[props.main]?.name.toLowerCase(), props.plan.fires[props.main]?.name.toLowerCase()].join(' · ')))
 </script>
 
 <template>
@@ -41,7 +45,7 @@ const base = computed(() => baseIds(props.plan.dish).flatMap((id) => {
     <HouseMark :size="34" />
     <h1>{{ plan.dish.name }}</h1>
     <p class="facts soft">
-      {{ base }} · {{ plan.vessels[main]?.name.toLowerCase() }} · {{ plan.fires[main]?.name.toLowerCase() }}
+      {{ facts }}
     </p>
     <p
       class="kept soft"

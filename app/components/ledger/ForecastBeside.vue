@@ -72,6 +72,10 @@ const rows = computed(() => {
 table { border-collapse: collapse; width: 100%; }
 th, td { text-align: left; padding: 0.4rem 0.9rem 0.4rem 0; border-bottom: 1px solid var(--line); font-weight: 450; vertical-align: baseline; }
 thead th { color: var(--ink-soft); }
+@media (min-width: 900px) {
+  th, td:not(.soft) { white-space: nowrap; }
+  td.soft { min-width: 11rem; }
+}
 /* Enlarged fourfold there is no room for four columns: what was forecast and what happened stand side by side, the rest goes over and under. */
 @media (max-width: 360px) {
   tr { display: grid; grid-template-columns: 1fr 1fr; padding: 0.4rem 0; border-bottom: 1px solid var(--line); }
