@@ -131,6 +131,45 @@ describe('the stages of a dish', () => {
   })
 })
 
+describe('a lentil with milk and syrup', () => {
+  it('takes its milk up before the syrup', () => {
+    let seen = 0
+    for (const card of STARTER_DISHES.filter(one => one.family === 'lentil').map(one => withChoice(one, { sugar: 'syrup', liquid: 'milk' }, rowOf)).filter(one => troublesOf(one).length === 0)) {
+      const dish = stageDish(card)
+      const holds = (vessel: string | undefined, ingredient: string): boolean => dish.stages.some(side => side.vessel === vessel && side.adds.some(add => add.ingredient === ingredient))
+      const line = mainLine(dish)
+      const [milk, syrup] = [line.findIndex(stage => holds(stage.from, 'milk')), line.findIndex(stage => holds(stage.from, 'sugar') || holds(stage.from, 'jaggery'))]
+      if (milk < 0) continue
+      seen++
+      expect(syrup, card.id).toBeGreaterThan(milk)
+    }
+    expect(seen).toBeGreaterThan(1)
+  })
+})
+
+describe('a grain bitten', () => {
+  it('is to have no hard centre before sugar goes in where sugar comes after it, and is soft to its middle where it was in the liquid', () => {
+    let [before, within] = [0, 0]
+    for (const card of STARTER_DISHES.flatMap(one => SUGAR_WAYS.map(sugar => withChoice(one, { sugar }, rowOf))).filter(card => troublesOf(card).length === 0)) {
+      const dish = stageDish(card)
+      const sugars = new Set(dish.ingredients.filter(one => one.part === 'sugar' || one.part === 'jaggery').map(one => one.id))
+      const line = mainLine(dish)
+      for (const [at, stage] of line.entries()) {
+        const toCome = line.slice(at).some(one => one.adds.some(add => sugars.has(add.ingredient)) || (one.from !== undefined && dish.stages.some(side => side.vessel === one.from && side.adds.some(add => sugars.has(add.ingredient)))))
+        if (stage.watch?.includes('no-hard-centre')) {
+          before++
+          expect(toCome, `${card.id} ${String(card.choices.sugar)} ${stage.id}`).toBe(true)
+        }
+        if (stage.watch?.includes('soft-within')) {
+          within++
+          expect(toCome, `${card.id} ${String(card.choices.sugar)} ${stage.id}`).toBe(false)
+        }
+      }
+    }
+    expect(Math.min(before, within)).toBeGreaterThan(3)
+  })
+})
+
 describe('choices that cannot go together', () => {
   it.each([
     ['sweet-water-semolina', { sugar: 'off-fire' }, 'powder-needs-no-liquid'],

@@ -182,3 +182,25 @@ test('many dishes on the fire and two screens leave room for all that is asked',
     await expect(screen.getByText('kept on the hearth')).toBeVisible()
   }
 })
+
+test('on a phone and from afar clock, cue, window and actions stay in sight', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  const window = /\d+:\d\d–\d+:\d\d/
+  await expect(page.locator('.hearth')).toContainText(window)
+  for (const name of ['It was 30 s earlier', 'what now?']) await expect(page.getByRole('button', { name })).toBeInViewport({ ratio: 1 })
+  await page.locator('.side').evaluate(side => side.scrollTo(0, side.scrollHeight))
+  for (const what of ['.clock', '.cue', '[data-action]']) await expect(page.locator(what).first()).toBeInViewport({ ratio: 1 })
+  await page.getByRole('button', { name: 'far view' }).click()
+  await expect(page.locator('.hearth')).toContainText(window)
+})
+
+test('a day on a phone shows its whole menu, and goes no further than the screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/spread/lamp-evening')
+  await expect(page.locator('[data-dish]').first()).toBeVisible()
+  const kitchen = await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Kitchen' }).boundingBox()
+  expect(kitchen!.x + kitchen!.width).toBeLessThanOrEqual(390)
+  expect(await width(page)).toBeLessThanOrEqual(390)
+})

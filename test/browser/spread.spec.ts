@@ -55,6 +55,8 @@ test.describe('a day of five dishes', () => {
     await planned(page)
     await page.locator('[data-dish="d1"]').focus()
     await page.keyboard.press('ArrowLeft')
+    // Said to who does not see it.
+    await expect(page.locator('[role="status"].visually-hidden').filter({ hasText: 'Marble gram balls' })).toHaveCount(1)
     await planned(page)
     await page.locator('[data-dish="d1"]').focus()
     await page.keyboard.press('Enter')
