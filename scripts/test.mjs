@@ -26,9 +26,11 @@ const checks = [
   ['types of the core', tool('tsc'), ['-p', 'core/tsconfig.json']],
   ['rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers']],
 ]
-await Promise.all([checkNext(), checkNext(), driver])
-run('unit and server tests', tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`])
-count('unit.json', unitReport)
+await Promise.all([checkNext(), checkNext()])
+// What needs no database does not wait until its driver is compiled.
+vitest('unit tests', 'core.json', ['core', 'components', 'components alone'])
+await driver
+vitest('unit and server tests', 'unit.json', ['unit'])
 // The house that the browser tests copy is cooked while the build is made: either leaves a core idle.
 const demo = join(mkdtempSync(join(tmpdir(), 'yon-hearth-tests-')), 'demo')
 const cooking = spawn(process.execPath, ['scripts/run.mjs', 'demo/makeDemo.ts', demo], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] })
@@ -46,6 +48,11 @@ process.exit(failed === 0 ? 0 : 1)
 function run(name, command, args, env = {}) {
   console.log(`\n— ${name}`)
   return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, FORCE_COLOR: '0', ...env } }).status === 0
+}
+
+function vitest(name, file, projects) {
+  run(name, tool('vitest'), ['run', ...projects.flatMap(each => ['--project', each]), '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, file)}`])
+  count(file, unitReport)
 }
 
 async function checkNext() {

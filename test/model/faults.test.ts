@@ -31,7 +31,7 @@ describe('hidden causes', () => {
   it('are the same for the same seed, and a sound batch of the house can stand beside', () => {
     expect(faultyBatch(11)).toEqual(faultyBatch(11))
     const { record, fault } = faultyBatch(7)
-    const ranked = findCauses(record, fault, [1, 2, 3].map(seed => soundBatch(seed, record.plan.dish.id)))
+    const ranked = findCauses(record, fault, [soundBatch(1, record.plan.dish.id)])
     expect(ranked.reduce((sum, one) => sum + one.share, 0)).toBeCloseTo(1, 9)
   })
 })
