@@ -12,6 +12,7 @@ import { useAfterFire } from '../../composables/afterFire'
 import { useCooks } from '../../stores/cooks'
 import { Anything, ask } from '../../composables/api'
 import { useBatchPhotos } from '../../composables/batchPhotos'
+import { giveFile } from '../../composables/dishFiles'
 import { useFaultFinder } from '../../composables/faultFinder'
 import { dayText, gramsText, timeOfDay } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthClock'
@@ -74,14 +75,7 @@ async function restore(): Promise<void> {
     trouble.value = String(error)
   })
 }
-function takeAway(): void {
-  const blob = new Blob([JSON.stringify(batch.value, null, 2)], { type: 'application/json' })
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(blob)
-  link.download = `batch-${id}.json`
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
+const takeAway = (): void => giveFile(`batch-${id}.json`, JSON.stringify(batch.value, null, 2), 'application/json')
 
 const busy = ref(false)
 const changeSays = ref('')
