@@ -12,6 +12,8 @@ import { cookOtherBatch, OTHER_BATCHES } from './otherBatch'
 import { DEMO_BATCHES, DEMO_KITCHEN, demoStore, EATEN_UP } from './house'
 
 const DAY_MS = 86_400_000
+/** From this minute of a day on its evening is late. */
+const LATE_MIN = 20 * 60
 /** The house did its boil check so long ago. */
 const BOILED_DAYS_AGO = 29
 
@@ -69,7 +71,10 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
     await hearth.settled()
   }
   nowMs = todayMs
-  await hearth.spreads.put(lampEvening(DEMO_KITCHEN, (await hearth.lessons.learned()).evidence, localDate(todayMs), minuteOfDay(todayMs)))
+  // Late in the evening its soaking would begin in minutes: the day is then a day later, so that it is seen before it is on.
+  const sooner = minuteOfDay(todayMs) < LATE_MIN
+  const eve = localDate(sooner ? todayMs : todayMs + DAY_MS)
+  await hearth.spreads.put(lampEvening(DEMO_KITCHEN, (await hearth.lessons.learned()).evidence, eve, minuteOfDay(todayMs) - (sooner ? 0 : 1440)))
   await hearth.close()
 }
 

@@ -19,6 +19,8 @@ const props = defineProps<{
   names: ReadonlyMap<string, string>
   /** The day is under way and goes otherwise than planned. */
   moved?: boolean
+  /** Minute of the day it is by now. */
+  now?: number
   /** A plan is being sought. */
   seeking: boolean
   /** Nothing fits, not even with meals moved. */
@@ -102,7 +104,7 @@ const better = (offer: Offer): string => {
         v-for="meal in meals"
         :key="meal.name"
       >
-        For {{ meal.name }} {{ moved ? 'it began at' : 'you begin at' }} <strong>{{ minuteText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${minuteText(meal.latest)}` : '' }}.
+        For {{ meal.name }} {{ !moved ? 'you begin at' : meal.begins <= (now ?? 0) ? 'it began at' : 'it begins at' }} <strong>{{ minuteText(meal.begins) }}</strong>{{ meal.latest !== null ? `; nobody could begin later than ${minuteText(meal.latest)}` : '' }}.
       </template>
       {{ waits.join(' ') }}
     </p>

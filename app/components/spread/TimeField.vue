@@ -25,12 +25,14 @@ function given(value: string | null): void {
 </script>
 
 <template>
+  <!-- Arrows, no wheel: a wheel that still turns takes back what was typed meanwhile. -->
   <label class="time">
     <span>{{ asks }}</span>
     <ElTimePicker
       :model-value="text"
       :format="clockInUse === '24' ? 'HH:mm' : 'h:mm a'"
       value-format="HH:mm"
+      arrow-control
       :clearable="false"
       :aria-label="asks"
       @update:model-value="given"

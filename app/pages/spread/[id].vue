@@ -249,6 +249,7 @@ async function calendar(): Promise<void> {
       <DaySaid
         :planned="fitting"
         :moved="(today?.repaired.moved.length ?? 0) > 0"
+        :now="nowMin"
         :meals="meals"
         :tries="tries"
         :troubles="troubles"
