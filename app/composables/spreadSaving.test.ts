@@ -44,6 +44,28 @@ describe('what was changed', () => {
     expect(state.canUndo.value).toBe(false)
   })
 
+  it('stands over what another device changed while that is still read', async () => {
+    const state = await day.open()
+    day.changedElsewhere({ name: 'From the tablet' })
+    await vi.advanceTimersByTimeAsync(0)
+    expect(state.spread.value!.name).toBe('From the tablet')
+    day.changedElsewhere({ name: 'From the tablet again' })
+    state.change(was => ({ ...was, name: 'From the phone' }), 'kept')
+    await vi.advanceTimersByTimeAsync(0)
+    expect(state.spread.value!.name).toBe('From the phone')
+  })
+
+  it('is waited for as it stands, also where something older is under way', async () => {
+    const state = await day.open()
+    state.change(was => ({ ...was, name: 'First' }), 'kept')
+    const first = state.saved()
+    state.change(was => ({ ...was, name: 'Second' }), 'kept')
+    await state.saved()
+    expect(day.kept.name).toBe('Second')
+    expect(day.puts().map(put => put.name)).toEqual(['First', 'Second'])
+    await first
+  })
+
   it('is opened from this device where the hearth is away', async () => {
     localStorage.setItem('yon-hearth.spread.day-1', JSON.stringify({ ...day.kept, name: 'Kept here' }))
     day.hearth.mockRejectedValue(new Unreachable())

@@ -19,10 +19,19 @@ const KEPT = (id: string): string => `yon-hearth.spread.${id}`
  */
 export function useSpreadSaving(id: string, spread: Ref<Spread | null>, trouble: Ref<string>, readAnew: () => void) {
   let dirty = false
-  let busy = false
+  let busy: Promise<void> | null = null
+  /** Sends what is not sent yet; what is under way is waited for. */
   async function save(): Promise<void> {
+    if (busy) await busy
     if (!spread.value || busy || !dirty) return
-    busy = true
+    busy = send().finally(() => {
+      busy = null
+      if (dirty) void later()
+    })
+    await busy
+  }
+  async function send(): Promise<void> {
+    if (!spread.value) return
     const sent = spread.value
     dirty = false
     try {
@@ -45,15 +54,18 @@ export function useSpreadSaving(id: string, spread: Ref<Spread | null>, trouble:
       }
       else trouble.value = error instanceof Error ? error.message : String(error)
     }
-    busy = false
-    if (dirty) void later()
   }
   const later = useDebounceFn(() => save(), SAVE_MS)
   async function read(): Promise<void> {
     spread.value = await ask('GET', `/spreads/${id}`, SpreadSchema)
   }
+  /** What was changed here while it was read stands: the hearth tells, when it is sent, that another device was first. */
+  async function follow(): Promise<void> {
+    const theirs = await ask('GET', `/spreads/${id}`, SpreadSchema).catch(() => null)
+    if (theirs && !dirty && !busy) spread.value = theirs
+  }
   followSpread(id, (revision) => {
-    if (!dirty && !busy && spread.value && revision > spread.value.revision) void read()
+    if (!dirty && !busy && spread.value && revision > spread.value.revision) void follow()
   })
   return {
     async load(): Promise<void> {

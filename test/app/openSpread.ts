@@ -4,6 +4,7 @@ import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
 import { askPlanner } from '../../app/composables/planner'
 import { ask } from '../../app/composables/api'
+import { followSpread } from '../../app/composables/followed'
 import { useSpreadDay, type SpreadDay } from '../../app/composables/spreadDay'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { PlannerAnswer } from '../../contracts/planner'
@@ -17,6 +18,7 @@ import { exampleSpread } from '../support/spreads'
 vi.mock('../../app/composables/planner', () => ({ askPlanner: vi.fn() }))
 vi.mock('../../app/composables/forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
 vi.mock('../../app/composables/cookStream', () => ({ followStream: vi.fn() }))
+vi.mock('../../app/composables/followed', async importActual => ({ ...await importActual<object>(), followSpread: vi.fn() }))
 vi.mock('../../app/composables/hearthClock', () => ({ hearthNow: () => NOON }))
 vi.mock('../../app/composables/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
@@ -85,6 +87,12 @@ export class OpenSpread {
   /** What was sent to the hearth. */
   puts(): Spread[] {
     return this.hearth.mock.calls.filter(([method]) => method === 'PUT').map(call => call[3] as Spread)
+  }
+
+  /** Another device has changed the day: the page is told. */
+  changedElsewhere(change: Partial<Spread>): void {
+    this.kept = { ...this.kept, ...change, revision: this.kept.revision + 1 }
+    vi.mocked(followSpread).mock.lastCall?.[1](this.kept.revision)
   }
 
   /** The planner finds the best plan. */
