@@ -7,8 +7,8 @@ import { whoAsks } from './whoAsks'
 
 /** A page that listens: server-sent events (WHATWG HTML, 9.2). */
 export interface Pushing {
-  /** Sends one message under an id; a page that comes back says the last one it had. */
-  push(id: string, data: string): void
+  /** Sends one message, under an id where it has one; a page that comes back says the last one it had. */
+  push(id: number | null, data: string): void
 }
 
 /** Pages that may listen at once, and of one device. */
@@ -58,7 +58,7 @@ export async function openPushing(hearth: Hearth, event: H3Event, closed: () => 
     open.delete(one)
     closed()
   })
-  return { push: (id, data) => write(res, `id: ${id}\ndata: ${data}\n\n`) }
+  return { push: (id, data) => write(res, `${id === null ? '' : `id: ${id}\n`}data: ${data}\n\n`) }
 }
 
 function write(res: ServerResponse, text: string): void {

@@ -50,6 +50,31 @@ test.describe('a hearth that is attacked', () => {
     expect(missed).toContain(`id: ${stored.observations.at(-1)!.place}`)
   })
 
+  test('tells a page that is cut off in the middle of what it missed again from where nothing was missing', async ({ hearth, request }) => {
+    const port = portOf(hearth.url)
+    const append = async (stream: string, id: string): Promise<number> => {
+      const answer = await request.post(`/api/streams/${stream}/observations`, { data: { sentAt: 1, observations: [{ id, device: id, number: 1, deviceTime: 1, kind: 'note', payload: { text: id } }] } })
+      return (await answer.json() as { acknowledged: { place: number }[] }).acknowledged[0]!.place
+    }
+    const before = await append('one', 'had')
+    const second = await append('two', 'missed-two')
+    await append('one', 'missed-one')
+    const listening = (until: string): Promise<{ id: string, data: string }[]> => new Promise((done) => {
+      const socket = connect(port, '127.0.0.1')
+      let said = ''
+      socket.on('data', (chunk: Buffer) => {
+        said += chunk.toString('utf8')
+        if (said.includes('missed-two') && !said.includes(until)) void append('one', until)
+        else if (said.includes(until)) socket.destroy()
+      })
+      socket.on('close', () => done([...said.matchAll(/id: (\d+)\ndata: (.*)/g)].map(([, id, data]) => ({ id: id!, data: data! }))))
+      socket.write(`GET /api/events?stream=one&stream=two HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\nlast-event-id: ${before}\r\n\r\n`)
+    })
+    const heard = await listening('live-one')
+    // Whoever has "missed-one" alone, whose place is the higher, still lacks "missed-two".
+    expect(heard.map(({ id, data }) => [Number(id), /missed-one|missed-two|live-one/.exec(data)?.[0]])).toEqual([[before, 'missed-one'], [second, 'missed-two'], [second + 2, 'live-one']])
+  })
+
   test('answers aimed nonsense with a sentence', async ({ hearth, request }) => {
     const port = portOf(hearth.url)
     const observation = (payload: string): string => `{"sentAt":1,"observations":[{"id":"a","device":"d","number":1,"deviceTime":1,"kind":"note","payload":${payload}}]}`

@@ -263,6 +263,8 @@ text { fill: var(--ink); font: 500 13px var(--text); }
 .waits { text-anchor: middle; fill: var(--ink-soft); paint-order: stroke; stroke: var(--wall); stroke-width: 4px; }
 .turn { text-anchor: middle; font-weight: 650; font-size: 15px; }
 .turnword { text-anchor: middle; fill: var(--ink-soft); }
+/* The line of a meal may run through what is said there. */
+.turn, .turnword { paint-order: stroke; stroke: var(--wall); stroke-width: 5px; }
 .pin { fill: var(--accent); }
 .now { stroke: var(--accent); stroke-width: 3; stroke-dasharray: 8 5; }
 </style>
