@@ -1,6 +1,9 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../test/support/plans'
 import { forecastCook } from '../forecast/forecastCook'
+import { replay } from '../live/replay'
+import { momentsOf } from './momentsOf'
 import { stoneMinutes, stonesOf } from './stones'
 import { settleCook } from './settleCook'
 
@@ -59,5 +62,19 @@ describe('the summary of a batch', () => {
     const summary = settleCook(plan, [story[0]!, story[1]!, marked(3, 500, 'cook.finished')]).summary
     expect(summary.keystoneS).toBeNull()
     expect(summary.stones.length).toBeGreaterThan(0)
+  })
+})
+
+describe('the moments of a batch', () => {
+  it('can be written whatever their payloads carry', () => {
+    const kinds = fc.constantFrom('stage.began', 'sign.seen', 'looks.like', 'vessel.lit', 'weighed', 'note')
+    const value = fc.oneof(fc.jsonValue(), fc.constant({ toString: '' }))
+    const payloads = fc.dictionary(fc.constantFrom('stage', 'sign', 'step', 'mark', 'grossG', 'vessel', 'text'), value)
+    fc.assert(fc.property(fc.array(fc.tuple(kinds, payloads), { maxLength: 8 }), (list) => {
+      const cook = replay(plan, [marked(1, 0, 'cook.started'), ...list.map(([kind, payload], i) => marked(i + 2, i * 10, kind, payload))])
+      for (const moment of momentsOf(plan, cook)) expect(typeof moment.what).toBe('string')
+    }), { numRuns: 200, examples: [[[['note', { stage: { toString: '' }, text: 'all well' }]]]] })
+    const [note] = momentsOf(plan, replay(plan, [marked(1, 0, 'cook.started'), marked(2, 10, 'note', { stage: { toString: '' }, text: 'all well' })])).filter(one => one.kind === 'note')
+    expect(note?.what).toBe('all well')
   })
 })

@@ -19,8 +19,14 @@ export function momentsOf(plan: CookPlan, cook: LiveCook): BatchSummary['moments
   const notedAt = new Map(cook.notes.map(one => [one.id, one.timeS]))
   return cook.moments.filter(moment => moment.known && !moment.withdrawn && !AFTER.has(moment.kind)).map(moment => ({
     kind: moment.kind,
-    what: String(moment.payload.stage ?? moment.payload.sign ?? moment.payload.step ?? moment.payload.mark
-      ?? moment.payload.grossG ?? moment.payload.vessel ?? (moment.kind === 'note' ? moment.payload.text : undefined) ?? '').slice(0, MOST_TEXT),
+    what: named(moment).slice(0, MOST_TEXT),
     timeS: notedAt.get(moment.id) ?? moment.timeS,
   })).sort((p, q) => p.timeS - q.timeS).slice(0, MOST_MOMENTS)
+}
+
+/** What a moment names first that can be written; a payload may carry anything. */
+function named({ kind, payload }: LiveCook['moments'][number]): string {
+  const { stage, sign, step, mark, grossG, vessel } = payload
+  const said = [stage, sign, step, mark, grossG, vessel, kind === 'note' ? payload.text : undefined]
+  return `${said.find((one): one is string | number => typeof one === 'string' || typeof one === 'number') ?? ''}`
 }

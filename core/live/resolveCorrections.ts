@@ -17,7 +17,8 @@ export interface Moment {
 
 const isCorrection = (timed: TimedObservation): boolean => timed.observation.kind === 'corrected'
 const isWithdrawal = (timed: TimedObservation): boolean => timed.observation.kind === 'withdrawn'
-const target = (timed: TimedObservation): string => String(timed.observation.payload.replaces ?? '')
+/** Id of what is corrected or taken back; what is no id names nothing. */
+const target = ({ observation: { payload: { replaces } } }: TimedObservation): string => (typeof replaces === 'string' ? replaces : '')
 
 /**
  * Applies corrections and takings back. A taking back may itself be taken back; a correction may correct a correction.
