@@ -5,8 +5,9 @@ export default defineConfig({
   testDir: 'test/browser',
   outputDir: 'test-results/browser',
   globalSetup: './test/browser/makeDemoOnce.ts',
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  // Ends what hangs, and nothing that is slow: a busy machine takes three times as long.
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   // More than cores: every other test waits for a server to start or a page to settle.
   workers: 3,
   fullyParallel: false,

@@ -1,7 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
-const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 30_000, hookTimeout: 60_000, setupFiles: ['test/support/settled.ts'] }
+const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 90_000, hookTimeout: 180_000, setupFiles: ['test/support/settled.ts'] }
 
 export default defineConfig({
   test: {
@@ -15,8 +15,8 @@ export default defineConfig({
           include: ['{core,contracts,book,words,devices,cli,app/drawings}/**/*.test.ts'],
           // Pure functions: files of tests cannot disturb one another, and share what they import.
           isolate: false,
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
         },
       },
       {
@@ -24,8 +24,8 @@ export default defineConfig({
           name: 'unit',
           environment: 'node',
           include: ['{workers,demo,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts', 'test/model/**/*.test.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
         },
       },
       {

@@ -4,10 +4,10 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
-import { askForecast } from './forecaster'
+import { askForecast, giveUp } from './forecaster'
 import { useMeasureSheet } from './measureSheet'
 
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => new Promise(() => undefined)) }))
+vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => new Promise(() => undefined)), giveUp: vi.fn() }))
 
 let scope: EffectScope
 const sheetOf = (dish = 'sweet-water-semolina', kitchen = FIRST_KITCHEN) => {
@@ -36,6 +36,15 @@ describe('the sheet', () => {
       expect(state.forecast.value?.stages.length, dish.id).toBeGreaterThan(0)
       expect(state.forecastIsOld.value).toBe(true)
     }
+  })
+
+  it('asks for nothing more once it is left', () => {
+    sheetOf()
+    const asked = vi.mocked(askForecast).mock.calls.length
+    scope.stop()
+    expect(giveUp).toHaveBeenCalledWith('measure')
+    vi.advanceTimersByTime(1000)
+    expect(askForecast).toHaveBeenCalledTimes(asked)
   })
 
   it('has none where there is no such dish', () => {

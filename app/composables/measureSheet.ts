@@ -1,5 +1,5 @@
 import { useDebounceFn, useEventListener, useManualRefHistory } from '@vueuse/core'
-import { computed, shallowRef, watch, type Ref } from 'vue'
+import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { Kitchen, Pan, Settings } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
 import { SheetSchema, type Sheet } from '../../contracts/sheet'
@@ -28,7 +28,7 @@ import { measuredAmounts } from '../../core/proportions/measuredAmounts'
 import { USUAL_ROOM_C } from '../../core/live/usualRoom'
 import type { ScaleFacts } from '../../core/scale/baseOf'
 import { capacityMl } from '../../core/vessel/capacityMl'
-import { askForecast } from './forecaster'
+import { askForecast, giveUp } from './forecaster'
 import { keepText, keptJson } from './deviceStorage'
 
 const KEPT = 'yon-hearth.sheet'
@@ -185,6 +185,9 @@ function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, pressure: Pan | undefi
   }, 0)
 }
 
+/** Whose forecasts they are, for the worker. */
+const STREAM = 'measure'
+
 /**
  * Forecasts of a plan that changes. While it moves, the middle member runs here, in the same frame as the amounts, and
  * moves the last fine forecast; once it stands, the worker runs many.
@@ -197,7 +200,7 @@ function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
   const refine = useDebounceFn(async (value: CookPlan, mine: number, outline: Forecast) => {
     for (const members of MEMBERS) {
       if (mine !== question) return
-      const found = await askForecast('measure', value, [], 0, members).catch(() => null)
+      const found = await askForecast(STREAM, value, [], 0, members).catch(() => null)
       if (mine !== question || !found) return
       forecast.value = found
       forecastIsOld.value = false
@@ -217,6 +220,11 @@ function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
     forecast.value = known ? scaledForecast(known, outline) : outline
     void refine(value, mine, outline)
   }, { immediate: true })
+  // The fire that comes next waits for nothing that is asked here.
+  onScopeDispose(() => {
+    question++
+    giveUp(STREAM)
+  })
   return { forecast, forecastIsOld }
 }
 

@@ -30,7 +30,6 @@ function longestWait(url: string): { stop(): Promise<number> } {
 
 test.describe('work aside', () => {
   test.use({ demo: false })
-  test.setTimeout(240_000)
 
   test('settles a cook that was finished seven days late, one with marks of all times, and one of many marks, and holds nobody up', async ({ hearth, request }) => {
     const now = Date.now()

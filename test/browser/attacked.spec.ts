@@ -9,7 +9,6 @@ const portOf = (url: string): number => Number(new URL(url).port)
 
 test.describe('a hearth that is attacked', () => {
   test.use({ demo: false })
-  test.setTimeout(240_000)
 
   test('lets go of pages that listen and never read, and gives them what they missed when they come back', async ({ hearth, request }) => {
     const port = portOf(hearth.url)
@@ -116,7 +115,6 @@ test.describe('a hearth that is attacked', () => {
 })
 
 test('a thousand generated requests at every route are all answered below 500, and leave the database whole', async () => {
-  test.setTimeout(240_000)
   const found = await fuzz(1000, 20_261_129)
   expect(found.wrong).toEqual([])
   expect(found.integrity).toBe('ok')

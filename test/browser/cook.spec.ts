@@ -43,7 +43,6 @@ test.describe('a whole cook at 600 times the speed', () => {
   })
 
   test('goes to the end by touch on a phone', async ({ browser, hearth }) => {
-    test.setTimeout(240_000)
     const context = await browser.newContext({ ...devices['Pixel 5'], viewport: { width: 390, height: 844 }, baseURL: hearth.url, serviceWorkers: 'block' })
     const page = await context.newPage()
     const list: string[] = []

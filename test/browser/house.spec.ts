@@ -6,7 +6,6 @@ test.use({ shared: true })
 
 test.describe('every view', () => {
   test('has nothing serious against it, in light and in dark', async ({ page, complaints }) => {
-    test.setTimeout(240_000)
     const look = async (path: string, ready: string): Promise<void> => {
       if (path !== '') await page.goto(path)
       await expect(page.locator(ready).first()).toBeVisible()

@@ -58,7 +58,6 @@ const menu = (hand: Hand, name: string): Promise<void> => hand.tap('link', { nam
 /** A job from the home view of a fresh house to its end, with its actions said and bounded. */
 function job(letter: string, what: string, act: (at: { page: Page, hand: Hand }) => Promise<void>): void {
   test(`${letter}. ${what}`, async ({ page, complaints }, info) => {
-    test.setTimeout(180_000)
     await page.goto('/')
     await expect(page.getByRole('searchbox')).toBeVisible()
     const hand = new Hand(page)

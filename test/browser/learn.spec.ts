@@ -2,7 +2,6 @@ import { expect, test } from './hearth'
 
 test.describe('a boil check', () => {
   test('goes from the fire to what it says, moves the fire, and can be forgotten', async ({ page, complaints }) => {
-    test.setTimeout(90_000)
     await page.goto('/kitchen')
     await page.getByRole('link', { name: 'Boil check' }).first().click()
     await expect(page.getByText(/With nothing known it boils in/)).toBeVisible()
@@ -49,7 +48,6 @@ test.describe('what the forecast rests on', () => {
 
 test.describe('flames of a roast', () => {
   test('are planned on Measure, taken, and called at the fire when their cue comes', async ({ page }) => {
-    test.setTimeout(120_000)
     await page.goto('/measure?dish=brick-kiln-wheat')
     const planner = page.locator('.planner')
     await expect(planner.getByText(/Best of|Nothing on this fire/)).toBeVisible({ timeout: 20_000 })

@@ -27,7 +27,6 @@ async function dayIsOn(request: APIRequestContext, inMinutes: number): Promise<v
 
 test.describe('a day of five dishes', () => {
   test('stands as an arcade, is dragged and held while the rest gives way, and taken back', async ({ page, complaints }) => {
-    test.setTimeout(120_000)
     await page.goto(DAY)
     await planned(page)
     await expect(page.getByText('Tried 400 times with honest delays')).toBeVisible({ timeout: 30_000 })
@@ -50,7 +49,6 @@ test.describe('a day of five dishes', () => {
   })
 
   test('can be done by the keyboard alone, and is the same after a reload', async ({ page }) => {
-    test.setTimeout(120_000)
     await page.goto(DAY)
     await planned(page)
     await page.locator('[data-dish="d1"]').focus()
@@ -84,7 +82,6 @@ test.describe('a day of five dishes', () => {
   })
 
   test('gives up a fire, a dish and an hour, and says what would help', async ({ page }) => {
-    test.setTimeout(150_000)
     await page.goto(DAY)
     await planned(page)
     await page.getByRole('button', { name: 'Kitchen', exact: true }).click()
@@ -103,7 +100,6 @@ test.describe('a day of five dishes', () => {
   })
 
   test('says in a sentence what cannot be, and loses nothing', async ({ page }) => {
-    test.setTimeout(90_000)
     await page.goto(DAY)
     await planned(page)
     await page.getByRole('button', { name: 'Kitchen', exact: true }).click()
@@ -121,7 +117,6 @@ test.describe('a day of five dishes', () => {
   })
 
   test('has nothing serious against it, prints on one sheet and leaves as a calendar', async ({ page }) => {
-    test.setTimeout(120_000)
     await page.goto(DAY)
     await planned(page)
     for (const size of [{ width: 1280, height: 800 }, { width: 820, height: 1180 }]) {
@@ -144,7 +139,6 @@ test.describe('a day of five dishes', () => {
 
 test.describe('on the day', () => {
   test('says what to do now, follows what is marked, and says what a delay breaks', async ({ page }) => {
-    test.setTimeout(90_000)
     await dayIsOn(page.request, 62)
     await page.goto('/spread/today')
     await planned(page, 1)
@@ -164,7 +158,6 @@ test.describe('on the day', () => {
   })
 
   test('is one thing with the fire: a dish is taken there, and what is marked there moves the day', async ({ page }) => {
-    test.setTimeout(120_000)
     await dayIsOn(page.request, 45)
     await page.goto('/spread/today')
     await planned(page, 1)

@@ -219,7 +219,6 @@ test.describe('files', () => {
 
 test.describe('what comes after the fire', () => {
   test('has nothing serious against it, in light and in dark', async ({ page, complaints }) => {
-    test.setTimeout(180_000)
     const views = [
       ['/tray', '.shelf li'], [`/tray/${SLAB}`, '.setting'], ['/tray/demo-706', '.count'], [`/tray/${CARROT}`, '.keep'], ['/ledger/demo-705', '.finder ol li'],
       ['/ledger/compare?ids=demo-411,demo-404', '.words'], ['/ledger/remember', '.memory'], ['/ledger/copies', '.copies li'], [`/labels?batches=${CARROT}`, '.label'],
