@@ -6,6 +6,13 @@ import { fileURLToPath } from 'node:url'
 const { version } = JSON.parse(readFileSync(new URL('./package.json', import.meta.url), 'utf8')) as { version: string }
 const buildId = `${version}-${Date.now()}`
 
+/** What the parts' package brings is a layer beneath: every rule of ours stands above it, whatever its weight. */
+const partsBeneath = {
+  name: 'parts-beneath',
+  enforce: 'pre' as const,
+  transform: (code: string, id: string) => (/element-plus\/theme-chalk\/[^?]*\.css/.test(id) ? { code: `@layer parts{${code.replace('@charset "UTF-8";', '')}}`, map: null } : null),
+}
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   // Without it the development server of a client-only page finds no entry (Nuxt 4.4.5).
@@ -43,7 +50,7 @@ export default defineNuxtConfig({
     // The offline shell keeps every chunk after the first visit; the first view need not carry them all.
     defaults: { nuxtLink: { prefetch: false } },
   },
-  vite: { worker: { format: 'es' }, build: { target: 'es2022', assetsInlineLimit: 0 } },
+  vite: { plugins: [partsBeneath], worker: { format: 'es' }, build: { target: 'es2022', assetsInlineLimit: 0 } },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },

@@ -1,7 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
-const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 90_000, hookTimeout: 180_000, setupFiles: ['test/support/settled.ts'] }
+const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 90_000, hookTimeout: 180_000, setupFiles: ['test/support/settled.ts', 'test/support/parts.ts'] }
 
 export default defineConfig({
   test: {

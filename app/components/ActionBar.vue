@@ -79,10 +79,10 @@ defineExpose({ pressAt, close: () => {
     role="group"
     aria-label="It looks like this"
   >
-    <button
+    <ElButton
       v-for="(colour, i) in colours"
       :key="colour.step"
-      class="stone-button big"
+      class="big"
       @click="choose(colour.step)"
     >
       <span
@@ -96,13 +96,13 @@ defineExpose({ pressAt, close: () => {
         class="thought small"
       >forecast: now</span>
       <kbd>{{ i + 1 }}</kbd>
-    </button>
-    <button
-      class="stone-button big"
+    </ElButton>
+    <ElButton
+      class="big"
       @click="choosing = false"
     >
       <span>not yet</span><kbd>Esc</kbd>
-    </button>
+    </ElButton>
   </div>
   <div
     v-else
@@ -111,18 +111,19 @@ defineExpose({ pressAt, close: () => {
     role="group"
     aria-label="What you see, smell or have done"
   >
-    <button
+    <ElButton
       v-for="action in shown"
       :key="action.place"
-      class="stone-button big"
-      :class="{ first: action.place === 0, rests: action.rests }"
+      class="big"
+      :class="{ rests: action.rests }"
+      :type="action.place === 0 ? 'primary' : undefined"
       :data-action="action.code"
       :disabled="action.rests"
       @click="press(action)"
     >
       <span>{{ actionText(action.code, plan) }}</span>
       <kbd>{{ action.place === 0 ? 'Space' : action.place + 1 }}</kbd>
-    </button>
+    </ElButton>
   </div>
 </template>
 

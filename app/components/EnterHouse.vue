@@ -39,26 +39,29 @@ async function send(): Promise<void> {
       @submit.prevent="send"
     >
       <label for="passphrase">The household's passphrase</label>
-      <input
+      <ElInput
         id="passphrase"
         v-model="passphrase"
         type="password"
         autocomplete="current-password"
-      >
+        size="large"
+      />
       <label for="device-name">What this device is called (if you like)</label>
-      <input
+      <ElInput
         id="device-name"
         v-model="name"
         maxlength="60"
         placeholder="phone at the fire"
         autocomplete="off"
-      >
-      <button
-        class="stone-button first"
+        size="large"
+      />
+      <ElButton
+        type="primary"
         :disabled="busy"
+        native-type="submit"
       >
         {{ busy ? 'One moment' : 'Enter' }}
-      </button>
+      </ElButton>
       <p
         class="danger"
         role="alert"
@@ -75,7 +78,6 @@ async function send(): Promise<void> {
 <style scoped>
 .enter { max-width: 30rem; margin: 0 auto; padding: 2rem 16px; }
 form { display: grid; gap: 0.5rem; margin-top: 1rem; }
-input { min-height: 56px; font-size: 1.25rem; }
 label { font-weight: 600; }
-.stone-button { min-height: 64px; font-size: 1.3rem; margin-top: 0.5rem; }
+.el-button { min-height: 64px; font-size: 1.3rem; margin-top: 0.5rem; }
 </style>

@@ -16,13 +16,8 @@ const emit = defineEmits<{
   outcome: [faults: readonly string[], line: string]
 }>()
 
-const chosen = ref<readonly string[]>(props.faults)
+const chosen = ref<string[]>([...props.faults])
 const text = ref(props.line)
-
-function toggle(fault: string): void {
-  chosen.value = chosen.value.includes(fault) ? chosen.value.filter(one => one !== fault) : [...chosen.value, fault]
-  send()
-}
 
 function send(): void {
   emit('outcome', chosen.value, text.value.trim().slice(0, 400))
@@ -38,32 +33,34 @@ function send(): void {
     <p class="soft">
       Nothing chosen means it came right.
     </p>
-    <div class="faults">
-      <button
+    <ElCheckboxGroup
+      v-model="chosen"
+      class="faults"
+      aria-label="What went wrong"
+      @change="send"
+    >
+      <ElCheckboxButton
         v-for="fault in offered"
         :key="fault"
-        class="stone-button"
-        :aria-pressed="chosen.includes(fault)"
-        @click="toggle(fault)"
+        :value="fault"
       >
         {{ FAULT_WORDS[fault] }}
-      </button>
-    </div>
+      </ElCheckboxButton>
+    </ElCheckboxGroup>
     <label for="line">One line for next time</label>
-    <input
+    <ElInput
       id="line"
       v-model="text"
       maxlength="400"
       autocomplete="off"
+      size="large"
       @change="send"
-    >
+    />
   </section>
 </template>
 
 <style scoped>
 .finish { display: grid; gap: 0.7rem; }
 .faults { display: flex; flex-wrap: wrap; gap: 8px; }
-.faults .stone-button { min-height: 56px; }
 label { font-weight: 600; }
-input { min-height: 56px; border-bottom-width: 5px; padding: 0 0.8rem; }
 </style>

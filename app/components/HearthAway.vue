@@ -10,11 +10,8 @@ const emit = defineEmits<{
     class="danger"
     role="alert"
   >
-    The hearth cannot be reached. Nothing is lost. <button
-      class="stone-button"
-      @click="emit('again')"
-    >
+    The hearth cannot be reached. Nothing is lost. <ElButton @click="emit('again')">
       Try again
-    </button>
+    </ElButton>
   </p>
 </template>

@@ -27,15 +27,12 @@ const emit = defineEmits<{
     </p>
     <div class="row">
       <ElButton
-        class="stone-button first"
+        type="primary"
         @click="emit('done', cook.id, cook.likelyDoneAt)"
       >
         It was done then
       </ElButton>
-      <ElButton
-        class="stone-button"
-        @click="emit('still', cook.id)"
-      >
+      <ElButton @click="emit('still', cook.id)">
         Still on the fire
       </ElButton>
       <NuxtLink
@@ -52,5 +49,5 @@ const emit = defineEmits<{
 .open { display: grid; gap: 8px; }
 .open p { margin: 0; }
 .row { display: flex; flex-wrap: wrap; gap: 10px; }
-.row .stone-button { min-height: 56px; }
+.row :is(.el-button, .stone-button) { min-height: 56px; }
 </style>

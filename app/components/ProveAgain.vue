@@ -55,16 +55,13 @@ async function send(): Promise<void> {
       </p>
       <div class="row">
         <ElButton
-          class="stone-button first"
+          type="primary"
           native-type="submit"
           :disabled="busy || passphrase === ''"
         >
           {{ busy ? 'One moment' : 'Do it' }}
         </ElButton>
-        <ElButton
-          class="stone-button"
-          @click="emit('leave')"
-        >
+        <ElButton @click="emit('leave')">
           Leave it as it is
         </ElButton>
       </div>
@@ -77,5 +74,5 @@ async function send(): Promise<void> {
 .prove p { margin: 0; }
 label { font-weight: 600; }
 .row { display: flex; gap: 10px; margin-top: 6px; }
-.row .stone-button { min-height: 56px; margin: 0; flex: 1; }
+.row .el-button { min-height: 56px; margin: 0; flex: 1; }
 </style>

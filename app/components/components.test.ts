@@ -12,6 +12,7 @@ import IngredientVessels from './IngredientVessels.vue'
 import PanDrawing from './PanDrawing.vue'
 import SmallArch from './SmallArch.vue'
 import SpanBand from './SpanBand.vue'
+import { choose, chosenIn } from '../../test/support/hands'
 
 const stones = Array.from({ length: 10 }, (_, i) => ({ fromS: i * 120, toS: (i + 1) * 120, colour: '#d9bb91' }))
 const shape = { width: 880, height: 628, stone: 60, margin: 72 }
@@ -88,7 +89,7 @@ describe('the big actions', () => {
     expect(drawn.findAll('button')).toHaveLength(1)
     await drawn.get('[data-action="start"]').trigger('click')
     expect(drawn.emitted('mark')).toEqual([['cook.started', {}]])
-    expect(bar(2).findAll('button')[0]!.classes()).toContain('first')
+    expect(bar(2).findAll('button')[0]!.classes()).toContain('el-button--primary')
   })
 
   it('open the colours in their place and mark the one that is chosen', async () => {
@@ -174,12 +175,11 @@ describe('a span', () => {
 describe('how it turned out', () => {
   it('tells every change at once, faults and line together', async () => {
     const form = mount(FinishForm, { props: { offered: ['dry', 'gluey', 'burnt'], faults: ['dry'], line: 'too long' } })
-    const button = (text: string) => form.findAll('button').find(one => one.text() === text)!
-    expect(button('dry').attributes('aria-pressed')).toBe('true')
-    await button('gluey').trigger('click')
-    await button('dry').trigger('click')
-    await form.get('input').setValue('  roast longer ')
-    await form.get('input').trigger('change')
+    expect(chosenIn(form)).toEqual(['dry'])
+    await choose(form, 'gluey')
+    await choose(form, 'dry', false)
+    await form.get('#line').setValue('  roast longer ')
+    await form.get('#line').trigger('change')
     const told = form.emitted('outcome')!
     expect(told.slice(0, 2)).toEqual([[['dry', 'gluey'], 'too long'], [['gluey'], 'too long']])
     expect(told.at(-1)).toEqual([['gluey'], 'roast longer'])

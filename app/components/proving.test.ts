@@ -1,6 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi, afterEach } from 'vitest'
-import { ElButton, ElDialog, ElInput } from 'element-plus'
 import ProveAgain from './ProveAgain.vue'
 import { Anything, ask, Refused } from '../composables/api'
 import { useProving } from '../composables/proving'
@@ -47,7 +46,7 @@ describe('the passphrase once more', () => {
 
   it('is typed in a dialog that says what stands against it', async () => {
     const tell = vi.fn(() => Promise.resolve('That is not the passphrase.'))
-    const dialog = mount(ProveAgain, { props: { asked: true, tell }, global: { components: { ElButton, ElDialog, ElInput }, stubs: { teleport: true } }, attachTo: document.body })
+    const dialog = mount(ProveAgain, { props: { asked: true, tell }, global: { stubs: { teleport: true } }, attachTo: document.body })
     await flushPromises()
     await dialog.get('input').setValue('guess')
     await dialog.get('form').trigger('submit')

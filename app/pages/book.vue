@@ -26,6 +26,8 @@ import { troublesOf } from '../../core/dish/troublesOf'
 import { lastDay } from '../../core/store/shopping'
 import { usualTotalMinutes } from '../../core/usual/usualSeconds'
 import { FAMILY_WORDS } from '../../words/choices'
+import SegmentedChoice from '../components/SegmentedChoice.vue'
+import FileChooser from '../components/FileChooser.vue'
 
 const house = useHouse()
 const loaded = house.load()
@@ -44,7 +46,7 @@ const open = ref<string | null>(null)
 const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const rowOf = (id: string) => table.value.find(row => row.id === id)!
 const find = computed(() => dishFinder(house.dishes, id => table.value.find(row => row.id === id), FAMILY_WORDS))
-const TIMES = [['', 'any time'], ['30', 'half an hour'], ['60', 'an hour'], ['120', 'two hours']] as const
+const TIMES = [{ value: '', label: 'any time' }, { value: '30', label: 'half an hour' }, { value: '60', label: 'an hour' }, { value: '120', label: 'two hours' }] as const
 /** What is in the house and not past its day. */
 const stored = computed(() => {
   const today = houseDay(hearthNow())
@@ -67,11 +69,7 @@ async function take(dish: DishCard, own: readonly Ingredient[] = []): Promise<vo
 /** An address that named a dish which is not here. */
 const asked = useRoute().query.unknown
 const unknown = typeof asked === 'string' ? `No dish called “${asked}” is in this book. Nothing was changed; choose one below.` : ''
-async function readFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function readFile(file: File): Promise<void> {
   const found = await readDishFile(file)
   trouble.value = found.kind === 'refused' ? found.says : ''
   if (found.kind === 'dish') await takeIn(found)
@@ -140,25 +138,23 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
     <div class="book">
       <header class="head">
         <h1>The book</h1>
-        <button
-          class="stone-button"
+        <ElButton
           :aria-pressed="pane === 'new'"
           @click="pane = pane === 'new' ? '' : 'new'"
         >
           A new dish
-        </button>
-        <button
-          class="stone-button"
+        </ElButton>
+        <ElButton
           :aria-pressed="pane === 'paste'"
           @click="pane = pane === 'paste' ? '' : 'paste'"
         >
           From a pasted text
-        </button>
-        <label class="stone-button file">From a file<input
-          type="file"
+        </ElButton>
+        <FileChooser
+          label="From a file"
           accept=".json,.jsonld,.html,.htm,application/json,application/ld+json,text/html"
-          @change="readFile"
-        ></label>
+          @chosen="readFile"
+        />
       </header>
       <TakeDish
         v-if="came"
@@ -189,7 +185,6 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         <ElButton
           v-for="recipe in offered"
           :key="recipe.lines"
-          class="stone-button"
           :aria-pressed="pasted.lines === recipe.lines"
           @click="choose(recipe, '')"
         >
@@ -213,37 +208,27 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         @submit.prevent
       >
         <label for="find">Find</label>
-        <input
+        <ElInput
           id="find"
           v-model="text"
           type="search"
           placeholder="sooji halwa, gajar, रवा, கேசரி, jaggery"
           autocomplete="off"
-        >
-        <div
-          role="group"
-          aria-label="Ready within"
-          class="times"
-        >
-          <button
-            v-for="[value, label] in TIMES"
-            :key="value"
-            type="button"
-            class="stone-button quiet"
-            :aria-pressed="minutes === value"
-            @click="minutes = value"
-          >
-            {{ label }}
-          </button>
-        </div>
-        <label class="check"><input
+        />
+        <SegmentedChoice
+          label="Ready within"
+          :chosen="minutes"
+          :options="TIMES"
+          @choose="value => minutes = value"
+        />
+        <ElCheckbox
           v-model="inHouse"
-          type="checkbox"
-        > base is in the house</label>
-        <label class="check"><input
+          label="base is in the house"
+        />
+        <ElCheckbox
           v-model="showAside"
-          type="checkbox"
-        > put aside</label>
+          label="put aside"
+        />
       </form>
       <p
         v-if="shown.length === 0 && house.kitchen"
@@ -279,14 +264,8 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 .head { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
 .head h1 { margin-right: 20px; }
 .offered { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
-.file { position: relative; overflow: hidden; }
-.file input { position: absolute; inset: 0; opacity: 0; cursor: pointer; }
-.file:focus-within { outline: 3px solid var(--accent); outline-offset: 2px; }
 .find { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; border-bottom: 3px solid var(--line); padding-bottom: 10px; }
-.find input[type="search"] { flex: 1 1 300px; min-height: 52px; font-size: 1.25rem; }
-.check { display: flex; align-items: center; gap: 6px; white-space: nowrap; }
-.check input { width: 20px; height: 20px; accent-color: var(--accent); }
-.times { display: flex; flex-wrap: wrap; }
+.find .el-input { flex: 1 1 300px; }
 .dishes { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(380px, 1fr)); gap: 18px 34px; }
 @media (max-width: 700px) { .dishes { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -130,14 +130,15 @@ const guesses = computed(() => {
             class="visually-hidden"
             for="find"
           >Find a dish</label>
-          <input
+          <ElInput
             id="find"
             v-model="text"
+            size="large"
             type="search"
             placeholder="Find a dish: sooji, gajar, besan, சேமியா"
             autocomplete="off"
             @focus="readyToFind"
-          >
+          />
           <NuxtLink
             class="stone-button"
             to="/book"
@@ -266,7 +267,7 @@ const guesses = computed(() => {
 .start h1 { margin-bottom: 14px; }
 .dishes { display: grid; gap: 28px; }
 .find { display: flex; flex-wrap: wrap; gap: 12px; margin-bottom: 8px; }
-.find input { flex: 1 1 260px; min-width: 0; min-height: 56px; font-size: 1.25rem; border-bottom-width: 5px; padding: 0 0.9rem; }
+.find .el-input { flex: 1 1 260px; min-width: 0; }
 .find .stone-button { min-height: 56px; white-space: nowrap; }
 .quick { list-style: none; margin: 0 0 22px; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
 .quick a { display: grid; padding: 8px 0; min-height: 56px; text-decoration: none; border-top: 2px solid var(--line); line-height: 1.25; }

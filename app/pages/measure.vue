@@ -236,13 +236,13 @@ async function toTheFire(): Promise<void> {
       >
         <header>
           <h2>What comes of it</h2>
-          <button
-            class="stone-button first"
+          <ElButton
+            type="primary"
             :disabled="!plan || starting || troubles.length > 0"
             @click="toTheFire"
           >
             Take it to the fire
-          </button>
+          </ElButton>
         </header>
         <WhatComesOfIt
           :state="state"

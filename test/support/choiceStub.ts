@@ -1,4 +1,3 @@
-import { ElButton, ElInput } from 'element-plus'
 import { defineComponent, h, type PropType } from 'vue'
 
 /** A plain select in the place of the themed one, so that a test can choose as a hand would. */
@@ -33,4 +32,4 @@ const PickerStub = defineComponent({
 })
 
 /** Mounting options with the stubs in place. */
-export const withChoices = { components: { ElButton, ElInput }, stubs: { ChoiceSelect: ChoiceStub, ElTimePicker: PickerStub, ElDatePicker: PickerStub } }
+export const withChoices = { stubs: { ChoiceSelect: ChoiceStub, ElTimePicker: PickerStub, ElDatePicker: PickerStub } }

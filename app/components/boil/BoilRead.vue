@@ -63,19 +63,15 @@ const round = (watts: number): number => Math.round(watts / 10) * 10
           The thermometer said {{ degreesText(check.atBoilC ?? 0) }}; at {{ Math.round(check.altitudeM) }} m water boils at {{ degreesText(reading.boilingC) }}. One of the two is off:
         </p>
         <p class="row">
-          <button
-            class="stone-button"
-            @click="emit('thermometer', Math.round(off.errorK * 10) / 10)"
-          >
+          <ElButton @click="emit('thermometer', Math.round(off.errorK * 10) / 10)">
             It reads {{ Math.abs(off.errorK).toFixed(1) }} K too {{ off.errorK > 0 ? 'much' : 'little' }}
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             v-if="off.altitudeM > -400 && off.altitudeM < 6000"
-            class="stone-button"
             @click="emit('altitude', Math.round(off.altitudeM / 10) * 10)"
           >
             We live at about {{ Math.round(off.altitudeM / 10) * 10 }} m
-          </button>
+          </ElButton>
         </p>
       </template>
     </template>

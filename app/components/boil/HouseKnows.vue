@@ -69,12 +69,12 @@ const weighed = computed(() => props.corrections.flatMap((one) => {
           <NuxtLink :to="`/ledger/${one.batch.id}`">
             {{ one.batch.dish }}, {{ dayText(one.batch.startedAt) }}
           </NuxtLink>: {{ Math.round(one.sweetness) }} g, {{ likingText('sweetness', one.liking) }}
-          <button
-            class="stone-button quiet"
+          <ElButton
+            text
             @click="emit('forget', one.batch)"
           >
             forget
-          </button>
+          </ElButton>
         </li>
       </ul>
     </template>
@@ -91,12 +91,12 @@ const weighed = computed(() => props.corrections.flatMap((one) => {
         :key="one.id"
       >
         <strong>{{ one.name }}</strong>: {{ one.says }}
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           @click="emit('drop', one.id)"
         >
           forget
-        </button>
+        </ElButton>
       </li>
     </ul>
     <p

@@ -23,13 +23,13 @@ const emit = defineEmits<{
     >
       <span class="soft">{{ dayText(source.at) }}</span>
       <span>{{ source.kind === 'batch' ? '' : `${SOURCE_WORDS[source.kind]}: ` }}{{ source.name }}</span>
-      <button
-        class="stone-button quiet"
+      <ElButton
+        text
         :aria-label="`${source.forgotten ? 'Learn again from' : 'Forget'} ${source.name}, ${dayText(source.at)}`"
         @click="emit('forget', source)"
       >
         {{ source.forgotten ? 'Learn again' : 'Forget' }}
-      </button>
+      </ElButton>
     </li>
   </ol>
 </template>

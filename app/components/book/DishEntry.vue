@@ -79,42 +79,42 @@ const timeText = (minutes: number): string => (minutes >= 90 ? `${Math.round(min
         v-if="open"
         class="more"
       >
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           @click="emit('copy')"
         >
           Copy
-        </button>
-        <button
-          class="stone-button quiet"
+        </ElButton>
+        <ElButton
+          text
           @click="emit('give', 'dish')"
         >
           As a file
-        </button>
-        <button
-          class="stone-button quiet"
+        </ElButton>
+        <ElButton
+          text
           @click="emit('give', 'recipe')"
         >
           As a Recipe (JSON-LD)
-        </button>
-        <button
-          class="stone-button quiet"
+        </ElButton>
+        <ElButton
+          text
           @click="emit('give', 'address')"
         >
           To another house
-        </button>
+        </ElButton>
         <NuxtLink
           class="stone-button quiet"
           :to="`/card/${dish.id}`"
         >
           Print
         </NuxtLink>
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           @click="emit('aside', !aside)"
         >
           {{ aside ? 'Take back into the book' : 'Put aside' }}
-        </button>
+        </ElButton>
         <ol
           v-if="versions.length > 1"
           class="small"
@@ -124,13 +124,13 @@ const timeText = (minutes: number): string => (minutes >= 90 ? `${Math.round(min
             :key="version.version"
           >
             {{ dayText(version.createdAt) }}, version {{ version.version }}: {{ schoolOf(version.dish).slice(0, 3).join(', ') }}
-            <button
+            <ElButton
               v-if="i > 0"
-              class="stone-button quiet"
+              text
               @click="emit('restore', version.dish)"
             >
               Take this one again
-            </button>
+            </ElButton>
           </li>
         </ol>
         <p
@@ -141,14 +141,15 @@ const timeText = (minutes: number): string => (minutes >= 90 ? `${Math.round(min
         </p>
       </div>
     </div>
-    <button
-      class="stone-button quiet dots"
+    <ElButton
+      class="dots"
+      text
       :aria-expanded="open"
       :aria-label="`More of ${dish.name}`"
       @click="emit('look')"
     >
       More
-    </button>
+    </ElButton>
   </li>
 </template>
 

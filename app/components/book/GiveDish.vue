@@ -58,7 +58,7 @@ async function copy(): Promise<void> {
       /></label>
       <div class="ends">
         <ElButton
-          class="stone-button first"
+          type="primary"
           @click="copy"
         >
           Copy the address

@@ -71,19 +71,21 @@ function make(): void {
       :options="STYLES.map(id => ({ value: id, label: STYLE_WORDS[id] }))"
       @choose="value => style = STYLES.find(id => id === value) ?? 'everyday'"
     />
-    <label>Name <input
+    <label>Name <ElInput
       v-model="name"
       maxlength="60"
       placeholder="ours"
-    ></label>
-    <button class="stone-button first">
+    /></label>
+    <ElButton
+      type="primary"
+      native-type="submit"
+    >
       Measure it out
-    </button>
+    </ElButton>
   </form>
 </template>
 
 <style scoped>
 .new { display: grid; grid-template-columns: repeat(auto-fill, minmax(180px, 1fr)); gap: 10px 16px; align-items: end; }
 label { font-weight: 600; font-size: 0.9375rem; display: block; }
-input { display: block; width: 100%; }
 </style>

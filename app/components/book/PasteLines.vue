@@ -101,13 +101,12 @@ function make(): void {
         <div class="ends">
           <ElButton
             v-if="guessed > 1"
-            class="stone-button"
             @click="acceptAll"
           >
             Take all {{ guessed }} guesses
           </ElButton>
           <ElButton
-            class="stone-button first"
+            type="primary"
             :disabled="open > 0 || read.length === 0"
             @click="make"
           >
@@ -149,7 +148,7 @@ function make(): void {
           <span>{{ line.text }}</span>
           <em class="soft small">{{ PASSED_WORDS[line.passed!] }}</em>
           <ElButton
-            class="stone-button quiet"
+            text
             :aria-label="`Read as an ingredient: ${line.text}`"
             @click="decide(line.key, { asIngredient: true })"
           >

@@ -57,7 +57,6 @@ const isDoubted = computed(() => props.line.doubts.length > 0 && !props.line.lef
     <span class="why soft small">
       <ElButton
         v-if="line.open && line.row && line.massG !== null"
-        class="stone-button"
         :aria-label="`Yes, ${line.says} is ${line.row.name}, ${gramsText(line.massG)}`"
         @click="emit('decide', { accepted: true })"
       >

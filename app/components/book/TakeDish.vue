@@ -53,14 +53,14 @@ const unknown = computed(() => props.shared.dish.ingredients.filter(one => !rows
     </p>
     <div class="ends">
       <ElButton
-        class="stone-button first"
+        type="primary"
         :disabled="unknown.length > 0"
         @click="emit('keep')"
       >
         Keep it in our book
       </ElButton>
       <ElButton
-        class="stone-button quiet"
+        text
         @click="emit('leave')"
       >
         Leave it

@@ -28,25 +28,18 @@ const agoS = computed(() => {
       {{ surpriseText(plan, found) }}
     </p>
     <p class="row">
-      <button
+      <ElButton
         v-if="found.flame"
-        class="stone-button"
         @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: found.flame, agoS })"
       >
         Yes, it is on {{ planMarkText(plan, found.flame) }}
-      </button>
-      <button
-        class="stone-button"
-        @click="emit('mark', 'withdrawn', { replaces: found.mark })"
-      >
+      </ElButton>
+      <ElButton @click="emit('mark', 'withdrawn', { replaces: found.mark })">
         A slip: take it back
-      </button>
-      <button
-        class="stone-button"
-        @click="emit('mark', 'checked', { what: 'flame' })"
-      >
+      </ElButton>
+      <ElButton @click="emit('mark', 'checked', { what: 'flame' })">
         It is so
-      </button>
+      </ElButton>
     </p>
   </section>
 </template>
@@ -55,5 +48,5 @@ const agoS = computed(() => {
 .doubt { border-top-width: 6px; }
 .next { font-size: 1.2rem; }
 .row { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 6px; }
-.row .stone-button { min-height: 56px; }
+.row .el-button { min-height: 56px; }
 </style>

@@ -42,12 +42,9 @@ const send = (kind: string, payload: Readonly<Record<string, unknown>>): void =>
   >
     <header>
       <h2>Everything else</h2>
-      <button
-        class="stone-button"
-        @click="emit('close')"
-      >
+      <ElButton @click="emit('close')">
         Close
-      </button>
+      </ElButton>
     </header>
     <FlameSection
       :plan="plan"
@@ -95,5 +92,5 @@ const send = (kind: string, payload: Readonly<Record<string, unknown>>): void =>
 <style scoped>
 .drawer { display: grid; gap: 0.9rem; align-content: start; border-top: 3px solid var(--ink); padding-top: 0.7rem; }
 header { display: flex; justify-content: space-between; align-items: center; }
-header .stone-button { min-height: 56px; }
+header .el-button { min-height: 56px; }
 </style>

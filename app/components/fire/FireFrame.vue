@@ -21,9 +21,9 @@ defineProps<{
 .fire { display: grid; grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) 348px; column-gap: 30px; height: 100dvh; min-height: 720px; max-width: 1360px; margin: 0 auto; padding: 6px 28px 16px; }
 .fire :deep(.top) { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; min-height: 46px; }
 .fire :deep(.top svg) { fill: var(--ink); flex: none; }
-.fire :deep(.top .stone-button) { min-height: 52px; }
+.fire :deep(.top :is(.el-button, .stone-button)) { min-height: 52px; }
 .fire :deep(.top h1) { font-size: 1.5rem; }
-.fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top .stone-button) { white-space: nowrap; flex: none; }
+.fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top :is(.el-button, .stone-button)) { white-space: nowrap; flex: none; }
 .fire :deep(.facts) { flex: 1 1 0; min-width: 0; max-height: 2.6em; line-height: 1.25; overflow: hidden; }
 .fire :deep(.kept) { margin-left: auto; }
 .fire :deep(.side) { grid-row: 2 / 4; grid-column: 2; overflow-y: auto; padding: 8px 0; min-height: 0; display: grid; gap: 16px; align-content: start; }
@@ -32,7 +32,7 @@ defineProps<{
 .fire :deep(.hands) { contain: layout; }
 .fire :deep(.hands) { grid-column: 1; display: grid; gap: 4px; }
 .fire :deep(.minor) { display: flex; gap: 4px; }
-.fire :deep(.minor .stone-button) { min-height: 56px; line-height: 1.15; }
+.fire :deep(.minor :is(.el-button, .stone-button)) { min-height: 56px; line-height: 1.15; }
 .fire.far { grid-template-columns: minmax(0, 1fr); }
 .fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
 .fire.far :deep(.opening) { inset: 0; justify-content: center; }
@@ -41,7 +41,7 @@ defineProps<{
 .fire.far :deep(.detail) { font-size: min(4.6vw, 56px); max-width: none; }
 .fire.far :deep(.windows) { display: block; font-size: min(3.6vw, 40px); }
 @media (min-width: 701px) and (min-height: 521px) {
-  .fire :deep(.minor .stone-button:not(:first-child)) { flex: none; }
+  .fire :deep(.minor :is(.el-button, .stone-button):not(:first-child)) { flex: none; }
 }
 @media (max-width: 1000px) and (min-width: 701px) and (min-height: 521px) {
   .fire { grid-template: auto minmax(420px, 1fr) auto minmax(300px, auto) / minmax(0, 1fr); height: auto; min-height: 100dvh; }
@@ -57,12 +57,12 @@ defineProps<{
   .fire :deep(.top) { min-height: 30px; gap: 0 8px; display: grid; grid-template-columns: 1fr 1fr 1fr; align-items: center; }
   .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
   .fire :deep(.top h1) { font-size: 1.05rem; overflow: hidden; text-overflow: ellipsis; grid-column: span 2; }
-  .fire :deep(.top .stone-button) { min-height: 48px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
+  .fire :deep(.top :is(.el-button, .stone-button)) { min-height: 48px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
   .fire :deep(.kept) { font-size: 0.8125rem; overflow: hidden; text-overflow: ellipsis; }
   .fire :deep(.frame) { height: min(40dvh, 89vw); aspect-ratio: 390 / 350; width: auto; margin: 0 auto; }
   .fire :deep(.hands) { grid-row: 4; background: var(--wall); z-index: 1; }
   .fire :deep(.minor) { font-size: 0.875rem; display: grid; grid-template-columns: 1fr 1fr; gap: 2px 6px; }
-  .fire :deep(.minor .stone-button) { padding-inline: 0.3rem; min-height: 48px; }
+  .fire :deep(.minor :is(.el-button, .stone-button)) { padding-inline: 0.3rem; min-height: 48px; }
   .fire :deep(.side) { grid-row: 3; grid-column: 1; overflow-y: auto; }
   /* What is opened takes the arch's room as well: clock and cue stay. */
   .fire.aside :deep(svg.arch), .fire.aside :deep(.pan), .fire.aside :deep(.detail) { display: none; }
@@ -76,12 +76,12 @@ defineProps<{
   .fire :deep(.top) { min-height: 34px; }
   .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
   .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; }
-  .fire :deep(.top .stone-button) { min-height: 48px; white-space: nowrap; }
+  .fire :deep(.top :is(.el-button, .stone-button)) { min-height: 48px; white-space: nowrap; }
   .fire :deep(.kept) { white-space: nowrap; }
   .fire :deep(.arch) { grid-column: 1; }
   .fire :deep(.hands) { grid-column: 2; grid-row: 2; align-content: center; }
   .fire :deep(.minor) { order: 2; font-size: 0.875rem; }
-  .fire :deep(.minor .stone-button) { padding-inline: 0.2rem; line-height: 1.1; }
+  .fire :deep(.minor :is(.el-button, .stone-button)) { padding-inline: 0.2rem; line-height: 1.1; }
   .fire :deep(.side) { grid-column: 1 / -1; grid-row: 3; overflow: visible; }
   /* What is opened takes the right half; clock, cue and the first action share the left one. */
   .fire.aside { height: 100dvh; grid-template-rows: auto auto minmax(0, 1fr); }
@@ -102,7 +102,7 @@ defineProps<{
   .fire :deep(.frame) { height: auto; aspect-ratio: auto; width: 100%; }
   .fire :deep(.hands) { order: 1; }
   .fire :deep(.top) { display: flex; flex-wrap: wrap; }
-  .fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top .stone-button) { white-space: normal; }
+  .fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top :is(.el-button, .stone-button)) { white-space: normal; }
   .fire :deep(.minor) { display: grid; grid-template-columns: 1fr 1fr; }
   .fire :deep(.side), .fire.aside :deep(.side) { overflow: visible; order: 2; }
 }

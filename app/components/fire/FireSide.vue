@@ -211,12 +211,9 @@ const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.v
         <p class="next">
           Pan and fat bring it there: right {{ offNow.off }} in 100, left on {{ offNow.on }}. Keep stirring.
         </p>
-        <button
-          class="stone-button"
-          @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: 'off' })"
-        >
+        <ElButton @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: 'off' })">
           Flame is off
-        </button>
+        </ElButton>
       </section>
       <section
         v-if="looks"

@@ -53,26 +53,27 @@ const facts = computed(() => (bases.value.length > 1
     >
       {{ kept }}
     </p>
-    <button
-      class="stone-button quiet"
+    <ElButton
+      text
       :aria-pressed="!sounding"
       @click="emit('quiet')"
     >
       {{ sounding ? 'quiet' : 'sound on' }}
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       v-if="canSpeak"
-      class="stone-button quiet say"
+      class="say"
+      text
       @click="emit('whatNow')"
     >
       what now?
-    </button>
-    <button
-      class="stone-button quiet"
+    </ElButton>
+    <ElButton
+      text
       :aria-pressed="far"
       @click="emit('far')"
     >
       {{ far ? 'near view' : 'far view' }}
-    </button>
+    </ElButton>
   </header>
 </template>

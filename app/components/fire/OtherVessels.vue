@@ -85,34 +85,30 @@ const planned = (one: Beside): string | null => props.plan.flames[one.stage] ?? 
       {{ inVessel(plan, one.stage, say).join(', ') }}. {{ small(one) }}
     </p>
     <p class="row">
-      <button
+      <ElButton
         v-if="one.status === 'light-now' || one.status === 'later'"
-        class="stone-button"
         @click="emit('mark', 'vessel.lit', { vessel: one.vessel })"
       >
         It is on
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-else-if="one.status === 'heating' || one.status === 'overdue'"
-        class="stone-button"
         @click="emit('mark', 'sign.seen', { sign: signOf(one), vessel: one.vessel })"
       >
         {{ isNuts(one) ? 'Golden' : signOf(one) === 'strength' ? 'At strength' : 'It boils' }}
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-else-if="one.status === 'early' && lowest(one)"
-        class="stone-button"
         @click="emit('mark', 'flame.changed', { vessel: one.vessel, mark: lowest(one) })"
       >
         Turned low
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-else-if="one.status === 'cooled' && planned(one)"
-        class="stone-button"
         @click="emit('mark', 'flame.changed', { vessel: one.vessel, mark: planned(one) })"
       >
         On again
-      </button>
+      </ElButton>
     </p>
   </section>
 </template>
@@ -120,6 +116,6 @@ const planned = (one: Beside): string | null => props.plan.flames[one.stage] ?? 
 <style scoped>
 .big { font-size: 2.1rem; line-height: 1.15; font-weight: 450; }
 .row:empty { display: none; }
-.row .stone-button { min-height: 56px; margin-top: 6px; }
+.row .el-button { min-height: 56px; margin-top: 6px; }
 @media (max-width: 700px) { .big { font-size: 1.6rem; } }
 </style>

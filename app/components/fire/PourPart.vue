@@ -34,24 +34,20 @@ const asks = computed(() => pour.value !== null && kept.value === 0 && cook.valu
       <p class="soft">
         Keep it hot. In spoons later if the grain is still hard or it turns dry; else it stays out.
       </p>
-      <button
-        class="stone-button"
-        @click="emit('mark', 'rest.poured', { vessel: pour.from })"
-      >
+      <ElButton @click="emit('mark', 'rest.poured', { vessel: pour.from })">
         The rest is in
-      </button>
+      </ElButton>
     </template>
     <template v-else>
       <h2>How much is left?</h2>
       <p class="row">
-        <button
+        <ElButton
           v-for="one in SHARES"
           :key="one.share"
-          class="stone-button"
           @click="emit('mark', 'kept.back', { vessel: pour.from, share: one.share })"
         >
           {{ one.text }}
-        </button>
+        </ElButton>
       </p>
       <p class="soft">
         Of {{ gramsText(heldG) }}. What stays out, the forecast leaves out.
@@ -62,5 +58,5 @@ const asks = computed(() => pour.value !== null && kept.value === 0 && cook.valu
 
 <style scoped>
 .row { display: flex; flex-wrap: wrap; gap: 8px; }
-.stone-button { min-height: 56px; }
+.el-button { min-height: 56px; }
 </style>

@@ -63,25 +63,21 @@ function apply(remedy: Remedy): void {
   >
     <header>
       <h2>{{ fault === null ? 'What is wrong?' : REPAIR_WORDS[fault] }}</h2>
-      <button
-        class="stone-button"
-        @click="fault === null ? emit('close') : fault = null"
-      >
+      <ElButton @click="fault === null ? emit('close') : fault = null">
         {{ fault === null ? 'Close' : 'Other' }}
-      </button>
+      </ElButton>
     </header>
     <div
       v-if="fault === null"
       class="faults"
     >
-      <button
+      <ElButton
         v-for="one in offered"
         :key="one"
-        class="stone-button"
         @click="fault = one"
       >
         {{ REPAIR_WORDS[one] }}
-      </button>
+      </ElButton>
     </div>
     <p
       v-else-if="repair === null"
@@ -130,14 +126,13 @@ function apply(remedy: Remedy): void {
         >
           {{ moved(remedy) }}; finished about {{ gramsText(remedy.finishedG) }}. Forecast.
         </p>
-        <button
+        <ElButton
           v-if="remedy.way !== 'start-again'"
-          class="stone-button"
           :data-way="remedy.way"
           @click="apply(remedy)"
         >
           {{ remedy.adds.length > 0 ? 'It is in' : 'Doing it' }}
-        </button>
+        </ElButton>
       </article>
       <section
         v-if="others.length > 0"
@@ -163,8 +158,8 @@ function apply(remedy: Remedy): void {
 header { display: flex; justify-content: space-between; align-items: center; gap: 8px; }
 h2::first-letter, li::first-letter { text-transform: uppercase; }
 .faults { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
-.stone-button { min-height: 56px; padding-inline: 0.7rem; line-height: 1.15; }
-.faults .stone-button:first-letter { text-transform: uppercase; }
+.el-button { min-height: 56px; padding-inline: 0.7rem; line-height: 1.15; }
+.faults .el-button:first-letter { text-transform: uppercase; }
 .amounts { font-size: 1.7rem; line-height: 1.15; font-weight: 500; }
 .reads { font-size: 1.2rem; font-weight: 600; }
 .expected { border-left: 6px solid var(--accent); padding-left: 12px; font-size: 1.15rem; }

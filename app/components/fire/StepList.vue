@@ -48,14 +48,14 @@ const rows = computed(() => steps.value.map((stage) => {
         :key="row.id"
         :class="{ done: row.done }"
       >
-        <button
-          class="stone-button tick"
+        <ElButton
+          class="tick"
           :aria-pressed="row.done"
           :aria-label="`${row.cue}: done`"
           @click="row.done || emit('mark', 'step.done', { stage: row.id })"
         >
           {{ row.done ? '✓' : '' }}
-        </button>
+        </ElButton>
         <span>
           <strong>{{ row.cue }}</strong> <span class="soft">{{ row.when }}</span>
           <span

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Fire } from '../../composables/fire'
 import { stageBegunText } from '../../../words/stages'
 import type { Marks } from './panel'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 const props = defineProps<{
   /** State of the fire screen, before the start. */
@@ -37,63 +38,54 @@ function takeUp(): void {
     class="slab"
     aria-label="Already under way"
   >
-    <button
+    <ElButton
       v-if="!open"
-      class="stone-button"
       @click="open = true"
     >
       Already under way?
-    </button>
+    </ElButton>
     <template v-else>
       <h2>Where is it?</h2>
-      <p class="row">
-        <button
-          v-for="one in line"
-          :key="one.id"
-          class="stone-button"
-          :aria-pressed="stage === one.id"
-          @click="stage = one.id"
-        >
-          {{ stageBegunText(one) }}
-        </button>
-      </p>
+      <SegmentedChoice
+        label="Where is it?"
+        :chosen="stage"
+        :options="line.map(one => ({ value: one.id, label: stageBegunText(one) }))"
+        @choose="value => stage = value"
+      />
       <p class="row since">
-        <button
-          class="stone-button"
+        <ElButton
           aria-label="One minute less"
           @click="change(-1)"
         >
           −1
-        </button>
+        </ElButton>
         <span class="minutes">{{ minutes }} min ago</span>
-        <button
-          class="stone-button"
+        <ElButton
           aria-label="One minute more"
           @click="change(1)"
         >
           +1
-        </button>
-        <button
-          class="stone-button"
+        </ElButton>
+        <ElButton
           aria-label="Five minutes more"
           @click="change(5)"
         >
           +5
-        </button>
+        </ElButton>
       </p>
-      <button
-        class="stone-button first"
+      <ElButton
+        type="primary"
         :disabled="stage === null"
         @click="takeUp"
       >
         Take it up from there
-      </button>
+      </ElButton>
     </template>
   </section>
 </template>
 
 <style scoped>
 .row { display: flex; flex-wrap: wrap; gap: 8px; margin: 6px 0; align-items: center; }
-.stone-button { min-height: 56px; }
+.el-button { min-height: 56px; }
 .minutes { font-size: 1.6rem; min-width: 6.5em; text-align: center; }
 </style>

@@ -27,29 +27,20 @@ function itIs(grossG: number): void {
       That does not fit {{ vesselText(plan, last.what.vessel) }}. What is it?
     </p>
     <p class="row">
-      <button
-        class="stone-button"
-        @click="itIs(last.what.readG)"
-      >
+      <ElButton @click="itIs(last.what.readG)">
         With the pan
-      </button>
-      <button
-        class="stone-button"
-        @click="itIs(last.what.readG + tareG)"
-      >
+      </ElButton>
+      <ElButton @click="itIs(last.what.readG + tareG)">
         Without the pan
-      </button>
-      <button
-        class="stone-button"
-        @click="emit('mark', 'withdrawn', { replaces: last.id })"
-      >
+      </ElButton>
+      <ElButton @click="emit('mark', 'withdrawn', { replaces: last.id })">
         Neither
-      </button>
+      </ElButton>
     </p>
   </section>
 </template>
 
 <style scoped>
 .row { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 6px; }
-.row .stone-button { min-height: 56px; }
+.row .el-button { min-height: 56px; }
 </style>

@@ -1,4 +1,5 @@
 import { mount, RouterLinkStub } from '@vue/test-utils'
+import { nextTick } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
 import { replay } from '../../../core/live/replay'
 import { examplePlan, marked } from '../../../test/support/plans'
@@ -112,6 +113,7 @@ describe('the drawer for everything else', () => {
 
   it('marks weight and temperature and refuses nonsense with a sentence', async () => {
     const drawn = drawer()
+    await nextTick()
     await drawn.get('#gross').setValue('a lot')
     await drawn.findAll('form')[0]!.trigger('submit')
     expect(drawn.get('[role="alert"]').text()).toContain('Nothing was marked')

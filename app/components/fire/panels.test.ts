@@ -18,6 +18,7 @@ import RepairPanel from './RepairPanel.vue'
 import StepList from './StepList.vue'
 import SyrupSlab from './SyrupSlab.vue'
 import TakeUpLate from './TakeUpLate.vue'
+import { choose } from '../../../test/support/hands'
 
 const plan = examplePlan()
 const roast = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' })]
@@ -114,7 +115,7 @@ describe('a cook that is already under way', () => {
   it('is taken up at its stage, with what went before as the plan forecast', async () => {
     const drawn = show(TakeUpLate, fireOf(plan, [], 0))
     await press(drawn, 'Already under way?')
-    await press(drawn, 'Base in')
+    await choose(drawn, 'Base in')
     await drawn.get('[aria-label="One minute more"]').trigger('click')
     expect(drawn.text()).toContain('6 min ago')
     await press(drawn, 'Take it up from there')

@@ -38,7 +38,6 @@ async function copy(): Promise<void> {
       >
         <span>{{ one.name || 'without a name' }} <span class="soft">made {{ dayText(one.madeAt) }}, {{ one.readAt === null ? 'not read yet' : `read last ${dayText(one.readAt)} ${timeOfDay(one.readAt)}` }}</span></span>
         <ElButton
-          class="stone-button"
           :aria-label="`Take back the address: ${one.name || 'without a name'}`"
           @click="drop(one.id)"
         >
@@ -56,10 +55,7 @@ async function copy(): Promise<void> {
         placeholder="Aunt Meru's telephone"
         autocomplete="off"
       /></label>
-      <ElButton
-        class="stone-button"
-        native-type="submit"
-      >
+      <ElButton native-type="submit">
         Make an address
       </ElButton>
     </form>
@@ -73,7 +69,7 @@ async function copy(): Promise<void> {
         readonly
       /></label>
       <ElButton
-        class="stone-button first"
+        type="primary"
         @click="copy"
       >
         Copy it

@@ -81,12 +81,9 @@ function dropMark(): void {
       >
         Boil check
       </NuxtLink>
-      <button
-        class="stone-button"
-        @click="takeUsual"
-      >
+      <ElButton @click="takeUsual">
         Usual marks of this kind
-      </button>
+      </ElButton>
     </p>
     <fieldset class="marks">
       <legend>Marks, as you call them</legend>
@@ -104,15 +101,11 @@ function dropMark(): void {
         @change="(text: string) => power(i, text)"
       ><template #append>W</template></ElInput></span>
       <span>
-        <button
-          class="stone-button"
-          @click="addMark"
-        >Another mark</button>
-        <button
-          class="stone-button"
+        <ElButton @click="addMark">Another mark</ElButton>
+        <ElButton
           :disabled="item.marks.length < 2"
           @click="dropMark"
-        >One less</button>
+        >One less</ElButton>
       </span>
     </fieldset>
   </EditorShell>

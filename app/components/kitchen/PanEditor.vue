@@ -81,12 +81,10 @@ function weigh(): void {
         from its size; weigh it once and the scale can tell the end
       </template>
     </p>
-    <button
-      class="stone-button"
-      :aria-pressed="item.coated"
-      @click="send({ coated: !item.coated })"
-    >
-      {{ item.coated ? 'Coated' : 'Not coated' }}
-    </button>
+    <ElCheckbox
+      :model-value="item.coated"
+      label="Coated, so that little sticks"
+      @change="value => send({ coated: value === true })"
+    />
   </EditorShell>
 </template>

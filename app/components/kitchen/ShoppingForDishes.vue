@@ -55,20 +55,20 @@ function more(id: string, step: number): void {
         :key="dish.id"
       >
         <strong>{{ dish.name }}</strong> {{ times > 1 ? `${times} times` : 'once' }}, the usual amount
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           :aria-label="`Once more of ${dish.name}`"
           @click="more(dish.id, 1)"
         >
           once more
-        </button>
-        <button
-          class="stone-button quiet"
+        </ElButton>
+        <ElButton
+          text
           :aria-label="`Once less of ${dish.name}`"
           @click="more(dish.id, -1)"
         >
           {{ times > 1 ? 'once less' : 'take it off' }}
-        </button>
+        </ElButton>
       </li>
     </ul>
     <ShoppingTable

@@ -12,6 +12,7 @@ import { weightOf } from '../../../core/measures/weightOf'
 import { lastDay } from '../../../core/store/shopping'
 import DateField from '../DateField.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import DraftField from '../DraftField.vue'
 
 type Item = Kitchen['store'][number]
 
@@ -96,38 +97,38 @@ function setMass(item: Item, text: string): void {
             {{ one.row.name }}
           </th>
           <td>
-            <input
+            <DraftField
               class="mass"
               inputmode="decimal"
               :value="gramsToType(one.item.massG)"
               :aria-label="`${one.row.name} left, ${weightUnit()}`"
-              @change="setMass(one.item, ($event.target as HTMLInputElement).value)"
-            > <span class="unit soft small">{{ weightUnit() }}</span>
+              @set="text => setMass(one.item, text)"
+            /> <span class="unit soft small">{{ weightUnit() }}</span>
           </td>
           <td class="got soft">
             {{ day(one.item.gotOn) }}
           </td>
           <td>
             <span v-if="one.item.openedOn !== null"><span class="narrow">opened </span>{{ day(one.item.openedOn) }}</span>
-            <button
+            <ElButton
               v-else-if="one.row.kind !== 'produce'"
-              class="stone-button quiet"
+              text
               @click="emit('put', { ...one.item, openedOn: today })"
             >
               Opened today
-            </button>
+            </ElButton>
           </td>
           <td><span class="narrow">good until </span>{{ Number.isFinite(one.last) ? day(one.last) : 'not known' }} <strong
             v-if="one.past"
             class="danger"
           >past its day</strong><strong v-else-if="one.soon">{{ one.left === 0 ? 'today' : `in ${one.left} ${one.left === 1 ? 'day' : 'days'}` }}</strong></td>
           <td>
-            <button
-              class="stone-button quiet"
+            <ElButton
+              text
               @click="emit('gone', one.item)"
             >
               Used up
-            </button>
+            </ElButton>
           </td>
         </tr>
       </tbody>
@@ -148,18 +149,18 @@ function setMass(item: Item, text: string): void {
         :options="table.filter(row => row.kind !== 'water').map(row => ({ value: row.id, label: row.name }))"
         @choose="value => ingredient = value"
       />
-      <label><span class="visually-hidden">How much</span><input
+      <label><span class="visually-hidden">How much</span><ElInput
         v-model="amount"
         placeholder="500 g, 1 kg, 2 cups"
         autocomplete="off"
-      ></label>
+      /></label>
       <label class="small">use by <DateField
         v-model="useBy"
         label="use by"
       /></label>
-      <button class="stone-button">
+      <ElButton native-type="submit">
         Put it in
-      </button>
+      </ElButton>
     </form>
     <p
       class="danger"

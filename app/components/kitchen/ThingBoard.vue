@@ -32,19 +32,20 @@ const emit = defineEmits<{
   <section :aria-label="title">
     <header>
       <h2>{{ title }}</h2>
-      <button
+      <ElButton
         v-for="[kind, label] in adds"
         :key="kind"
-        class="stone-button quiet"
+        text
         @click="emit('add', kind)"
       >
         {{ label }}
-      </button>
+      </ElButton>
     </header>
     <div class="board">
-      <button
+      <ElButton
         v-for="one in things"
         :key="one.id"
+        plain
         class="thing"
         :aria-pressed="open === one.id"
         @click="emit('take', one.id)"
@@ -59,7 +60,7 @@ const emit = defineEmits<{
         /></svg>
         <span class="label"><strong>{{ one.name }}</strong> {{ one.size }}</span>
         <span class="soft small">{{ one.note }}</span>
-      </button>
+      </ElButton>
     </div>
   </section>
 </template>
@@ -68,8 +69,9 @@ const emit = defineEmits<{
 header { display: flex; align-items: center; gap: 14px; flex-wrap: wrap; }
 h2 { font-size: 1.2rem; }
 .board { display: flex; align-items: flex-end; gap: 26px; flex-wrap: wrap; padding-top: 8px; }
-.thing { display: grid; justify-items: center; align-content: end; gap: 0; background: none; border: 0; padding: 0; cursor: pointer; text-align: center; color: inherit; }
+.thing { justify-items: center; align-content: end; background: none; border: 0; padding: 0; text-align: center; }
 .thing svg { display: block; height: auto; max-width: 100%; border-bottom: 6px solid var(--ink); padding: 0 10px; box-sizing: content-box; }
+.thing[aria-pressed="true"] { background: none; color: inherit; }
 .thing[aria-pressed="true"] svg { border-color: var(--accent); }
 .thing[aria-pressed="true"] .label strong { color: var(--accent); }
 .label { margin-top: 6px; }

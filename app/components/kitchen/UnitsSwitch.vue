@@ -2,8 +2,11 @@
 import { celsiusOfHouse, degreesOfHouse } from '../../composables/format'
 import type { ClockFormat } from '../../composables/houseTime'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import DraftField from '../DraftField.vue'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 const ZONES = Intl.supportedValuesOf('timeZone').map(value => ({ value, label: value.replaceAll('_', ' ') }))
+const UNITS = [{ value: 'metric', label: 'g and °C' }, { value: 'imperial', label: 'oz, lb and °F' }] as const
 const CLOCKS = [{ value: '24', label: '19:05' }, { value: '12', label: '7:05 pm' }] as const
 
 defineProps<{
@@ -41,44 +44,30 @@ const emit = defineEmits<{
     aria-label="Numbers on all screens"
   >
     <span class="soft">Numbers on all screens</span>
-    <button
-      class="stone-button"
-      :aria-pressed="units === 'metric'"
-      @click="emit('units', 'metric')"
-    >
-      g and °C
-    </button>
-    <button
-      class="stone-button"
-      :aria-pressed="units === 'imperial'"
-      @click="emit('units', 'imperial')"
-    >
-      oz, lb and °F
-    </button>
-    <label class="soft">money is called <input
+    <SegmentedChoice
+      label="Weights and temperatures"
+      :chosen="units"
+      :options="UNITS"
+      @choose="value => emit('units', value)"
+    />
+    <label class="soft">money is called <DraftField
+      class="money"
       :value="currency"
       maxlength="4"
-      @change="emit('currency', ($event.target as HTMLInputElement).value.trim().slice(0, 4))"
-    ></label>
+      @set="value => emit('currency', value.trim().slice(0, 4))"
+    /></label>
     <label class="soft">the kitchen is at <ElInputNumber
       :model-value="Math.round(degreesOfHouse(roomC))"
       :min="Math.round(degreesOfHouse(LEAST_C))"
       :max="Math.round(degreesOfHouse(MOST_C))"
       @change="value => value !== undefined && emit('room', celsiusOfHouse(Number(value)))"
     /> {{ units === 'imperial' ? '°F' : '°C' }} while you cook</label>
-    <span class="pair"><span class="soft">times are written</span><ElRadioGroup
-      :model-value="clock"
-      aria-label="How times are written"
-      @update:model-value="value => emit('times', { clock: value === '12' ? '12' : '24' })"
-    >
-      <ElRadioButton
-        v-for="one in CLOCKS"
-        :key="one.value"
-        :value="one.value"
-      >
-        {{ one.label }}
-      </ElRadioButton>
-    </ElRadioGroup></span>
+    <span class="pair"><span class="soft">times are written</span><SegmentedChoice
+      label="How times are written"
+      :chosen="clock"
+      :options="CLOCKS"
+      @choose="value => emit('times', { clock: value })"
+    /></span>
     <span class="pair"><span class="soft">by the clock of</span><ChoiceSelect
       class="zone"
       label="Time zone of the house"
@@ -93,5 +82,5 @@ const emit = defineEmits<{
 .pair { display: flex; align-items: center; gap: 10px; }
 .zone { min-width: 240px; }
 .units { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; }
-input { width: 70px; }
+.money { width: 70px; }
 </style>

@@ -1,5 +1,4 @@
 import { mount } from '@vue/test-utils'
-import { ElInput, ElOption, ElSelect } from 'element-plus'
 import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
@@ -7,8 +6,8 @@ import CupEditor from './CupEditor.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import FireEditor from './FireEditor.vue'
 import PanEditor from './PanEditor.vue'
+import { choose } from '../../../test/support/hands'
 
-const global = { components: { ElInput, ElSelect, ElOption } }
 const [cup] = FIRST_KITCHEN.measures
 const [pan] = FIRST_KITCHEN.pans
 const [fire] = FIRST_KITCHEN.fires
@@ -24,7 +23,7 @@ const last = (wrapper: ReturnType<typeof mount>): unknown => wrapper.emitted('ch
 
 describe('a cup in the hand', () => {
   it('takes a volume and says that it was entered', async () => {
-    const editor = mount(CupEditor, { props: { item: cup! }, global })
+    const editor = mount(CupEditor, { props: { item: cup! } })
     await type(editor, 'Holds', '180')
     expect(last(editor)).toMatchObject({ volumeMl: 180, origin: 'entered' })
     await type(editor, 'Holds', '0')
@@ -33,7 +32,7 @@ describe('a cup in the hand', () => {
   })
 
   it('is found by weighing, once both weights are there and make sense', async () => {
-    const editor = mount(CupEditor, { props: { item: cup! }, global })
+    const editor = mount(CupEditor, { props: { item: cup! } })
     await type(editor, 'Empty', '212')
     expect(editor.emitted('change')).toBeUndefined()
     await type(editor, 'Full', '100')
@@ -44,7 +43,7 @@ describe('a cup in the hand', () => {
   })
 
   it('keeps its name where the new one is empty', async () => {
-    const editor = mount(CupEditor, { props: { item: cup! }, global })
+    const editor = mount(CupEditor, { props: { item: cup! } })
     await type(editor, 'Name', '   ')
     expect(editor.emitted('change')).toBeUndefined()
     await type(editor, 'Name', 'Tin mug')
@@ -54,18 +53,18 @@ describe('a cup in the hand', () => {
 
 describe('a pan in the hand', () => {
   it('guesses its weight from its size until it is weighed', async () => {
-    const editor = mount(PanEditor, { props: { item: pan! }, global })
+    const editor = mount(PanEditor, { props: { item: pan! } })
     await type(editor, 'Across', '30')
     expect(last(editor)).toMatchObject({ innerDiameterMm: 300, massG: guessMassG(300, 75, 'steel'), massOrigin: 'guess' })
     await type(editor, 'Empty weight', '1310')
     expect(last(editor)).toMatchObject({ massG: 1310, massOrigin: 'weighed' })
-    const weighed = mount(PanEditor, { props: { item: { ...pan!, massG: 1310, massOrigin: 'weighed' as const } }, global })
+    const weighed = mount(PanEditor, { props: { item: { ...pan!, massG: 1310, massOrigin: 'weighed' as const } } })
     await type(weighed, 'Deep', '9')
     expect(last(weighed)).toMatchObject({ depthMm: 90, massG: 1310 })
   })
 
   it('refuses sizes no pan has', async () => {
-    const editor = mount(PanEditor, { props: { item: pan! }, global })
+    const editor = mount(PanEditor, { props: { item: pan! } })
     await type(editor, 'Across', '2')
     await type(editor, 'Empty weight', 'heavy')
     expect(editor.emitted('change')).toBeUndefined()
@@ -73,8 +72,8 @@ describe('a pan in the hand', () => {
   })
 
   it('is coated or not at a touch', async () => {
-    const editor = mount(PanEditor, { props: { item: pan! }, global })
-    await editor.get('button').trigger('click')
+    const editor = mount(PanEditor, { props: { item: pan! } })
+    await choose(editor, 'Coated')
     expect(last(editor)).toMatchObject({ coated: true })
   })
 })
@@ -83,7 +82,7 @@ describe('a fire in the hand', () => {
   const inputs = (editor: ReturnType<typeof mount>) => editor.findAll('fieldset input')
 
   it('has marks with the household\'s own names and powers that rise', async () => {
-    const editor = mount(FireEditor, { props: { item: fire! }, global })
+    const editor = mount(FireEditor, { props: { item: fire! } })
     expect(inputs(editor)).toHaveLength(12)
     const change = async (at: number, text: string): Promise<void> => {
       const input = inputs(editor)[at]!
@@ -101,7 +100,7 @@ describe('a fire in the hand', () => {
 
   it('of another kind has the marks of that kind, unless its own were entered', () => {
     const turned = (item: typeof fire) => {
-      const editor = mount(FireEditor, { props: { item: item! }, global })
+      const editor = mount(FireEditor, { props: { item: item! } })
       editor.getComponent(ChoiceSelect).vm.$emit('choose', 'induction')
       return last(editor) as { kind: string, marks: readonly { label: string, watts: number }[] }
     }
@@ -113,13 +112,13 @@ describe('a fire in the hand', () => {
   })
 
   it('gets another mark, or one less, never none', async () => {
-    const editor = mount(FireEditor, { props: { item: fire! }, global })
+    const editor = mount(FireEditor, { props: { item: fire! } })
     const press = (text: string) => editor.findAll('button').find(one => one.text() === text)!.trigger('click')
     await press('Another mark')
     expect((last(editor) as { marks: unknown[] }).marks).toHaveLength(7)
     await press('One less')
     expect((last(editor) as { marks: unknown[] }).marks).toHaveLength(5)
-    const one = mount(FireEditor, { props: { item: { ...fire!, marks: fire!.marks.slice(0, 1) } }, global })
+    const one = mount(FireEditor, { props: { item: { ...fire!, marks: fire!.marks.slice(0, 1) } } })
     expect(one.findAll('button').find(button => button.text() === 'One less')!.attributes('disabled')).toBeDefined()
   })
 })

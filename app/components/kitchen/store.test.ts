@@ -1,4 +1,4 @@
-import { ElInputNumber, ElRadioButton, ElRadioGroup } from 'element-plus'
+import { ElInputNumber } from 'element-plus'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
@@ -10,6 +10,7 @@ import ShoppingForDishes from './ShoppingForDishes.vue'
 import StoreShelf from './StoreShelf.vue'
 import TrayEditor from './TrayEditor.vue'
 import UnitsSwitch from './UnitsSwitch.vue'
+import { choose, chosenIn } from '../../../test/support/hands'
 
 const TODAY = 20_000
 const item = (ingredient: string, more = {}) => ({ id: `s-${ingredient}`, ingredient, massG: 500, gotOn: TODAY - 5, openedOn: null, useBy: null, ...more })
@@ -44,8 +45,8 @@ describe('the store', () => {
   it('notes what was opened, what is left, and what is used up', async () => {
     const drawn = shelf([item('sugar')])
     await button(drawn, 'Opened today').trigger('click')
-    await drawn.get('.mass').setValue('320')
-    await drawn.get('.mass').setValue('nothing')
+    await drawn.get('.mass input').setValue('320')
+    await drawn.get('.mass input').setValue('nothing')
     await button(drawn, 'Used up').trigger('click')
     expect(drawn.emitted('put')!.map(one => one[0])).toEqual([expect.objectContaining({ openedOn: TODAY }), expect.objectContaining({ massG: 320 })])
     expect(drawn.emitted('gone')).toHaveLength(1)
@@ -73,13 +74,13 @@ describe('shopping for several dishes', () => {
 
 describe('units', () => {
   it('are switched and the money is named', async () => {
-    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '', roomC: 27, zone: 'Asia/Kolkata', clock: '24' }, global: { components: { ElInputNumber, ElRadioButton, ElRadioGroup }, stubs: { ChoiceSelect: ChoiceStub } } })
-    expect(button(drawn, 'g and °C').attributes('aria-pressed')).toBe('true')
-    await button(drawn, 'oz, lb').trigger('click')
-    await drawn.get('input').setValue(' crowns ')
+    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '', roomC: 27, zone: 'Asia/Kolkata', clock: '24' }, global: { stubs: { ChoiceSelect: ChoiceStub } } })
+    expect(chosenIn(drawn)).toEqual(['g and °C', '19:05'])
+    await choose(drawn, 'oz, lb')
+    await drawn.get('.money input').setValue(' crowns ')
     expect(drawn.emitted('units')).toEqual([['imperial']])
     expect(drawn.emitted('currency')).toEqual([['crow']])
-    await drawn.findComponent(ElRadioGroup).vm.$emit('update:modelValue', '12')
+    await choose(drawn, '7:05 pm')
     await drawn.get('[aria-label="Time zone of the house"]').setValue('Europe/Berlin')
     expect(drawn.emitted('times')).toEqual([[{ clock: '12' }], [{ zone: 'Europe/Berlin' }]])
     await drawn.findComponent(ElInputNumber).vm.$emit('change', 34)

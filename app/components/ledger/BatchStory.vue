@@ -66,20 +66,20 @@ function write(): void {
       class="noting"
       @submit.prevent="write"
     >
-      <label>At<input
+      <label>At<ElInput
         v-model="at"
         inputmode="decimal"
         placeholder="7:30"
         autocomplete="off"
-      ></label>
-      <label class="wide">A note at that minute<input
+      /></label>
+      <label class="wide">A note at that minute<ElInput
         v-model="text"
         maxlength="200"
         autocomplete="off"
-      ></label>
-      <button class="stone-button">
+      /></label>
+      <ElButton native-type="submit">
         Write it
-      </button>
+      </ElButton>
       <p
         role="status"
         class="danger"
@@ -96,9 +96,9 @@ function write(): void {
 .at { display: inline-block; min-width: 3.6em; font-weight: 600; }
 .noting { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; margin-top: 14px; }
 label { font-weight: 600; display: block; }
-.noting input { display: block; width: 6em; min-height: 48px; }
+.noting .el-input { display: flex; width: 6em; }
 .noting .wide { flex: 1 1 260px; }
-.noting .wide input { width: 100%; }
+.noting .wide .el-input { width: 100%; }
 .noting p:empty { display: none; }
 @media (max-width: 1000px) { .story { columns: 1; } }
 </style>

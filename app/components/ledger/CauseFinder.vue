@@ -6,6 +6,7 @@ import type { DishEdit } from '../../../core/faults/dishEdit'
 import type { RankedCause } from '../../../core/faults/findCauses'
 import { changeText, clueText, editText, FAULT_CAUSE_WORDS } from '../../../words/faults'
 import { FAULT_WORDS } from '../../../words/cook'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 export interface CauseRow { readonly ranked: RankedCause, readonly edit: DishEdit | null }
 
@@ -43,22 +44,13 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
       <h2 id="why">
         Why, and what to change
       </h2>
-      <div
+      <SegmentedChoice
         v-if="faults.length > 1"
-        class="which"
-        role="group"
-        aria-label="Fault"
-      >
-        <button
-          v-for="(one, i) in faults"
-          :key="one.fault"
-          class="stone-button"
-          :aria-pressed="i === at"
-          @click="at = i"
-        >
-          {{ FAULT_WORDS[one.fault] }}
-        </button>
-      </div>
+        label="Fault"
+        :chosen="at"
+        :options="faults.map((one, value) => ({ value, label: FAULT_WORDS[one.fault] ?? one.fault }))"
+        @choose="value => at = value"
+      />
     </header>
     <p class="soft">
       {{ shown ? FAULT_WORDS[shown.fault] : '' }}: likely causes, by this batch's own record{{ good > 0 ? ` and ${good} ${good === 1 ? 'batch' : 'batches'} of this dish that came right` : '' }}.
@@ -102,15 +94,14 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
         <p class="next">
           {{ FAULT_CAUSE_WORDS[ranked.cause].next }}
         </p>
-        <button
+        <ElButton
           v-if="edit"
-          class="stone-button"
-          :class="{ first: i === 0 }"
+          :type="i === 0 ? 'primary' : undefined"
           :disabled="busy"
           @click="emit('change', shown.fault, ranked.cause, edit)"
         >
           Change the dish: {{ editText(edit) }}
-        </button>
+        </ElButton>
       </li>
     </ol>
     <p

@@ -57,13 +57,12 @@ function choose(key: Key, value: string): void {
       :options="bar.options"
       @choose="value => choose(bar.key, value)"
     />
-    <button
+    <ElButton
       v-if="Object.keys(filter).length > 0"
-      class="stone-button"
       @click="emit('change', {})"
     >
       All batches
-    </button>
+    </ElButton>
   </div>
 </template>
 

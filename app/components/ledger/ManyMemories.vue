@@ -6,6 +6,7 @@ import type { Kitchen } from '../../../contracts/kitchen'
 import type { DishCard } from '../../../core/dish/dish'
 import { ROW_STATE_WORDS, ROW_TROUBLE_WORDS } from '../../../words/ledger'
 import LabelledChoice from '../LabelledChoice.vue'
+import FileChooser from '../FileChooser.vue'
 
 const props = defineProps<{
   /** Dishes of the book. */
@@ -17,12 +18,6 @@ const props = defineProps<{
 }>()
 
 const { read, ready, says, busy, take, keep, cookable, unknown, name } = useManyMemories(() => props)
-function chosen(event: Event): void {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) void take(file)
-}
 </script>
 
 <template>
@@ -34,13 +29,11 @@ function chosen(event: Event): void {
     <p class="soft">
       A CSV file whose first line names its columns: <strong>dish</strong>, <strong>date</strong>, <strong>base</strong> (250, or 1 cup) and <strong>minutes</strong> at the fire; and where they are known roast, pan, fire, finished, faults and note. Our own table reads back too; what stands in the ledger is not doubled.
     </p>
-    <p>
-      <label class="stone-button file">Choose a table<input
-        type="file"
-        accept=".csv,text/csv"
-        @change="chosen"
-      ></label>
-    </p>
+    <FileChooser
+      label="Choose a table"
+      accept=".csv,text/csv"
+      @chosen="take"
+    />
     <p
       v-if="says"
       role="status"
@@ -74,7 +67,7 @@ function chosen(event: Event): void {
         </li>
       </ul>
       <ElButton
-        class="stone-button first"
+        type="primary"
         :disabled="ready.length === 0 || busy"
         @click="keep"
       >
@@ -87,9 +80,6 @@ function chosen(event: Event): void {
 <style scoped>
 .many { display: grid; gap: 10px; justify-items: start; }
 p { margin: 0; max-width: 80ch; }
-.file { position: relative; overflow: hidden; }
-.file input { position: absolute; inset: 0; opacity: 0; cursor: pointer; }
-.file:focus-within { outline: 3px solid var(--accent); outline-offset: 2px; }
 .which { display: grid; grid-template-columns: repeat(auto-fit, minmax(240px, 1fr)); gap: 10px; width: 100%; }
 ul { list-style: none; margin: 0; padding: 0; width: 100%; max-height: 60vh; overflow-y: auto; }
 li { display: grid; grid-template-columns: minmax(0, 1.2fr) 110px minmax(0, 0.8fr) minmax(0, 1.6fr); gap: 4px 14px; border-top: 2px solid var(--line); padding: 5px 0 5px 15px; overflow-wrap: anywhere; }

@@ -124,12 +124,9 @@ function enter(): void {
     >
       {{ trouble }}
     </p>
-    <button
-      class="stone-button"
-      @click="enter"
-    >
+    <ElButton @click="enter">
       Put it in the ledger
-    </button>
+    </ElButton>
   </div>
 </template>
 

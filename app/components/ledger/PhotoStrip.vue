@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import type { PhotoLine } from '../../../contracts/photo'
 import { momentText } from '../../composables/format'
+import FileChooser from '../FileChooser.vue'
 
 defineProps<{
   /** Photographs kept so far. */
@@ -21,11 +21,6 @@ const emit = defineEmits<{
   remove: [id: string]
 }>()
 
-const input = ref<HTMLInputElement | null>(null)
-function chosen(): void {
-  for (const file of input.value?.files ?? []) emit('add', file)
-  if (input.value) input.value.value = ''
-}
 </script>
 
 <template>
@@ -53,23 +48,21 @@ function chosen(): void {
           loading="lazy"
         ></a>
         <span class="small soft">{{ momentText(photo.at, now) }}</span>
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           :aria-label="`Remove photograph ${i + 1}`"
           @click="emit('remove', photo.id)"
         >
           remove
-        </button>
+        </ElButton>
       </li>
     </ul>
-    <label class="stone-button add">Add a photograph<input
-      ref="input"
-      class="visually-hidden"
-      type="file"
+    <FileChooser
+      label="Add a photograph"
       accept="image/*"
       multiple
-      @change="chosen"
-    ></label>
+      @chosen="file => emit('add', file)"
+    />
     <p
       class="soft small"
       role="status"

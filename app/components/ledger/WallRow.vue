@@ -123,14 +123,14 @@ watch(() => [props.cells, props.across, props.width, props.colours], drawSoon)
             :class="batch.summary.faults.length > 0 ? 'danger' : 'soft'"
           >{{ says(batch) }}</span>
         </a>
-        <button
+        <ElButton
           class="pick"
           :aria-pressed="picked.includes(batch.id)"
           :aria-label="`Lay ${batch.dish} of ${dayText(batch.startedAt)} aside to compare`"
           @click="emit('pick', batch.id)"
         >
           {{ picked.includes(batch.id) ? '✓' : '+' }}
-        </button>
+        </ElButton>
       </li>
     </ul>
   </div>

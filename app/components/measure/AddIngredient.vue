@@ -106,7 +106,7 @@ async function keepOwn(own: Ingredient, pricePerKg: number | null): Promise<void
     <header>
       <h2>Add an ingredient</h2>
       <ElButton
-        class="stone-button quiet"
+        text
         @click="emit('close')"
       >
         Close
@@ -155,7 +155,7 @@ async function keepOwn(own: Ingredient, pricePerKg: number | null): Promise<void
       </label>
       <ElButton
         native-type="submit"
-        class="stone-button first"
+        type="primary"
         :disabled="!read || !('next' in read)"
       >
         Put it in
@@ -191,7 +191,7 @@ async function keepOwn(own: Ingredient, pricePerKg: number | null): Promise<void
     />
     <ElButton
       v-else
-      class="stone-button quiet"
+      text
       @click="making = true"
     >
       It is not in the list: add one of our own
@@ -202,7 +202,7 @@ async function keepOwn(own: Ingredient, pricePerKg: number | null): Promise<void
 <style scoped>
 .adds { display: grid; gap: 8px; justify-items: start; }
 header { display: flex; align-items: baseline; gap: 16px; width: 100%; }
-header .stone-button { margin-left: auto; }
+header .el-button { margin-left: auto; }
 .row { display: flex; flex-wrap: wrap; gap: 10px 14px; align-items: flex-end; width: 100%; }
 .which { flex: 1 1 220px; }
 .as { flex: 1 1 240px; }

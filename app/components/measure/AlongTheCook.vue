@@ -11,6 +11,7 @@ import type { Forecast, ForecastBand, Window } from '../../../core/forecast/fore
 import { depthMm } from '../../../core/vessel/depthMm'
 import { PAN_NUMBERS, type PanNumber } from '../../../words/pan'
 import { stageName, stiffnessText } from '../../../words/stages'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 const props = defineProps<{
   /** Dish with its stages. */
@@ -102,20 +103,12 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
     <p class="soft small">
       {{ PAN_NUMBERS[chosen].says }} The band holds eight in ten; the line is the middle. A forecast: no pan was measured.
     </p>
-    <div
-      class="numbers"
-      role="group"
-      aria-label="What of the pan"
-    >
-      <button
-        v-for="id in available"
-        :key="id"
-        :aria-pressed="chosen === id"
-        @click="chosen = id"
-      >
-        {{ PAN_NUMBERS[id].name }}
-      </button>
-    </div>
+    <SegmentedChoice
+      label="What of the pan"
+      :chosen="chosen"
+      :options="available.map(value => ({ value, label: PAN_NUMBERS[value].name }))"
+      @choose="value => chosen = value"
+    />
     <svg
       v-if="chart"
       :viewBox="`0 0 ${room.width} ${room.height}`"
@@ -223,9 +216,6 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
 
 <style scoped>
 .along { display: grid; gap: 10px; }
-.numbers { display: flex; flex-wrap: wrap; gap: 4px 14px; }
-.numbers button { background: none; border: 0; border-bottom: 3px solid transparent; padding: 6px 2px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
-.numbers button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--accent); }
 svg { width: 100%; height: auto; overflow: visible; }
 text { fill: var(--ink-soft); font-size: 14px; font-variant-numeric: tabular-nums; }
 .name { fill: var(--ink); }

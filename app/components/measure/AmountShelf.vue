@@ -116,17 +116,17 @@ function changeCups(id: string, cups: number): void {
       </div>
     </div>
     <p class="pinches">
-      <button
+      <ElButton
         v-for="one in small"
         :key="one.id"
+        link
         class="name pinch"
         :aria-expanded="open === one.id"
         @click="emit('look', one.id)"
       >
         {{ one.short }} <strong>{{ one.said }}</strong> <span class="soft">{{ gramsText(one.massG) }}</span>
-      </button>
+      </ElButton>
       <ElButton
-        class="stone-button"
         :aria-expanded="adding"
         @click="emit('add')"
       >
@@ -148,7 +148,7 @@ function changeCups(id: string, cups: number): void {
 .shelf { border-bottom: 6px solid var(--ink); min-height: 190px; margin-top: 10px; }
 .labels { align-items: flex-start; padding-top: 6px; }
 .vessel { flex: 1 1 0; min-width: 0; contain: layout style; }
-.name { background: none; border: 0; padding: 2px 0; font: inherit; text-align: left; cursor: pointer; text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
+.name { text-decoration-thickness: 1px; text-decoration-color: var(--line); }
 .name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
 .many :deep(h2) { font-size: 0.9375rem; }
 .many :deep(.amount) { font-size: 1.0625rem; }

@@ -97,12 +97,9 @@ const list = computed(() => shopping(
           A grinder turns no less than {{ gramsText(grinding.grindG) }}: that gives {{ gramsText(grinding.flourG) }} of flour, {{ gramsText(grinding.usedG) }} of it for this dish.
           <template v-if="grinding.surplusG >= 5">
             {{ gramsText(grinding.surplusG) }} are left.
-            <button
-              class="stone-button"
-              @click="emit('surplus', grinding.row.id, grinding.surplusG)"
-            >
+            <ElButton @click="emit('surplus', grinding.row.id, grinding.surplusG)">
               Put them in the store with today's date
-            </button>
+            </ElButton>
           </template>
         </li>
       </ul>

@@ -84,39 +84,38 @@ function forget(): void {
       class="fields"
       @submit.prevent
     >
-      <label>A full {{ shortName(cup.name) }}, {{ weightUnit() }}<input
+      <label>A full {{ shortName(cup.name) }}, {{ weightUnit() }}<ElInput
         v-model="typed.cup"
         inputmode="decimal"
         autocomplete="off"
         @change="keep('cup')"
-      ></label>
-      <label v-if="row.piece">One {{ row.piece.noun }}, {{ weightUnit() }}<input
+      /></label>
+      <label v-if="row.piece">One {{ row.piece.noun }}, {{ weightUnit() }}<ElInput
         v-model="typed.piece"
         inputmode="decimal"
         autocomplete="off"
         @change="keep('piece')"
-      ></label>
-      <label v-if="row.kind === 'produce' || row.kind === 'coconut'">Left when ready, %<input
+      /></label>
+      <label v-if="row.kind === 'produce' || row.kind === 'coconut'">Left when ready, %<ElInput
         v-model="typed.prepared"
         inputmode="decimal"
         autocomplete="off"
         @change="keep('prepared')"
-      ></label>
-      <label v-if="row.kind !== 'water'">Price of a kg<template v-if="currency">, {{ currency }}</template><input
+      /></label>
+      <label v-if="row.kind !== 'water'">Price of a kg<template v-if="currency">, {{ currency }}</template><ElInput
         v-model="typed.price"
         inputmode="decimal"
         autocomplete="off"
         :placeholder="correction?.pricePerKg === undefined ? '' : String(correction.pricePerKg)"
         @change="keep('price')"
-      ></label>
-      <button
+      /></label>
+      <ElButton
         v-if="correction && (weighed > 0 || correction.pieceG !== undefined || correction.prepared !== undefined)"
-        type="button"
-        class="stone-button quiet"
+        text
         @click="forget"
       >
         Back to the table
-      </button>
+      </ElButton>
     </form>
     <p
       class="danger small"
@@ -131,5 +130,5 @@ function forget(): void {
 .correct { display: grid; gap: 6px; }
 .fields { display: flex; flex-wrap: wrap; gap: 10px 16px; align-items: end; }
 .fields label { display: grid; font-size: 0.9375rem; font-weight: 600; }
-.fields input { width: 130px; }
+.fields .el-input { display: flex; width: 130px; }
 </style>

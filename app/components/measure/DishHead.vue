@@ -30,19 +30,19 @@ const emit = defineEmits<{
     </div>
     <p class="keeps">
       <template v-if="changed">
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           @click="emit('keep')"
         >
           Keep the change
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           v-if="!ours"
-          class="stone-button quiet"
+          text
           @click="emit('own')"
         >
           Keep as a dish of ours
-        </button>
+        </ElButton>
       </template>
       <NuxtLink
         class="stone-button quiet"

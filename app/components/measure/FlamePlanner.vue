@@ -86,14 +86,14 @@ const taken = (schedule: FlameSchedule): boolean => {
       class="row"
     >
       <strong>{{ row.name }}</strong>
-      <button
-        class="stone-button quiet"
+      <ElButton
+        text
         :disabled="taken(row.schedule) || done < 1"
         :aria-label="`Plan it so: ${row.name}`"
         @click="emit('take', stage!.id, row.schedule.turns)"
       >
         {{ taken(row.schedule) ? 'Planned' : 'Plan it so' }}
-      </button>
+      </ElButton>
       <ol>
         <li
           v-for="turn in row.schedule.turns"
@@ -120,7 +120,7 @@ const taken = (schedule: FlameSchedule): boolean => {
 .planner { display: grid; gap: 8px; border-top: 2px solid var(--line); padding-top: 8px; contain: layout style; }
 .wishes { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .row { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0 10px; align-items: center; }
-.row .stone-button { min-height: 44px; }
+.row .el-button { min-height: 44px; }
 ol { grid-column: 1 / -1; list-style: none; margin: 0; padding: 0; display: grid; grid-auto-flow: column; grid-auto-columns: 1fr; align-items: end; gap: 10px; }
 li { display: grid; line-height: 1.2; border-bottom: 3px solid var(--line); padding-bottom: 4px; }
 .flame { display: block; width: 34px; background: var(--accent); border-radius: 50% 50% 2px 2px / 70% 70% 2px 2px; margin-bottom: 3px; }

@@ -29,8 +29,7 @@ const emit = defineEmits<{
   surplus: [ingredient: string, massG: number]
 }>()
 
-const PANES = [['school', 'How it is cooked'], ['stages', 'Its stages'], ['pan', 'In the pan'], ['buy', 'Get ready and buy']] as const
-const pane = ref<(typeof PANES)[number][0]>('school')
+const pane = ref<'school' | 'stages' | 'pan' | 'buy'>('school')
 const { card, sheet, dish, troubles, rowOf, cup, fire, pan, plan, forecast } = props.state
 /** The dish as its school sees it: the same one while only amounts move, many times a second. */
 const schooled = computed<DishCard | null>((before) => {
@@ -50,58 +49,75 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
     class="made"
     aria-label="How it is made"
   >
-    <nav
-      class="panes"
-      aria-label="More of this dish"
-    >
-      <button
-        v-for="[id, name] in PANES"
-        :key="id"
-        :aria-pressed="pane === id"
-        @click="pane = id"
-      >
-        {{ name }}
-      </button>
-    </nav>
     <SchoolChoices
-      v-if="pane === 'school' || wrong.length > 0"
+      v-if="pane !== 'school' && wrong.length > 0"
       :card="schooled"
       :troubles="wrong"
       @choose="changes => emit('choose', changes)"
     />
-    <SyrupFacts
-      v-if="pane === 'stages' && plan"
-      :plan="plan"
-    />
-    <StageList
-      v-if="pane === 'stages' && dish && sheet"
-      :dish="plan?.dish ?? dish"
-      :base-g="sheet.baseG"
-      :cup="cup"
-    />
-    <AlongTheCook
-      v-if="pane === 'pan' && dish && pan && forecast"
-      :key="dish.id"
-      :dish="dish"
-      :forecast="forecast"
-      :pan="pan"
-    />
-    <BuyAndPrepare
-      v-if="pane === 'buy' && card && sheet"
-      :card="card"
-      :base-g="sheet.baseG"
-      :row-of="rowOf"
-      :store="store"
-      :today="today"
-      :fire="fire"
-      @surplus="(ingredient, massG) => emit('surplus', ingredient, massG)"
-    />
+    <ElTabs v-model="pane">
+      <ElTabPane
+        name="school"
+        label="How it is cooked"
+      >
+        <SchoolChoices
+          v-if="pane === 'school'"
+          :card="schooled"
+          :troubles="wrong"
+          @choose="changes => emit('choose', changes)"
+        />
+      </ElTabPane>
+      <ElTabPane
+        name="stages"
+        label="Its stages"
+      >
+        <div
+          v-if="pane === 'stages'"
+          class="pane"
+        >
+          <SyrupFacts
+            v-if="plan"
+            :plan="plan"
+          />
+          <StageList
+            v-if="dish && sheet"
+            :dish="plan?.dish ?? dish"
+            :base-g="sheet.baseG"
+            :cup="cup"
+          />
+        </div>
+      </ElTabPane>
+      <ElTabPane
+        name="pan"
+        label="In the pan"
+      >
+        <AlongTheCook
+          v-if="pane === 'pan' && dish && pan && forecast"
+          :key="dish.id"
+          :dish="dish"
+          :forecast="forecast"
+          :pan="pan"
+        />
+      </ElTabPane>
+      <ElTabPane
+        name="buy"
+        label="Get ready and buy"
+      >
+        <BuyAndPrepare
+          v-if="pane === 'buy' && card && sheet"
+          :card="card"
+          :base-g="sheet.baseG"
+          :row-of="rowOf"
+          :store="store"
+          :today="today"
+          :fire="fire"
+          @surplus="(ingredient, massG) => emit('surplus', ingredient, massG)"
+        />
+      </ElTabPane>
+    </ElTabs>
   </section>
 </template>
 
 <style scoped>
-.made { display: grid; gap: 10px; align-content: start; }
-.panes { display: flex; gap: 4px; border-bottom: 3px solid var(--line); margin-top: 8px; }
-.panes button { background: none; border: 0; border-bottom: 5px solid transparent; margin-bottom: -3px; padding: 8px 14px; min-height: 44px; cursor: pointer; color: var(--ink-soft); }
-.panes button[aria-pressed="true"] { color: var(--ink); font-weight: 650; border-color: var(--ink); }
+.made, .pane { display: grid; gap: 10px; align-content: start; }
 </style>

@@ -116,35 +116,34 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
       <p class="soft">
         {{ row.otherNames.slice(0, 5).join(' · ') }}
       </p>
-      <button
-        class="stone-button quiet"
+      <ElButton
+        text
         @click="emit('close')"
       >
         Close
-      </button>
+      </ElButton>
     </header>
     <form
       class="typed"
       @submit.prevent="set"
     >
       <label :for="`amount-${amount.id}`">{{ gramsText(amount.massG) }}, that is {{ amount.spoken.count === 0 ? 'a pinch' : measureText(amount.spoken.text, amount.spoken.count, amount.spoken.name) }}. Change it to</label>
-      <input
+      <ElInput
         :id="`amount-${amount.id}`"
         v-model="typed"
         autocomplete="off"
         :placeholder="row.piece ? `200 g, ½ ${shortName(cup.name)}, 3 ${row.piece.plural}` : `200 g, ½ ${shortName(cup.name)}, 2 tbsp`"
-      >
-      <button class="stone-button">
+      />
+      <ElButton native-type="submit">
         Set
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-if="!isBase"
-        type="button"
-        class="stone-button quiet"
+        text
         @click="emit('out')"
       >
         Leave it out
-      </button>
+      </ElButton>
     </form>
     <p
       class="danger"
@@ -204,8 +203,8 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
 <style scoped>
 .panel { display: grid; gap: 10px; }
 header { display: flex; align-items: baseline; gap: 16px; }
-header .stone-button { margin-left: auto; }
+header .el-button { margin-left: auto; }
 .typed { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; }
 .part { max-width: 420px; }
-.typed input { flex: 0 1 260px; min-width: 140px; }
+.typed .el-input { flex: 0 1 260px; min-width: 140px; }
 </style>

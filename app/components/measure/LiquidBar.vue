@@ -39,11 +39,12 @@ const parts = computed(() => {
       <template v-if="account.plainG > 0">
         · still to pour <strong class="pour">{{ gramsText(account.toPourG) }}</strong>
       </template>
-      <label class="hold"><input
-        type="checkbox"
-        :checked="hold"
-        @change="emit('hold', ($event.target as HTMLInputElement).checked)"
-      > keep the total when something changes</label>
+      <ElCheckbox
+      class="hold"
+      :model-value="hold"
+      label="keep the total when something changes"
+      @change="value => emit('hold', value === true)"
+    />
     </p>
     <svg
       class="bar"
@@ -88,5 +89,4 @@ rect.brings, .key.brings { fill: var(--water); background: var(--water); }
 .part { white-space: nowrap; margin-right: 18px; display: inline-flex; align-items: center; gap: 6px; }
 .key { width: 11px; height: 11px; display: inline-block; }
 .hold { margin-left: 16px; color: var(--ink-soft); font-size: 0.9375rem; white-space: nowrap; }
-.hold input { width: 18px; height: 18px; vertical-align: -3px; accent-color: var(--accent); }
 </style>

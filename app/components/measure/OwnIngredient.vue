@@ -139,12 +139,12 @@ function keep(): void {
     <div class="ends">
       <ElButton
         native-type="submit"
-        class="stone-button first"
+        type="primary"
       >
         Keep it in our table
       </ElButton>
       <ElButton
-        class="stone-button quiet"
+        text
         @click="emit('close')"
       >
         Leave it

@@ -50,12 +50,12 @@ function take(scale: OwnedScale): void {
   >
     <header>
       <h2>On your own marks</h2>
-      <button
-        class="stone-button quiet"
+      <ElButton
+        text
         @click="emit('close')"
       >
         Close
-      </button>
+      </ElButton>
     </header>
     <p
       v-if="!found"
@@ -67,9 +67,10 @@ function take(scale: OwnedScale): void {
       v-else
       class="three"
     >
-      <button
+      <ElButton
         v-for="(scale, i) in found"
         :key="i"
+        plain
         class="offer"
         @click="take(scale)"
       >
@@ -80,7 +81,7 @@ function take(scale: OwnedScale): void {
           v-for="one in filled(scale)"
           :key="one.id"
         >{{ one.text }} <span class="soft">{{ one.name }}</span></span>
-      </button>
+      </ElButton>
     </div>
   </section>
 </template>
@@ -88,8 +89,6 @@ function take(scale: OwnedScale): void {
 <style scoped>
 .owned header { display: flex; justify-content: space-between; align-items: center; }
 .three { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 14px; margin-top: 6px; }
-.offer { display: grid; gap: 1px; text-align: left; background: var(--wall-raised); border: 2px solid var(--ink); border-bottom-width: 5px; border-radius: 2px; padding: 10px 14px; cursor: pointer; align-content: start; }
-.offer:hover { border-color: var(--accent); }
 .offer strong { font-size: 1.15rem; }
 @media (max-width: 700px) { .three { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -53,30 +53,25 @@ watch(() => props.stamp, () => {
         @choose="value => emit('cup', value)"
       />
       <label for="say">Make it from</label>
-      <input
+      <ElInput
         id="say"
         v-model="spoken"
         placeholder="2 glasses, 300 g, 6 people, 1 : 1 : 1 : 3, what is on hand"
         autocomplete="off"
-      >
-      <button class="stone-button">
+      />
+      <ElButton native-type="submit">
         Set
-      </button>
-      <button
-        type="button"
-        class="stone-button"
-        @click="emit('owned')"
-      >
+      </ElButton>
+      <ElButton @click="emit('owned')">
         On my marks
-      </button>
-      <button
-        type="button"
-        class="stone-button quiet"
+      </ElButton>
+      <ElButton
+        text
         :disabled="!canUndo"
         @click="emit('undo')"
       >
         Undo
-      </button>
+      </ElButton>
     </form>
     <p
       class="danger"
@@ -96,8 +91,8 @@ watch(() => props.stamp, () => {
 <style scoped>
 .say { display: flex; gap: 10px; align-items: center; }
 .say label { color: var(--ink-soft); white-space: nowrap; }
-.say input { min-height: 46px; flex: 1 1 180px; min-width: 0; }
-.say .stone-button { white-space: nowrap; padding-inline: 0.8rem; }
+.say .el-input { flex: 1 1 180px; min-width: 0; }
+.say .el-button { white-space: nowrap; padding-inline: 0.8rem; }
 .cup { flex: 0 1 215px; min-width: 150px; }
 p { padding-top: 4px; }
 @media (max-width: 760px) {

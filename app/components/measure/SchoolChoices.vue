@@ -52,14 +52,13 @@ function choose(key: keyof Choices, value: string): void {
         <strong>This cannot work.</strong> {{ TROUBLE_WORDS[trouble.code] }}
       </p>
       <p v-if="trouble.offers.length > 0">
-        What would: <button
+        What would: <ElButton
           v-for="(offer, i) in trouble.offers"
           :key="i"
-          class="stone-button"
           @click="emit('choose', offer)"
         >
           {{ offerText(offer) }}
-        </button>
+        </ElButton>
       </p>
     </div>
     <div
@@ -82,5 +81,5 @@ function choose(key: keyof Choices, value: string): void {
 .school { display: grid; gap: 14px; }
 .questions { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 10px 18px; }
 .trouble { border-left: 5px solid var(--danger); padding: 6px 14px; background: var(--danger-pale); display: grid; gap: 6px; }
-.trouble .stone-button { margin: 0 8px 4px 0; }
+.trouble .el-button { margin: 0 8px 4px 0; }
 </style>

@@ -33,14 +33,15 @@ const emit = defineEmits<{
 <template>
   <div>
     <h2>
-      <button
+      <ElButton
+        link
         class="name"
         :aria-expanded="open"
         :aria-label="`${name}: amount, swaps, density`"
         @click="emit('look', id)"
       >
         {{ short }}
-      </button>
+      </ElButton>
     </h2>
     <p class="amount">
       {{ said }}<span
@@ -65,7 +66,7 @@ const emit = defineEmits<{
 
 <style scoped>
 h2 { font-family: var(--text); font-size: 1.1rem; font-weight: 650; hyphens: auto; overflow-wrap: break-word; }
-.name { background: none; border: 0; padding: 2px 0; font: inherit; text-align: left; cursor: pointer; text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
+.name { text-decoration-thickness: 1px; text-decoration-color: var(--line); }
 .name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
 .amount { font-size: 1.25rem; line-height: 1.2; }
 .plus { display: block; font-size: 0.9375rem; }

@@ -56,9 +56,10 @@ function swap(id: string): void {
   <div v-if="offers.length > 0">
     <h3>Instead of it, keeping the balance</h3>
     <div class="swaps">
-      <button
+      <ElButton
         v-for="one in offers"
         :key="one.id"
+        plain
         class="offer"
         @click="swap(one.id)"
       >
@@ -77,13 +78,11 @@ function swap(id: string): void {
           class="small"
         >{{ one.sweet }}</span>
         <span class="soft small">{{ one.notes }}</span>
-      </button>
+      </ElButton>
     </div>
   </div>
 </template>
 
 <style scoped>
 .swaps { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 10px; margin-top: 6px; }
-.offer { display: grid; align-content: start; gap: 1px; text-align: left; background: var(--wall-raised); border: 2px solid var(--line); border-bottom: 4px solid var(--ink); border-radius: 2px; padding: 8px 12px; cursor: pointer; }
-.offer:hover { border-color: var(--accent); }
 </style>

@@ -2,8 +2,8 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { forecastCook } from '../../../core/forecast/forecastCook'
 import { starterPlan } from '../../../test/support/plans'
-import { button } from '../../../test/support/measuring'
 import AlongTheCook from './AlongTheCook.vue'
+import { choose, chosenIn } from '../../../test/support/hands'
 
 const plan = starterPlan('sweet-water-semolina')
 const forecast = forecastCook(plan, [], 0, 60)
@@ -31,21 +31,21 @@ describe('the pan along the cook', () => {
 
   it.each([['On the scale', / g/], ['Depth', / mm/], ['Water that runs', / g/], ['Water held', / g/], ['Stiffness', / %/], ['Smell', / %/]] as const)('%s has its own unit', async (name, unit) => {
     const drawn = draw()
-    await button(drawn, name).trigger('click')
+    await choose(drawn, name)
     expect(drawn.get('svg').text()).toMatch(unit)
-    expect(button(drawn, name).attributes('aria-pressed')).toBe('true')
+    expect(chosenIn(drawn)).toEqual([name])
   })
 
   it('weighs the pan with what is in it', async () => {
     const drawn = draw()
-    await button(drawn, 'On the scale').trigger('click')
+    await choose(drawn, 'On the scale')
     const end = Number(drawn.findAll('.told li').at(-1)!.text().match(/: (\d+) g/)![1])
     expect(end).toBeGreaterThan(1300 + 0.8 * forecast.finishedG.middle)
   })
 
   it('draws colours as the food will have them, light to dark', async () => {
     const drawn = draw()
-    await button(drawn, 'Colour').trigger('click')
+    await choose(drawn, 'Colour')
     expect(drawn.findAll('rect').length).toBe(3 * forecast.bands!.length)
     expect(drawn.get('svg').text()).toContain('lightest')
     expect(drawn.find('.band').exists()).toBe(false)

@@ -31,6 +31,7 @@ describe('what is said to make it from', () => {
 
   it('is handed on as it was typed, and what was understood is told', async () => {
     const { wrapper, said } = bar({ baseG: 930, heard: 'From 930 g of pumpkin, ready to go in.' })
+    await nextTick()
     await wrapper.get('#say').setValue('930 g pumpkin, peeled')
     await wrapper.get('form').trigger('submit')
     expect(said).toEqual(['930 g pumpkin, peeled'])
@@ -39,6 +40,7 @@ describe('what is said to make it from', () => {
 
   it('stays where it was typed when it is refused', async () => {
     const { wrapper } = bar({ trouble: 'Not understood. Nothing was changed.' })
+    await nextTick()
     await wrapper.get('#say').setValue('much')
     await wrapper.get('form').trigger('submit')
     expect(wrapper.get('[role="alert"]').text()).toContain('Nothing was changed')
@@ -47,6 +49,7 @@ describe('what is said to make it from', () => {
 
   it('is told no longer once the sheet is another: taken back, kept, or swapped', async () => {
     const { wrapper } = bar({ baseG: 930, heard: 'From 930 g of pumpkin, ready to go in.' })
+    await nextTick()
     await wrapper.get('#say').setValue('930 g pumpkin')
     await wrapper.get('form').trigger('submit')
     await nextTick()

@@ -1,6 +1,5 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
-import { ElOption, ElSelect } from 'element-plus'
 import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { starterPlan } from '../../../test/support/plans'
@@ -14,7 +13,7 @@ const plan = starterPlan('brick-kiln-wheat')
 const best = planFlames(plan, { step: 'golden', patienceS: 1200, risk: 0.05 })
 
 const shown = async (props = { plan }) => {
-  const view = mount(FlamePlanner, { props, global: { components: { ElOption, ElSelect } } })
+  const view = mount(FlamePlanner, { props })
   await new Promise(resolve => setTimeout(resolve, 600))
   await nextTick()
   return view

@@ -44,17 +44,18 @@ describe('how it is made', () => {
     } as unknown as MeasureSheet
     return { held, drawn: mount(HowItIsMade, { props: { state, store: [], today: 20_000, nameOf }, global }) }
   }
+  const tab = (drawn: ReturnType<typeof made>, name: string) => drawn.findAll('[role="tab"]').find(one => one.text().startsWith(name))!.trigger('click')
   const made = (card = carrot) => holding(card).drawn
 
   it('shows the school first, then the stages or what to get ready, one at a time', async () => {
     const drawn = made()
     const shown = (): boolean[] => ['.school', '.stages'].map(place => drawn.find(place).exists())
     expect(shown()).toEqual([true, false])
-    await button(drawn, 'Its stages').trigger('click')
+    await tab(drawn, 'Its stages')
     expect(shown()).toEqual([false, true])
-    await button(drawn, 'Get ready').trigger('click')
+    await tab(drawn, 'Get ready')
     expect(shown()).toEqual([false, false])
-    expect(drawn.findAll('.panes [aria-pressed="true"]').map(one => one.text())).toEqual(['Get ready and buy'])
+    expect(drawn.findAll('[role="tab"][aria-selected="true"]').map(one => one.text())).toEqual(['Get ready and buy'])
   })
 
   it('passes a changed choice on', async () => {
@@ -82,7 +83,7 @@ describe('how it is made', () => {
     const impossible = { ...carrot, choices: { ...carrot.choices, liquid: 'milk' as const, preparation: 'raw-paste' as const } }
     expect(troublesOf(impossible).length).toBeGreaterThan(0)
     const drawn = made(impossible)
-    await button(drawn, 'Its stages').trigger('click')
+    await tab(drawn, 'Its stages')
     expect(drawn.get('[role="alert"]').text()).toContain('This cannot work')
     expect(drawn.find('.stages').exists()).toBe(false)
   })

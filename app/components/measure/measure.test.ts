@@ -1,5 +1,4 @@
 import { mount } from '@vue/test-utils'
-import { ElOption, ElSelect } from 'element-plus'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
@@ -35,7 +34,7 @@ async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureS
       state = useMeasureSheet({ kitchen: ref(kitchen), dishes: ref(STARTER_DISHES), evidence: ref([]), ingredients: INGREDIENTS })
       return () => drawn.value
     },
-  }), { global: { components: { ElSelect, ElOption } } })
+  }))
   state!.open(dish.id)
   await eventually(() => expect(state!.forecast.value).not.toBeNull())
   if (draw) drawn.value = await draw(state!)

@@ -14,6 +14,7 @@ import { minuteText } from '../../composables/houseTime'
 import { useSayAmount } from '../../composables/houseAmounts'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
+import DraftField from '../DraftField.vue'
 
 /** What can be wished otherwise of a dish. */
 export interface DishChange { readonly baseG?: number, readonly meal?: string, readonly serve?: Serving, readonly thickens?: boolean, readonly chills?: boolean }
@@ -86,35 +87,30 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           :key="meal.id"
           class="row"
         >
-          <input
+          <DraftField
             :value="meal.name"
             aria-label="Name of the meal"
             maxlength="60"
-            @change="event => emit('meal', meal.id, { name: (event.target as HTMLInputElement).value })"
-          >
+            @set="name => emit('meal', meal.id, { name })"
+          />
           <TimeField
             asks="On the table at"
             :value="meal.at % 1440"
             @set="value => emit('meal', meal.id, { at: Math.floor(meal.at / 1440) * 1440 + value })"
           />
           <span class="soft">{{ weekday(meal.at) }}</span>
-          <button
+          <ElButton
             v-if="spread.meals.length > 1 && !spread.dishes.some(dish => dish.meal === meal.id)"
-            type="button"
-            class="stone-button quiet"
+            text
             @click="emit('dropMeal', meal.id)"
           >
             Take off
-          </button>
+          </ElButton>
         </li>
       </ul>
-      <button
-        type="button"
-        class="stone-button"
-        @click="emit('moreMeals')"
-      >
+      <ElButton @click="emit('moreMeals')">
         One more meal
-      </button>
+      </ElButton>
     </section>
     <section>
       <h2>Dishes</h2>
@@ -143,13 +139,13 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           :options="meals"
           @choose="value => { forMeal = value }"
         />
-        <button
-          type="submit"
-          class="stone-button first"
+        <ElButton
+          type="primary"
           :disabled="!wanted || busy"
+          native-type="submit"
         >
           Put it on the day
-        </button>
+        </ElButton>
       </form>
       <ul>
         <li
@@ -159,14 +155,12 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
         >
           <span class="what"><strong>{{ dish.card.name }}</strong> <span>{{ basesText(dish) }}</span></span>
           <span class="amounts">
-            <button
+            <ElButton
               v-for="by in STEPS"
               :key="by"
-              type="button"
-              class="stone-button"
               :aria-label="`${factor(by)} of ${dish.card.name}`"
               @click="emit('alter', dish.id, { baseG: Math.min(20000, Math.max(5, Math.round(dish.baseG * by))) })"
-            >×{{ by === 0.5 ? '½' : by === 0.75 ? '¾' : by === 1.5 ? '1½' : '2' }}</button>
+            >×{{ by === 0.5 ? '½' : by === 0.75 ? '¾' : by === 1.5 ? '1½' : '2' }}</ElButton>
           </span>
           <LabelledChoice
             class="choice"
@@ -182,13 +176,12 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
             :options="servings"
             @choose="value => emit('alter', dish.id, { serve: value as Serving })"
           />
-          <button
-            type="button"
-            class="stone-button quiet"
+          <ElButton
+            text
             @click="emit('drop', dish.id)"
           >
             Take off
-          </button>
+          </ElButton>
           <ElCheckbox
             v-if="canThicken(thickG(dish))"
             class="thick"
@@ -230,7 +223,7 @@ ul { list-style: none; margin: 8px 0; padding: 0; display: grid; grid-template-c
 .thick { flex: 1 0 100%; margin-top: -8px; }
 .pick { width: min(360px, 100%); }
 .amounts { display: inline-flex; gap: 4px; }
-.amounts .stone-button { padding-inline: 0.6rem; border-bottom-width: 3px; }
+.amounts .el-button { padding-inline: 0.6rem; border-bottom-width: 3px; }
 :deep(.el-checkbox) { height: auto; min-height: var(--touch); white-space: normal; }
 :deep(.el-checkbox__label) { white-space: normal; font-size: 1rem; }
 p { margin: 0; }

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { minuteText } from '../../composables/houseTime'
 import type { Spread } from '../../../contracts/spread'
 import TimeField from './TimeField.vue'
+import DraftField from '../DraftField.vue'
 
 type Hand = Spread['hands'][number]
 
@@ -40,12 +41,12 @@ function gone(hand: Hand): void {
           v-for="hand in spread.hands"
           :key="hand.id"
         >
-          <input
+          <DraftField
             :value="hand.name"
             aria-label="Name"
             maxlength="60"
-            @change="event => alter(hand.id, { name: (event.target as HTMLInputElement).value })"
-          >
+            @set="name => alter(hand.id, { name })"
+          />
           <ElCheckbox
             :model-value="hand.roasts"
             label="stands at the fire"
@@ -55,27 +56,21 @@ function gone(hand: Hand): void {
             v-for="(away, i) in hand.away"
             :key="i"
           >away {{ minuteText(away.from) }}–{{ minuteText(away.to) }}
-            <button
-              type="button"
-              class="stone-button quiet"
+            <ElButton
+              text
               :aria-label="`${hand.name} is there from ${minuteText(away.from)} to ${minuteText(away.to)} after all`"
               @click="alter(hand.id, { away: hand.away.filter((_, at) => at !== i) })"
-            >there after all</button></span>
-          <button
-            type="button"
-            class="stone-button"
-            @click="gone(hand)"
-          >
+            >there after all</ElButton></span>
+          <ElButton @click="gone(hand)">
             Away {{ minuteText(from) }}–{{ minuteText(to) }}
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             v-if="spread.hands.length > 1"
-            type="button"
-            class="stone-button quiet"
+            text
             @click="emit('hands', spread.hands.filter(one => one.id !== hand.id))"
           >
             Take off
-          </button>
+          </ElButton>
         </li>
       </ul>
       <p class="row">
@@ -89,14 +84,12 @@ function gone(hand: Hand): void {
           :value="to"
           @set="value => { to = value }"
         />
-        <button
-          type="button"
-          class="stone-button"
+        <ElButton
           :disabled="spread.hands.length >= 12"
           @click="more"
         >
           One more pair of hands
-        </button>
+        </ElButton>
       </p>
     </section>
     <section>

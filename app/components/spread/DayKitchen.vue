@@ -34,24 +34,21 @@ const free = (prefix: string, taken: readonly { readonly id: string }[]): string
           :key="fire.id"
         >
           <span>{{ fire.name }}</span>
-          <button
-            type="button"
-            class="stone-button quiet"
+          <ElButton
+            text
             :aria-label="`${fire.name} is not there`"
             @click="emit('fires', spread.fires.filter(one => one.id !== fire.id))"
           >
             Not there
-          </button>
+          </ElButton>
         </li>
       </ul>
-      <button
-        type="button"
-        class="stone-button"
+      <ElButton
         :disabled="spread.fires.length >= 12"
         @click="emit('fires', [...spread.fires, { id: free('borrowed-fire-', spread.fires), name: 'Borrowed fire' }])"
       >
         One more fire
-      </button>
+      </ElButton>
     </section>
     <section>
       <h2>Vessels and machines</h2>
@@ -61,14 +58,13 @@ const free = (prefix: string, taken: readonly { readonly id: string }[]): string
           :key="vessel.id"
         >
           <span>{{ vessel.name }}<span class="soft">, {{ VESSEL_WORDS[vessel.kind] }}{{ vessel.litres ? `, ${vessel.litres} l` : '' }}</span></span>
-          <button
-            type="button"
-            class="stone-button quiet"
+          <ElButton
+            text
             :aria-label="`${vessel.name} is not there`"
             @click="emit('vessels', spread.vessels.filter(one => one.id !== vessel.id))"
           >
             Not there
-          </button>
+          </ElButton>
         </li>
       </ul>
       <p class="row">
@@ -79,20 +75,17 @@ const free = (prefix: string, taken: readonly { readonly id: string }[]): string
           :options="kinds"
           @choose="value => { kind = value as VesselKind }"
         />
-        <button
-          type="button"
-          class="stone-button"
-          @click="emit('vessels', [...props.spread.vessels, { id: free('borrowed-', spread.vessels), name: `Borrowed ${VESSEL_WORDS[kind]}`, kind }])"
-        >
+        <ElButton @click="emit('vessels', [...props.spread.vessels, { id: free('borrowed-', spread.vessels), name: `Borrowed ${VESSEL_WORDS[kind]}`, kind }])">
           Borrow it
-        </button>
+        </ElButton>
         <label class="wash"><span>Washing a vessel between two dishes, min</span>
-          <input
-            type="number"
-            min="0"
-            max="120"
-            :value="spread.washMin"
-            @change="event => emit('wash', Math.min(120, Math.max(0, Math.round(Number((event.target as HTMLInputElement).value) || 0))))"
+          <ElInputNumber
+            :min="0"
+            :max="120"
+            :step="5"
+            :model-value="spread.washMin"
+            @change="value => emit('wash', Math.min(120, Math.max(0, Math.round(value ?? 0))))"
+          /> emit('wash', Math.min(120, Math.max(0, Math.round(Number((event.target as HTMLInputElement).value) || 0))))"
           ></label>
       </p>
     </section>
@@ -106,7 +99,6 @@ li { display: flex; gap: 16px; align-items: center; justify-content: space-betwe
 .row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
 .wash { display: grid; }
 .wash span { font-weight: 600; font-size: 0.9375rem; }
-.wash input { width: 6em; }
 @media (max-width: 820px) { .kitchen { grid-template-columns: minmax(0, 1fr); } }
 /* In a row of fields it would shrink to its caret. */
 .choice { min-width: 190px; }

@@ -78,13 +78,9 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
       class="offer"
     >
       Another order of what is left would be {{ spanText(savesMin) }} less late.
-      <button
-        type="button"
-        class="stone-button"
-        @click="emit('other')"
-      >
+      <ElButton @click="emit('other')">
         Take that order
-      </button>
+      </ElButton>
     </p>
     <div class="hands">
       <article
@@ -109,14 +105,13 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
             class="stone-button"
             :to="`/fire/${cooks.get(one.dish)}`"
           >At the fire</NuxtLink>
-          <button
+          <ElButton
             v-else
-            type="button"
-            class="stone-button first"
+            type="primary"
             @click="emit('end', one.step)"
           >
             Done
-          </button>
+          </ElButton>
         </div>
         <div
           v-if="hand.next"
@@ -129,22 +124,18 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
             :to="`/fire/${cooks.get(hand.next.dish)}`"
           >At the fire</NuxtLink>
           <template v-else>
-            <button
-              type="button"
-              class="stone-button"
-              :class="{ first: hand.now.length === 0 }"
+            <ElButton
+              :type="hand.now.length === 0 ? 'primary' : undefined"
               @click="emit('begin', hand.next!.step)"
             >
               Begun
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-if="atFire(hand.next)"
-              type="button"
-              class="stone-button"
               @click="emit('fire', hand.next!.dish)"
             >
               Take it to the fire
-            </button>
+            </ElButton>
           </template>
         </div>
         <p
@@ -153,14 +144,13 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
         >
           after that {{ say(hand.after) }}, {{ when(hand.after) }}
         </p>
-        <button
+        <ElButton
           v-if="hand.last && !cooks.get(hand.last.dish)"
-          type="button"
-          class="stone-button quiet"
+          text
           @click="emit('back', hand.last!.step)"
         >
           Take back: {{ say(hand.last) }} done
-        </button>
+        </ElButton>
       </article>
       <article v-if="alone.length > 0">
         <h3>By themselves</h3>
@@ -170,13 +160,9 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
           :class="{ due: one.state === 'due' }"
         >
           <p><strong>{{ say(one) }}</strong> <span>{{ when(one) }}</span></p>
-          <button
-            type="button"
-            class="stone-button"
-            @click="one.state === 'going' ? emit('end', one.step) : emit('begin', one.step)"
-          >
+          <ElButton @click="one.state === 'going' ? emit('end', one.step) : emit('begin', one.step)">
             {{ one.state === 'going' ? 'Done' : 'Lit' }}
-          </button>
+          </ElButton>
         </div>
       </article>
       <article v-if="promised.length > 0">
@@ -190,13 +176,9 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
             <strong>{{ one.whom }}, {{ minuteText(one.at) }}</strong>
             <span>{{ one.what || names.get(one.dish ?? '') }}{{ one.ready === null ? '' : one.isLate ? `: ready only about ${minuteText(one.ready)}` : `, ready about ${minuteText(one.ready)}` }}</span>
           </p>
-          <button
-            type="button"
-            class="stone-button"
-            @click="emit('given', one.id)"
-          >
+          <ElButton @click="emit('given', one.id)">
             Given
-          </button>
+          </ElButton>
         </div>
       </article>
     </div>
@@ -213,5 +195,5 @@ article > div > p span { display: block; font-size: 1.0625rem; }
 .offer { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; }
 .going { border-left-color: var(--accent); }
 .due { border-left-color: var(--danger); }
-.stone-button { min-height: var(--touch); }
+:is(.el-button, .stone-button) { min-height: var(--touch); }
 </style>

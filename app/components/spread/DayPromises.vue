@@ -40,33 +40,30 @@ function add(): void {
         :class="{ given: promise.given }"
       >
         <span><strong>{{ minuteText(promise.at) }}</strong> {{ promise.whom }}: {{ promise.what }}{{ promise.dish ? `, ${spread.dishes.find(one => one.id === promise.dish)?.card.name ?? ''}` : '' }}</span>
-        <button
-          type="button"
-          class="stone-button"
+        <ElButton
           :aria-pressed="promise.given"
           @click="emit('promises', spread.promises.map(one => (one.id === promise.id ? { ...one, given: !one.given } : one)))"
         >
           {{ promise.given ? 'Given' : 'Give it' }}
-        </button>
-        <button
-          type="button"
-          class="stone-button quiet"
+        </ElButton>
+        <ElButton
+          text
           @click="emit('promises', spread.promises.filter(one => one.id !== promise.id))"
         >
           Take off
-        </button>
+        </ElButton>
       </li>
     </ul>
     <form @submit.prevent="add">
-      <label><span>To whom</span><input
+      <label><span>To whom</span><ElInput
         v-model="whom"
         maxlength="60"
-      ></label>
-      <label><span>What, how much</span><input
+      /></label>
+      <label><span>What, how much</span><ElInput
         v-model="what"
         maxlength="120"
         placeholder="12 balls"
-      ></label>
+      /></label>
       <LabelledChoice
         class="choice"
         asks="Of"
@@ -79,13 +76,13 @@ function add(): void {
         :value="at"
         @set="value => { at = value }"
       />
-      <button
-        type="submit"
-        class="stone-button first"
+      <ElButton
+        type="primary"
         :disabled="whom.trim() === ''"
+        native-type="submit"
       >
         Promise it
-      </button>
+      </ElButton>
     </form>
   </section>
 </template>

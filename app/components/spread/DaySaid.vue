@@ -118,7 +118,6 @@ const better = (offer: Offer): string => {
       <ElButton
         v-for="step in inTheWay"
         :key="step"
-        class="stone-button"
         @click="emit('unwish', step)"
       >
         {{ letGoText(step, named) }}
@@ -126,35 +125,28 @@ const better = (offer: Offer): string => {
       <ElButton
         v-for="dish in toChill"
         :key="dish"
-        class="stone-button"
         @click="emit('chill', [dish])"
       >
         {{ chillText(named(dish)) }}
       </ElButton>
-      <button
+      <ElButton
         v-if="planned && seeking"
-        type="button"
-        class="stone-button"
         @click="emit('enough')"
       >
         That will do
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-if="planned && !planned.proven && !seeking"
-        type="button"
-        class="stone-button"
         @click="emit('again')"
       >
         Look longer
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-if="planned || cannot"
-        type="button"
-        class="stone-button"
         @click="emit('help')"
       >
         What would help?
-      </button>
+      </ElButton>
     </p>
     <ul v-if="offers">
       <li
@@ -164,7 +156,6 @@ const better = (offer: Offer): string => {
         {{ OFFER_WORDS[offer.kind] }}: {{ better(offer) }}.
         <ElButton
           v-if="offer.kind === 'chilled' && chillable.length > 0"
-          class="stone-button"
           @click="emit('chill', [...chillable])"
         >
           Plan it so

@@ -57,38 +57,30 @@ const sentence = computed(() => {
         :value="from - day"
         @set="value => emit('pin', day + value)"
       />
-      <button
+      <ElButton
         v-if="pinned"
-        type="button"
-        class="stone-button"
         @click="emit('pin', null)"
       >
         Let it go
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-else
-        type="button"
-        class="stone-button"
         @click="emit('pin', from)"
       >
         Hold it here
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-if="forbidden.length === 0"
-        type="button"
-        class="stone-button"
         @click="emit('forbid', { from, to })"
       >
         Not at this time
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         v-else
-        type="button"
-        class="stone-button"
         @click="emit('forbid', null)"
       >
         Any time again
-      </button>
+      </ElButton>
       <p
         v-if="forbidden.length > 0"
         class="soft"

@@ -1,5 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { ElCheckbox, ElOption, ElSelect } from 'element-plus'
+import { ElCheckbox } from 'element-plus'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { STARTER_DISHES } from '../../../book/dishes'
@@ -21,7 +21,7 @@ import NextDay from './NextDay.vue'
 
 vi.mock('../../composables/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
-const global = { ...withChoices, components: { ...withChoices.components, ElCheckbox, ElOption, ElSelect }, stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } } }
+const global = { ...withChoices, stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } } }
 const day = dayOf(exampleSpread(), 2000)
 const solver = new DaySolver(day)
 for (let i = 0; i < 40 && !solver.done; i++) solver.step(() => false)

@@ -1,5 +1,4 @@
 import { mount } from '@vue/test-utils'
-import { ElButton, ElCheckbox, ElOption, ElSelect } from 'element-plus'
 import { describe, expect, it } from 'vitest'
 import type { Clash } from '../../../core/schedule/clashOf'
 import { dayOf } from '../../../core/schedule/dayOf'
@@ -28,7 +27,7 @@ const { starts } = solver.plan!
 const view = viewOfSpread(spread, padded, solver.plan!, 1200, 78)
 const names = new Map([...spread.dishes.map(dish => [dish.id, dish.card.name] as const), ...spread.meals.map(meal => [meal.id, meal.name] as const)])
 const dishes = new Map(spread.dishes.map(dish => [dish.id, { name: dish.card.name, says: 'hot, 180 g' }]))
-const global = { ...withChoices, components: { ...withChoices.components, ElCheckbox, ElOption, ElSelect }, stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } } }
+const global = { ...withChoices, stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } } }
 const button = (wrapper: ReturnType<typeof mount>, text: string) => wrapper.findAll('button').find(one => one.text().includes(text))!
 
 describe('the drawing of a day', () => {
@@ -109,14 +108,13 @@ describe('a day that cannot be done', () => {
   })
 
   it('lets a wish go that stands in the way, once for each step', async () => {
-    const drawn = mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash: [{ kind: 'wish', about: 'd1.pour' }, { kind: 'wish', about: 'd1.pour' }, { kind: 'hands', about: 'x' }], offers: null, chillable: [], waits: [] }, global: { components: { ElButton } } })
+    const drawn = mount(DaySaid, { props: { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Evening halwa']]), seeking: false, cannot: true, clash: [{ kind: 'wish', about: 'd1.pour' }, { kind: 'wish', about: 'd1.pour' }, { kind: 'hands', about: 'x' }], offers: null, chillable: [], waits: [] } })
     await button(drawn, 'Let go of the time for pour of Evening halwa').trigger('click')
     expect(drawn.emitted('unwish')).toEqual([['d1.pour']])
   })
 
   it('keeps a dish cold that perishes and stands in the way, or all of them where that helps', async () => {
     const props = { planned: null, meals: [], tries: null, troubles: [], names: new Map([['d1', 'Carrot']]), seeking: false, cannot: true, offers: null, chillable: ['d1'], waits: [] }
-    const global = { components: { ElButton } }
     const drawn = mount(DaySaid, { props: { ...props, clash: [{ kind: 'keeping', about: 'd1' }, { kind: 'away', about: 'out' }] }, global })
     expect(drawn.text()).toContain('how long Carrot may stand out of the cold: it perishes')
     await button(drawn, 'Make Carrot sooner, into the cold').trigger('click')

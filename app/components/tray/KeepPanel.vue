@@ -4,6 +4,7 @@ import type { Standing } from '../../../core/after/standing'
 import { PLACES, type Place } from '../../../core/keeping/keepingOf'
 import { momentText, nearDayText } from '../../composables/format'
 import { coldByText, daysText, eatByText, KEEPING_RULE, KEEPING_WORDS, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 const props = defineProps<{
   /** How the batch stands. */
@@ -55,24 +56,15 @@ const activity = computed(() => {
     >
       {{ says }}
     </p>
-    <div
+    <SegmentedChoice
       class="places"
-      role="group"
-      aria-label="It stands"
-    >
-      <button
-        v-for="place in PLACES"
-        :key="place"
-        class="stone-button"
-        :aria-pressed="standing.place === place"
-        @click="emit('put', place, false)"
-      >
-        <span><strong>{{ PLACE_WORDS[place] }}</strong><br>{{ placeText(place) }}</span>
-      </button>
-    </div>
+      label="It stands"
+      :chosen="standing.place"
+      :options="PLACES.map(value => ({ value, label: PLACE_WORDS[value], note: placeText(value) }))"
+      @choose="place => emit('put', place, false)"
+    />
     <ElButton
       v-if="forgot"
-      class="stone-button"
       @click="emit('put', 'cold', true)"
     >
       It was in the cold in time; only this tap is late
@@ -99,7 +91,6 @@ const activity = computed(() => {
 .keep { display: grid; gap: 10px; align-content: start; }
 .says { font: 500 1.35rem var(--voice); }
 .places { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
-.places .stone-button { font-weight: 450; line-height: 1.3; padding-block: 0.6rem; }
 /* Long, and it wraps. */
 .keep .el-button { height: auto; white-space: normal; }
 .why { margin: 0; padding-left: 1.2em; display: grid; gap: 3px; }

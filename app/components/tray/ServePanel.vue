@@ -11,6 +11,7 @@ import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
 import { allergensText, GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
 import NumberField from '../kitchen/NumberField.vue'
 import StepField from './StepField.vue'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 const props = defineProps<{
   /** How the batch stands. */
@@ -96,20 +97,18 @@ function setApart(to: GivenTo): void {
           label="Share"
           :unit="weightUnit()"
         />
-        <button
+        <ElButton
           v-if="firstOffered"
-          class="stone-button"
           @click="setApart('set-apart')"
         >
           Set apart
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           v-if="freeOf.length > 0"
-          class="stone-button"
           @click="setApart('nut-free')"
         >
           Without {{ allergensText(freeOf) }}, set apart
-        </button>
+        </ElButton>
       </div>
       <p
         v-if="refused"
@@ -119,21 +118,13 @@ function setApart(to: GivenTo): void {
         More than nothing and at most {{ gramsText(standing.leftG) }}, please. Nothing was changed.
       </p>
     </div>
-    <div
+    <SegmentedChoice
       class="how"
-      role="group"
-      aria-label="Eaten"
-    >
-      <button
-        v-for="one in SERVED"
-        :key="one"
-        class="stone-button"
-        :aria-pressed="served === one"
-        @click="served = one"
-      >
-        {{ SERVED_WORDS[one] }}
-      </button>
-    </div>
+      label="Eaten"
+      :chosen="served"
+      :options="SERVED.map(value => ({ value, label: SERVED_WORDS[value] }))"
+      @choose="value => served = value"
+    />
     <StepField
       label="Portions now"
       :value="String(people)"
@@ -150,25 +141,22 @@ function setApart(to: GivenTo): void {
       {{ soft }} As sweet as {{ Math.round(sweet) }} g of sugar in 100 g.
     </p>
     <div class="row">
-      <button
-        class="stone-button first"
+      <ElButton
+        type="primary"
         :disabled="portionsG < 1"
         @click="emit('give', Math.round(portionsG), 'eaten')"
       >
         {{ gramsText(portionsG) }} eaten
-      </button>
-      <button
-        class="stone-button"
-        @click="emit('give', Math.round(portionsG), 'given')"
-      >
+      </ElButton>
+      <ElButton @click="emit('give', Math.round(portionsG), 'given')">
         given away
-      </button>
-      <button
-        class="stone-button quiet"
+      </ElButton>
+      <ElButton
+        text
         @click="emit('gone')"
       >
         Nothing left
-      </button>
+      </ElButton>
     </div>
     <ul
       v-if="given.length > 0"
@@ -181,12 +169,12 @@ function setApart(to: GivenTo): void {
         {{ gramsText(one.massG) }} {{ GIVEN_WORDS[one.to] }}
       </li>
       <li>
-        <button
-          class="stone-button quiet"
+        <ElButton
+          text
           @click="emit('takeBack')"
         >
           Take the last back
-        </button>
+        </ElButton>
       </li>
     </ul>
   </section>
@@ -198,7 +186,7 @@ function setApart(to: GivenTo): void {
 .left strong { font-size: 1.5rem; }
 .strong { font-weight: 600; }
 .how { display: grid; grid-template-columns: repeat(4, 1fr); gap: 6px; }
-.how .stone-button { padding-inline: 0.2rem; }
+.how .el-button { padding-inline: 0.2rem; }
 .serve :deep(.step) { max-width: 260px; }
 .says { font: 500 1.2rem var(--voice); }
 .row { display: flex; flex-wrap: wrap; gap: 8px; align-items: end; }

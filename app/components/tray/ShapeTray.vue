@@ -17,6 +17,7 @@ import LabelledChoice from '../LabelledChoice.vue'
 import ShapePane from './ShapePane.vue'
 import StepField from './StepField.vue'
 import TrayDrawing from './TrayDrawing.vue'
+import SegmentedChoice from '../SegmentedChoice.vue'
 
 const props = defineProps<{
   /** What was made. */
@@ -34,8 +35,8 @@ const emit = defineEmits<{
   shape: [shaping: Extract<Shaping, { way: 'tray' }>]
 }>()
 
-const KINDS = { squares: 'squares', rectangles: 'rectangles', diamonds: 'diamonds' } as const
-type Kind = keyof typeof KINDS
+const KINDS = (['squares', 'rectangles', 'diamonds'] as const).map(value => ({ value, label: value }))
+type Kind = (typeof KINDS)[number]['value']
 const SIZE_MM = 38
 const STEP_MM = 2
 const TURN_DEG = 5
@@ -126,21 +127,12 @@ watch([cut, tray], send)
       >
         {{ fill.verdict === 'right' ? `It fills the ${tray.name.toLowerCase()} as wanted: ${lengthText(fill.depthMm)} deep.` : `It comes to ${lengthText(fill.depthMm)}: ${FILL_WORDS[fill.verdict]}. To fill it to ${lengthText(wantedMm)}, make × ${Math.round(fill.timesForWanted * 100) / 100} next time${fill.verdict === 'thin' ? `, or spread it over ${Math.round(fill.coversAtWanted * 100)} % of the tray` : ''}.` }}
       </p>
-      <div
-        class="kinds"
-        role="group"
-        aria-label="Pieces"
-      >
-        <button
-          v-for="(word, one) in KINDS"
-          :key="one"
-          class="stone-button"
-          :aria-pressed="kind === one"
-          @click="choose(one)"
-        >
-          {{ word }}
-        </button>
-      </div>
+      <SegmentedChoice
+        label="Pieces"
+        :chosen="kind"
+        :options="KINDS"
+        @choose="choose"
+      />
       <div class="steps">
         <StepField
           :label="kind === 'rectangles' ? 'One side' : 'Width'"
@@ -180,10 +172,11 @@ watch([cut, tray], send)
           @step="by => wantedMm += 2 * by"
         />
       </div>
-      <label class="even"><input
+      <ElCheckbox
         v-model="even"
-        type="checkbox"
-      > Even out along the walls</label>
+        class="even"
+        label="Even out along the walls"
+      />
       <p
         v-if="none"
         role="status"
@@ -201,8 +194,7 @@ figure :deep(svg) { max-height: 430px; }
 figure :deep(.setting) { margin-top: 20px; }
 figcaption { margin-top: 6px; text-align: center; }
 .kinds { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; margin-top: 4px; }
-.kinds .stone-button { padding-inline: 0.3rem; min-height: 48px; }
+.kinds .el-button { padding-inline: 0.3rem; min-height: 48px; }
 .even { display: flex; gap: 0.6rem; align-items: center; min-height: 44px; font-weight: 600; }
-.even input { width: 22px; height: 22px; accent-color: var(--accent); }
 @media (max-width: 900px) { figure :deep(svg) { max-height: 300px; } }
 </style>

@@ -23,23 +23,21 @@ const emit = defineEmits<{
     :aria-label="label"
   >
     <span class="label">{{ label }}</span>
-    <button
-      class="stone-button"
+    <ElButton
       :aria-label="`${label}: less`"
       :disabled="canLess === false"
       @click="emit('step', -1)"
     >
       −
-    </button>
+    </ElButton>
     <output>{{ value }}</output>
-    <button
-      class="stone-button"
+    <ElButton
       :aria-label="`${label}: more`"
       :disabled="canMore === false"
       @click="emit('step', 1)"
     >
       +
-    </button>
+    </ElButton>
   </div>
 </template>
 
@@ -47,6 +45,6 @@ const emit = defineEmits<{
 .step { display: grid; grid-template-columns: 52px minmax(4.6em, 1fr) 52px; align-items: center; gap: 0 4px; }
 .label { font-weight: 600; font-size: 0.9375rem; grid-column: 1 / -1; margin-bottom: 2px; }
 output { text-align: center; font-weight: 650; font-size: 1.125rem; }
-.stone-button { padding: 0; font-size: 1.4rem; min-height: 50px; }
+.el-button { padding: 0; font-size: 1.4rem; min-height: 50px; }
 @media (max-width: 700px) { .step { grid-template-columns: 46px minmax(4em, 1fr) 46px; gap: 0 2px; } }
 </style>

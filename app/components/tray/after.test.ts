@@ -1,5 +1,4 @@
 import { mount, RouterLinkStub } from '@vue/test-utils'
-import { ElInput } from 'element-plus'
 import { describe, expect, it } from 'vitest'
 import type { BatchListLine } from '../../../contracts/batch'
 import { mixOf } from '../../../core/composition/mixOf'
@@ -11,6 +10,7 @@ import HouseShelf from './HouseShelf.vue'
 import KeepPanel from './KeepPanel.vue'
 import ServePanel from './ServePanel.vue'
 import SettingLine from './SettingLine.vue'
+import { choose } from '../../../test/support/hands'
 
 const global = { stubs: { NuxtLink: RouterLinkStub } }
 const HOUR = 3_600_000
@@ -42,15 +42,16 @@ describe('where it is kept', () => {
 
   it('is told where it stands now', async () => {
     const one = view(madeAt)
-    expect(one.findAll('.places button').map(each => each.attributes('aria-pressed'))).toEqual(['true', 'false'])
-    await one.findAll('.places button')[1]!.trigger('click')
+    const places = one.findAll<HTMLInputElement>('.places input')
+    expect(places.map(each => each.element.checked)).toEqual([true, false])
+    await places[1]!.setValue()
     expect(one.emitted('put')).toEqual([['cold', false]])
   })
 })
 
 describe('serving', () => {
   const mix = mixOf(carrot.amounts.map(one => ({ massG: one.massG, food: rowOf(one.ingredient).nutrients })))
-  const view = (more: Partial<InstanceType<typeof ServePanel>['$props']> = {}, marks: AfterMarks = []) => mount(ServePanel, { global: { components: { ElInput } }, props: {
+  const view = (more: Partial<InstanceType<typeof ServePanel>['$props']> = {}, marks: AfterMarks = []) => mount(ServePanel, { props: {
     standing: stand(marks), portionG: 120, mix, firm: false, freeOf: ['pistachio', 'sesame'], firstOffered: true, thickMm: 30, roomC: 27, lowW: 300, given: [], now: stand().madeAt, ...more,
   } })
   const press = (one: ReturnType<typeof view>, text: string) => one.findAll('button').find(each => each.text().includes(text))!.trigger('click')
@@ -84,9 +85,9 @@ describe('serving', () => {
     const cold: AfterMarks = [[700, 'put.away', { place: 'cold' }]]
     const one = view({}, cold)
     expect(one.find('.says').text()).toMatch(/Warm it about \d+ min on the lowest flame with \d+ g of milk, stirring, until all of it is at 75 °C and steams; once only/)
-    await press(one, 'as the room')
+    await choose(one, 'as the room')
     expect(one.find('.says').text()).toMatch(/Out of the cold .* ahead\./)
-    await press(one, 'cold')
+    await choose(one, 'cold')
     expect(one.find('.says').text()).toBe('Straight from the cold.')
     expect(one.text()).toContain('tastes less sweet')
   })

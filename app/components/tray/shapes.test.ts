@@ -8,6 +8,7 @@ import ShapeBalls from './ShapeBalls.vue'
 import ShapeBowls from './ShapeBowls.vue'
 import ShapeTray from './ShapeTray.vue'
 import TrayDrawing from './TrayDrawing.vue'
+import { choose, chosenIn } from '../../../test/support/hands'
 
 const global = { stubs: { NuxtLink: RouterLinkStub, ChoiceSelect: ChoiceStub } }
 const SETTLE_MS = 1000
@@ -49,14 +50,13 @@ describe('a slab in its tray', () => {
 
   it('makes diamonds of a slant, and rectangles of two sides', async () => {
     const one = view()
-    const kind = (name: string) => one.findAll('.kinds button').find(each => each.text() === name)!
-    await kind('diamonds').trigger('click')
+    await choose(one, 'diamonds')
     expect(one.text()).toContain('60°')
     await one.find('[aria-label="Slant: more"]').trigger('click')
     expect(one.text()).toContain('65°')
-    await kind('rectangles').trigger('click')
+    await choose(one, 'rectangles')
     expect(one.text()).toContain('Other side')
-    expect(kind('rectangles').attributes('aria-pressed')).toBe('true')
+    expect(chosenIn(one)).toContain('rectangles')
   })
 
   it('turns the marks, and back again from the far side', async () => {
@@ -78,7 +78,7 @@ describe('a slab in its tray', () => {
   it('begins as it was cut before', () => {
     const cut = { firstMm: 30, secondMm: 30, turnDeg: 0, slantDeg: 60 }
     const one = view({ way: 'tray', tray: { ...trays[1]! }, cut })
-    expect(one.findAll('.kinds button').find(each => each.text() === 'diamonds')!.attributes('aria-pressed')).toBe('true')
+    expect(chosenIn(one)).toContain('diamonds')
     expect(one.find('figcaption').text()).toContain('Round plate')
   })
 

@@ -59,12 +59,12 @@ function print(): void {
       >
         Back to measuring
       </NuxtLink>
-      <button
-        class="stone-button first"
+      <ElButton
+        type="primary"
         @click="print"
       >
         Print
-      </button>
+      </ElButton>
     </p>
     <article
       v-if="card && dish && comes && sheet && cup"

@@ -248,34 +248,35 @@ const kept = computed(() => {
       </aside>
       <footer class="hands">
         <div class="minor">
-          <button
-            class="stone-button quiet"
+          <ElButton
+            text
             :disabled="!last"
             @click="takeBack"
           >
             {{ last ? `Take back: ${lastText}, ${clockText(last.timeS)}` : 'Take back' }}
-          </button>
-          <button
-            class="stone-button quiet earlier"
+          </ElButton>
+          <ElButton
+            class="earlier"
+            text
             :disabled="!last"
             @click="earlier"
           >
             It was 30 s earlier
-          </button>
-          <button
-            class="stone-button quiet"
+          </ElButton>
+          <ElButton
+            text
             :aria-expanded="beside === 'repair'"
             @click="toggle('repair')"
           >
             Something is wrong
-          </button>
-          <button
-            class="stone-button quiet"
+          </ElButton>
+          <ElButton
+            text
             :aria-expanded="beside === 'drawer'"
             @click="toggle('drawer')"
           >
             Everything else
-          </button>
+          </ElButton>
         </div>
         <ActionBar
           ref="bar"

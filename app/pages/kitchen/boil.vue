@@ -113,12 +113,9 @@ async function keep(values: { readonly altitudeM?: number, readonly thermometerK
             @altitude="altitudeM => keep({ altitudeM })"
           />
           <p class="row">
-            <button
-              class="stone-button"
-              @click="again"
-            >
+            <ElButton @click="again">
               Another mark or pan
-            </button>
+            </ElButton>
             <NuxtLink
               class="stone-button"
               to="/kitchen/learned"
@@ -184,42 +181,44 @@ async function keep(values: { readonly altitudeM?: number, readonly thermometerK
             />
           </div>
           <div class="hands">
-            <button
+            <ElButton
               v-if="step === 'set-up'"
-              class="stone-button first huge"
+              class="huge"
+              type="primary"
               @click="check.light()"
             >
               On the fire: start the clock
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-if="step === 'heating'"
-              class="stone-button first huge"
+              class="huge"
+              type="primary"
               @click="check.boils()"
             >
               It boils
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-if="step === 'boiling'"
-              class="stone-button huge"
-              :class="{ first: clockS <= 0 }"
+              class="huge"
+              :type="clockS <= 0 ? 'primary' : undefined"
               @click="check.off()"
             >
               Off, and weigh it
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-if="step === 'boiling' || step === 'weigh'"
-              class="stone-button huge"
+              class="huge"
               @click="readIt"
             >
               Enough: read it
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-if="step !== 'set-up'"
-              class="stone-button quiet"
+              text
               @click="again"
             >
               Begin again
-            </button>
+            </ElButton>
           </div>
         </template>
         <p

@@ -73,7 +73,6 @@ async function keep(): Promise<void> {
             maxlength="200"
           />
           <ElButton
-            class="stone-button"
             native-type="submit"
             :disabled="passphrase.length < LEAST_PASSPHRASE || (state.hasPassphrase && old === '')"
           >
@@ -109,13 +108,12 @@ async function keep(): Promise<void> {
               :key="one.id"
             >
               <span>{{ one.name || 'a device without a name' }}{{ one.own ? ' (this one)' : '' }} <span class="soft">last seen {{ dayText(one.seenAt) }} {{ timeOfDay(one.seenAt) }}</span></span>
-              <button
-                class="stone-button"
+              <ElButton
                 :aria-label="`Send out: ${one.name || 'a device without a name'}`"
                 @click="end(one.id)"
               >
                 Send out
-              </button>
+              </ElButton>
             </li>
           </ul>
         </section>

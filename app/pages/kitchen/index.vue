@@ -99,12 +99,9 @@ async function add(kind: string): Promise<void> {
           v-if="gone"
           role="status"
         >
-          Taken off the shelf. <button
-            class="stone-button"
-            @click="putBack"
-          >
+          Taken off the shelf. <ElButton @click="putBack">
             Put it back
-          </button>
+          </ElButton>
         </p>
         <template v-if="house.kitchen">
           <UnitsSwitch
@@ -176,18 +173,15 @@ async function add(kind: string): Promise<void> {
             @change="item => keep('fires', item)"
           />
           <div class="row">
-            <button
-              class="stone-button"
-              @click="open = null"
-            >
+            <ElButton @click="open = null">
               Done
-            </button>
-            <button
-              class="stone-button quiet"
+            </ElButton>
+            <ElButton
+              text
               @click="remove"
             >
               Take it off the shelf
-            </button>
+            </ElButton>
           </div>
         </template>
         <p

@@ -119,13 +119,13 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
             >
               Boil check
             </NuxtLink>
-            <button
+            <ElButton
               v-if="(one.marks[0]?.readings.length ?? 0) > 0"
-              class="stone-button quiet"
+              text
               @click="cleaned(one.fire.id, one.fire.name)"
             >
               Cleaned or replaced
-            </button>
+            </ElButton>
           </header>
           <p
             v-if="one.marks[0] && strays(one.marks[0])"
@@ -165,13 +165,13 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
           >
             <p>
               <strong>{{ title(one.name) }}</strong> <span class="soft small">{{ [count(one.readings), one.unit, strays(one)].filter(Boolean).join(' · ') }}</span>
-              <button
+              <ElButton
                 v-if="familyOf(one.name)"
-                class="stone-button quiet"
+                text
                 @click="newBag(familyOf(one.name)!)"
               >
                 New bag
-              </button>
+              </ElButton>
             </p>
             <SpanRow
               name="any"
@@ -188,14 +188,15 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
             />
           </div>
         </section>
-        <button
+        <ElButton
           v-if="numbers.length > FIRST"
-          class="stone-button quiet more"
+          class="more"
+          text
           :aria-expanded="all"
           @click="all = !all"
         >
           {{ all ? 'Fewer' : `${numbers.length - FIRST} more, with fewer readings` }}
-        </button>
+        </ElButton>
         <HouseKnows
           :batches="liked"
           :corrections="house.kitchen?.corrections ?? []"
@@ -246,7 +247,7 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
 .two { display: grid; gap: 2px; }
 .more { justify-self: start; }
 .number { display: grid; gap: 2px; }
-.number .stone-button { min-height: 36px; }
+.number :is(.el-button, .stone-button) { min-height: 36px; }
 .says { color: var(--accent); }
 summary { cursor: pointer; min-height: 56px; display: flex; align-items: center; }
 summary h2 { display: inline; }

@@ -138,26 +138,22 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
             >
               At the tray
             </NuxtLink>
-            <button
-              class="stone-button"
-              @click="takeAway"
-            >
+            <ElButton @click="takeAway">
               Take it away as JSON
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-if="!removed"
-              class="stone-button"
               @click="remove"
             >
               Remove
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-else
-              class="stone-button first"
+              type="primary"
               @click="restore"
             >
               Put it back
-            </button>
+            </ElButton>
           </div>
         </header>
         <p
@@ -221,15 +217,14 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
               :liked="liked"
               @like="like"
             />
-            <button
+            <ElButton
               v-for="wish in wishes"
               :key="wish.of"
-              class="stone-button"
               :disabled="busy"
               @click="change(LIKED_AS[wish.of][wish.liking], `liked-${wish.of}`, wish.edit)"
             >
               Next time {{ LIKED_WORDS[wish.of][wish.liking === 'less' ? 'less' : 'more'] }} no more: {{ editText(wish.edit) }}
-            </button>
+            </ElButton>
             <p
               v-if="faults.length === 0 && changeSays"
               role="status"
@@ -249,12 +244,13 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
           />
           <div>
             <label for="note">Note</label>
-            <textarea
+            <ElInput
               id="note"
-              :value="note ?? batch.line.note"
-              rows="3"
+              :model-value="note ?? batch.line.note"
+              type="textarea"
+              :rows="3"
               maxlength="2000"
-              @input="event => note = (event.target as HTMLTextAreaElement).value"
+              @update:model-value="text => note = text"
               @change="saveNote"
             />
             <p
@@ -288,7 +284,6 @@ figcaption { margin-top: 6px; font-weight: 600; }
 .lost { padding: 3rem 0; font-size: 1.3rem; }
 .outcome { font: 600 1.25rem var(--voice); margin: 14px 0; }
 label { font-weight: 600; display: block; }
-textarea { width: 100%; }
 
 .after { display: grid; grid-template-columns: 1fr 1fr; gap: 40px; }
 .liking { display: grid; gap: 8px; align-content: start; }

@@ -11,6 +11,7 @@ import { differences } from '../../../core/compare/differences'
 import { replay } from '../../../core/live/replay'
 import { differenceText, turnedText } from '../../../words/compare'
 import { FAULT_WORDS } from '../../../words/cook'
+import SegmentedChoice from '../../components/SegmentedChoice.vue'
 
 const MOST = 4
 const LETTERS = ['A', 'B', 'C', 'D']
@@ -51,21 +52,12 @@ const rows = computed(() => records.value.map((record, i) => {
     <div class="compare">
       <header class="top">
         <h1>Laid over one another</h1>
-        <div
-          class="ways"
-          role="group"
-          aria-label="They coincide"
-        >
-          <button
-            v-for="one in ALIGNED"
-            :key="one"
-            class="stone-button"
-            :aria-pressed="aligned === one"
-            @click="aligned = one"
-          >
-            {{ ALIGNED_WORDS[one] }}
-          </button>
-        </div>
+        <SegmentedChoice
+          label="They coincide"
+          :chosen="aligned"
+          :options="ALIGNED.map(value => ({ value, label: ALIGNED_WORDS[value] }))"
+          @choose="value => aligned = value"
+        />
       </header>
       <div
         v-if="records.length > 1"

@@ -6,6 +6,7 @@ import { useHouseFiles } from '../../composables/houseFiles'
 import { useSetAside, type SetAside } from '../../composables/setAside'
 import { useCooks } from '../../stores/cooks'
 import { momentText } from '../../../words/moment'
+import FileChooser from '../../components/FileChooser.vue'
 
 const { copies, size, unreadable, says, wrong, busy, standing, takeIn, restore, tell } = useHouseFiles()
 const { list: refused, letGo } = useSetAside()
@@ -18,12 +19,6 @@ function saidOf({ mark, dish }: SetAside): string {
   return plan ? `${plan.dish.name}: ${momentText(plan, mark.kind, mark.payload, { grams: gramsText, degrees: degreesText })}` : `A mark (${mark.kind}) of a cook that is not here`
 }
 
-function chosen(event: Event, then: (file: File) => Promise<void>): void {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) void then(file)
-}
 const sizeText = (bytes: number): string => (bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${Math.round(bytes / 100_000) / 10} MB`)
 const KINDS: Readonly<Record<CopyKind, string>> = { 'daily': 'of the day', 'before-update': 'before an update', 'before-restore': 'before a backup was restored' }
 const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.slice(7, 17) : name)
@@ -58,13 +53,12 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
             href="/api/backup?photos=0"
             download
           >Without {{ size.photos === 1 ? 'its photograph' : `its ${size.photos} photographs` }}, about {{ sizeText(size.withoutPhotosBytes) }}</a>
-          <label class="stone-button">Restore a backup<input
-            class="visually-hidden"
-            type="file"
+          <FileChooser
+            label="Restore a backup"
             accept=".gz,application/gzip"
             :disabled="busy"
-            @change="event => chosen(event, restore)"
-          ></label>
+            @chosen="restore"
+          />
         </div>
       </section>
       <section class="slab">
@@ -83,13 +77,12 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
             href="/api/batches/export.jsonl"
             download
           >Batches as JSON Lines</a>
-          <label class="stone-button">Take batches in<input
-            class="visually-hidden"
-            type="file"
+          <FileChooser
+            label="Take batches in"
             accept=".jsonl,.ndjson,application/jsonl"
             :disabled="busy"
-            @change="event => chosen(event, takeIn)"
-          ></label>
+            @chosen="takeIn"
+          />
         </div>
       </section>
       <section class="slab">
@@ -139,7 +132,7 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
           >
             <strong>{{ saidOf(one) }}</strong><template v-if="one.mark">, {{ dayText(one.mark.atMs) }} {{ timeOfDay(one.mark.atMs) }}</template>: {{ one.why }}
             <ElButton
-              class="stone-button quiet"
+              text
               @click="letGo(one.key)"
             >
               Let it go
@@ -161,15 +154,12 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
       </p>
       <div class="row">
         <ElButton
-          class="stone-button first"
+          type="primary"
           @click="tell(true)"
         >
           Put it aside and restore
         </ElButton>
-        <ElButton
-          class="stone-button"
-          @click="tell(false)"
-        >
+        <ElButton @click="tell(false)">
           Leave it as it is
         </ElButton>
       </div>

@@ -149,12 +149,9 @@ const heading = computed(() => {
         >
           Lay them over one another
         </NuxtLink>
-        <button
-          class="stone-button"
-          @click="picked = []"
-        >
+        <ElButton @click="picked = []">
           Put back
-        </button>
+        </ElButton>
       </div>
     </div>
   </HousePage>

@@ -129,36 +129,30 @@ async function calendar(): Promise<void> {
           {{ date }}. {{ counts }}.
         </p>
         <div class="row">
-          <button
+          <ElButton
             v-for="one in TABS"
             :key="one.id"
-            type="button"
-            class="stone-button"
             :aria-pressed="tab === one.id"
             @click="tab = tab === one.id ? null : one.id"
           >
             {{ one.name }}
-          </button>
-          <button
-            type="button"
-            class="stone-button"
+          </ElButton>
+          <ElButton
             :disabled="!state.canUndo.value"
             @click="state.undo()"
           >
             Undo
-          </button>
+          </ElButton>
           <NuxtLink
             class="stone-button"
             :to="`/spread/sheet/${spread.id}`"
           >Print</NuxtLink>
-          <button
-            type="button"
-            class="stone-button"
+          <ElButton
             :disabled="!fitting"
             @click="calendar"
           >
             Calendar
-          </button>
+          </ElButton>
         </div>
       </header>
       <div

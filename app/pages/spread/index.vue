@@ -58,17 +58,17 @@ async function begin(): Promise<void> {
           v-model="date"
           label="The day of the meal"
         /></label>
-        <label class="grow"><span>What it is called</span><input
+        <label class="grow"><span>What it is called</span><ElInput
           v-model="name"
           maxlength="60"
           placeholder="Lamp evening, aunt’s visit, Sunday"
-        ></label>
-        <button
-          type="submit"
-          class="stone-button first"
+        /></label>
+        <ElButton
+          type="primary"
+          native-type="submit"
         >
           Plan a day
-        </button>
+        </ElButton>
       </form>
       <ul v-if="days && days.length > 0">
         <li
@@ -92,7 +92,6 @@ async function begin(): Promise<void> {
 .new label { display: grid; }
 .new span { font-weight: 600; }
 .new .grow { flex: 1 1 260px; }
-.new input { width: 100%; }
 ul { list-style: none; margin: 0; padding: 0; }
 li a { display: grid; grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) auto; gap: 4px 20px; align-items: center; min-height: 64px; border-top: 2px solid var(--line); text-decoration: none; font-size: 1.125rem; }
 li a:hover strong { color: var(--accent); }

@@ -21,6 +21,7 @@ import { freeOf } from '../../../core/dish/freeShare'
 import { mainVessel } from '../../../core/dish/mainVessel'
 import { pageTitle } from '../../../words/titles'
 import { trayFill } from '../../../core/tray/trayFill'
+import SegmentedChoice from '../../components/SegmentedChoice.vue'
 
 const id = String(useRoute().params.id)
 const house = useHouse()
@@ -31,7 +32,7 @@ const now = useHearthTime(5000)
 useHead({ title: () => pageTitle('/tray/', plan.value?.dish.name) })
 
 type Way = 'tray' | 'balls' | 'bowls'
-const WAYS: Readonly<Record<Way, string>> = { tray: 'Tray', balls: 'Balls', bowls: 'Bowls' }
+const WAYS: readonly { readonly value: Way, readonly label: string }[] = [{ value: 'tray', label: 'Tray' }, { value: 'balls', label: 'Balls' }, { value: 'bowls', label: 'Bowls' }]
 const way = ref<Way | null>(null)
 watch(cook, (one) => {
   if (one && way.value === null) way.value = one.after.shaped?.what.way ?? (plan.value?.dish.choices?.form === 'balls' ? 'balls' : plan.value?.dish.choices?.form === 'slab' ? 'tray' : 'bowls')
@@ -101,21 +102,12 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
             {{ dayText(batch.line.startedAt) }} · {{ gramsText(standing.mass.massG) }}{{ batch.line.summary.weighed ? ', weighed' : ', forecast' }} · <NuxtLink :to="`/ledger/${id}`">its page in the ledger</NuxtLink>
           </p>
         </div>
-        <div
-          class="ways"
-          role="group"
-          aria-label="Made into"
-        >
-          <button
-            v-for="(word, one) in WAYS"
-            :key="one"
-            class="stone-button"
-            :aria-pressed="way === one"
-            @click="way = one"
-          >
-            {{ word }}
-          </button>
-        </div>
+        <SegmentedChoice
+          label="Made into"
+          :chosen="way"
+          :options="WAYS"
+          @choose="value => way = value"
+        />
       </header>
       <ShapeTray
         v-if="way === 'tray'"
@@ -202,12 +194,12 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
         role="status"
         class="gone"
       >
-        Nothing is left of it. <button
-          class="stone-button quiet"
+        Nothing is left of it. <ElButton
+          text
           @click="after.takeBack('gone')"
         >
           There is, after all
-        </button>
+        </ElButton>
       </p>
     </div>
   </HousePage>
@@ -218,7 +210,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
 .after { display: grid; gap: 22px; padding-top: 14px; }
 .top { display: flex; flex-wrap: wrap; justify-content: space-between; gap: 12px 30px; align-items: end; }
 .ways { display: flex; gap: 8px; }
-.ways .stone-button { min-width: 96px; min-height: 52px; }
+.ways :is(.el-button, .stone-button) { min-width: 96px; min-height: 52px; }
 .below { display: grid; grid-template-columns: 1fr 1fr; gap: 40px; }
 .gone { font-size: 1.2rem; font-weight: 600; }
 @media (max-width: 900px) { .below { grid-template-columns: minmax(0, 1fr); } }

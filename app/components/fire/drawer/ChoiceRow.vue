@@ -26,17 +26,15 @@ const emit = defineEmits<{
   <fieldset>
     <legend>{{ legend }}</legend>
     <div class="choices">
-      <button
+      <ElButton
         v-for="one in choices"
         :key="one.key"
-        type="button"
-        class="stone-button"
         :aria-pressed="one.pressed"
         :aria-label="one.label"
         @click="emit('choose', one.key)"
       >
         {{ one.text }}
-      </button>
+      </ElButton>
     </div>
   </fieldset>
 </template>
@@ -45,5 +43,5 @@ const emit = defineEmits<{
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
 .choices { display: flex; flex-wrap: wrap; gap: 8px; }
-.choices .stone-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
+.choices .el-button { min-height: 56px; min-width: 56px; padding-inline: 0.8rem; }
 </style>

@@ -42,21 +42,19 @@ const missing = computed(() => (props.secure ? '' : 'Over plain http this page i
   <fieldset>
     <legend>This device</legend>
     <div class="marks">
-      <button
-        class="stone-button"
-        :aria-pressed="sounds"
-        @click="emit('sounds', !sounds)"
-      >
-        Sounds {{ sounds ? 'on' : 'off' }}
-      </button>
-      <button
-        class="stone-button"
-        :aria-pressed="speech"
+      <ElSwitch
+        :model-value="sounds"
+        active-text="Sounds"
+        aria-label="Sounds"
+        @change="value => emit('sounds', value === true)"
+      />
+      <ElSwitch
+        :model-value="speech"
+        active-text="Spoken cues"
+        aria-label="Spoken cues"
         :disabled="!canSpeak"
-        @click="emit('speech', !speech)"
-      >
-        Spoken cues {{ speech ? 'on' : 'off' }}
-      </button>
+        @change="value => emit('speech', value === true)"
+      />
     </div>
     <p class="soft small">
       {{ canSpeak ? 'Touch the cue to hear it said.' : '' }} {{ AWAKE[awake] }} {{ missing }}
@@ -86,5 +84,5 @@ const missing = computed(() => (props.secure ? '' : 'Over plain http this page i
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-weight: 600; padding: 0 0 0.3rem; display: block; }
 .marks { display: flex; flex-wrap: wrap; gap: 8px; margin-bottom: 6px; }
-.marks .stone-button { min-height: 56px; }
+.marks .el-button { min-height: 56px; }
 </style>

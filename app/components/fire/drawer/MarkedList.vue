@@ -53,40 +53,35 @@ function change(id: string, kind: string, payload: Readonly<Record<string, unkno
       >
         <span :class="{ gone: moment.withdrawn }">{{ clockText(moment.timeS) }} {{ moment.known ? say(moment) : moment.outside ? `${say(moment)} (its time lies outside this cook: kept, passed over)` : `${moment.kind} (unknown here, kept)` }}</span>
         <span class="moves">
-          <button
-            class="stone-button"
+          <ElButton
             :aria-label="`30 seconds earlier: ${say(moment)}`"
             @click="emit('mark', 'corrected', { replaces: moment.id, shiftS: -30 })"
-          >−30 s</button>
-          <button
-            class="stone-button"
+          >−30 s</ElButton>
+          <ElButton
             :aria-label="`30 seconds later: ${say(moment)}`"
             @click="emit('mark', 'corrected', { replaces: moment.id, shiftS: 30 })"
-          >+30 s</button>
-          <button
+          >+30 s</ElButton>
+          <ElButton
             v-if="CHANGES.has(moment.kind) && !moment.withdrawn"
-            class="stone-button"
             :aria-expanded="changing === moment.id"
             :aria-label="`It was something else: ${say(moment)}`"
             @click="changing = changing === moment.id ? null : moment.id"
-          >It was …</button>
-          <button
-            class="stone-button"
+          >It was …</ElButton>
+          <ElButton
             :aria-label="`Take back: ${say(moment)}`"
             :disabled="moment.withdrawn"
             @click="emit('mark', 'withdrawn', { replaces: moment.id })"
-          >Take back</button>
+          >Take back</ElButton>
         </span>
         <span
           v-if="changing === moment.id"
           class="instead"
         >
-          <button
+          <ElButton
             v-for="one in instead"
             :key="one.text"
-            class="stone-button"
             @click="change(moment.id, one.kind, one.payload)"
-          >{{ one.text }}</button>
+          >{{ one.text }}</ElButton>
         </span>
       </li>
     </ul>
@@ -98,7 +93,7 @@ h3 { margin-bottom: 4px; }
 .moments { list-style: none; margin: 0; padding: 0; }
 .moments li { border-top: 1px solid var(--line); padding: 6px 0; display: grid; gap: 4px; }
 .moves, .instead { display: flex; gap: 6px; flex-wrap: wrap; }
-.stone-button { min-height: 56px; padding-inline: 0.6rem; }
+.el-button { min-height: 56px; padding-inline: 0.6rem; }
 .instead { border-left: 4px solid var(--ink); padding-left: 8px; }
 .gone { text-decoration: line-through; color: var(--ink-soft); }
 </style>

@@ -23,13 +23,17 @@ const emit = defineEmits<{
 <template>
   <form @submit.prevent="emit('send')">
     <label :for="id">{{ label }}</label>
-    <span class="row"><input
+    <span class="row"><ElInput
       :id="id"
       v-model="text"
       :inputmode="number ? 'decimal' : undefined"
       maxlength="400"
       autocomplete="off"
-    ><button class="stone-button">{{ button }}</button></span>
+      size="large"
+    /><ElButton
+      native-type="submit"
+      size="large"
+    >{{ button }}</ElButton></span>
     <span
       v-if="hint"
       class="soft small"
@@ -41,6 +45,5 @@ const emit = defineEmits<{
 form { display: grid; }
 label { font-weight: 600; padding: 0 0 0.3rem; display: block; }
 .row { display: flex; gap: 8px; }
-.row input { flex: 1; min-width: 0; min-height: 56px; border-bottom-width: 5px; padding: 0 0.8rem; font-size: 1.25rem; }
-.row .stone-button { min-height: 56px; }
+.row .el-input { flex: 1; min-width: 0; }
 </style>

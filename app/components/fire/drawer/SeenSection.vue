@@ -62,13 +62,12 @@ function perceive(code: string): void {
     >
       <p v-if="reply && reply.sense === one.sense">
         <strong>{{ reply.text }}.</strong> {{ reply.means ?? 'Marked.' }}
-        <button
+        <ElButton
           v-if="reply.fault"
-          class="stone-button"
           @click="emit('wrong', reply.fault)"
         >
           Put it right
-        </button>
+        </ElButton>
       </p>
     </div>
   </template>
@@ -101,5 +100,5 @@ function perceive(code: string): void {
 <style scoped>
 .reply:empty { display: none; }
 .reply p { border-left: 5px solid var(--ink); padding: 4px 0 4px 10px; font-size: 1.2rem; line-height: 1.3; }
-.reply .stone-button { display: block; min-height: 56px; margin-top: 6px; }
+.reply .el-button { display: block; min-height: 56px; margin-top: 6px; }
 </style>

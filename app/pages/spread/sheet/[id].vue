@@ -48,13 +48,12 @@ function print(): void {
       <header>
         <h1>{{ spread.name }}, {{ date }}</h1>
         <p class="screen">
-          <button
-            type="button"
-            class="stone-button first"
+          <ElButton
+            type="primary"
             @click="print"
           >
             Print on one sheet
-          </button>
+          </ElButton>
           <NuxtLink
             class="stone-button"
             :to="`/spread/${spread.id}`"

@@ -33,12 +33,12 @@ function print(): void {
       >
         Back to the tray
       </NuxtLink>
-      <button
-        class="stone-button first"
+      <ElButton
+        type="primary"
         @click="print"
       >
         Print
-      </button>
+      </ElButton>
       <span>Print at 100 %, not fitted to the page; then lay a ruler to the line of 100 mm.</span>
     </p>
     <p
@@ -101,8 +101,8 @@ function print(): void {
 <style scoped>
 .guide { padding: 20px; background: #fff; color: #000; min-height: 100vh; }
 .bar { display: flex; gap: 12px; align-items: center; color: #1b2040; }
-.bar .stone-button { color: #1b2040; background: #f7fafb; border-color: #1b2040; }
-.bar .stone-button.first { background: #1e6b62; color: #fff; border-color: #124a43; }
+.bar :is(.el-button, .stone-button) { color: #1b2040; background: #f7fafb; border-color: #1b2040; }
+.bar :is(.el-button, .stone-button).first { background: #1e6b62; color: #fff; border-color: #124a43; }
 .none { color: #1b2040; padding: 2rem 0; }
 .sheet { margin: 16px auto 30px; width: 190mm; }
 header, footer { font-size: 10pt; }
