@@ -32,7 +32,7 @@ await session('light', { width: 1280, height: 800 }, async (page) => {
   await still(page, '/', '.arcade svg', 'hearth')
   await still(page, '/measure?dish=sweet-water-semolina', '.preview svg', 'measure')
   await page.goto('/measure?dish=winter-market-carrot')
-  await page.getByRole('button', { name: 'Its stages' }).click()
+  await page.getByRole('tab', { name: 'Its stages' }).click()
   await page.waitForTimeout(1500)
   await page.screenshot({ path: join(out, 'measure-stages.png'), fullPage: true })
   await still(page, '/book', '.dishes li', 'book')

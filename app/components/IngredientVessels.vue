@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { heightShare, vesselShape } from '../drawings/vesselShape'
+import { useDrag } from '../composables/dragging'
 
 const props = defineProps<{
   /** Exact count of cups. */
@@ -29,7 +30,6 @@ const GAP = 8
 const EDGE = 4
 const ROW_GAP = 14
 const svg = ref<SVGSVGElement | null>(null)
-const dragging = ref(false)
 /** Height on the screen as the drag began, px, how far the hand has moved since the last frame, and that frame. */
 let grip = 1
 let moved = 0
@@ -53,23 +53,18 @@ const drawn = computed(() => {
   return { walls: cups.map(one => one.wall).join(''), contents: cups.map(one => one.content).join('') }
 })
 
-/** Dragging up by the height of one cup adds one cup. */
-function drag(event: PointerEvent): void {
-  if (event.type === 'pointerdown') {
-    svg.value?.setPointerCapture(event.pointerId)
+/** Dragging up by the height of one cup adds one cup. The page is what it is measured by: the drawing grows under the hand. */
+useDrag(svg, {
+  within: () => document.body,
+  start: () => {
     grip = svg.value?.getBoundingClientRect().height ?? height.value
     moved = 0
-    dragging.value = true
-    return
-  }
-  if (!dragging.value || !svg.value) return
-  if (event.type !== 'pointermove') {
-    dragging.value = false
-    return
-  }
-  moved += event.movementY
-  if (frame === 0) frame = requestAnimationFrame(change)
-}
+  },
+  by: (_, dy) => {
+    moved += dy
+    if (frame === 0) frame = requestAnimationFrame(change)
+  },
+})
 /** One change a frame, however often the hand moves in it. */
 function change(): void {
   frame = 0
@@ -98,10 +93,6 @@ function key(event: KeyboardEvent): void {
     aria-valuemin="0"
     aria-valuemax="40"
     :aria-valuetext="valueText"
-    @pointerdown="drag"
-    @pointermove="drag"
-    @pointerup="drag"
-    @pointercancel="drag"
     @keydown="key"
   >
     <rect

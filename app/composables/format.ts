@@ -1,6 +1,7 @@
 import { shallowRef } from 'vue'
 import { clockText } from '../../words/clockText'
-import { dayNumber } from '../../core/time/houseDay'
+import { dateOfDay, dayNumber, wallMs } from '../../core/time/houseDay'
+import { localText } from '../../core/time/localText'
 import { keepText, keptText } from './deviceStorage'
 import { clockInUse, inHouseTime, zoneInUse } from './houseTime'
 
@@ -10,6 +11,8 @@ const DAY = { day: 'numeric', month: 'short' } as const
 const HOUR = { hour: '2-digit', minute: '2-digit' } as const
 const HOUR_12 = { hour: 'numeric', minute: '2-digit' } as const
 const WEEKDAY = { weekday: 'short', day: 'numeric', month: 'short' } as const
+
+const NOON_MIN = 720
 
 /** From an hour on tens of seconds say nothing, s. */
 const HOUR_S = 3600
@@ -146,7 +149,18 @@ export function gramsOfHouse(grams: number): number {
  * @returns such as `12 Jun`
  */
 export function dayText(ms: number): string {
-  return inHouseTime(DAY).format(ms)
+  return inHouseTime(ms, DAY)
+}
+
+/**
+ * A calendar day that belongs to no moment, such as the last one of a package.
+ *
+ * @param day days since 1970-01-01
+ * @param withYear true where it may be another year's
+ * @returns such as `12 Jun`, or `12 Jun 2028`
+ */
+export function calendarDayText(day: number, withYear = false): string {
+  return localText(wallMs(dateOfDay(day), NOON_MIN, 'utc'), 'utc', withYear ? { ...DAY, year: 'numeric' } : DAY)
 }
 
 /**
@@ -156,7 +170,7 @@ export function dayText(ms: number): string {
  * @returns such as `19:42`, or `7:42 pm`
  */
 export function timeOfDay(ms: number): string {
-  return inHouseTime(clockInUse.value === '24' ? HOUR : HOUR_12).format(ms)
+  return inHouseTime(ms, clockInUse.value === '24' ? HOUR : HOUR_12)
 }
 
 const MM_PER_INCH = 25.4
@@ -200,7 +214,7 @@ export function nearDayText(ms: number, nowMs: number): string {
 }
 
 function weekdayText(ms: number): string {
-  return inHouseTime(WEEKDAY).format(ms).replace(',', '')
+  return inHouseTime(ms, WEEKDAY).replace(',', '')
 }
 
 function daysApart(ms: number, nowMs: number): number {

@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
-import { isZone } from '../../core/time/houseDay'
+import { isZone, machineZone } from '../../core/time/houseDay'
+import { localText } from '../../core/time/localText'
 import { keepText, keptText } from './deviceStorage'
 
 const ZONE_KEY = 'yon-hearth.zone'
@@ -7,15 +8,12 @@ const CLOCK_KEY = 'yon-hearth.clock'
 /** How a house writes the time of day. */
 export type ClockFormat = '24' | '12'
 
-/** Where the device is, as its own clock says. */
-export const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
-
 /** The house's time zone and clock: what this device knew last, until the hearth says. */
 export const zoneInUse = shallowRef(knownZone(keptText(ZONE_KEY)))
 export const clockInUse = shallowRef<ClockFormat>(keptText(CLOCK_KEY) === '12' ? '12' : '24')
 
 function knownZone(zone: string | null | undefined): string {
-  return zone && isZone(zone) ? zone : deviceZone()
+  return zone && isZone(zone) ? zone : machineZone()
 }
 
 /**
@@ -31,22 +29,15 @@ export function timesIn(zone: string | undefined, clock: ClockFormat): void {
   keepText(CLOCK_KEY, clock)
 }
 
-const made = new Map<string, Intl.DateTimeFormat>()
-
 /**
- * A formatter in the zone and the clock of the house; made once, for making one takes far longer than using it.
+ * A moment in the zone and the clock of the house.
  *
- * @param options of the formatter, without its zone
- * @returns the formatter
+ * @param ms ms since 1970
+ * @param options which parts are written, as in ECMA-402, without zone and clock
+ * @returns in words
  */
-export function inHouseTime(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const whole: Intl.DateTimeFormatOptions = { ...options, timeZone: zoneInUse.value, ...('hour' in options ? { hourCycle: clockInUse.value === '24' ? 'h23' : 'h12' } : {}) }
-  const key = JSON.stringify(whole)
-  const known = made.get(key)
-  if (known) return known
-  const one = new Intl.DateTimeFormat('en-GB', whole)
-  made.set(key, one)
-  return one
+export function inHouseTime(ms: number, options: Parameters<typeof localText>[2]): string {
+  return localText(ms, zoneInUse.value, 'hour' in options ? { ...options, hourCycle: clockInUse.value === '24' ? 'h23' : 'h12' } : options)
 }
 
 /**

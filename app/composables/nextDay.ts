@@ -3,9 +3,10 @@ import { SpreadListSchema, SpreadSchema, type Spread } from '../../contracts/spr
 import { ask } from './api'
 import { hearthNow } from './hearthClock'
 import { momentOf } from './spreadClock'
+import { daysMs } from '../../core/time/localText'
 
 /** Days whose eve is longer ago are not looked at, and most that are, ms and count. */
-const LONGEST_MS = 4 * 86_400_000
+const LONGEST_MS = daysMs(4)
 const MOST = 3
 
 /**

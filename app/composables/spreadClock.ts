@@ -33,5 +33,5 @@ const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const
  * @returns such as `Saturday 28 November`
  */
 export function longDayText(eve: string, days = 1): string {
-  return inHouseTime(LONG).format(momentOf(eve, days * 1440 + 720))
+  return inHouseTime(momentOf(eve, days * 1440 + 720), LONG)
 }

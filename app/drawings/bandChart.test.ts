@@ -19,23 +19,24 @@ describe('a window along the clock', () => {
   })
 
   it('has whole minutes below and values beside it, rising upwards', () => {
-    const { minutes, values, x } = bandChart(moments, ROOM)
-    expect(minutes.map(tick => tick.value)).toEqual([0, 2, 4, 6, 8, 10, 12, 14])
-    expect(minutes[1]!.x).toBeCloseTo(x(120), 6)
+    const { minutes, values, x, y } = bandChart(moments, ROOM)
+    expect(minutes).toEqual([0, 2, 4, 6, 8, 10, 12, 14])
+    expect([x(0), x(15)]).toEqual([ROOM.left, ROOM.width])
     expect(values.length).toBeGreaterThan(2)
-    expect(values.map(tick => tick.y)).toEqual(values.map(tick => tick.y).sort((p, q) => q - p))
+    const places = values.map(value => y(value))
+    expect(places).toEqual([...places].sort((p, q) => q - p))
   })
 
   it('leaves each minute room to be read, also where the drawing is narrow', () => {
     for (const lastS of [900, 1880, 6300]) {
-      const { minutes } = bandChart([moments[0]!, { ...moments[1]!, timeS: lastS }], { ...ROOM, width: 358, left: 64 })
+      const { minutes, x } = bandChart([moments[0]!, { ...moments[1]!, timeS: lastS }], { ...ROOM, width: 358, left: 64 })
       expect(minutes.length).toBeGreaterThan(2)
-      for (const [i, tick] of minutes.slice(1).entries()) expect(tick.x - minutes[i]!.x).toBeGreaterThan(45)
+      for (const [i, tick] of minutes.slice(1).entries()) expect(x(tick) - x(minutes[i]!)).toBeGreaterThan(45)
     }
   })
 
   it('begins its axis where it is told, and draws what never moves', () => {
-    expect(bandChart(moments, ROOM, 0).values[0]!.value).toBe(0)
+    expect(bandChart(moments, ROOM, 0).values[0]).toBe(0)
     const still = bandChart(moments.map(one => ({ ...one, window: { early: 0, middle: 0, late: 0 } })), ROOM, 0)
     expect(still.line).not.toContain('NaN')
   })

@@ -1,5 +1,5 @@
-import { path as newPath } from 'd3-path'
-import { scaleLinear } from 'd3-scale'
+import { scaleLinear, type ScaleLinear } from 'd3-scale'
+import { area, line } from 'd3-shape'
 import type { Window } from '../../core/forecast/forecast'
 
 /** A window of one number at one moment of the clock. */
@@ -8,14 +8,18 @@ export interface BandMoment { readonly timeS: number, readonly window: Window }
 /** Room around the drawing of a band, drawing units. */
 export interface BandRoom { readonly width: number, readonly height: number, readonly left: number, readonly top: number, readonly bottom: number }
 
-/** A number along a cook: its window as an area, its middle as a line, both axes. */
+/** A number along a cook: its window as an area, its middle as a line, and the scales of both axes. */
 export interface BandChart {
   readonly area: string
   readonly line: string
-  readonly x: (timeS: number) => number
-  /** Whole minutes. */
-  readonly minutes: readonly { readonly value: number, readonly x: number }[]
-  readonly values: readonly { readonly value: number, readonly y: number }[]
+  /** Place of a moment, min. */
+  readonly x: ScaleLinear<number, number>
+  /** Whole minutes that are written. */
+  readonly minutes: readonly number[]
+  /** Place of a value. */
+  readonly y: ScaleLinear<number, number>
+  /** Values that are written. */
+  readonly values: readonly number[]
 }
 
 /** A number that hardly moves still has this much room, in its own unit's share. */
@@ -30,31 +34,20 @@ const A_TICK_EVERY = 95
  * @param moments in order of time, at least two; times in s, values in the unit they are shown in
  * @param room drawing units
  * @param from least value that is drawn in any case; the lowest edge of the windows otherwise
- * @returns paths and ticks in drawing units
+ * @returns paths in drawing units, scales and ticks
  */
 export function bandChart(moments: readonly BandMoment[], room: BandRoom, from?: number): BandChart {
   const least = from ?? Math.min(...moments.map(one => one.window.early))
   const most = Math.max(...moments.map(one => one.window.late))
   const span = Math.max(most - least, LEAST_SHARE * Math.abs(most), 1e-6)
-  const x = scaleLinear([0, moments.at(-1)?.timeS ?? 1], [room.left, room.width])
+  const x = scaleLinear([0, (moments.at(-1)?.timeS ?? 60) / 60], [room.left, room.width])
   const y = scaleLinear([least, least + span], [room.height - room.bottom, room.top]).nice(4)
-  const area = newPath()
-  const line = newPath()
-  moments.forEach(({ timeS, window }, i) => {
-    if (i === 0) {
-      area.moveTo(x(timeS), y(window.late))
-      line.moveTo(x(timeS), y(window.middle))
-      return
-    }
-    area.lineTo(x(timeS), y(window.late))
-    line.lineTo(x(timeS), y(window.middle))
-  })
-  for (const { timeS, window } of [...moments].reverse()) area.lineTo(x(timeS), y(window.early))
-  area.closePath()
-  const minutes = scaleLinear([0, (moments.at(-1)?.timeS ?? 60) / 60], [0, 1]).ticks(Math.round(room.width / A_TICK_EVERY)).filter(value => Number.isInteger(value))
+  const across = (one: BandMoment): number => x(one.timeS / 60)
   return {
-    area: area.toString(), line: line.toString(), x,
-    minutes: minutes.map(value => ({ value, x: x(60 * value) })),
-    values: y.ticks(4).map(value => ({ value, y: y(value) })),
+    area: area<BandMoment>(across, one => y(one.window.early), one => y(one.window.late))(moments) ?? '',
+    line: line<BandMoment>(across, one => y(one.window.middle))(moments) ?? '',
+    x, y,
+    minutes: x.ticks(Math.round(room.width / A_TICK_EVERY)).filter(value => Number.isInteger(value)),
+    values: y.ticks(4),
   }
 }

@@ -1,4 +1,5 @@
-import { scaleLinear } from 'd3-scale'
+import { scaleUtc, type ScaleTime } from 'd3-scale'
+import { utcHour, utcMinute } from 'd3-time'
 
 /** A stretch of the clock in which something goes on, minutes. */
 export interface Stretch { readonly from: number, readonly to: number }
@@ -11,6 +12,8 @@ export interface DayScale {
   minute(x: number): number
   /** Stretches drawn short. */
   readonly gaps: readonly Stretch[]
+  /** The same for an axis: the clock on the wall as if it were universal time, ms. */
+  readonly axis: ScaleTime<number, number>
   /** Minutes at which a line and a time stand. */
   readonly ticks: readonly number[]
   readonly from: number
@@ -21,8 +24,12 @@ export interface DayScale {
 const GAP_MIN = 75
 const GAP_WIDTH = 46
 const AROUND_MIN = 8
-/** Steps of the clock in minutes, and the least room for a time, drawing units. */
-const STEPS = [10, 15, 30, 60, 120, 240] as const
+const MINUTE_MS = 60_000
+/** Steps of the clock, how long each is, min, and the least room for a time, drawing units. */
+const STEPS = [
+  [10, utcMinute.every(10)], [15, utcMinute.every(15)], [30, utcMinute.every(30)], [60, utcHour.every(1)], [120, utcHour.every(2)],
+  [240, utcHour.every(4)], [480, utcHour.every(8)],
+] as const
 const LEAST_ROOM = 64
 
 /**
@@ -52,12 +59,11 @@ export function dayScale(busy: readonly Stretch[], left: number, right: number):
   }
   domain.push(to)
   range.push(right)
-  const scale = scaleLinear(domain, range).clamp(true)
-  const step = STEPS.find(one => one * perMinute >= LEAST_ROOM) ?? 480
-  const ticks: number[] = []
-  for (let minute = Math.ceil(from / step) * step; minute <= to; minute += step) if (!gaps.some(gap => minute > gap.from && minute < gap.to)) ticks.push(minute)
+  const axis = scaleUtc(domain.map(minute => minute * MINUTE_MS), range).clamp(true)
+  const [, every] = STEPS.find(([long]) => long * perMinute >= LEAST_ROOM) ?? STEPS.at(-1)!
+  const ticks = (every ? axis.ticks(every) : []).map(at => Number(at) / MINUTE_MS).filter(minute => !gaps.some(gap => minute > gap.from && minute < gap.to))
   for (const stretch of merged) if (!ticks.some(tick => tick >= stretch.from - AROUND_MIN && tick <= stretch.to + AROUND_MIN)) ticks.push(stretch.from)
-  return { x: minute => scale(minute), minute: x => Math.round(scale.invert(x)), gaps, ticks, from, to }
+  return { x: minute => axis(minute * MINUTE_MS), minute: x => Math.round(Number(axis.invert(x)) / MINUTE_MS), axis, gaps, ticks, from, to }
 }
 
 function mergedOf(busy: readonly Stretch[]): Stretch[] {

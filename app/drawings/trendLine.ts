@@ -1,4 +1,6 @@
-import { scaleLinear } from 'd3-scale'
+import { extent } from 'd3-array'
+import { scaleLinear, type ScaleLinear } from 'd3-scale'
+import { line } from 'd3-shape'
 
 /** One batch on a trend. */
 export interface TrendDot { readonly id: string, readonly x: number, readonly y: number, readonly faulty: boolean }
@@ -6,7 +8,12 @@ export interface TrendDot { readonly id: string, readonly x: number, readonly y:
 /** A figure over the batches of a dish: dots, and an axis of two or three values. */
 export interface TrendLine {
   readonly dots: readonly TrendDot[]
-  readonly ticks: readonly { readonly value: number, readonly y: number }[]
+  /** From dot to dot. */
+  readonly line: string
+  /** Place of a value. */
+  readonly y: ScaleLinear<number, number>
+  /** Values that are written. */
+  readonly ticks: readonly number[]
 }
 
 /** Room for the values of the axis. */
@@ -21,11 +28,10 @@ const TEXT = 64
  * @returns dots and ticks in drawing units; a figure that hardly moves is drawn in the middle
  */
 export function trendLine(points: readonly { readonly id: string, readonly at: number, readonly value: number, readonly faulty: boolean }[], width: number, height: number): TrendLine {
-  if (points.length === 0) return { dots: [], ticks: [] }
-  const values = points.map(one => one.value)
-  const [least, most] = [Math.min(...values), Math.max(...values)]
+  const [least = 0, most = 0] = extent(points, one => one.value)
   const room = Math.max(0.1 * Math.abs(most), (most - least) * 0.15, 1e-6)
   const y = scaleLinear().domain([least - room, most + room]).range([height - 4, 4])
   const x = scaleLinear().domain([0, Math.max(1, points.length - 1)]).range([8, width - TEXT])
-  return { dots: points.map((one, i) => ({ id: one.id, x: x(i), y: y(one.value), faulty: one.faulty })), ticks: y.ticks(2).map(value => ({ value, y: y(value) })) }
+  const dots = points.map((one, i) => ({ id: one.id, x: x(i), y: y(one.value), faulty: one.faulty }))
+  return { dots, line: line<TrendDot>(one => one.x, one => one.y)(dots) ?? '', y, ticks: points.length > 0 ? y.ticks(2) : [] }
 }

@@ -44,7 +44,7 @@ const facts = computed(() => batches.value.flatMap((batch): { id: string, label:
 const countOf = (id: string): number => counts.value[id] ?? (facts.value.length > 1 ? 2 : 4)
 const labels = computed(() => facts.value.flatMap(({ id, label, cup }) => Array.from({ length: countOf(id) }, (_, i) => ({ key: `${id}-${i}`, label, cup }))).slice(0, MOST))
 const sheets = computed(() => Array.from({ length: Math.ceil(labels.value.length / A_SHEET) }, (_, i) => labels.value.slice(i * A_SHEET, (i + 1) * A_SHEET)))
-const date = (at: number): string => inHouseTime({ day: 'numeric', month: 'long', year: 'numeric' }).format(at)
+const date = (at: number): string => inHouseTime(at, { day: 'numeric', month: 'long', year: 'numeric' })
 const own = computed(() => new Map(batches.value.flatMap(batch => batch.plan.amounts.flatMap(one => (one.own ? [[one.ingredient, one.own.name] as const] : [])))))
 const nameOf = (id: string): string => (ROWS.get(id)?.name ?? own.value.get(id) ?? id.replaceAll('-', ' ')).toLowerCase().split(', ').reverse().join(' ')
 function within(label: LabelFacts): string {

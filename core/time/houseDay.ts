@@ -84,3 +84,22 @@ export function dayNumberOf(date: string): number {
 export function plusDays(date: string, days: number): string {
   return DateTime.fromISO(date, { zone: 'utc' }).plus({ days }).toISODate()!
 }
+
+/**
+ * The calendar date of a count of days from 1970-01-01: the way back from `dayNumberOf`.
+ *
+ * @param days whole days
+ * @returns ISO 8601 date
+ */
+export function dateOfDay(days: number): string {
+  return plusDays(EPOCH, days)
+}
+
+/**
+ * The time zone that this machine's own clock stands in (IANA time zone database).
+ *
+ * @returns such as `Asia/Kolkata`; `UTC` where it does not say
+ */
+export function machineZone(): string {
+  return DateTime.local().zoneName ?? 'UTC'
+}

@@ -15,11 +15,12 @@ const percentile = (list: readonly number[], share: number): number => [...list]
  * amounts, consequences, pan and arch stand redrawn. Everything of it happens on the page, which the browser slows; the
  * worker only refines once the hand rests.
  *
+ * @param root folder that holds `.output`
  * @returns median and 95th percentile over a drag
  */
-export async function dragging(): Promise<Figure[]> {
+export async function dragging(root = '.'): Promise<Figure[]> {
   const data = mkdtempSync(join(tmpdir(), 'yon-hearth-drag-'))
-  const { port, end } = await serve('.', data)
+  const { port, end } = await serve(root, data)
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`http://127.0.0.1:${port}/measure?dish=sweet-water-semolina`)
@@ -30,8 +31,17 @@ export async function dragging(): Promise<Figure[]> {
     const slider = document.querySelectorAll<SVGSVGElement>('[role="slider"]')[1]!
     const preview = document.querySelector('.preview')!
     slider.setPointerCapture = () => undefined
-    const send = (type: string, movementY: number): boolean => slider.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, movementY }))
-    send('pointerdown', 0)
+    const box = slider.getBoundingClientRect()
+    let clientY = box.bottom - 30
+    const send = (type: 'down' | 'move' | 'up', movementY: number): void => {
+      clientY += movementY
+      const at = { bubbles: true, cancelable: true, view: window, clientX: box.left + 20, clientY, movementY }
+      // As a browser does: first what a pointer does, then what a mouse does.
+      slider.dispatchEvent(new PointerEvent(`pointer${type}`, { ...at, pointerId: 1 }))
+      const target = type === 'down' ? slider : window
+      target.dispatchEvent(new MouseEvent(`mouse${type}`, at))
+    }
+    send('down', 0)
     const figures: { ms: number, arch: boolean }[] = []
     for (let i = 0; i < moves; i++) {
       let arch = false
@@ -45,7 +55,7 @@ export async function dragging(): Promise<Figure[]> {
         requestAnimationFrame(() => {
           start = performance.now()
         })
-        send('pointermove', i % 20 < 10 ? -3 : 3)
+        send('move', i % 20 < 10 ? -3 : 3)
         requestAnimationFrame(() => {
           const channel = new MessageChannel()
           channel.port1.onmessage = () => done()
@@ -57,7 +67,7 @@ export async function dragging(): Promise<Figure[]> {
       watcher.disconnect()
       await new Promise(done => setTimeout(done, 40))
     }
-    send('pointerup', 0)
+    send('up', 0)
     return figures
   }, moves)
   await drag(40)

@@ -7,6 +7,7 @@ import { openHearth, type Hearth } from '../services/hearth'
 import { FolderInUse, FolderNotWritable } from '../services/startRefused'
 import { stock } from '../services/stock'
 import { saidOfCopies, takeCopy } from '../services/takeCopy'
+import { fileMoment } from '../services/fileStamps'
 
 let opening: Promise<Hearth> | null = null
 
@@ -44,7 +45,7 @@ async function opened(): Promise<Hearth> {
   const clock = clockFrom(process.env)
   const wish = process.env.HEARTH_TAKE_COPY
   if (wish) {
-    const { name, aside } = await takeCopy(folder(), wish, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
+    const { name, aside } = await takeCopy(folder(), wish, fileMoment(clock.now()))
     console.log(`The copy ${name} was taken. What stood there before lies in ${aside}.`)
   }
   const hearth = await openHearth(folder(), clock, asideHere())

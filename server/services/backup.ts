@@ -2,6 +2,7 @@ import type { Readable } from 'node:stream'
 import { RestoredSchema, type BackupSize, type Restored } from '../../contracts/backup'
 import type { Aside } from './aside'
 import type { HearthClock } from './clock'
+import { fileDay } from './fileStamps'
 import { houseHolds, type HouseHolds } from './houseHolds'
 import { onOwn } from './ownConnection'
 
@@ -9,6 +10,8 @@ import { onOwn } from './ownConnection'
 export interface Backups {
   /** A backup as it is written, while cooking goes on; without photographs where that is wished. */
   stream(photos?: boolean): Readable
+  /** What it is called when it is made now. */
+  fileName(photos: boolean): string
   /** How large it will be, about. */
   size(): Promise<BackupSize>
   /** What stands in the house beside what it was stocked with. */
@@ -32,6 +35,7 @@ const PACKED_SHARE = 0.1
 export function backupsOf(file: string, clock: HearthClock, aside: Aside, changed: () => void): Backups {
   return {
     stream: (photos = true) => aside.out({ kind: 'backup', at: clock.now(), photos }),
+    fileName: photos => `yon-hearth-${fileDay(clock.now())}${photos ? '' : '-without-photographs'}.jsonl.gz`,
     size: () => onOwn(file, 'read', async (own) => {
       const [pages] = await own.all<{ bytes: number }>('SELECT page_count * page_size AS bytes FROM pragma_page_count(), pragma_page_size()')
       const [photos] = await own.all<{ n: number, bytes: number }>('SELECT count(*) AS n, coalesce(sum(length(bytes)), 0) AS bytes FROM photos')

@@ -9,6 +9,7 @@ import type { LiveCook } from '../../core/live/liveCook'
 import type { CookPlan } from '../../core/live/plan'
 import { planRow } from '../../core/live/planRow'
 import type { Row } from '../models/models'
+import { seasonOf } from '../../core/time/localText'
 
 const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
 
@@ -26,16 +27,6 @@ export function foundBy(plan: CookPlan, startedAt: number): Row {
     family: plan.dish.family, version: plan.dish.version, pan: pan?.id ?? null, panName: pan?.name ?? null, fire: fire?.id ?? null, fireName: fire?.name ?? null,
     season: seasonOf(startedAt),
   }
-}
-
-/**
- * The quarter of the year, in the hearth's own time.
- *
- * @param at ms since 1970
- * @returns 0 for December to February, to 3
- */
-export function seasonOf(at: number): number {
-  return Math.floor(((new Date(at).getMonth() + 1) % 12) / 3)
 }
 
 /**

@@ -4,13 +4,14 @@ import { Op } from 'sequelize'
 import { ToldEntriesSchema, type CalendarKey } from '../../contracts/calendar'
 import { SpreadSchema } from '../../contracts/spread'
 import { calendarOf, retold, type CalendarSubject, type ToldEntry } from '../../core/schedule/calendarOf'
-import { isoDay, plusDays } from '../../core/time/houseDay'
+import { isoDay, plusDays, machineZone } from '../../core/time/houseDay'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import type { Kitchens } from './kitchens'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
+import { daysMs } from '../../core/time/localText'
 
 /** Says what an entry is of: its title and what stands below it. */
 export type SayEntry = (subject: CalendarSubject) => { readonly title: string, readonly text: string }
@@ -31,7 +32,7 @@ export interface Calendars {
 /** Days that are told of: so long ago, and no end ahead. */
 const TOLD_DAYS = 60
 /** What is gone is told as cancelled for so long, ms. */
-const GONE_MS = 45 * 86_400_000
+const GONE_MS = daysMs(45)
 /** Alarms ring this long before a step begins, s; a reader looks again after so long, s. */
 const ALARM_S = 300
 const AGAIN_S = 900
@@ -50,7 +51,7 @@ const digestOf = (secret: string): string => createHash('sha256').update(secret)
  */
 export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pick<Kitchens, 'all'>): Calendars {
   const { CalendarDay, CalendarKey: Key, Spread: Table } = database.models
-  const zoneOf = async (): Promise<string> => (await kitchens.all()).settings[0]?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone
+  const zoneOf = async (): Promise<string> => (await kitchens.all()).settings[0]?.zone ?? machineZone()
 
   /** What is told of a day, brought up to its revision and kept. */
   async function toldOf(row: Row, zone: string): Promise<{ readonly name: string, readonly told: readonly ToldEntry[] } | null> {

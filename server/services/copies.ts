@@ -4,6 +4,7 @@ import type { Copies, CopyKind } from '../../contracts/backup'
 import type { HearthClock } from './clock'
 import { checkCopy } from './goodCopies'
 import { onOwn } from './ownConnection'
+import { fileDay, fileMoment } from './fileStamps'
 
 /** Copies of the database that are made by themselves. */
 export interface DailyCopies {
@@ -95,7 +96,7 @@ export async function letOldGo(folder: string, today: string): Promise<void> {
  */
 export function copiesOf(clock: HearthClock, folder: string): DailyCopies {
   const place = join(folder, 'copies')
-  const today = (): string => new Date(clock.now()).toISOString().slice(0, 10)
+  const today = (): string => fileDay(clock.now())
   let keeping: Promise<unknown> = Promise.resolve()
   const inTurn = <T>(what: () => Promise<T>): Promise<T> => {
     const turn = keeping.then(what)
@@ -113,7 +114,7 @@ export function copiesOf(clock: HearthClock, folder: string): DailyCopies {
   return {
     keep,
     putAside: why => inTurn(async () => {
-      const name = `${why}-${new Date(clock.now()).toISOString().replace(/[:.]/g, '-')}.sqlite`
+      const name = `${why}-${fileMoment(clock.now())}.sqlite`
       await makeCopy(folder, name)
       await letOldGo(folder, today())
       return name

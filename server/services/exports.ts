@@ -9,6 +9,7 @@ import type { CookPlan } from '../../core/live/plan'
 import { lineOf } from './ledger'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
 import { readCook } from './readCook'
+import { isoMoment } from '../../core/time/localText'
 
 /** Rows read at once: of tables with long rows few, so that memory stays bounded whatever a house holds. */
 const AT_ONCE: Readonly<Partial<Record<string, number>>> = { photos: 4, cooks: 50, batches: 100, lessons: 50, spreads: 50, dish_versions: 50 }
@@ -120,9 +121,8 @@ async function* csv(own: OwnConnection): AsyncGenerator<string> {
 
 function csvRow(row: Row): (string | number)[] {
   const value = (one: unknown): string | number => (typeof one === 'number' || typeof one === 'string' ? one : '')
-  const at = new Date(Number(row.started_at))
   return [
-    value(row.id), value(row.dish_id), value(row.dish), value(row.version), Number.isNaN(at.getTime()) ? '' : at.toISOString(), value(row.base_g), value(row.pan_name), value(row.fire_name), value(row.turned_s), value(row.off_fire_s),
+    value(row.id), value(row.dish_id), value(row.dish), value(row.version), isoMoment(Number(row.started_at)), value(row.base_g), value(row.pan_name), value(row.fire_name), value(row.turned_s), value(row.off_fire_s),
     value(row.finished_g), row.weighed === 1 ? 'yes' : 'no', value(row.darkest_step), faultsOf(row.faults), value(row.line), value(row.sweetness), value(row.softness), value(row.richness), value(row.note),
   ]
 }

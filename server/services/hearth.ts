@@ -20,6 +20,7 @@ import { settlingOf } from './settling'
 import { streamsOf, type Streams } from './streams'
 import { unreadableIn } from './unreadable'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
+import { fileMoment } from '../../core/time/localText'
 
 /** Everything the server offers, over one database and one clock. */
 export interface Hearth {
@@ -63,7 +64,7 @@ const CLOSING_MS = 3000
  * @throws StartRefused
  */
 export async function openHearth(folder: string, clock: HearthClock, makeAside: (file: string) => Aside = inlineAside): Promise<Hearth> {
-  const database = await openDatabase(folder, new Date(clock.now()).toISOString().replace(/[:.]/g, '-'))
+  const database = await openDatabase(folder, fileMoment(clock.now()))
   const streams = streamsOf(database, clock)
   const cooks = cooksOf(database, clock, streams)
   const ledger = ledgerOf(database, () => clock.now())

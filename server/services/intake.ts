@@ -12,6 +12,7 @@ import { houseHolds, isUntouched } from './houseHolds'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
 import { Refusal } from './refusal'
 import { stageBackup } from './stagedFile'
+import { fileMoment } from '../../core/time/localText'
 
 /** Most batches of one file. */
 const MOST_BATCHES = 100_000
@@ -65,7 +66,7 @@ async function takeHouse(storage: string, file: string, putAside: boolean): Prom
     await own.run('BEGIN IMMEDIATE')
     try {
       const untouched = putAside ? isUntouched(await houseHolds(own, 'house')) : await demandEmpty(own, 'house')
-      const aside = untouched ? null : `before-restore-${new Date().toISOString().replace(/[:.]/g, '-')}.sqlite`
+      const aside = untouched ? null : `before-restore-${fileMoment(Date.now())}.sqlite`
       if (aside !== null) await makeCopy(dirname(file), aside)
       for (const table of [...BACKUP_TABLES].reverse()) await own.run(`DELETE FROM house.${table}`)
       for (const table of BACKUP_TABLES) {

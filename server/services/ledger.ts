@@ -5,6 +5,7 @@ import type { Row } from '../models/models'
 import type { Database } from './database'
 import { readAs } from './readRow'
 import { Refusal } from './refusal'
+import { daysMs } from '../../core/time/localText'
 
 /** Lists of batches, by what they are looked for. They read columns of the batches and never replay. */
 export interface Ledger {
@@ -17,7 +18,7 @@ export interface Ledger {
 }
 
 /** What stands in the house is listed so long after its last day, ms, and so much of it. */
-const LISTED_AFTER_MS = 14 * 86_400_000
+const LISTED_AFTER_MS = daysMs(14)
 const MOST_IN_HOUSE = 40
 const COLUMNS = 'b.id, b.dish_id, b.dish, b.started_at, b.note, b.family, b.version, b.pan, b.pan_name, b.fire, b.fire_name, b.picture, b.after'
 /** Counts that are kept until something changes. */

@@ -7,11 +7,11 @@ test.describe('a whole cook at 600 times the speed', () => {
 
   test('goes from the house to the ledger by keyboard alone', async ({ page, complaints }) => {
     await page.goto('/')
-    const press = async (name: RegExp): Promise<void> => {
+    const press = async (name: RegExp, key = 'Enter'): Promise<void> => {
       for (let i = 0; i < 40; i++) {
         await page.keyboard.press('Tab')
-        const text = await page.evaluate(() => document.activeElement?.textContent ?? '')
-        if (name.test(text)) return page.keyboard.press('Enter')
+        const text = await page.evaluate(() => (document.activeElement?.closest('label') ?? document.activeElement)?.textContent ?? '')
+        if (name.test(text)) return page.keyboard.press(key)
       }
       throw new Error(`Tab never reached ${String(name)}`)
     }
@@ -33,7 +33,7 @@ test.describe('a whole cook at 600 times the speed', () => {
     const kinds = (await stored(page, id)).map(one => one.kind)
     expect(kinds.filter(kind => kind === 'stage.began')).toHaveLength(5)
     await expect(page.getByText('How did it turn out?')).toBeVisible()
-    await press(/^\s*gluey\s*$/)
+    await press(/^\s*gluey\s*$/, 'Space')
     await expect.poll(async () => (await stored(page, id)).some(one => one.kind === 'outcome')).toBe(true)
     await press(/See it in the ledger/)
     await page.waitForURL(/\/ledger\//)

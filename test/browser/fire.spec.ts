@@ -148,7 +148,7 @@ test.describe('a cook that nobody looked at', () => {
     const id = await toTheFire(page)
     await page.getByRole('button', { name: 'Already under way?' }).click()
     const late = page.getByRole('region', { name: 'Already under way' })
-    await late.getByRole('button', { name: 'Base in' }).click()
+    await late.getByRole('radio', { name: 'Base in' }).check()
     await late.getByRole('button', { name: 'One minute more' }).click()
     await expect(late.getByText('6 min ago')).toBeVisible()
     await late.getByRole('button', { name: 'Take it up from there' }).click()

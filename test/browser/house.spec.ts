@@ -17,7 +17,7 @@ test.describe('every view', () => {
     await look('/measure?dish=sweet-water-semolina', '.preview svg')
     await page.locator('.labels .name').nth(2).click()
     await look('', '.panel')
-    await page.getByRole('button', { name: 'Its stages' }).click()
+    await page.getByRole('tab', { name: 'Its stages' }).click()
     await look('', '.stages')
     await look('/kitchen', '.thing')
     await page.locator('.thing').first().click()

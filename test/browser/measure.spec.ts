@@ -151,13 +151,13 @@ test.describe('corrections and units', () => {
 
   test('one switch reads every screen in ounces', async ({ page }) => {
     await page.goto('/kitchen')
-    await Promise.all([page.waitForResponse(/\/kitchen\/settings/), page.getByRole('button', { name: 'oz, lb and °F' }).click()])
+    await Promise.all([page.waitForResponse(/\/kitchen\/settings/), page.getByRole('radio', { name: 'oz, lb and °F' }).check()])
     await page.goto('/measure?dish=sweet-water-semolina')
     await expect(page.locator('.labels .vessel').first()).toContainText('8.8 oz')
     await page.goto('/card/sweet-water-semolina')
     await expect(page.locator('.card')).toContainText('8.8 oz')
     await page.goto('/kitchen')
-    await page.getByRole('button', { name: 'g and °C' }).click()
+    await page.getByRole('radio', { name: 'g and °C' }).check()
   })
 })
 
@@ -170,7 +170,7 @@ test.describe('the school of a dish', () => {
     await expect(page.getByRole('button', { name: 'Take it to the fire' })).toBeDisabled()
     await page.getByRole('button', { name: /sugar goes in once the grain has swollen/ }).click()
     await expect(page.getByText('This cannot work.')).toHaveCount(0)
-    await page.getByRole('button', { name: 'Its stages' }).click()
+    await page.getByRole('tab', { name: 'Its stages' }).click()
     await expect(page.locator('.stages')).toContainText('It runs again when the sugar goes in, then tightens.')
   })
 })
@@ -284,7 +284,7 @@ test.describe('the store', () => {
     await page.goto('/measure?dish=granary-chickpea')
     await page.getByLabel('Make it from').fill('120 g')
     await page.keyboard.press('Enter')
-    await page.getByRole('button', { name: 'Get ready and buy' }).click()
+    await page.getByRole('tab', { name: 'Get ready and buy' }).click()
     await Promise.all([page.waitForResponse(/\/kitchen\/store/), page.getByRole('button', { name: /Put them in the store/ }).click()])
     await page.goto('/kitchen')
     const row = page.locator('tr', { hasText: 'Split chickpeas' })

@@ -2,7 +2,7 @@ import type { DOMWrapper, VueWrapper } from '@vue/test-utils'
 
 /** Whatever is looked at: a mounted component, or a part of one. */
 type Seen = Pick<VueWrapper | DOMWrapper<Element>, 'findAll'>
-const optionOf = (seen: Seen, text: string): DOMWrapper<HTMLInputElement> => {
+const optionOf = (seen: Seen, text: string): Pick<DOMWrapper<HTMLInputElement>, 'setValue'> => {
   const label = seen.findAll('label').find(one => one.text().startsWith(text) && one.find('input').exists())
   if (!label) throw new Error(`Nothing to choose says "${text}".`)
   return label.get('input')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { dayText } from '../../composables/format'
+import { calendarDayText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
@@ -36,7 +36,6 @@ const emit = defineEmits<{
   gone: [item: Item]
 }>()
 
-const DAY_MS = 86_400_000
 const SOON = 5
 const ingredient = ref('semolina-medium')
 const amount = ref('')
@@ -44,7 +43,7 @@ const useBy = ref('')
 const trouble = ref('')
 const rowOf = (id: string): Ingredient | undefined => props.table.find(row => row.id === id)
 const FAR_DAYS = 300
-const day = (number: number): string => dayText(number * DAY_MS) + (Math.abs(number - props.today) > FAR_DAYS ? ` ${new Date(number * DAY_MS).getUTCFullYear()}` : '')
+const day = (number: number): string => calendarDayText(number, Math.abs(number - props.today) > FAR_DAYS)
 const shown = computed(() => props.store.flatMap((item) => {
   const row = rowOf(item.ingredient)
   if (!row) return []

@@ -5,6 +5,7 @@ import { trendOf } from '../../../core/compare/trendOf'
 import { trendLine } from '../../drawings/trendLine'
 import { clockText, dayText, gramsText } from '../../composables/format'
 import { TREND_WORDS } from '../../../words/ledger'
+import ChartAxis from '../ChartAxis.vue'
 
 const props = defineProps<{
   /** Batches of one dish, newest first. */
@@ -55,26 +56,20 @@ const figures = computed(() => (Object.keys(TREND_WORDS) as Figure[]).flatMap((f
         role="img"
         :aria-label="`${one.name}, ${one.count} batches: ${one.says}`"
       >
-        <g
-          v-for="tick in one.drawn.ticks"
-          :key="tick.value"
-        >
-          <line
-            x1="0"
-            :x2="WIDTH"
-            :y1="tick.y"
-            :y2="tick.y"
-            class="tick"
-          />
-          <text
-            :x="WIDTH"
-            :y="tick.y - 3"
-            text-anchor="end"
-          >{{ text(one.figure, tick.value) }}</text>
-        </g>
-        <polyline
-          :points="one.drawn.dots.map(dot => `${dot.x},${dot.y}`).join(' ')"
+        <ChartAxis
+          side="right"
+          class="values"
+          :transform="`translate(${WIDTH},0)`"
+          :scale="one.drawn.y"
+          :values="one.drawn.ticks"
+          :says="value => text(one.figure, value)"
+          :rule="WIDTH"
+          :padding="0"
+          :anchor="() => 'end'"
+        />
+        <path
           class="line"
+          :d="one.drawn.line"
         />
         <template
           v-for="dot in one.drawn.dots"
@@ -107,8 +102,8 @@ const figures = computed(() => (Object.keys(TREND_WORDS) as Figure[]).flatMap((f
 figure { margin: 0; }
 figcaption { display: flex; justify-content: space-between; gap: 12px; flex-wrap: wrap; }
 svg { width: 100%; height: auto; display: block; overflow: visible; }
-.tick { stroke: var(--line); stroke-width: 1; }
-text { font-size: 12px; fill: var(--ink-soft); }
+/* Above its line, inside the drawing. */
+.values :deep(text) { font-size: 12px; transform: translateY(-9px); }
 .line { fill: none; stroke: var(--ink-soft); stroke-width: 1.5; }
 .dot { fill: var(--wall); stroke: var(--ink); stroke-width: 2.5; }
 .fault { fill: var(--wall); stroke: var(--danger); stroke-width: 2.5; }

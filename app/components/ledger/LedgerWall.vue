@@ -4,6 +4,8 @@ import { useElementSize, usePreferredDark, useWindowSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
 import WallRow from './WallRow.vue'
+import { yearOf } from '../../../core/time/localText'
+import { zoneInUse } from '../../composables/houseTime'
 
 const props = defineProps<{
   /** Batches read so far, newest first. */
@@ -54,7 +56,7 @@ const rows = computed(() => {
     cells = []
   }
   for (const batch of props.batches) {
-    const of = String(new Date(batch.startedAt).getFullYear())
+    const of = String(yearOf(batch.startedAt, zoneInUse.value))
     if (of !== current) {
       put()
       made.push({ key: of, year: of })

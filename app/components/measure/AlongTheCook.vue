@@ -12,6 +12,7 @@ import { depthMm } from '../../../core/vessel/depthMm'
 import { PAN_NUMBERS, type PanNumber } from '../../../words/pan'
 import { stageName, stiffnessText } from '../../../words/stages'
 import SegmentedChoice from '../SegmentedChoice.vue'
+import ChartAxis from '../ChartAxis.vue'
 
 const props = defineProps<{
   /** Dish with its stages. */
@@ -63,7 +64,7 @@ const stages = computed(() => {
   return mainLine(props.dish).flatMap((stage, k) => {
     const window = props.forecast.stages[k]
     if (!window || window.middle > (bands.value.at(-1)?.timeS ?? 0)) return []
-    const x = found.x(window.middle)
+    const x = found.x(window.middle / 60)
     const name = stageName(stage)
     const fits = x >= free && x + 8 * name.length < room.value.width + 40
     if (fits) free = x + 8 * name.length + 12
@@ -74,8 +75,8 @@ const colours = computed(() => {
   const found = chart.value
   if (!found || chosen.value !== 'colour') return []
   return bands.value.map((band, i) => {
-    const x = i === 0 ? room.value.left : found.x(bands.value[i - 1]!.timeS)
-    return { x, width: found.x(band.timeS) - x + 0.5, shades: [band.colour.light, band.colour.middle, band.colour.dark].map(labToHex) }
+    const x = i === 0 ? room.value.left : found.x(bands.value[i - 1]!.timeS / 60)
+    return { x, width: found.x(band.timeS / 60) - x + 0.5, shades: [band.colour.light, band.colour.middle, band.colour.dark].map(labToHex) }
   })
 })
 const shadeHeight = computed(() => (room.value.height - room.value.top - room.value.bottom) / 3)
@@ -133,23 +134,14 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
         >{{ stage.name }}</text>
       </g>
       <template v-if="reading">
-        <g
-          v-for="tick in chart.values"
-          :key="tick.value"
-        >
-          <line
-            class="level"
-            :x1="room.left"
-            :x2="room.width"
-            :y1="tick.y"
-            :y2="tick.y"
-          />
-          <text
-            :x="room.left - 8"
-            :y="tick.y + 5"
-            text-anchor="end"
-          >{{ reading.says(tick.value) }}</text>
-        </g>
+        <ChartAxis
+          side="left"
+          :transform="`translate(${room.left},0)`"
+          :scale="chart.y"
+          :values="chart.values"
+          :says="reading.says"
+          :rule="room.width - room.left"
+        />
         <path
           class="band"
           :d="chart.area"
@@ -189,13 +181,14 @@ const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filte
         :y1="room.height - room.bottom"
         :y2="room.height - room.bottom"
       />
-      <text
-        v-for="tick in chart.minutes"
-        :key="tick.value"
-        :x="tick.x"
-        :y="room.height - 8"
-        :text-anchor="tick.x > room.width - UNIT_ROOM ? 'end' : 'middle'"
-      >{{ tick.value }}{{ tick === chart.minutes.at(-1) ? ' min' : '' }}</text>
+      <ChartAxis
+        side="bottom"
+        :transform="`translate(0,${room.height - room.bottom})`"
+        :scale="chart.x"
+        :values="chart.minutes"
+        :says="(value, i) => `${value}${i === chart!.minutes.length - 1 ? ' min' : ''}`"
+        :anchor="value => (chart!.x(value) > room.width - UNIT_ROOM ? 'end' : 'middle')"
+      />
     </svg>
     <p
       v-if="told.length > 0"
@@ -220,7 +213,6 @@ svg { width: 100%; height: auto; overflow: visible; }
 text { fill: var(--ink-soft); font-size: 14px; font-variant-numeric: tabular-nums; }
 .name { fill: var(--ink); }
 .stage { stroke: var(--line); stroke-width: 1.5; stroke-dasharray: 3 4; }
-.level { stroke: var(--line); stroke-width: 1; }
 .ground { stroke: var(--ink); stroke-width: 3; }
 .band { fill: var(--accent); fill-opacity: 0.35; }
 .middle { fill: none; stroke: var(--ink); stroke-width: 2.5; }

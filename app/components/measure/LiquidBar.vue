@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
 import type { LiquidAccount } from '../../../core/proportions/liquidAccount'
+import { scaleLinear } from 'd3-scale'
+import { stack } from 'd3-shape'
 
 const props = defineProps<{
   /** The account, g. */
@@ -17,6 +19,9 @@ const emit = defineEmits<{
   hold: [on: boolean]
 }>()
 
+/** Length of the bar and the joint between two parts, drawing units. */
+const WIDTH = 1000
+const JOINT = 3
 const SAID = { melts: 'melts the', steeps: 'steeps the', brings: 'comes with the' } as const
 const parts = computed(() => {
   const { lines, toPourG, totalG } = props.account
@@ -25,7 +30,9 @@ const parts = computed(() => {
     { id: 'pour', kind: 'pour', waterG: toPourG, text: 'still to pour' },
     ...lines.filter(line => line.what === 'brings').map(line => ({ id: `${line.what}-${line.id}`, kind: 'brings', waterG: line.waterG, text: `${SAID[line.what]} ${props.nameOf(line.id)}` })),
   ].filter(one => one.waterG >= 1)
-  return all.map(one => ({ ...one, share: one.waterG / Math.max(1, totalG) }))
+  const spans = stack<Readonly<Record<string, number>>>().keys(all.map(one => one.id))([Object.fromEntries(all.map(one => [one.id, one.waterG]))])
+  const x = scaleLinear([0, Math.max(1, totalG)], [0, WIDTH])
+  return all.map((one, i) => ({ ...one, from: x(spans[i]![0]![0]), to: x(spans[i]![0]![1]) }))
 })
 </script>
 
@@ -48,16 +55,16 @@ const parts = computed(() => {
     </p>
     <svg
       class="bar"
-      viewBox="0 0 1000 22"
+      :viewBox="`0 0 ${WIDTH} 22`"
       preserveAspectRatio="none"
       aria-hidden="true"
     >
       <rect
-        v-for="(one, i) in parts"
+        v-for="one in parts"
         :key="one.id"
         :class="one.kind"
-        :x="parts.slice(0, i).reduce((sum, before) => sum + before.share, 0) * 1000"
-        :width="Math.max(2, one.share * 1000 - 3)"
+        :x="one.from"
+        :width="Math.max(2, one.to - one.from - JOINT)"
         height="22"
       />
     </svg>

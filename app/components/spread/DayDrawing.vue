@@ -8,6 +8,7 @@ import { useDayDrag } from '../../composables/dayDrag'
 import { useKeptFocus } from '../../composables/keptFocus'
 import DayLanes from './DayLanes.vue'
 import DayLegend from './DayLegend.vue'
+import ChartAxis from '../ChartAxis.vue'
 
 const props = defineProps<{
   /** The day as it is laid out. */
@@ -47,7 +48,7 @@ const namedGaps = computed(() => props.view.scale.gaps.filter((gap) => {
 const isTight = computed(() => Object.values(props.slack).some(minutes => minutes < TIGHT_MIN))
 const dishOf = (what: string | null): string | null => what?.split('.')[0] ?? null
 
-const { drag, down, moving, up, key } = useDayDrag(svg, () => props.view, {
+const { drag, key } = useDayDrag(svg, () => props.view, {
   pick: what => emit('pick', what), move: (dish, minutes, done) => emit('move', dish, minutes, done),
 })
 </script>
@@ -80,23 +81,16 @@ const { drag, down, moving, up, key } = useDayDrag(svg, () => props.view, {
           y="20"
         >{{ Math.round((gap.to - gap.from) / 60) }} h</text>
       </g>
-      <g
-        v-for="tick in view.scale.ticks"
-        :key="tick"
-      >
-        <line
-          class="tick"
-          :x1="view.scale.x(tick)"
-          y1="26"
-          :x2="view.scale.x(tick)"
-          :y2="view.height"
-        />
-        <text
-          class="time"
-          :x="view.scale.x(tick)"
-          y="20"
-        >{{ minuteText(tick) }}</text>
-      </g>
+      <ChartAxis
+        side="top"
+        class="clock"
+        transform="translate(0,26)"
+        :scale="view.scale.axis"
+        :values="view.scale.ticks.map(minute => minute * 60_000)"
+        :says="ms => minuteText(ms / 60_000)"
+        :rule="view.height - 26"
+        :padding="6"
+      />
     </g>
     <g
       v-for="meal in view.meals"
@@ -125,9 +119,6 @@ const { drag, down, moving, up, key } = useDayDrag(svg, () => props.view, {
       :data-dish="row.dish"
       :aria-pressed="dishOf(chosen) === row.dish"
       :aria-label="`${dishes.get(row.dish)?.name}, ${row.fireMin ? `on the fire from ${minuteText(row.fireMin.from)} to ${minuteText(row.fireMin.to)}` : 'nothing on the fire'}. Left and right move it.`"
-      @pointerdown="down($event, row.dish)"
-      @pointermove="moving"
-      @pointerup="up"
       @keydown="key($event, row.dish)"
     >
       <rect
@@ -242,8 +233,8 @@ const { drag, down, moving, up, key } = useDayDrag(svg, () => props.view, {
 .drawing { overflow-x: auto; }
 .day { display: block; width: 100%; min-width: 640px; height: auto; touch-action: pan-x pan-y; user-select: none; }
 text { fill: var(--ink); font: 500 13px var(--text); }
-.time { text-anchor: middle; font-weight: 650; font-size: 15px; }
-.tick { stroke: var(--line); stroke-width: 1.2; }
+.clock :deep(text) { fill: var(--ink); font-weight: 650; font-size: 15px; }
+.clock :deep(line) { stroke-width: 1.2; }
 .gap { fill: var(--wall-sunk); }
 .gapname { text-anchor: middle; fill: var(--ink-soft); }
 .meal { stroke: var(--ink); stroke-width: 4; }

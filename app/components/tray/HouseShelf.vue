@@ -4,6 +4,7 @@ import type { BatchListLine } from '../../../contracts/batch'
 import { gramsText, momentText, nearDayText } from '../../composables/format'
 import { coldByText, eatByText, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 import SmallArch from '../SmallArch.vue'
+import { daysMs } from '../../../core/time/localText'
 
 const props = defineProps<{
   /** What is in the house, what must be eaten first before the rest. */
@@ -12,13 +13,12 @@ const props = defineProps<{
   now: number
 }>()
 
-const DAY_MS = 86_400_000
 const rows = computed(() => props.batches.flatMap((batch) => {
   const { after } = batch
   if (!after) return []
   const { eatBy, coldBy, inCold } = after
   const past = props.now > eatBy[1]
-  const state = past ? 'past' : coldBy !== null || eatBy[1] - props.now < DAY_MS ? 'soon' : 'good'
+  const state = past ? 'past' : coldBy !== null || eatBy[1] - props.now < daysMs(1) ? 'soon' : 'good'
   const day = (at: number): string => nearDayText(at, props.now)
   const says = past
     ? (coldBy === null ? 'past its time: throw it out' : STOOD_OUT)

@@ -18,6 +18,7 @@ import { houseTable } from '../../../core/composition/corrections'
 import { END_FAULTS } from '../../../core/faults/endFaults'
 import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
+import { daysMs } from '../../../core/time/localText'
 
 const NOON_H = 12
 const house = useHouse()
@@ -35,7 +36,7 @@ const LONGEST_MS = 6 * 3_600_000
 /** Noon of that day, but never later than now. */
 const cookedAt = computed(() => {
   const noon = /^\d{4}-\d{2}-\d{2}$/.test(day.value) ? wallMs(day.value, NOON_H * 60, zoneInUse.value) : Number.NaN
-  return Number.isFinite(noon) ? Math.min(noon, hearthNow() - LONGEST_MS) : hearthNow() - 86_400_000
+  return Number.isFinite(noon) ? Math.min(noon, hearthNow() - LONGEST_MS) : hearthNow() - daysMs(1)
 })
 
 async function keep(_: string, plan: CookPlan, told: readonly Observation[]): Promise<void> {

@@ -8,6 +8,5 @@ const Query = z.object({ photos: z.enum(['0', '1']).default('1') })
 /** A full backup as one file, made while cooking goes on; `photos=0` leaves photographs out. */
 export default route((hearth, event) => {
   const photos = parse(Query, getQuery(event)).photos === '1'
-  const day = new Date(hearth.clock.now()).toISOString().slice(0, 10)
-  return sendOut(event, hearth.backups.stream(photos), 'application/gzip', `yon-hearth-${day}${photos ? '' : '-without-photographs'}.jsonl.gz`)
+  return sendOut(event, hearth.backups.stream(photos), 'application/gzip', hearth.backups.fileName(photos))
 })
