@@ -32,7 +32,7 @@ const PACKAGES = {
   'workers': [],
   'book': [],
   'words': [],
-  'app/drawings': ['d3-scale', 'd3-path'],
+  'app/drawings': ['d3-array', 'd3-path', 'd3-scale', 'd3-shape', 'd3-time'],
 }
 
 const anyOf = names => `^(${names.join('|')})/`

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import { z } from 'zod'
 import { DishVersionSchema, type DishVersion } from '../../contracts/dish'
 import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
 import { SharedDishSchema, type SharedDish } from '../../contracts/sharedDish'
 import DishEntry from '../components/book/DishEntry.vue'
+import DishVersions from '../components/book/DishVersions.vue'
 import GiveDish from '../components/book/GiveDish.vue'
 import NewDishForm from '../components/book/NewDishForm.vue'
 import PasteLines from '../components/book/PasteLines.vue'
@@ -17,6 +18,7 @@ import { dishFinder } from '../composables/findDishes'
 import { houseDay } from '../composables/format'
 import { hearthNow } from '../composables/hearthClock'
 import { newId } from '../composables/outbox'
+import { useDishArches } from '../stores/dishArches'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'
 import { houseTable } from '../../core/composition/corrections'
@@ -61,6 +63,12 @@ const shown = computed(() => find.value(text.value).flatMap((id) => {
   const missing = dish.ingredients.filter(one => one.part !== 'water' && !stored.value.has(one.ingredient)).map(one => (rowOf(one.ingredient).name.split(',')[0] ?? '').toLowerCase())
   return [{ dish, base, times, missing, total: times.before + times.fire }]
 }).filter(one => (minutes.value === '' || one.total <= Number(minutes.value)) && (!inHouse.value || !one.missing.includes((one.base.name.split(',')[0] ?? '').toLowerCase()))))
+const arches = useDishArches()
+/** In the order in which they are seen; what is not shown waits. */
+watch(() => [house.kitchen, house.evidence, shown.value] as const, ([kitchen, evidence]) => {
+  if (kitchen) void arches.want(shown.value.map(one => one.dish), { kitchen, table: table.value, evidence })
+}, { immediate: true })
+onScopeDispose(arches.leave)
 async function take(dish: DishCard, own: readonly Ingredient[] = []): Promise<void> {
   await Promise.all(own.filter(row => !table.value.some(known => known.id === row.id)).map(row => house.put('ingredients', IngredientSchema.parse(row)))).then(() => house.keepDish(dish)).then(() => router.push(`/measure?dish=${dish.id}`), (error: unknown) => {
     trouble.value = isForLater(error) ? 'The hearth is away: the dish was not kept. What you typed is still here.' : `The dish was not kept: ${error instanceof Error ? error.message : ''}`
@@ -116,13 +124,13 @@ async function copy(dish: DishCard): Promise<void> {
 const VersionsSchema = z.object({ versions: z.array(DishVersionSchema) })
 const versions = ref<DishVersion[]>([])
 async function look(id: string): Promise<void> {
-  open.value = open.value === id ? null : id
+  open.value = id
   versions.value = []
-  if (open.value) await ask('GET', `/dishes/${id}/history`, VersionsSchema).then(found => versions.value = found.versions).catch(() => undefined)
+  await ask('GET', `/dishes/${id}/history`, VersionsSchema).then(found => versions.value = found.versions).catch(() => undefined)
 }
 /** An older version is taken again as the newest: nothing of the history is lost. */
 async function restore(dish: DishCard): Promise<void> {
-  await house.keepDish({ ...dish, version: (versions.value[0]?.version ?? dish.version) + 1 }).then(() => look(dish.id)).then(() => look(dish.id)).catch(() => {
+  await house.keepDish({ ...dish, version: (versions.value[0]?.version ?? dish.version) + 1 }).then(() => look(dish.id)).catch(() => {
     trouble.value = 'The hearth is away: the older version was not taken back.'
   })
 }
@@ -245,16 +253,20 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
           :base="one.base"
           :times="one.times"
           :missing="one.missing"
-          :open="open === one.dish.id"
-          :versions="versions"
+          :arch="arches.arches[one.dish.id]"
           :aside="house.aside.includes(one.dish.id)"
           @look="look(one.dish.id)"
           @copy="copy(one.dish)"
           @give="kind => give(one.dish, kind)"
           @aside="away => aside(one.dish, away)"
-          @restore="restore"
         />
       </ul>
+      <DishVersions
+        :name="open === null ? null : house.dishes.find(one => one.id === open)?.name ?? ''"
+        :versions="versions"
+        @close="open = null"
+        @restore="restore"
+      />
     </div>
   </HousePage>
 </template>
@@ -266,6 +278,6 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
 .offered { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .find { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; border-bottom: 3px solid var(--line); padding-bottom: 10px; }
 .find .el-input { flex: 1 1 300px; }
-.dishes { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(380px, 1fr)); gap: 18px 34px; }
+.dishes { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(380px, 1fr)); gap: 26px 34px; }
 @media (max-width: 700px) { .dishes { grid-template-columns: minmax(0, 1fr); } }
 </style>

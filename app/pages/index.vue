@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { BatchPageSchema, InHouseSchema, type BatchListLine } from '../../contracts/batch'
+import { NextDishesSchema, type NextDishes } from '../../contracts/nextDish'
 import HousePage from '../components/HousePage.vue'
 import LeftOpen from '../components/LeftOpen.vue'
+import NextDishesOfHouse from '../components/book/NextDishes.vue'
 import SmallArch from '../components/SmallArch.vue'
 import HouseShelf from '../components/tray/HouseShelf.vue'
 import { ask } from '../composables/api'
@@ -14,8 +16,9 @@ import { useNextDays } from '../composables/nextDay'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
 import { FAULT_WORDS } from '../../words/cook'
-import { schoolOf } from '../../words/dish'
 
+/** Where nobody can be asked what may be next. */
+const FIRST_DISH = 'sweet-water-semolina'
 /** Comes after what is seen first. */
 const NextDay = defineAsyncComponent(() => import('../components/spread/NextDay.vue'))
 const house = useHouse()
@@ -32,8 +35,11 @@ const houseRead = ask('GET', '/batches/in-house', InHouseSchema).then((found) =>
   inHouse.value = found.batches
 }).catch(() => undefined)
 const { days, read: daysRead } = useNextDays()
-const coming = useArriving([loaded, lastRead, houseRead, daysRead])
-const lastOf = (dishId: string): BatchListLine | null => last.value.find(one => one.dishId === dishId && one.summary.faults.length === 0) ?? null
+const next = shallowRef<NextDishes['dishes'] | null>(null)
+const nextRead = ask('GET', '/dishes/next', NextDishesSchema).then((found) => {
+  next.value = found.dishes
+}).catch(() => undefined)
+const coming = useArriving([loaded, lastRead, houseRead, daysRead, nextRead])
 const text = ref('')
 const router = useRouter()
 /** The index comes once somebody wants to find something: it brings the whole ingredient table along. */
@@ -46,15 +52,14 @@ async function readyToFind(): Promise<void> {
 watch(text, () => void readyToFind())
 const here = computed(() => (text.value.trim() !== '' && find.value ? find.value(text.value) : house.dishes.map(dish => dish.id))
   .flatMap(id => house.dishes.filter(dish => dish.id === id && !house.aside.includes(dish.id))))
-/** What was cooked last, newest first; the first dish of the book where nothing was. */
-const cooked = computed(() => [...new Set(last.value.map(one => one.dishId))])
-const favourites = computed(() => {
-  const known = cooked.value.flatMap(id => house.dishes.filter(dish => dish.id === id))
-  return (known.length > 0 ? known : house.dishes.filter(dish => dish.id === 'sweet-water-semolina')).slice(0, 1)
+/** Likeliest next, by the hearth; where it cannot be asked, what the book begins with. */
+const likely = computed(() => {
+  const known = next.value ?? house.dishes.filter(dish => dish.id === FIRST_DISH).map(dish => ({ id: dish.id, why: 'first' as const, missing: [], uses: null, made: 0, last: null }))
+  return known.flatMap(one => house.dishes.filter(dish => dish.id === one.id).map(card => ({ ...one, card })))
 })
 /** What the words find; without words one dish of each family. */
 const offered = computed(() => (text.value.trim() === ''
-  ? here.value.filter((dish, i, all) => all.findIndex(one => one.family === dish.family) === i && !favourites.value.includes(dish))
+  ? here.value.filter((dish, i, all) => all.findIndex(one => one.family === dish.family) === i && !likely.value.some(one => one.id === dish.id))
   : here.value).slice(0, 8))
 async function openFirst(): Promise<void> {
   await readyToFind()
@@ -157,61 +162,15 @@ const guesses = computed(() => {
             </NuxtLink>
           </li>
         </ul>
-        <div class="dishes">
-          <article
-            v-for="dish in favourites"
-            :key="dish.id"
-            class="slab dish"
-          >
-            <h2>{{ dish.name }}</h2>
-            <p class="soft">
-              {{ dish.otherNames.join(' · ') }}
-            </p>
-            <p>{{ schoolOf(dish).join(' · ') }}</p>
-            <p
-              v-if="lastOf(dish.id)?.summary.line"
-              class="said"
-            >
-              “{{ lastOf(dish.id)?.summary.line }}”
-            </p>
-            <div class="row">
-              <NuxtLink
-                class="stone-button first"
-                :to="`/measure?dish=${dish.id}`"
-              >Measure it out</NuxtLink>
-              <NuxtLink
-                v-for="cook in waiting.slice(0, 1)"
-                :key="cook.id"
-                class="stone-button"
-                :to="`/fire/${cook.id}`"
-              >To the fire: measured {{ dayText(cook.plannedAt) }}</NuxtLink>
-            </div>
-            <figure v-if="!lastOf(dish.id)">
-              <SmallArch
-                :stones="[]"
-                :keystone-s="1"
-                :width="320"
-                title="An arch without stones yet: your first batch will fill it"
-              />
-              <figcaption>
-                <span class="soft">your first batch fills this arch</span>
-              </figcaption>
-            </figure>
-            <figure v-else>
-              <SmallArch
-                :stones="lastOf(dish.id)!.summary.stones"
-                :keystone-s="lastOf(dish.id)!.summary.keystoneS"
-                :width="320"
-                :title="`The last batch that came right, ${dayText(lastOf(dish.id)!.startedAt)}`"
-              />
-              <figcaption>
-                <span class="soft">last time it came right</span>
-                <strong>turned {{ clockText(lastOf(dish.id)!.summary.keystoneS ?? 0) }}</strong>
-                <span>done {{ clockText(lastOf(dish.id)!.summary.endS ?? 0) }}</span>
-              </figcaption>
-            </figure>
-          </article>
-        </div>
+        <NextDishesOfHouse :dishes="likely" />
+        <p v-if="waiting.length > 0">
+          <NuxtLink
+            v-for="cook in waiting.slice(0, 1)"
+            :key="cook.id"
+            class="stone-button"
+            :to="`/fire/${cook.id}`"
+          >To the fire: {{ cook.dish }}, measured {{ dayText(cook.plannedAt) }}</NuxtLink>
+        </p>
       </section>
       <section class="last">
         <header>
@@ -265,23 +224,12 @@ const guesses = computed(() => {
 .on { display: grid; gap: 12px; }
 .go { min-height: 92px; font-size: 1.7rem; justify-content: space-between; padding-inline: 1.6rem; border-bottom-width: 8px; }
 .start h1 { margin-bottom: 14px; }
-.dishes { display: grid; gap: 28px; }
 .find { display: flex; flex-wrap: wrap; gap: 12px; margin-bottom: 8px; }
 .find .el-input { flex: 1 1 260px; min-width: 0; }
 .find .stone-button { min-height: 56px; white-space: nowrap; }
 .quick { list-style: none; margin: 0 0 22px; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
 .quick a { display: grid; padding: 8px 0; min-height: 56px; text-decoration: none; border-top: 2px solid var(--line); line-height: 1.25; }
 .quick a:hover strong { color: var(--accent); }
-.dish { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.4rem 40px; align-content: start; align-items: start; grid-auto-rows: min-content; }
-.dish > * { grid-column: 1; }
-.dish h2 { font-size: 1.7rem; }
-.said { font: 500 1.15rem var(--voice); margin-top: 0.4rem; }
-.dish > figure { grid-column: 2; grid-row: 1 / 7; margin: 0; position: relative; width: 236px; }
-figcaption { position: absolute; inset: 40% 0 auto; display: grid; justify-items: center; line-height: 1.25; }
-figcaption .soft { max-width: 7.5em; text-align: center; font-size: 0.9375rem; }
-figcaption strong { font-size: 1.25rem; margin-top: 4px; }
-.row { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 0.8rem; }
-.row .stone-button { min-height: 64px; font-size: 1.25rem; padding-inline: 1.6rem; }
 .keeps header, .last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }
 .arcade { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 12px 0; }
 .arcade a { display: grid; justify-items: stretch; text-decoration: none; text-align: center; }
@@ -292,7 +240,5 @@ figcaption strong { font-size: 1.25rem; margin-top: 4px; }
 @media (max-width: 700px) {
   .quick { grid-template-columns: repeat(2, minmax(0, 1fr)); }
   .arcade { grid-template-columns: repeat(3, minmax(0, 1fr)); }
-  .dish { grid-template-columns: minmax(0, 1fr); }
-  .dish > figure { grid-column: 1; grid-row: auto; margin: 14px auto 0; }
 }
 </style>

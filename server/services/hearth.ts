@@ -13,6 +13,7 @@ import { exchangeOf, type Exchange } from './exchange'
 import { houseOf, type House } from './house'
 import { ledgerOf, type Ledger } from './ledger'
 import { lessonsOf, type Lessons } from './lessons'
+import { likelyDishesOf, type LikelyDishes } from './likelyDishes'
 import { openCooksOf, type OpenCooks } from './openCooks'
 import { photosOf, type Photos } from './photos'
 import { spreadsOf, type Spreads } from './spreads'
@@ -37,6 +38,7 @@ export interface Hearth {
   readonly copies: DailyCopies
   readonly exchange: Exchange
   readonly lessons: Lessons
+  readonly likelyDishes: LikelyDishes
   readonly spreads: Spreads
   readonly calendars: Calendars
   readonly house: House
@@ -79,6 +81,7 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
     settling.heard(stream, request.observations.map(one => one.kind))
     return stored
   }
+  const dishes = dishesOf(database, clock)
   const openCooks = openCooksOf(database, clock, aside, append)
   return {
     clock, database, openCooks, streams, cooks, batches, ledger, append,
@@ -89,7 +92,8 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
     copies,
     exchange: exchangeOf(aside, ledger),
     kitchens,
-    dishes: dishesOf(database, clock),
+    dishes,
+    likelyDishes: likelyDishesOf(dishes, kitchens, ledger, clock),
     lessons: lessonsOf(database, clock, batches),
     spreads: spreadsOf(database, clock),
     calendars: calendarsOf(database, clock, kitchens),

@@ -220,7 +220,7 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
     await menu(hand, 'Book')
     await hand.type(page.getByRole('searchbox'), 'mill lane')
     await hand.tap('button', { name: 'More of Mill Lane jaggery semolina' })
-    await hand.tap('button', { name: 'To another house' })
+    await hand.tap('menuitem', { name: 'To another house' })
     const address = await page.getByRole('textbox', { name: 'The address' }).inputValue()
     await page.goto('/')
     await page.goto(address)

@@ -132,7 +132,7 @@ test('the arch says its windows, and what is made quiet can be heard again at th
   const quiet = page.getByRole('button', { name: 'quiet' })
   const place = await quiet.boundingBox()
   await quiet.click()
-  const back = page.locator('.top .stone-button').first()
+  const back = page.locator('.top .el-button').first()
   await expect(back).toBeVisible()
   expect((await back.boundingBox())!.y).toBe(place!.y)
   await back.click()

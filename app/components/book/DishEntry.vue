@@ -1,30 +1,30 @@
 <script setup lang="ts">
-import { dayText } from '../../composables/format'
-import type { DishVersion } from '../../../contracts/dish'
+import { MoreFilled } from '@element-plus/icons-vue'
+import { computed } from 'vue'
+import { minutesText } from '../../composables/format'
+import type { DishArch } from '../../stores/dishArches'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { labToHex } from '../../../core/colour/labToHex'
 import type { DishCard } from '../../../core/dish/dish'
-import { schoolOf } from '../../../words/dish'
+import SmallArch from '../SmallArch.vue'
 
-defineProps<{
+const props = defineProps<{
   /** The dish. */
   dish: DishCard
   /** Row of its base in the table. */
   base: Ingredient
   /** Usual minutes before, at and after the fire. */
   times: { readonly before: number, readonly fire: number }
+  /** Its arch as it would be cooked in this house; null where it cannot be, undefined until it has come. */
+  arch: DishArch | null | undefined
   /** What of it is not in the house, by short names. */
   missing: readonly string[]
-  /** True while more of it is shown. */
-  open: boolean
-  /** Its versions, newest first, while more of it is shown. */
-  versions: readonly DishVersion[]
   /** True where it is put aside. */
   aside: boolean
 }>()
 
 const emit = defineEmits<{
-  /** More of it is to be shown, or not any more. */
+  /** Its versions are to be looked at. */
   look: []
   /** A copy of it is wanted. */
   copy: []
@@ -32,133 +32,112 @@ const emit = defineEmits<{
   give: [kind: 'dish' | 'recipe' | 'address']
   /** It is to be put aside, or taken back. */
   aside: [away: boolean]
-  /** An older version is to be taken again. */
-  restore: [dish: DishCard]
 }>()
 
+/** More names are left out: a line of them is enough to know it by. */
+const NAMES = 3
+/** So many missing things can be named; more are counted. */
+const NAMED = 4
 const timeText = (minutes: number): string => (minutes >= 90 ? `${Math.round(minutes / 30) / 2} h` : `${Math.round(minutes)} min`)
+/** Until its forecast has come, the colour of its base alone, in a usual time. */
+const seen = computed(() => props.arch ?? { stones: [{ fromS: 0, toS: 60 * props.times.fire, colour: labToHex(props.base.colour) }], keystoneS: 30 * props.times.fire, done: null })
+const fireText = computed(() => (seen.value.done ? minutesText(seen.value.done) : `about ${timeText(props.times.fire)}`))
+const lacks = computed(() => {
+  const { missing } = props
+  return missing.length === 0 ? 'all in the house' : missing.length <= NAMED ? `to get: ${missing.join(', ')}` : `to get: ${missing.length} things`
+})
+const COMMANDS: Readonly<Record<string, () => void>> = {
+  copy: () => emit('copy'), dish: () => emit('give', 'dish'), recipe: () => emit('give', 'recipe'), address: () => emit('give', 'address'),
+  versions: () => emit('look'), print: () => void navigateTo(`/card/${props.dish.id}`), aside: () => emit('aside', !props.aside),
+}
 </script>
 
 <template>
   <li class="entry">
-    <svg
-      viewBox="0 0 64 64"
-      width="52"
-      height="52"
-      aria-hidden="true"
-    ><path
-      class="arch"
-      d="M8 60V32a24 24 0 0 1 48 0v28H46V32a14 14 0 0 0-28 0v28z"
-    /><rect
-      x="20"
-      y="44"
-      width="24"
-      height="16"
-      :fill="labToHex(base.colour)"
-    /></svg>
+    <span
+      class="stand"
+      :class="{ outline: !arch }"
+    ><SmallArch
+      :stones="seen.stones"
+      :keystone-s="seen.keystoneS"
+      :title="`${dish.name} as it would be cooked here`"
+    /></span>
     <div>
       <h2>
         <NuxtLink :to="`/measure?dish=${dish.id}`">
           {{ dish.name }}
         </NuxtLink>
       </h2>
-      <p class="soft small">
-        {{ dish.otherNames.slice(0, 4).join(' · ') }}
+      <p class="soft small names">
+        {{ dish.otherNames.slice(0, NAMES).join(' · ') }}
       </p>
-      <p class="small">
-        {{ base.name }}; {{ schoolOf(dish).slice(0, 4).join(', ') }}
-      </p>
-      <p class="soft small">
-        {{ times.before >= 1 ? `${timeText(times.before)} to get ready, ` : '' }}{{ timeText(times.fire) }} at the fire<template v-if="missing.length > 0 && missing.length < 5">
-          · not in the house: {{ missing.join(', ') }}
-        </template><template v-if="missing.length === 0">
-          · all in the house
+      <p>
+        <strong>{{ fireText }}</strong> at the fire<template v-if="times.before >= 1">
+          , {{ timeText(times.before) }} before
         </template>
       </p>
-      <div
-        v-if="open"
-        class="more"
+      <p
+        class="small lacks"
+        :class="{ all: missing.length === 0 }"
       >
-        <ElButton
-          text
-          @click="emit('copy')"
-        >
-          Copy
-        </ElButton>
-        <ElButton
-          text
-          @click="emit('give', 'dish')"
-        >
-          As a file
-        </ElButton>
-        <ElButton
-          text
-          @click="emit('give', 'recipe')"
-        >
-          As a Recipe (JSON-LD)
-        </ElButton>
-        <ElButton
-          text
-          @click="emit('give', 'address')"
-        >
-          To another house
-        </ElButton>
-        <NuxtLink
-          class="stone-button quiet"
-          :to="`/card/${dish.id}`"
-        >
-          Print
-        </NuxtLink>
-        <ElButton
-          text
-          @click="emit('aside', !aside)"
-        >
-          {{ aside ? 'Take back into the book' : 'Put aside' }}
-        </ElButton>
-        <ol
-          v-if="versions.length > 1"
-          class="small"
-        >
-          <li
-            v-for="(version, i) in versions"
-            :key="version.version"
-          >
-            {{ dayText(version.createdAt) }}, version {{ version.version }}: {{ schoolOf(version.dish).slice(0, 3).join(', ') }}
-            <ElButton
-              v-if="i > 0"
-              text
-              @click="emit('restore', version.dish)"
-            >
-              Take this one again
-            </ElButton>
-          </li>
-        </ol>
-        <p
-          v-else
-          class="soft small"
-        >
-          Not changed yet.
-        </p>
-      </div>
+        {{ lacks }}
+      </p>
     </div>
-    <ElButton
-      class="dots"
-      text
-      :aria-expanded="open"
-      :aria-label="`More of ${dish.name}`"
-      @click="emit('look')"
+    <ElDropdown
+      trigger="click"
+      @command="(command: string) => COMMANDS[command]?.()"
     >
-      More
-    </ElButton>
+      <ElButton
+        class="more"
+        text
+        :icon="MoreFilled"
+        :aria-label="`More of ${dish.name}`"
+      />
+      <template #dropdown>
+        <ElDropdownMenu>
+          <ElDropdownItem command="copy">
+            Copy
+          </ElDropdownItem>
+          <ElDropdownItem command="print">
+            Print its card
+          </ElDropdownItem>
+          <ElDropdownItem command="versions">
+            Its versions
+          </ElDropdownItem>
+          <ElDropdownItem
+            command="dish"
+            divided
+          >
+            As a file
+          </ElDropdownItem>
+          <ElDropdownItem command="recipe">
+            As a Recipe (JSON-LD)
+          </ElDropdownItem>
+          <ElDropdownItem command="address">
+            To another house
+          </ElDropdownItem>
+          <ElDropdownItem
+            command="aside"
+            divided
+          >
+            {{ aside ? 'Take back into the book' : 'Put aside' }}
+          </ElDropdownItem>
+        </ElDropdownMenu>
+      </template>
+    </ElDropdown>
   </li>
 </template>
 
 <style scoped>
-.entry { display: grid; grid-template-columns: 52px minmax(0, 1fr) auto; gap: 14px; align-items: start; }
-h2 { font-size: 1.25rem; }
+.entry { display: grid; grid-template-columns: 92px minmax(0, 1fr) auto; gap: 16px; align-items: end; contain: layout; }
+.stand { display: block; border-bottom: 4px solid var(--ink); }
+.stand.outline { opacity: 0.35; }
+h2 { font-size: 1.3rem; }
 h2 a { text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
-.arch { fill: var(--ink); }
-.dots { min-height: 40px; }
-.more { margin-top: 6px; }
-.more ol { margin: 6px 0; padding-left: 1.1em; }
+p { line-height: 1.3; }
+.names { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.lacks { color: var(--ink-soft); }
+.lacks.all { color: var(--accent); font-weight: 600; }
+.more { min-width: 44px; padding: 0; font-size: 1.25rem; align-self: start; }
+.entry > :last-child { align-self: start; }
 </style>
