@@ -30,7 +30,10 @@ const says = computed(() => (reachable.value && waiting.value === 0 && setAside.
       <span>Yon Hearth</span>
     </NuxtLink>
     <nav aria-label="Places">
-      <NuxtLink to="/">Hearth</NuxtLink>
+      <NuxtLink to="/"><HouseMark
+        class="small-mark"
+        :size="18"
+      />Hearth</NuxtLink>
       <NuxtLink to="/book">Book</NuxtLink>
       <NuxtLink to="/measure">Measure</NuxtLink>
       <NuxtLink
@@ -77,11 +80,13 @@ nav a { padding: 0.55rem 0.8rem 0.45rem; text-decoration: none; color: var(--ink
 nav a:hover { color: var(--ink); }
 nav a.within, nav a.router-link-exact-active, nav a.router-link-active:not([href="/"]) { color: var(--ink); font-weight: 650; border-color: var(--ink); }
 .kept { margin-left: auto; color: var(--ink-soft); }
+.small-mark { display: none; }
 @media (max-width: 700px) {
-  .house { padding: 10px 16px 4px; gap: 0 0.6rem; }
-  nav { order: 3; width: 100%; overflow-x: auto; justify-content: space-between; gap: 0; }
-  /* All the places in sight, none cut: two rows where one has no room. */
-  nav { flex-wrap: wrap; overflow-x: visible; justify-content: flex-start; }
-  nav a { padding: 0.5rem 0.5rem 0.35rem; font-size: 0.9375rem; border-bottom-width: 3px; }
+  /* All the places in sight, none cut, in two even rows; the house's mark stands with its first place. */
+  .house { padding: 6px 10px 4px; gap: 0 0.6rem; }
+  .mark { display: none; }
+  .small-mark { display: inline-block; margin-right: 4px; vertical-align: -2px; }
+  nav { width: 100%; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 0; }
+  nav a { padding: 0.6rem 0.2rem 0.5rem; min-height: 44px; text-align: center; font-size: 1rem; border-bottom-width: 3px; }
 }
 </style>

@@ -149,6 +149,10 @@ const guesses = computed(() => {
             to="/book"
           >The whole book</NuxtLink>
         </form>
+        <NextDishesOfHouse
+          v-if="text.trim() === ''"
+          :dishes="likely"
+        />
         <ul
           class="quick"
           aria-label="Dishes"
@@ -162,7 +166,6 @@ const guesses = computed(() => {
             </NuxtLink>
           </li>
         </ul>
-        <NextDishesOfHouse :dishes="likely" />
         <p v-if="waiting.length > 0">
           <NuxtLink
             v-for="cook in waiting.slice(0, 1)"
@@ -224,10 +227,10 @@ const guesses = computed(() => {
 .on { display: grid; gap: 12px; }
 .go { min-height: 92px; font-size: 1.7rem; justify-content: space-between; padding-inline: 1.6rem; border-bottom-width: 8px; }
 .start h1 { margin-bottom: 14px; }
-.find { display: flex; flex-wrap: wrap; gap: 12px; margin-bottom: 8px; }
+.find { display: flex; flex-wrap: wrap; gap: 12px; margin-bottom: 22px; }
 .find .el-input { flex: 1 1 260px; min-width: 0; }
 .find .stone-button { min-height: 56px; white-space: nowrap; }
-.quick { list-style: none; margin: 0 0 22px; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
+.quick { list-style: none; margin: 22px 0; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
 .quick a { display: grid; padding: 8px 0; min-height: 56px; text-decoration: none; border-top: 2px solid var(--line); line-height: 1.25; }
 .quick a:hover strong { color: var(--accent); }
 .keeps header, .last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import HousePage from '../components/HousePage.vue'
 import AddIngredient from '../components/measure/AddIngredient.vue'
 import AmountShelf from '../components/measure/AmountShelf.vue'
@@ -16,7 +16,6 @@ import { hearthNow } from '../composables/hearthClock'
 import { useHouseWrites } from '../composables/houseWrites'
 import { useKeepingDish } from '../composables/keepingDish'
 import { useMeasureSheet } from '../composables/measureSheet'
-import { useOpenedPanel } from '../composables/openedPanel'
 import { newId } from '../composables/outbox'
 import { sayScale, type Said } from '../composables/saying'
 import { useCooks } from '../stores/cooks'
@@ -32,6 +31,7 @@ import { forecastToKeep } from '../../core/forecast/forecastToKeep'
 import { standsOnShelf } from '../../core/proportions/measuredAmounts'
 import { setAmount, setBaseAlone } from '../../core/proportions/setAmount'
 import { familyName, schoolOf } from '../../words/dish'
+import PanelDrawer from '../components/PanelDrawer.vue'
 
 const house = useHouse()
 const cooks = useCooks()
@@ -53,8 +53,6 @@ const hold = ref(true)
 /** Whether everything follows when the base is set. */
 const follows = ref(true)
 const adding = ref(false)
-useOpenedPanel(useTemplateRef<HTMLElement>('adds'), () => adding.value)
-useOpenedPanel(useTemplateRef<HTMLElement>('looks'), () => open.value)
 const looked = computed(() => amounts.value.find(one => one.id === open.value) ?? null)
 const spoons = computed(() => (kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
 const nameOf = (id: string): string => {
@@ -152,14 +150,6 @@ async function toTheFire(): Promise<void> {
           @owned="toggleOwned"
           @undo="undo"
         />
-        <OwnedScales
-          v-if="owned"
-          :rows="amounts"
-          :base="card.base"
-          :measures="[cup, ...spoons]"
-          @take="takeOwned"
-          @close="owned = false"
-        />
         <AmountShelf
           :rows="amounts"
           :base="card.base"
@@ -179,49 +169,6 @@ async function toTheFire(): Promise<void> {
         >
           With these choices {{ nameOf(id) }} goes in nowhere: change its part, or the choices below.
         </p>
-        <div
-          v-if="adding"
-          ref="adds"
-        >
-        <AddIngredient
-          :card="card"
-          :base-g="sheet.baseG"
-          :table="table"
-          :row-of="rowOf"
-          :cup="cup"
-          :measures="kitchen?.measures ?? []"
-          :currency="house.currency"
-          :new-id="newId"
-          @add="addToDish"
-          @own="keepOwn"
-          @close="adding = false"
-        />
-        </div>
-        <div
-          v-if="looked"
-          ref="looks"
-        >
-        <IngredientPanel
-          :amount="looked"
-          :swaps="SWAPS"
-          :card="card"
-          :base-g="sheet.baseG"
-          :row-of="rowOf"
-          :cup="cup"
-          :measures="kitchen?.measures ?? []"
-          :correction="correctionOf(looked.row.id)"
-          :currency="house.currency"
-          :follows="follows"
-          @change="massG => change(looked!.id, massG)"
-          @swap="next => { open = null; set({ dish: next }) }"
-          @follows="on => follows = on"
-          @part="part => { if (card) state.setDish(inPart(card, looked!.id, part, looked!.row), hold) }"
-          @ready="way => { if (card) set({ dish: inPreparation(card, looked!.id, way) }) }"
-          @out="leaveOut(looked!.id)"
-          @correct="correct"
-          @close="open = null"
-        />
-        </div>
         <LiquidBar
           v-if="account && account.totalG > 0"
           :account="account"
@@ -260,6 +207,67 @@ async function toTheFire(): Promise<void> {
         @choose="choose"
         @surplus="putSurplus"
       />
+      <PanelDrawer
+        side="right"
+        title="On your own marks"
+        :open="owned"
+        @close="owned = false"
+      >
+        <OwnedScales
+          v-if="owned"
+          :rows="amounts"
+          :base="card.base"
+          :measures="[cup, ...spoons]"
+          @take="takeOwned"
+        />
+      </PanelDrawer>
+      <PanelDrawer
+        side="right"
+        title="Add an ingredient"
+        :open="adding"
+        @close="adding = false"
+      >
+        <AddIngredient
+          v-if="adding"
+          :card="card"
+          :base-g="sheet.baseG"
+          :table="table"
+          :row-of="rowOf"
+          :cup="cup"
+          :measures="kitchen?.measures ?? []"
+          :currency="house.currency"
+          :new-id="newId"
+          @add="addToDish"
+          @own="keepOwn"
+        />
+      </PanelDrawer>
+      <PanelDrawer
+        side="right"
+        :title="looked?.row.name ?? ''"
+        :open="looked !== null"
+        @close="open = null"
+      >
+        <IngredientPanel
+          v-if="looked"
+          :amount="looked"
+          :swaps="SWAPS"
+          :card="card"
+          :base-g="sheet.baseG"
+          :row-of="rowOf"
+          :cup="cup"
+          :measures="kitchen?.measures ?? []"
+          :correction="correctionOf(looked.row.id)"
+          :currency="house.currency"
+          :follows="follows"
+          @change="massG => change(looked!.id, massG)"
+          @swap="next => { open = null; set({ dish: next }) }"
+          @follows="on => follows = on"
+          @part="part => { if (card) state.setDish(inPart(card, looked!.id, part, looked!.row), hold) }"
+          @ready="way => { if (card) set({ dish: inPreparation(card, looked!.id, way) }) }"
+          @out="leaveOut(looked!.id)"
+          @correct="correct"
+        />
+      </PanelDrawer>
     </div>
   </HousePage>
 </template>

@@ -136,7 +136,7 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
   job('e', 'a first cook goes from the house to the ledger', async ({ page, hand }) => {
     await hand.open('Sweet-water semolina')
     await cookIt(page, hand)
-    await hand.tap('button', { name: 'gluey', exact: true })
+    await hand.tap('checkbox', { name: 'gluey', exact: true })
     await hand.type('One line for next time', 'wait for the smell')
     await hand.tap('link', { name: 'See it in the ledger' })
     await page.waitForURL(/\/ledger\//)
@@ -196,7 +196,7 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
     const before = new Hand(page)
     await before.open('Sweet-water semolina')
     const id = await cookIt(page, before)
-    await before.tap('button', { name: 'gluey', exact: true })
+    await before.tap('checkbox', { name: 'gluey', exact: true })
     await before.type('One line for next time', 'pale, in a hurry')
     await before.key('Enter')
     // It is settled beside the server, at a low priority.

@@ -10,7 +10,7 @@ function counting(page: Page) {
     /** A dish of the short list on the home view. */
     async open(name: RegExp): Promise<void> {
       actions++
-      await page.locator('.quick').getByRole('link', { name }).click()
+      await page.locator('.start').getByRole('link', { name }).first().click()
       await page.waitForURL(/measure/)
       await expect(page.locator('.labels .vessel').first()).toBeVisible()
     },

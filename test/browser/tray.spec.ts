@@ -49,7 +49,7 @@ test.describe('the tray', () => {
     await expect(left).not.toHaveText(before)
     await page.getByRole('button', { name: 'Take the last back' }).click()
     await expect(left).toHaveText(before)
-    await page.getByRole('button', { name: /in the room/ }).click()
+    await page.getByRole('radio', { name: /in the room/ }).check()
     await expect(page.locator('.keep .says')).toContainText(/Into the cold|Past its time/)
     await page.goto('/')
     await expect(page.locator('.keeps')).toContainText('Winter-market carrot')

@@ -72,9 +72,7 @@ const COMMANDS: Readonly<Record<string, () => void>> = {
         {{ dish.otherNames.slice(0, NAMES).join(' · ') }}
       </p>
       <p>
-        <strong>{{ fireText }}</strong> at the fire<template v-if="times.before >= 1">
-          , {{ timeText(times.before) }} before
-        </template>
+        <strong>{{ fireText }}</strong> at the fire{{ times.before >= 1 ? `, ${timeText(times.before)} before` : '' }}
       </p>
       <p
         class="small lacks"
@@ -129,7 +127,7 @@ const COMMANDS: Readonly<Record<string, () => void>> = {
 </template>
 
 <style scoped>
-.entry { display: grid; grid-template-columns: 92px minmax(0, 1fr) auto; gap: 16px; align-items: end; contain: layout; }
+.entry { display: grid; grid-template-columns: 92px minmax(0, 1fr) auto; gap: 16px; align-items: start; contain: layout; }
 .stand { display: block; border-bottom: 4px solid var(--ink); }
 .stand.outline { opacity: 0.35; }
 h2 { font-size: 1.3rem; }

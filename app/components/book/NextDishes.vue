@@ -35,7 +35,7 @@ const NAMES = 2
           {{ one.card.otherNames.slice(0, NAMES).join(' · ') }}
         </p>
         <p>
-          {{ one.last ? `turned at ${clockText(one.last.summary.keystoneS ?? 0)}, done at ${clockText(one.last.summary.endS ?? 0)} last time` : 'your first batch fills this arch' }}
+          {{ one.last ? `turned at ${clockText(one.last.summary.keystoneS ?? 0)}, done at ${clockText(one.last.summary.endS ?? 0)} last time` : one.made > 0 ? 'no batch of it came right yet' : 'your first batch fills this arch' }}
         </p>
         <p
           class="needs"
@@ -56,6 +56,7 @@ const NAMES = 2
 .why { color: var(--ink-soft); font-weight: 600; font-size: 0.9375rem; }
 h2 { font-size: 1.35rem; }
 .dish p { line-height: 1.3; }
+.why + h2 { margin: 2px 0; }
 .needs { font-weight: 600; overflow-wrap: anywhere; }
 .needs.all { color: var(--accent); }
 .go { grid-column: 1 / -1; margin-top: 12px; justify-self: start; align-self: end; }

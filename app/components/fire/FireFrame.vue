@@ -68,7 +68,7 @@ defineProps<{
   .fire.aside :deep(svg.arch), .fire.aside :deep(.pan), .fire.aside :deep(.detail) { display: none; }
   .fire.aside :deep(.frame) { aspect-ratio: auto; height: auto; }
   .fire.aside :deep(.opening) { position: static; }
-  .fire.aside :deep(.big:not(.first):not([data-first])) { display: none; }
+  .fire.aside :deep(.big:not(.el-button--primary):not([data-first])) { display: none; }
   .fire.far :deep(.frame) { height: 100%; width: 100%; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
@@ -90,7 +90,7 @@ defineProps<{
   .fire.aside :deep(.hands) { grid-column: 1; grid-row: 3; align-content: start; }
   .fire.aside :deep(.clock) { font-size: 84px; }
   .fire.aside :deep(.detail) { display: none; }
-  .fire.aside :deep(.big:not(.first):not([data-first])) { display: none; }
+  .fire.aside :deep(.big:not(.el-button--primary):not([data-first])) { display: none; }
   .fire.far { grid-template-columns: minmax(0, 1fr) 240px; }
   .fire.far :deep(.clock) { font-size: 40vh; }
   .fire.far :deep(.cue) { font-size: min(7.5vw, 15vh); }

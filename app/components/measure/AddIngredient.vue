@@ -43,8 +43,6 @@ const emit = defineEmits<{
   add: [card: DishCard]
   /** An ingredient of the household's own, and the price of a kilogram. */
   own: [row: Ingredient, pricePerKg: number | null]
-  /** It is to be closed. */
-  close: []
 }>()
 
 const chosen = ref('')
@@ -100,18 +98,9 @@ async function keepOwn(own: Ingredient, pricePerKg: number | null): Promise<void
 
 <template>
   <section
-    class="adds slab"
+    class="adds"
     aria-label="Add an ingredient"
   >
-    <header>
-      <h2>Add an ingredient</h2>
-      <ElButton
-        text
-        @click="emit('close')"
-      >
-        Close
-      </ElButton>
-    </header>
     <form
       class="row"
       @submit.prevent="put"

@@ -61,8 +61,6 @@ const emit = defineEmits<{
   follows: [on: boolean]
   /** Something was weighed or priced. */
   correct: [correction: Correction]
-  /** It is to be closed. */
-  close: []
 }>()
 
 const row = computed(() => props.amount.row)
@@ -108,21 +106,12 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
 
 <template>
   <section
-    class="panel slab"
+    class="panel"
     :aria-label="row.name"
   >
-    <header>
-      <h2>{{ row.name }}</h2>
-      <p class="soft">
+    <p class="soft">
         {{ row.otherNames.slice(0, 5).join(' · ') }}
       </p>
-      <ElButton
-        text
-        @click="emit('close')"
-      >
-        Close
-      </ElButton>
-    </header>
     <form
       class="typed"
       @submit.prevent="set"

@@ -20,8 +20,6 @@ const props = defineProps<{
 const emit = defineEmits<{
   /** One of the scales was taken: weights by ingredient id, g. */
   take: [amounts: Readonly<Record<string, number>>]
-  /** It is to be closed. */
-  close: []
 }>()
 
 const found = computed((): readonly OwnedScale[] | null => {
@@ -45,18 +43,9 @@ function take(scale: OwnedScale): void {
 
 <template>
   <section
-    class="owned slab"
+    class="owned"
     aria-label="On your own marks"
   >
-    <header>
-      <h2>On your own marks</h2>
-      <ElButton
-        text
-        @click="emit('close')"
-      >
-        Close
-      </ElButton>
-    </header>
     <p
       v-if="!found"
       class="danger"
@@ -87,7 +76,6 @@ function take(scale: OwnedScale): void {
 </template>
 
 <style scoped>
-.owned header { display: flex; justify-content: space-between; align-items: center; }
 .three { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 14px; margin-top: 6px; }
 .offer strong { font-size: 1.15rem; }
 @media (max-width: 700px) { .three { grid-template-columns: minmax(0, 1fr); } }

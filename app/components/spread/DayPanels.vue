@@ -108,7 +108,3 @@ function moreMeals(): void {
     />
   </div>
 </template>
-
-<style scoped>
-.panel { border-top: 3px solid var(--ink); padding: 12px 0 16px; border-bottom: 2px solid var(--line); }
-</style>

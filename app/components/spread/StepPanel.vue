@@ -48,8 +48,7 @@ const sentence = computed(() => {
     aria-label="The step that is looked at"
   >
     <div>
-      <h3>{{ name }}, {{ dish }}</h3>
-      <p>{{ minuteText(from) }}–{{ minuteText(to) }}: {{ sentence }}</p>
+            <p>{{ minuteText(from) }}–{{ minuteText(to) }}: {{ sentence }}</p>
     </div>
     <template v-if="!begun">
       <TimeField
@@ -92,6 +91,6 @@ const sentence = computed(() => {
 </template>
 
 <style scoped>
-.step { display: flex; flex-wrap: wrap; gap: 10px 16px; align-items: end; border-top: 3px solid var(--accent); padding-top: 10px; }
+.step { display: flex; flex-wrap: wrap; gap: 10px 16px; align-items: end; }
 .step > div:first-child { flex: 1 1 320px; }
 </style>

@@ -19,6 +19,7 @@ import { INGREDIENTS } from '../../../book/ingredients'
 import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
 import { USUAL_ROOM_C } from '../../../core/live/usualRoom'
 import { houseTable } from '../../../core/composition/corrections'
+import PanelDrawer from '../../components/PanelDrawer.vue'
 
 const house = useHouse()
 const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
@@ -71,10 +72,13 @@ async function add(kind: string): Promise<void> {
   <HousePage :trouble="trouble || house.trouble">
     <div class="kitchen">
       <div class="shelves">
+        <header>
+        <div>
         <h1>The kitchen</h1>
         <p class="soft">
-          Drawn to scale. Every number says where it comes from; a guess is good enough to begin with. Everything is kept as you change it.
+          Drawn to scale. Take a thing from its shelf to name, measure or weigh it; a guess is good enough to begin with.
         </p>
+        </div>
         <p class="ways">
           <NuxtLink
             class="stone-button"
@@ -95,6 +99,7 @@ async function add(kind: string): Promise<void> {
             House network
           </NuxtLink>
         </p>
+        </header>
         <p
           v-if="gone"
           role="status"
@@ -104,6 +109,27 @@ async function add(kind: string): Promise<void> {
           </ElButton>
         </p>
         <template v-if="house.kitchen">
+          <div class="boards">
+          <ThingBoard
+            v-for="board in boards"
+            :key="board.shelf"
+            :title="board.title"
+            :things="board.things"
+            :open="open?.id ?? null"
+            :adds="board.adds"
+            @take="id => open = { shelf: board.shelf, id }"
+            @add="add"
+          />
+          </div>
+          <StoreShelf
+            :store="house.kitchen.store"
+            :table="table"
+            :measures="house.kitchen.measures"
+            :today="today"
+            :new-id="newId"
+            @put="item => keep('store', item)"
+            @gone="item => house.remove('store', item.id)"
+          />
           <UnitsSwitch
             :units="unitsInUse"
             :currency="house.currency"
@@ -115,25 +141,6 @@ async function add(kind: string): Promise<void> {
             @currency="currency => keep('settings', { ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, currency })"
             @room="roomC => keep('settings', { currency: house.currency, ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, roomC })"
           />
-          <ThingBoard
-            v-for="board in boards"
-            :key="board.shelf"
-            :title="board.title"
-            :things="board.things"
-            :open="open?.id ?? null"
-            :adds="board.adds"
-            @take="id => open = { shelf: board.shelf, id }"
-            @add="add"
-          />
-          <StoreShelf
-            :store="house.kitchen.store"
-            :table="table"
-            :measures="house.kitchen.measures"
-            :today="today"
-            :new-id="newId"
-            @put="item => keep('store', item)"
-            @gone="item => house.remove('store', item.id)"
-          />
           <ShoppingForDishes
             :dishes="house.dishes"
             :store="house.kitchen.store"
@@ -142,12 +149,16 @@ async function add(kind: string): Promise<void> {
           />
         </template>
       </div>
-      <aside
-        class="edit"
-        aria-label="What is in your hand"
+      <PanelDrawer
+        side="right"
+        :title="opened?.name ?? ''"
+        :open="opened !== null"
+        @close="open = null"
       >
-        <template v-if="open && opened && house.kitchen">
-          <h2>{{ opened.name }}</h2>
+        <div
+          v-if="open && opened && house.kitchen"
+          class="edit"
+        >
           <CupEditor
             v-if="open.shelf === 'measures'"
             :key="open.id"
@@ -183,30 +194,23 @@ async function add(kind: string): Promise<void> {
               Take it off the shelf
             </ElButton>
           </div>
-        </template>
-        <p
-          v-else
-          class="soft"
-        >
-          Take a thing from the shelf to name it, measure it or weigh it.
-        </p>
-      </aside>
+        </div>
+      </PanelDrawer>
     </div>
   </HousePage>
 </template>
 
 <style scoped>
-.kitchen { display: grid; grid-template-columns: minmax(0, 1fr) 360px; gap: 36px; padding-top: 16px; }
+.kitchen { padding-top: 16px; }
 .shelves { display: grid; grid-template-columns: minmax(0, 1fr); gap: 14px; align-content: start; }
 .shelves section h2 { font-size: 1.2rem; }
-.edit { border-left: 3px solid var(--line); padding-left: 26px; display: grid; gap: 14px; align-content: start; }
+header { display: flex; flex-wrap: wrap; gap: 10px 24px; justify-content: space-between; align-items: end; }
+.boards { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 22px 48px; margin: 8px 0; }
+.edit { display: grid; gap: 14px; align-content: start; }
 .edit :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
 .edit :deep(fieldset) { border: 0; border-top: 2px solid var(--line); padding: 8px 0 0; margin: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .edit :deep(fieldset.marks) { grid-template-columns: 1fr; gap: 0; }
 .edit :deep(legend) { padding: 0 8px 0 0; font-weight: 600; font-size: 0.9375rem; }
 .row, .ways { display: flex; gap: 10px; flex-wrap: wrap; }
-@media (max-width: 1000px) {
-  .kitchen { grid-template-columns: minmax(0, 1fr); }
-  .edit { border-left: 0; border-top: 3px solid var(--line); padding: 18px 0 0; order: -1; }
-}
+@media (max-width: 1000px) { .boards { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { MoreFilled, RefreshLeft } from '@element-plus/icons-vue'
 import { useElementSize } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
-import { computed, ref, watch, useTemplateRef } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { DishChange } from '../../components/spread/DayDishes.vue'
 import DayDrawing from '../../components/spread/DayDrawing.vue'
@@ -13,7 +14,6 @@ import HousePage from '../../components/HousePage.vue'
 import { rowHeightFor, viewOfSpread } from '../../drawings/spreadView'
 import { gramsText, houseDay } from '../../composables/format'
 import { minuteText } from '../../composables/houseTime'
-import { useOpenedPanel } from '../../composables/openedPanel'
 import { hearthNow, useHearthTime } from '../../composables/hearthClock'
 import { useSpreadDay } from '../../composables/spreadDay'
 import { useSpreadReading } from '../../composables/spreadReading'
@@ -30,6 +30,7 @@ import { canChill } from '../../../core/schedule/outsideCold'
 import { cookOnDay } from '../../../core/schedule/putOnDay'
 import { houseTable } from '../../../core/composition/corrections'
 import { stepName } from '../../../words/spread'
+import PanelDrawer from '../../components/PanelDrawer.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -68,8 +69,6 @@ const view = computed(() => {
 const slack = computed(() => (today.value ? slackOf(today.value.day, today.value.repaired.starts, today.value.lanes) : planSlack.value))
 const cookOf = computed(() => new Map((spread.value?.cooks ?? []).map(one => [one.dish, one.cook] as const)))
 const step = computed(() => stepOf(chosen.value))
-useOpenedPanel(useTemplateRef<HTMLElement>('panels'), () => tab.value)
-useOpenedPanel(useTemplateRef<HTMLElement>('looked'), () => step.value?.step)
 /** What was moved is said to who does not see it. */
 const moved = ref<string | null>(null)
 const movedSays = computed(() => {
@@ -124,55 +123,71 @@ async function calendar(): Promise<void> {
       :class="{ on: today }"
     >
       <header>
-        <h1>{{ title }}</h1>
-        <p class="soft">
-          {{ date }}. {{ counts }}.
-        </p>
+        <div>
+          <h1>{{ title }}</h1>
+          <p class="soft">
+            {{ date }}. {{ counts }}.
+          </p>
+        </div>
         <div class="row">
           <ElButton
-            v-for="one in TABS"
-            :key="one.id"
-            :aria-pressed="tab === one.id"
-            @click="tab = tab === one.id ? null : one.id"
-          >
-            {{ one.name }}
-          </ElButton>
-          <ElButton
+            :icon="RefreshLeft"
             :disabled="!state.canUndo.value"
             @click="state.undo()"
           >
             Undo
           </ElButton>
-          <NuxtLink
-            class="stone-button"
-            :to="`/spread/sheet/${spread.id}`"
-          >Print</NuxtLink>
-          <ElButton
-            :disabled="!fitting"
-            @click="calendar"
+          <ElDropdown
+            trigger="click"
+            @command="(command: string) => (command === 'print' ? router.push(`/spread/sheet/${spread!.id}`) : calendar())"
           >
-            Calendar
-          </ElButton>
+            <ElButton :icon="MoreFilled">
+              Take it along
+            </ElButton>
+            <template #dropdown>
+              <ElDropdownMenu>
+                <ElDropdownItem command="print">
+                  Print it on a sheet
+                </ElDropdownItem>
+                <ElDropdownItem
+                  command="calendar"
+                  :disabled="!fitting"
+                >
+                  As a calendar file
+                </ElDropdownItem>
+              </ElDropdownMenu>
+            </template>
+          </ElDropdown>
         </div>
       </header>
-      <div
-        v-if="tab"
-        ref="panels"
+      <ElTabs
+        :model-value="tab ?? ''"
+        class="holds"
+        @tab-click="pane => { tab = tab === pane.paneName ? null : pane.paneName as DayTab }"
+        @tab-change="name => { tab = name as DayTab }"
       >
-        <DayPanels
-          :tab="tab"
-          :spread="spread"
-          :book="dishes"
-          :grams="gramsText"
-          :cup="house.cups[0] ?? null"
-          :busy="busy"
-          :list="list"
-          :name-of="id => corrected.find(row => row.id === id)?.name ?? id"
-          @change="state.change"
-          @add="add"
-          @alter="alter"
-        />
-      </div>
+        <ElTabPane
+          v-for="one in TABS"
+          :key="one.id"
+          :name="one.id"
+          :label="one.name"
+        >
+          <DayPanels
+            v-if="tab === one.id"
+            :tab="tab"
+            :spread="spread"
+            :book="dishes"
+            :grams="gramsText"
+            :cup="house.cups[0] ?? null"
+            :busy="busy"
+            :list="list"
+            :name-of="id => corrected.find(row => row.id === id)?.name ?? id"
+            @change="state.change"
+            @add="add"
+            @alter="alter"
+          />
+        </ElTabPane>
+      </ElTabs>
       <DayNow
         v-if="today"
         :spread="spread"
@@ -215,25 +230,6 @@ async function calendar(): Promise<void> {
           A plan is being sought…
         </p>
       </div>
-      <div
-        v-if="step"
-        ref="looked"
-      >
-        <StepPanel
-          :step="step.step"
-          :name="stepName(step.activity.id)"
-          :dish="names.get(step.dish) ?? ''"
-          :from="step.from"
-          :to="step.to"
-          :slack="slack[step.step] ?? null"
-          :spans="step.spans"
-          :pinned="pinned.has(step.step)"
-          :forbidden="spread.wishes.flatMap(wish => wish.kind === 'forbid' && wish.step === step!.step ? [wish] : [])"
-          :begun="false"
-          @pin="at => wishes.pin(step!.step, at)"
-          @forbid="span => wishes.forbid(step!.step, span)"
-        />
-      </div>
       <p
         class="visually-hidden"
         role="status"
@@ -260,6 +256,28 @@ async function calendar(): Promise<void> {
         @unwish="step => wishes.forbid(step, null)"
         @chill="chill"
       />
+      <PanelDrawer
+        side="below"
+        :title="step ? `${stepName(step.activity.id)}, ${names.get(step.dish) ?? ''}` : ''"
+        :open="step !== null"
+        @close="chosen = null"
+      >
+        <StepPanel
+          v-if="step"
+          :step="step.step"
+          :name="stepName(step.activity.id)"
+          :dish="names.get(step.dish) ?? ''"
+          :from="step.from"
+          :to="step.to"
+          :slack="slack[step.step] ?? null"
+          :spans="step.spans"
+          :pinned="pinned.has(step.step)"
+          :forbidden="spread.wishes.flatMap(wish => wish.kind === 'forbid' && wish.step === step!.step ? [wish] : [])"
+          :begun="false"
+          @pin="at => wishes.pin(step!.step, at)"
+          @forbid="span => wishes.forbid(step!.step, span)"
+        />
+      </PanelDrawer>
     </div>
   </HousePage>
 </template>
@@ -267,15 +285,12 @@ async function calendar(): Promise<void> {
 <style scoped>
 .spread { display: grid; grid-template-columns: minmax(0, 1fr); gap: 14px; padding-top: 8px; }
 header { display: flex; flex-wrap: wrap; gap: 2px 24px; justify-content: space-between; align-items: end; }
-header h1 { flex: 1 0 100%; }
+header > div:first-child { flex: 1 1 420px; }
 .row { display: flex; flex-wrap: wrap; gap: 8px; }
 /* On the phone, on the day, what to do now comes before everything else. */
 @media (max-width: 700px) {
   .on header { display: contents; }
   .on > :not(.now, header), .on .row { order: 1; }
-  /* One row of what there is to open; the rest of it is a swipe away. */
-  .row { flex-wrap: nowrap; overflow-x: auto; width: 100%; padding-bottom: 4px; }
-  .row > * { flex: none; white-space: nowrap; }
 }
 .empty { font-size: 1.25rem; padding: 40px 0; max-width: 34em; }
 </style>
