@@ -1,4 +1,9 @@
 <script setup lang="ts">
+import { isoDay, machineZone } from '../../core/time/houseDay'
+
+/** The picker's days are moments of this machine's own calendar. */
+const isoOf = (day: Date): string => isoDay(day.getTime(), machineZone())
+
 defineProps<{
   /** ISO 8601 date, or empty. */
   modelValue: string
@@ -21,7 +26,7 @@ const emit = defineEmits<{
     format="D MMM YYYY"
     value-format="YYYY-MM-DD"
     :aria-label="label"
-    :disabled-date="(day: Date) => latest !== undefined && day > new Date(`${latest}T23:59:59`)"
+    :disabled-date="(day: Date) => latest !== undefined && isoOf(day) > latest"
     @update:model-value="(day: string | null) => emit('update:modelValue', day ?? '')"
   />
 </template>

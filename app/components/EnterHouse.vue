@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { ProblemCode } from '../../contracts/problem'
+import TroubleNote from './TroubleNote.vue'
 
 const props = defineProps<{
   /** Why this device stands outside. */
@@ -62,12 +63,7 @@ async function send(): Promise<void> {
       >
         {{ busy ? 'One moment' : 'Enter' }}
       </ElButton>
-      <p
-        class="danger"
-        role="alert"
-      >
-        {{ trouble }}
-      </p>
+      <TroubleNote :says="trouble" />
       <p class="soft small">
         It is kept here for half a year. What was marked on this device is safe and goes on once you are in.
       </p>

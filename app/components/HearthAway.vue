@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TroubleNote from './TroubleNote.vue'
+
 const emit = defineEmits<{
   /** It is to be asked again. */
   again: []
@@ -6,12 +8,9 @@ const emit = defineEmits<{
 </script>
 
 <template>
-  <p
-    class="danger"
-    role="alert"
-  >
-    The hearth cannot be reached. Nothing is lost. <ElButton @click="emit('again')">
+  <TroubleNote says="The hearth cannot be reached. Nothing is lost.">
+    <ElButton @click="emit('again')">
       Try again
     </ElButton>
-  </p>
+  </TroubleNote>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useLiveCooks } from '../composables/liveCooks'
 import HouseHeader from './HouseHeader.vue'
+import TroubleNote from './TroubleNote.vue'
 
 defineProps<{
   /** What went wrong, in a sentence; empty or null for nothing. */
@@ -21,13 +22,7 @@ const live = useLiveCooks()
       :class="{ coming }"
       :aria-busy="coming ? 'true' : undefined"
     >
-      <p
-        v-if="trouble"
-        class="danger"
-        role="alert"
-      >
-        {{ trouble }}
-      </p>
+      <TroubleNote :says="trouble" />
       <slot />
     </main>
   </div>

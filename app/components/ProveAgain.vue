@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import TroubleNote from './TroubleNote.vue'
 
 const props = defineProps<{
   /** Whether it is asked for now. */
@@ -47,12 +48,7 @@ async function send(): Promise<void> {
         autocomplete="current-password"
         autofocus
       />
-      <p
-        class="danger"
-        role="alert"
-      >
-        {{ trouble }}
-      </p>
+      <TroubleNote :says="trouble" />
       <div class="row">
         <ElButton
           type="primary"

@@ -1,8 +1,9 @@
+import { curveLinearClosed, line } from 'd3-shape'
 import type { CutTray } from '../../core/tray/cut'
 import type { TraySize } from '../../core/scale/request'
 
 /** One cell of a drawn tray. */
-export interface DrawnPiece { readonly kind: 'whole' | 'edge' | 'trimming', readonly points: string }
+export interface DrawnPiece { readonly kind: 'whole' | 'edge' | 'trimming', readonly outline: string }
 
 /** A knife mark. */
 export interface DrawnMark { readonly x1: number, readonly y1: number, readonly x2: number, readonly y2: number, readonly set: 'first' | 'second' }
@@ -21,6 +22,7 @@ export interface TrayView {
   readonly marks: readonly DrawnMark[]
 }
 
+const outlineOf = line<{ readonly x: number, readonly y: number }>(one => one.x, one => one.y).curve(curveLinearClosed).digits(2)
 /** Room round the tray, mm. */
 const ROOM = 8
 
@@ -40,7 +42,7 @@ export function trayView(tray: TraySize, cut: CutTray | null): TrayView {
     viewBox: `${-across / 2 - ROOM} ${-down / 2 - ROOM} ${across + 2 * ROOM} ${down + 2 * ROOM}`,
     widthMm: across + 2 * ROOM, heightMm: down + 2 * ROOM, round: tray.shape === 'round', turn: standing ? 'rotate(90)' : '',
     wall: { x: -tray.widthMm / 2, y: -length / 2, width: tray.widthMm, height: length },
-    pieces: (cut?.pieces ?? []).map(({ kind, corners }) => ({ kind, points: corners.map(({ x, y }) => `${round(x)},${round(y)}`).join(' ') })),
+    pieces: (cut?.pieces ?? []).map(({ kind, corners }) => ({ kind, outline: outlineOf(corners) ?? '' })),
     marks: (cut?.marks ?? []).map(({ set, from, to }) => ({ set, x1: round(from.x), y1: round(from.y), x2: round(to.x), y2: round(to.y) })),
   }
 }

@@ -14,6 +14,7 @@ import { hearthNow } from '../composables/hearthClock'
 import { ALLERGEN_WORDS, eatByText, PLACE_WORDS, STOOD_OUT } from '../../words/after'
 import { measureText } from '../../words/measure'
 import StepField from '../components/tray/StepField.vue'
+import TroubleNote from '../components/TroubleNote.vue'
 
 /** Labels of a sheet, two across. */
 const A_SHEET = 10
@@ -95,13 +96,11 @@ function print(): void {
         />
       </div>
     </div>
-    <p
+    <TroubleNote
       v-if="state === 'away'"
       class="screen-only"
-      role="alert"
-    >
-      The hearth cannot be reached, or one of these batches is not there. Nothing is lost.
-    </p>
+      says="The hearth cannot be reached, or one of these batches is not there. Nothing is lost."
+    />
     <p
       v-if="state === 'here' && facts.length === 0"
       class="screen-only"

@@ -11,7 +11,7 @@ import type { Database } from './database'
 import type { Kitchens } from './kitchens'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
-import { daysMs } from '../../core/time/localText'
+import { daysMs, isoMoment } from '../../core/time/localText'
 
 /** Says what an entry is of: its title and what stands below it. */
 export type SayEntry = (subject: CalendarSubject) => { readonly title: string, readonly text: string }
@@ -113,7 +113,7 @@ function written(name: string, told: readonly ToldEntry[], say: SayEntry, nowMs:
     if (gone && nowMs - changedAt > GONE_MS) continue
     const { title, text } = say(entry.subject)
     const event = calendar.createEvent({
-      id: entry.uid, start: new Date(entry.fromMs), end: new Date(entry.toMs), stamp: new Date(changedAt), lastModified: new Date(changedAt), sequence, summary: title, description: text,
+      id: entry.uid, start: isoMoment(entry.fromMs), end: isoMoment(entry.toMs), stamp: isoMoment(changedAt), lastModified: isoMoment(changedAt), sequence, summary: title, description: text,
       status: gone ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
     })
     if (!gone && entry.subject.kind !== 'meal') event.createAlarm({ type: ICalAlarmType.display, triggerBefore: ALARM_S, description: title })

@@ -6,6 +6,7 @@ import { gramsToType, typedCelsius, typedGrams, typedNumber, degreesUnit, weight
 import type { Fire, Measure, Pan } from '../../../contracts/kitchen'
 import LabelledChoice from '../LabelledChoice.vue'
 import NumberField from '../kitchen/NumberField.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** The check that is laid out. */
@@ -104,12 +105,7 @@ function start(): void {
     >
       Lid on until it boils
     </ElCheckbox>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
     <p class="soft">
       {{ expected ? `With nothing known it boils in ${windowText(expected.early, expected.late)}.` : 'This mark may never bring so much water to the boil: take a higher one, or less water.' }}
     </p>

@@ -2,63 +2,50 @@
 import { firstBelief } from '../../../core/belief/firstBelief'
 import { CONSTANTS } from '../../../core/constants/constants'
 
-const UNCERTAIN = firstBelief().entries
 const spaced = (id: string): string => id.replace(/([A-Z])/g, ' $1').toLowerCase()
 const number = (value: number): string => (Math.abs(value) >= 1e5 || (value !== 0 && Math.abs(value) < 1e-3) ? value.toExponential(2) : String(Number(value.toPrecision(4))))
+const drawn = firstBelief().entries.map(one => ({
+  name: spaced(one.name), value: number(one.median), unit: one.unit, spread: one.kind === 'factor' ? `${Math.round(100 * one.spread)} %` : `± ${number(one.spread)}`, basis: one.basis,
+}))
+const fixed = CONSTANTS.map(one => ({ name: spaced(one.id), value: number(one.value), unit: one.unit, spread: one.spread.replaceAll('`', ''), basis: one.basis }))
+const COLUMNS = {
+  drawn: [['name', 'Number', 170], ['value', 'Middle', 90], ['unit', 'Unit', 90], ['spread', 'Spread', 90], ['basis', 'From', 320]],
+  fixed: [['name', 'Number', 170], ['value', 'Value', 90], ['unit', 'Unit', 90], ['spread', 'May be off by', 110], ['basis', 'From', 320]],
+} as const
 </script>
 
 <template>
   <div class="numbers">
     <h3>Drawn anew in every run</h3>
-    <div class="scrolls">
-      <table>
-        <thead>
-          <tr>
-            <th>Number</th><th>Middle</th><th>Unit</th><th>Spread</th><th>From</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="one in UNCERTAIN"
-            :key="one.name"
-          >
-            <th scope="row">
-              {{ spaced(one.name) }}
-            </th>
-            <td>{{ number(one.median) }}</td><td>{{ one.unit }}</td><td>{{ one.kind === 'factor' ? `${Math.round(100 * one.spread)} %` : `± ${number(one.spread)}` }}</td><td>{{ one.basis }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <ElTable
+      :data="drawn"
+      row-key="name"
+    >
+      <ElTableColumn
+        v-for="[prop, label, width] in COLUMNS.drawn"
+        :key="prop"
+        :prop="prop"
+        :label="label"
+        :min-width="width"
+      />
+    </ElTable>
     <h3>Held fixed</h3>
-    <div class="scrolls">
-      <table>
-        <thead>
-          <tr>
-            <th>Number</th><th>Value</th><th>Unit</th><th>May be off by</th><th>From</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="one in CONSTANTS"
-            :key="one.id"
-          >
-            <th scope="row">
-              {{ spaced(one.id) }}
-            </th>
-            <td>{{ number(one.value) }}</td><td>{{ one.unit }}</td><td>{{ one.spread.replaceAll('`', '') }}</td><td>{{ one.basis }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <ElTable
+      :data="fixed"
+      row-key="name"
+    >
+      <ElTableColumn
+        v-for="[prop, label, width] in COLUMNS.fixed"
+        :key="prop"
+        :prop="prop"
+        :label="label"
+        :min-width="width"
+      />
+    </ElTable>
   </div>
 </template>
 
 <style scoped>
-.numbers { display: grid; gap: 8px; }
-.scrolls { overflow-x: auto; }
-table { border-collapse: collapse; font-size: 0.9375rem; width: 100%; }
-th, td { text-align: left; padding: 4px 14px 4px 0; border-top: 1px solid var(--line); vertical-align: top; font-weight: 400; }
-thead th { font-weight: 600; border: 0; }
-td:nth-child(2) { white-space: nowrap; }
+.numbers { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; }
+.el-table { font-size: 0.9375rem; }
 </style>

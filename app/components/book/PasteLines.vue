@@ -8,6 +8,7 @@ import { dishFromAmounts } from '../../../core/exchange/dishFromAmounts'
 import { PASSED_WORDS } from '../../../words/book'
 import LabelledChoice from '../LabelledChoice.vue'
 import PastedLine from './PastedLine.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Lines to begin with. */
@@ -113,12 +114,7 @@ function make(): void {
             Make a dish of it
           </ElButton>
         </div>
-        <p
-          class="danger"
-          role="alert"
-        >
-          {{ trouble }}
-        </p>
+        <TroubleNote :says="trouble" />
       </div>
     </div>
     <ul

@@ -4,6 +4,7 @@ import { gramsText } from '../../composables/format'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { SharedDish } from '../../../contracts/sharedDish'
 import { familyName, schoolOf } from '../../../words/dish'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** The dish that came, with ingredients of the giving household's own. */
@@ -44,13 +45,10 @@ const unknown = computed(() => props.shared.dish.ingredients.filter(one => !rows
     <p v-if="shared.ingredients.length > 0">
       It brings {{ shared.ingredients.length === 1 ? 'an ingredient of that house\'s own' : `${shared.ingredients.length} ingredients of that house's own` }}: {{ shared.ingredients.map(row => row.name).join(', ') }}.
     </p>
-    <p
+    <TroubleNote
       v-if="unknown.length > 0"
-      class="danger"
-      role="alert"
-    >
-      This house does not know {{ unknown.join(', ') }}: the address was made by a newer house, or is not whole. It cannot be kept.
-    </p>
+      :says="`This house does not know ${unknown.join(', ')}: the address was made by a newer house, or is not whole. It cannot be kept.`"
+    />
     <div class="ends">
       <ElButton
         type="primary"

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useCalendarKeys } from '../../composables/calendarKeys'
 import { dayText, timeOfDay } from '../../composables/format'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Addresses at which the hearth is found in the house; this page's own where there is none. */
@@ -76,12 +77,7 @@ async function copy(): Promise<void> {
       </ElButton>
       <span class="soft">{{ copied }}</span>
     </div>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
   </section>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Name of the thing as it is kept. */
@@ -31,12 +32,7 @@ function rename(): void {
       @change="rename"
     /></label>
     <slot />
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
   </div>
 </template>
 

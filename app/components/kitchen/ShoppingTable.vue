@@ -1,54 +1,63 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { computed } from 'vue'
 import { gramsText, packagesText } from '../../composables/format'
 import type { ShoppingLine } from '../../../core/store/shopping'
 
-defineProps<{
+const props = defineProps<{
   /** What to buy. */
   list: readonly ShoppingLine[]
   /** Name of an ingredient. */
   nameOf: (id: string) => string
+  /** The list of one dish: it says what is left afterwards, not for which dish it is. */
+  ofOne?: boolean
 }>()
+
+/** On a narrow screen what it is for stands with its name. */
+const narrow = useMediaQuery('(max-width: 700px)')
+const rows = computed(() => props.list.map((line) => {
+  const dishes = line.dishes.join(', ')
+  const name = props.nameOf(line.ingredient)
+  return {
+    id: line.ingredient, buy: line.packagesG.length > 0 ? packagesText(line.packagesG) : 'enough', needed: gramsText(line.neededG),
+    what: narrow.value && !props.ofOne ? `${name}, for ${dishes}` : name, inHouse: line.inHouseG > 0 ? gramsText(line.inHouseG) : '–', left: gramsText(line.leftG), dishes,
+  }
+}))
+const COLUMNS = [['buy', 'Buy', 104], ['what', 'what', 150], ['needed', 'needed', 80], ['inHouse', 'in the house', 90]] as const
+const isForDishes = computed(() => !narrow.value && !props.ofOne)
+const boldIfBought = ({ columnIndex, rowIndex }: { columnIndex: number, rowIndex: number }): string => (columnIndex === 0 && rows.value[rowIndex]?.buy !== 'enough' ? 'need' : '')
 </script>
 
 <template>
-  <table>
-    <thead><tr><th>Buy</th><th>what</th><th>needed</th><th>in the house</th><th class="whose">for</th></tr></thead>
-    <tbody>
-      <tr
-        v-for="line in list"
-        :key="line.ingredient"
-      >
-        <td
-          class="packages"
-          :class="{ need: line.packagesG.length > 0 }"
-        >
-          {{ line.packagesG.length > 0 ? packagesText(line.packagesG) : 'enough' }}
-        </td>
-        <th scope="row">
-          {{ nameOf(line.ingredient) }}<span class="soft small beneath">for {{ line.dishes.join(', ') }}</span>
-        </th>
-        <td>{{ gramsText(line.neededG) }}</td>
-        <td>{{ line.inHouseG > 0 ? gramsText(line.inHouseG) : '–' }}</td>
-        <td class="soft small whose">
-          {{ line.dishes.join(', ') }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <ElTable
+    :data="rows"
+    row-key="id"
+    empty-text="Nothing is to be bought"
+    :cell-class-name="boldIfBought"
+  >
+    <ElTableColumn
+      v-for="[prop, label, width] in COLUMNS"
+      :key="prop"
+      :prop="prop"
+      :label="label"
+      :min-width="width"
+    />
+    <ElTableColumn
+      v-if="ofOne"
+      prop="left"
+      label="left after"
+      min-width="80"
+    />
+    <ElTableColumn
+      v-if="isForDishes"
+      prop="dishes"
+      label="for"
+      min-width="200"
+      class-name="soft"
+    />
+  </ElTable>
 </template>
 
 <style scoped>
-table { border-collapse: collapse; width: 100%; margin: 8px 0; }
-th, td { text-align: left; font-weight: 400; border-top: 2px solid var(--line); padding: 4px 14px 4px 0; }
-thead th { border: 0; color: var(--ink-soft); font-size: 0.9375rem; }
-.need { font-weight: 650; }
-.beneath { display: none; }
-/* On a narrow screen what it is for stands beneath its name. */
-@media (max-width: 700px) {
-  .whose { display: none; }
-  .beneath { display: block; }
-  th, td { padding-right: 10px; vertical-align: top; }
-  td { white-space: nowrap; }
-  .packages { white-space: normal; width: 6.4em; }
-}
+.el-table :deep(.need) { font-weight: 650; }
 </style>

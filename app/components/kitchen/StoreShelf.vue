@@ -13,6 +13,7 @@ import { lastDay } from '../../../core/store/shopping'
 import DateField from '../DateField.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import DraftField from '../DraftField.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 type Item = Kitchen['store'][number]
 
@@ -161,12 +162,7 @@ function setMass(item: Item, text: string): void {
         Put it in
       </ElButton>
     </form>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
   </section>
 </template>
 

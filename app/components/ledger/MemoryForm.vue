@@ -12,6 +12,7 @@ import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
 import LabelledChoice from '../LabelledChoice.vue'
 import NumberField from '../kitchen/NumberField.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Dishes of the book. */
@@ -118,12 +119,7 @@ function enter(): void {
       />
     </div>
     <slot />
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
     <ElButton @click="enter">
       Put it in the ledger
     </ElButton>

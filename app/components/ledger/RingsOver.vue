@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { BatchSummary } from '../../../core/batch/summary'
 import { laidOver, type Aligned } from '../../drawings/laidOver'
+import { line } from 'd3-shape'
 
 const props = defineProps<{
   /** Batches, the first outermost. */
@@ -15,7 +16,7 @@ const props = defineProps<{
 const SHAPE = { width: 560, height: 560, stone: 34, margin: 12 } as const
 const STEP = 44
 const view = computed(() => laidOver(props.batches, props.aligned, SHAPE, STEP))
-const path = (points: readonly { readonly x: number, readonly y: number }[]): string => points.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ')
+const path = line<{ readonly x: number, readonly y: number }>(one => one.x, one => one.y).digits(1)
 const letters = ['A', 'B', 'C', 'D']
 </script>
 
@@ -29,10 +30,10 @@ const letters = ['A', 'B', 'C', 'D']
       v-for="(ring, i) in view.rings"
       :key="i"
     >
-      <polyline
+      <path
         v-for="(stone, k) in ring.stones"
         :key="k"
-        :points="path(stone.points)"
+        :d="path(stone.points) ?? ''"
         :stroke="stone.colour"
         :stroke-width="SHAPE.stone"
         fill="none"

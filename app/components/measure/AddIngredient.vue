@@ -18,6 +18,7 @@ import { balanceText, PART_WORDS } from '../../../words/balance'
 import { shortName } from '../../../words/measure'
 import LabelledChoice from '../LabelledChoice.vue'
 import OwnIngredient from './OwnIngredient.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Dish in hand. */
@@ -150,12 +151,7 @@ async function keepOwn(own: Ingredient, pricePerKg: number | null): Promise<void
         Put it in
       </ElButton>
     </form>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
     <ul
       v-if="read && 'next' in read"
       role="status"

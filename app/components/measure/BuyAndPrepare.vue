@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gramsText, packagesText } from '../../composables/format'
+import { gramsText } from '../../composables/format'
 import type { Fire, Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { preparationOf } from '../../../core/dish/basesOf'
@@ -10,6 +10,7 @@ import { milkFor } from '../../../core/preparing/milkYields'
 import { preparedWeight } from '../../../core/preparing/preparedWeight'
 import { milkMark, reduceMilk } from '../../../core/preparing/reduceMilk'
 import { shopping } from '../../../core/store/shopping'
+import ShoppingTable from '../kitchen/ShoppingTable.vue'
 
 const props = defineProps<{
   /** Dish in hand. */
@@ -106,29 +107,11 @@ const list = computed(() => shopping(
     </section>
     <section>
       <h3>In the house, and to buy</h3>
-      <table>
-        <thead>
-          <tr><th>For this dish</th><th>needed</th><th>in the house</th><th>buy</th><th>left after</th></tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="line in list"
-            :key="line.ingredient"
-          >
-            <th scope="row">
-              {{ rowOf(line.ingredient).name }}
-            </th>
-            <td>{{ gramsText(line.neededG) }}</td>
-            <td>{{ line.inHouseG > 0 ? gramsText(line.inHouseG) : '–' }}</td>
-            <td :class="{ need: line.packagesG.length > 0 }">
-              {{ line.packagesG.length > 0 ? packagesText(line.packagesG) : 'enough' }}
-            </td>
-            <td class="soft">
-              {{ gramsText(line.leftG) }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <ShoppingTable
+        :list="list"
+        :name-of="id => rowOf(id).name"
+        of-one
+      />
       <p class="soft small">
         What is past its day in the store is not counted. Packages are common sizes; take what your shop has.
       </p>
@@ -139,10 +122,4 @@ const list = computed(() => shopping(
 <style scoped>
 .buy { display: grid; gap: 16px; }
 ul { margin: 6px 0 0; padding-left: 1.2em; display: grid; gap: 4px; }
-table { border-collapse: collapse; width: 100%; margin: 6px 0; }
-th, td { text-align: right; padding: 4px 12px; border-top: 2px solid var(--line); font-weight: 400; }
-thead th { border-top: 0; color: var(--ink-soft); font-size: 0.9375rem; }
-th:first-child { text-align: left; padding-left: 0; }
-.need { font-weight: 650; }
-@media (max-width: 700px) { table { display: block; overflow-x: auto; } }
 </style>

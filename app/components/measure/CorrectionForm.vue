@@ -7,6 +7,7 @@ import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'
 import type { Correction } from '../../../core/composition/corrections'
 import { FIGURE_WORDS, shortName } from '../../../words/measure'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Row of the ingredient, corrections in it. */
@@ -117,12 +118,7 @@ function forget(): void {
         Back to the table
       </ElButton>
     </form>
-    <p
-      class="danger small"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
   </div>
 </template>
 

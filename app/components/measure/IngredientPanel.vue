@@ -22,6 +22,7 @@ import { tooMuchText } from '../../../words/amounts'
 import LabelledChoice from '../LabelledChoice.vue'
 import CorrectionForm from './CorrectionForm.vue'
 import SwapList from './SwapList.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Swaps of the book. */
@@ -134,12 +135,7 @@ const kcal = computed(() => Math.round(row.value.nutrients.energyKj / KJ_PER_KCA
         Leave it out
       </ElButton>
     </form>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
     <ElCheckbox
       v-if="isBase"
       :model-value="follows"

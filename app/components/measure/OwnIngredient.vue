@@ -9,6 +9,7 @@ import { CoreError } from '../../../core/error'
 import { ALLERGEN_WORDS } from '../../../words/after'
 import { shortName } from '../../../words/measure'
 import LabelledChoice from '../LabelledChoice.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Every ingredient of the house. */
@@ -130,12 +131,7 @@ function keep(): void {
         />
       </ElCheckboxGroup>
     </fieldset>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ trouble }}
-    </p>
+    <TroubleNote :says="trouble" />
     <div class="ends">
       <ElButton
         native-type="submit"

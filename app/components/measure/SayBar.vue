@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import type { Said } from '../../composables/saying'
 import type { Measure } from '../../../contracts/kitchen'
 import ChoiceSelect from '../ChoiceSelect.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Cup in hand. */
@@ -73,12 +74,7 @@ watch(() => props.stamp, () => {
         Undo
       </ElButton>
     </form>
-    <p
-      class="danger"
-      role="alert"
-    >
-      {{ said && 'trouble' in said ? said.trouble : '' }}
-    </p>
+    <TroubleNote :says="said && 'trouble' in said ? said.trouble : ''" />
     <p
       class="soft small"
       role="status"

@@ -5,6 +5,7 @@ import type { DishCard } from '../../../core/dish/dish'
 import { PREPARATIONS_OF, type Trouble } from '../../../core/dish/troublesOf'
 import { CHOICE_WORDS, offerText, TROUBLE_WORDS } from '../../../words/choices'
 import LabelledChoice from '../LabelledChoice.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Dish in hand. */
@@ -42,15 +43,12 @@ function choose(key: keyof Choices, value: string): void {
 
 <template>
   <div class="school">
-    <div
+    <TroubleNote
       v-for="trouble in troubles"
       :key="trouble.code"
       class="trouble"
-      role="alert"
+      :says="`This cannot work. ${TROUBLE_WORDS[trouble.code]}`"
     >
-      <p class="danger">
-        <strong>This cannot work.</strong> {{ TROUBLE_WORDS[trouble.code] }}
-      </p>
       <p v-if="trouble.offers.length > 0">
         What would: <ElButton
           v-for="(offer, i) in trouble.offers"
@@ -60,7 +58,7 @@ function choose(key: keyof Choices, value: string): void {
           {{ offerText(offer) }}
         </ElButton>
       </p>
-    </div>
+    </TroubleNote>
     <div
       v-memo="[card.choices, asked.join()]"
       class="questions"
@@ -80,6 +78,5 @@ function choose(key: keyof Choices, value: string): void {
 <style scoped>
 .school { display: grid; gap: 14px; }
 .questions { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 10px 18px; }
-.trouble { border-left: 5px solid var(--danger); padding: 6px 14px; background: var(--danger-pale); display: grid; gap: 6px; }
 .trouble .el-button { margin: 0 8px 4px 0; }
 </style>

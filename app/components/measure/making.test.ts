@@ -1,3 +1,4 @@
+import { nextTick } from 'vue'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
@@ -108,10 +109,13 @@ describe('getting ready and buying', () => {
     expect(massG).toBeGreaterThan(50)
   })
 
-  it('counts what is in the house', () => {
+  it('counts what is in the house', async () => {
     const store = [{ id: 's', ingredient: 'ghee', massG: 400, gotOn: 19_990, openedOn: null, useBy: null }]
-    const row = (wrapper: ReturnType<typeof buy>) => wrapper.findAll('tr').find(one => one.text().startsWith('Ghee'))!.text()
-    expect(row(buy('brick-kiln-wheat', 200))).toMatch(/2\s×\s200\sg/)
-    expect(row(buy('brick-kiln-wheat', 200, store))).toContain('enough')
+    const row = async (wrapper: ReturnType<typeof buy>) => {
+      await nextTick()
+      return wrapper.findAll('tr').find(one => one.text().includes('Ghee'))!.text()
+    }
+    expect(await row(buy('brick-kiln-wheat', 200))).toMatch(/2\s×\s200\sg/)
+    expect(await row(buy('brick-kiln-wheat', 200, store))).toContain('enough')
   })
 })

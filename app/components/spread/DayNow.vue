@@ -4,6 +4,7 @@ import { minuteText } from '../../composables/houseTime'
 import type { Spread } from '../../../contracts/spread'
 import type { Today, TodayStep } from '../../../core/schedule/todayOf'
 import { BROKEN_WORDS, spanText, stepName } from '../../../words/spread'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** The day. */
@@ -65,14 +66,11 @@ const atFire = (one: TodayStep): boolean => one.activity.burner > 0 && one.activ
     class="now"
     aria-label="Now and next"
   >
-    <p
+    <TroubleNote
       v-for="broken in today.repaired.broken"
       :key="broken.kind + broken.about"
-      class="danger"
-      role="alert"
-    >
-      {{ BROKEN_WORDS[broken.kind](names.get(broken.about.split('.')[0]!) ?? broken.about, spanText(broken.minutes)) }}
-    </p>
+      :says="BROKEN_WORDS[broken.kind](names.get(broken.about.split('.')[0]!) ?? broken.about, spanText(broken.minutes))"
+    />
     <p
       v-if="savesMin > 0"
       class="offer"

@@ -12,6 +12,7 @@ import { allergensText, GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
 import NumberField from '../kitchen/NumberField.vue'
 import StepField from './StepField.vue'
 import SegmentedChoice from '../SegmentedChoice.vue'
+import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** How the batch stands. */
@@ -110,13 +111,10 @@ function setApart(to: GivenTo): void {
           Without {{ allergensText(freeOf) }}, set apart
         </ElButton>
       </div>
-      <p
+      <TroubleNote
         v-if="refused"
-        class="danger"
-        role="alert"
-      >
-        More than nothing and at most {{ gramsText(standing.leftG) }}, please. Nothing was changed.
-      </p>
+        :says="`More than nothing and at most ${gramsText(standing.leftG)}, please. Nothing was changed.`"
+      />
     </div>
     <SegmentedChoice
       class="how"

@@ -56,10 +56,10 @@ const id = useId()
           v-bind="view.wall"
           :fill="colour"
         />
-        <polygon
+        <path
           v-for="(piece, i) in view.pieces"
           :key="i"
-          :points="piece.points"
+          :d="piece.outline"
           :class="piece.kind"
         />
       </g>
@@ -76,8 +76,8 @@ const id = useId()
 <style scoped>
 .tray { display: block; width: 100%; height: 100%; }
 .rim { fill: var(--wall-sunk); stroke: var(--metal); stroke-width: 2.5; }
-polygon { fill: none; }
-polygon.edge { fill: var(--wall); fill-opacity: 0.28; }
-polygon.trimming { fill: var(--wall); fill-opacity: 0.72; }
+path { fill: none; }
+path.edge { fill: var(--wall); fill-opacity: 0.28; }
+path.trimming { fill: var(--wall); fill-opacity: 0.72; }
 .mark { stroke: var(--ink); stroke-width: 1; }
 </style>

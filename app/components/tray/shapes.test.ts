@@ -28,7 +28,7 @@ describe('a slab in its tray', () => {
 
   it('counts pieces, weighs each, and draws as many', () => {
     const one = view()
-    const kinds = one.findComponent(TrayDrawing).findAll('polygon').map(each => each.classes())
+    const kinds = one.findComponent(TrayDrawing).findAll('path').map(each => each.classes())
     expect(kinds.flat().filter(kind => kind === 'whole')).toHaveLength(counted(one))
     const each = Number(/([\d.]+) g/.exec(one.findAll('.count strong')[1]!.text())![1])
     expect(each * counted(one)).toBeLessThanOrEqual(mass.massG * 1.1)

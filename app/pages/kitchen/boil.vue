@@ -12,6 +12,7 @@ import { degreesUnit, typedCelsius, typedGrams, weightUnit } from '../../composa
 import { useHouse } from '../../stores/house'
 import type { ToldLesson } from '../../../contracts/lesson'
 import { depthMm } from '../../../core/vessel/depthMm'
+import TroubleNote from '../../components/TroubleNote.vue'
 
 const house = useHouse()
 const route = useRoute()
@@ -221,13 +222,16 @@ async function keep(values: { readonly altitudeM?: number, readonly thermometerK
             </ElButton>
           </div>
         </template>
-        <p
-          class="says"
-          :class="{ danger: !trouble.startsWith('Kept') }"
-          role="alert"
-        >
-          {{ trouble }}
-        </p>
+        <ElAlert
+          v-if="trouble.startsWith('Kept')"
+          type="success"
+          :title="trouble"
+          :closable="false"
+        />
+        <TroubleNote
+          v-else
+          :says="trouble"
+        />
       </section>
       <aside
         v-if="pan"

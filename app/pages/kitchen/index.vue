@@ -100,14 +100,16 @@ async function add(kind: string): Promise<void> {
           </NuxtLink>
         </p>
         </header>
-        <p
+        <ElAlert
           v-if="gone"
-          role="status"
+          type="info"
+          title="Taken off the shelf."
+          :closable="false"
         >
-          Taken off the shelf. <ElButton @click="putBack">
+          <ElButton @click="putBack">
             Put it back
           </ElButton>
-        </p>
+        </ElAlert>
         <template v-if="house.kitchen">
           <div class="boards">
           <ThingBoard

@@ -214,10 +214,14 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
           <h2>How good it is, and where it is weak</h2>
           <JudgedFigures :report="judged" />
         </section>
-        <details class="slab">
-          <summary><h2>Every number of the model</h2></summary>
-          <ModelNumbers />
-        </details>
+        <ElCollapse>
+          <ElCollapseItem
+            title="Every number of the model"
+            name="numbers"
+          >
+            <ModelNumbers />
+          </ElCollapseItem>
+        </ElCollapse>
       </section>
       <aside
         class="from"
@@ -249,7 +253,6 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
 .number { display: grid; gap: 2px; }
 .number :is(.el-button, .stone-button) { min-height: 36px; }
 .says { color: var(--accent); }
-summary { cursor: pointer; min-height: 56px; display: flex; align-items: center; }
 summary h2 { display: inline; }
 .from { border-left: 3px solid var(--line); padding-left: 24px; display: grid; gap: 10px; align-content: start; }
 @media (max-width: 1000px) {

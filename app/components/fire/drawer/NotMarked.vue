@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TroubleNote from '../../TroubleNote.vue'
 defineProps<{
   /** Why nothing was marked, and what is needed; empty where all is well. */
   why: string
@@ -6,11 +7,5 @@ defineProps<{
 </script>
 
 <template>
-  <p
-    v-if="why"
-    class="danger"
-    role="alert"
-  >
-    {{ why }}
-  </p>
+  <TroubleNote :says="why" />
 </template>
