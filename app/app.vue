@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { useDark, useOnline } from '@vueuse/core'
-import { computed, onMounted, watch } from 'vue'
-import EnterHouse from './components/EnterHouse.vue'
-import ProveAgain from './components/ProveAgain.vue'
+import { computed, defineAsyncComponent, onMounted, watch } from 'vue'
 import { lockedOut } from './composables/api'
 import { enterHouse } from './composables/entering'
 import { flush, tryNow } from './composables/outbox'
@@ -10,6 +8,10 @@ import { usePageFocus } from './composables/pageFocus'
 import { useProving } from './composables/proving'
 import { pageTitle } from '../words/titles'
 import { setHearthClock, useNoticedClock } from './composables/hearthClock'
+
+/** Few visits ask for either: the first view carries neither. */
+const EnterHouse = defineAsyncComponent(() => import('./components/EnterHouse.vue'))
+const ProveAgain = defineAsyncComponent(() => import('./components/ProveAgain.vue'))
 
 useDark({ disableTransition: false })
 const online = useOnline()

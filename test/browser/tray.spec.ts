@@ -88,7 +88,7 @@ test.describe('the ledger', () => {
     await page.getByRole('link', { name: 'Lay them over one another' }).click()
     await expect(page.locator('.words')).toContainText(/(earlier|later|lighter|heavier|less|more|marks?)/)
     for (const name of ['at the fire', 'at the end', 'at the turn']) {
-      await page.getByRole('button', { name }).click()
+      await page.getByRole('radio', { name }).check()
       await expect(page.getByRole('img', { name: new RegExp(name) })).toBeVisible()
     }
     expect(complaints.list).toEqual([])

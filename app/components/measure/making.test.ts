@@ -1,6 +1,5 @@
-import { nextTick } from 'vue'
 import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import type { DishCard } from '../../../core/dish/dish'
@@ -112,8 +111,9 @@ describe('getting ready and buying', () => {
   it('counts what is in the house', async () => {
     const store = [{ id: 's', ingredient: 'ghee', massG: 400, gotOn: 19_990, openedOn: null, useBy: null }]
     const row = async (wrapper: ReturnType<typeof buy>) => {
-      await nextTick()
-      return wrapper.findAll('tr').find(one => one.text().includes('Ghee'))!.text()
+      const found = () => wrapper.findAll('tr').find(one => one.text().includes('Ghee'))
+      await vi.waitFor(() => expect(found()).toBeDefined())
+      return found()!.text()
     }
     expect(await row(buy('brick-kiln-wheat', 200))).toMatch(/2\s×\s200\sg/)
     expect(await row(buy('brick-kiln-wheat', 200, store))).toContain('enough')

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { reactive, ref } from 'vue'
+import { formRules, isRight } from '../../composables/formRules'
 import { minuteText } from '../../composables/houseTime'
-import type { Spread } from '../../../contracts/spread'
+import { SpreadSchema, type Spread } from '../../../contracts/spread'
 import LabelledChoice from '../LabelledChoice.vue'
 import TimeField from './TimeField.vue'
 
@@ -17,16 +19,20 @@ const emit = defineEmits<{
   promises: [promises: readonly Promised[]]
 }>()
 
-const whom = ref('')
-const what = ref('')
+const typed = reactive({ whom: '', what: '' })
 const dish = ref<string>()
 const at = ref(18 * 60)
-function add(): void {
+const form = ref<FormInstance | null>(null)
+const rules = formRules(SpreadSchema.shape.promises.unwrap(), {
+  whom: { says: 'Say to whom. Nothing was promised yet.', read: text => text.trim() },
+  what: { says: 'A hundred and twenty letters are enough.', read: text => text.trim() },
+})
+async function add(): Promise<void> {
+  if (!await isRight(form)) return
   const id = Array.from({ length: 201 }, (_, i) => `p${i + 1}`).find(one => !props.spread.promises.some(other => other.id === one))!
   const day = Math.floor((props.spread.meals.at(-1)?.at ?? 1440) / 1440) * 1440
-  if (whom.value.trim() === '') return
-  emit('promises', [...props.spread.promises, { id, whom: whom.value.trim(), what: what.value.trim(), dish: dish.value ?? null, at: day + at.value, given: false }])
-  whom.value = what.value = ''
+  emit('promises', [...props.spread.promises, { id, whom: typed.whom.trim(), what: typed.what.trim(), dish: dish.value ?? null, at: day + at.value, given: false }])
+  form.value?.resetFields()
 }
 </script>
 
@@ -54,16 +60,32 @@ function add(): void {
         </ElButton>
       </li>
     </ul>
-    <form @submit.prevent="add">
-      <label><span>To whom</span><ElInput
-        v-model="whom"
-        maxlength="60"
-      /></label>
-      <label><span>What, how much</span><ElInput
-        v-model="what"
-        maxlength="120"
-        placeholder="12 balls"
-      /></label>
+    <ElForm
+      ref="form"
+      :model="typed"
+      :rules="rules"
+      hide-required-asterisk
+      @submit.prevent="add"
+    >
+      <ElFormItem
+        prop="whom"
+        label="To whom"
+      >
+        <ElInput
+          v-model="typed.whom"
+          maxlength="60"
+        />
+      </ElFormItem>
+      <ElFormItem
+        prop="what"
+        label="What, how much"
+      >
+        <ElInput
+          v-model="typed.what"
+          maxlength="120"
+          placeholder="12 balls"
+        />
+      </ElFormItem>
       <LabelledChoice
         class="choice"
         asks="Of"
@@ -78,12 +100,11 @@ function add(): void {
       />
       <ElButton
         type="primary"
-        :disabled="whom.trim() === ''"
         native-type="submit"
       >
         Promise it
       </ElButton>
-    </form>
+    </ElForm>
   </section>
 </template>
 
@@ -92,9 +113,8 @@ ul { list-style: none; margin: 8px 0; padding: 0; display: grid; gap: 8px; max-w
 li { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; }
 li span:first-child { flex: 1 1 260px; }
 .given span { color: var(--ink-soft); text-decoration: line-through; }
-form { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
-label { display: grid; }
-label span { font-weight: 600; font-size: 0.9375rem; }
+.el-form { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: end; }
+.el-form-item { margin: 0; }
 /* In a row of fields it would shrink to its caret. */
 .choice { min-width: 190px; }
 </style>

@@ -1,5 +1,5 @@
 import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import type { Clash } from '../../../core/schedule/clashOf'
 import { dayOf } from '../../../core/schedule/dayOf'
 import { paddedDay } from '../../../core/schedule/paddedDay'
@@ -231,6 +231,6 @@ describe('what a day is made of', () => {
     expect((panel.emitted('promises')![0] as [typeof spread.promises])[0][0]!.given).toBe(true)
     await panel.findAll('input')[0]!.setValue('Next door')
     await panel.find('form').trigger('submit')
-    expect((panel.emitted('promises')![1] as [typeof spread.promises])[0]).toHaveLength(2)
+    await vi.waitFor(() => expect((panel.emitted('promises')?.[1] as [typeof spread.promises] | undefined)?.[0]).toHaveLength(2))
   })
 })

@@ -1,20 +1,25 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { reactive, ref } from 'vue'
 import CalendarKeys from '../../components/kitchen/CalendarKeys.vue'
 import HouseAddress from '../../components/kitchen/HouseAddress.vue'
 import HousePage from '../../components/HousePage.vue'
 import { dayText, timeOfDay } from '../../composables/format'
 import { useHouseNetwork } from '../../composables/houseNetwork'
-import { LEAST_PASSPHRASE } from '../../../contracts/house'
+import { formRules, isRight } from '../../composables/formRules'
+import { LEAST_PASSPHRASE, PassphraseSchema } from '../../../contracts/house'
 
 const { state, sessions, says, trouble, setPassphrase, end } = useHouseNetwork()
-const passphrase = ref('')
-const old = ref('')
-const tooShort = computed(() => passphrase.value.length > 0 && passphrase.value.length < LEAST_PASSPHRASE)
+const typed = reactive({ passphrase: '', old: '' })
+const form = ref<FormInstance | null>(null)
+const rules = formRules(PassphraseSchema, {
+  passphrase: { says: `It needs at least ${LEAST_PASSPHRASE} characters. Nothing was changed.` },
+  old: { says: 'Type the one that holds now. Nothing was changed.', read: text => (text === '' ? undefined : text) },
+})
 async function keep(): Promise<void> {
-  if (passphrase.value.length < LEAST_PASSPHRASE) return
-  await setPassphrase(passphrase.value, state.value?.hasPassphrase ? old.value : null)
-  passphrase.value = old.value = ''
+  if (!await isRight(form)) return
+  await setPassphrase(typed.passphrase, state.value?.hasPassphrase ? typed.old : null)
+  form.value?.resetFields()
 }
 </script>
 
@@ -49,33 +54,39 @@ async function keep(): Promise<void> {
             <li>Come back to this page: it shows the address to scan.</li>
           </ol>
         </div>
-        <form
+        <ElForm
+          ref="form"
           class="slab"
+          :model="typed"
+          :rules="rules"
+          hide-required-asterisk
           @submit.prevent="keep"
         >
           <h2>{{ state.hasPassphrase ? 'Another passphrase' : 'The household\'s passphrase' }}</h2>
-          <template v-if="state.hasPassphrase">
-            <label for="old-passphrase">The one that holds now</label>
+          <ElFormItem
+            v-if="state.hasPassphrase"
+            prop="old"
+            label="The one that holds now"
+          >
             <ElInput
-              id="old-passphrase"
-              v-model="old"
+              v-model="typed.old"
               type="password"
               autocomplete="current-password"
               maxlength="200"
             />
-          </template>
-          <label for="passphrase">{{ state.hasPassphrase ? 'The new one: at' : 'At' }} least {{ LEAST_PASSPHRASE }} characters; three words are easy to say across a kitchen</label>
-          <ElInput
-            id="passphrase"
-            v-model="passphrase"
-            type="password"
-            autocomplete="new-password"
-            maxlength="200"
-          />
-          <ElButton
-            native-type="submit"
-            :disabled="passphrase.length < LEAST_PASSPHRASE || (state.hasPassphrase && old === '')"
+          </ElFormItem>
+          <ElFormItem
+            prop="passphrase"
+            :label="`${state.hasPassphrase ? 'The new one: at' : 'At'} least ${LEAST_PASSPHRASE} characters; three words are easy to say across a kitchen`"
           >
+            <ElInput
+              v-model="typed.passphrase"
+              type="password"
+              autocomplete="new-password"
+              maxlength="200"
+            />
+          </ElFormItem>
+          <ElButton native-type="submit">
             Set it
           </ElButton>
           <p
@@ -85,18 +96,12 @@ async function keep(): Promise<void> {
             Forgotten? On the machine it runs on, start the hearth once with <code>npm start -- --forget-passphrase</code>: nothing else is lost, and every device enters anew.
           </p>
           <p
-            v-if="tooShort"
-            class="soft"
-          >
-            {{ LEAST_PASSPHRASE - passphrase.length }} more
-          </p>
-          <p
             v-if="says"
             role="status"
           >
             {{ says }}
           </p>
-        </form>
+        </ElForm>
         <section
           v-if="sessions.length > 0"
           class="slab"

@@ -1,0 +1,46 @@
+import type { FormInstance, FormItemRule, FormRules } from 'element-plus'
+import type { Ref } from 'vue'
+import type { z } from 'zod'
+
+/** How a field of a form becomes what its contract holds, and what is said where it cannot. */
+export interface FormField {
+  /** What stands against it, what is safe and what to do; said under the field. */
+  readonly says: string
+  /** What was typed, as the contract holds it; as it stands otherwise. */
+  readonly read?: (typed: string) => unknown
+}
+
+/**
+ * Rules of a form by the contract it is sent by: each field is held against its own part of the schema, when it is left and
+ * when the form is sent.
+ *
+ * @param schema contract of what is sent; its fields are named as those of the form
+ * @param fields those that are typed
+ * @returns rules for an Element Plus form
+ */
+export function formRules<S extends z.ZodRawShape>(schema: z.ZodObject<S>, fields: { readonly [K in keyof S & string]?: FormField }): FormRules {
+  const rules: Record<string, FormItemRule> = {}
+  for (const [name, field] of Object.entries<FormField | undefined>(fields)) {
+    const part = schema.shape[name] as z.ZodType | undefined
+    if (!field || !part) continue
+    rules[name] = {
+      trigger: 'blur',
+      validator: (_rule, typed: string, done: (error?: Error) => void) => {
+        const held = part.safeParse(field.read ? field.read(typed) : typed)
+        done(held.success ? undefined : new Error(field.says))
+      },
+    }
+  }
+  return rules
+}
+
+/**
+ * Whether everything in a form is as its contract wants it; what is not is said under its field, and the first such field
+ * comes into sight.
+ *
+ * @param form the form
+ * @returns true where it can be sent
+ */
+export async function isRight(form: Readonly<Ref<FormInstance | null>>): Promise<boolean> {
+  return await form.value?.validate().then(() => true, () => false) ?? false
+}
