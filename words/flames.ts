@@ -55,3 +55,19 @@ export function markText(id: string, marks: readonly FlameMark[]): string {
 export function planMarkText(plan: Pick<CookPlan, 'fires'>, id: string): string {
   return markText(id, Object.values(plan.fires).flatMap(fire => fire.marks))
 }
+
+/** Comes so often to the wanted colour that the rest is not worth a word. */
+const NEARLY_ALL = 0.95
+
+/**
+ * How a roast under a schedule ends, each way once: at the wanted colour, or a step paler.
+ *
+ * @param name the wanted colour, in words
+ * @param reaches how often it ends within a step of it, 0 to 1
+ * @param comes how often it comes to it itself, 0 to 1
+ * @returns such as `golden 97 %`, or `golden 29 %, a step paler 71 %`
+ */
+export function roastEndsText(name: string, reaches: number, comes: number): string {
+  const percent = (share: number): string => `${Math.min(99, Math.round(100 * share))} %`
+  return comes >= NEARLY_ALL ? `${name} ${percent(reaches)}` : `${name} ${percent(comes)}, a step paler ${percent(1 - comes)}`
+}

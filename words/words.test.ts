@@ -31,6 +31,7 @@ import { momentText } from './moment'
 import { SENSE_WORDS, TERM_WORDS } from './senses'
 import { PROBLEMS } from './problems'
 import { REFUSALS } from './refusals'
+import { roastEndsText } from './flames'
 
 const plan = examplePlan()
 const dishes = STARTER_DISHES.map(stageDish)
@@ -152,5 +153,13 @@ describe('moments in words', () => {
     ['depth.measured', { vessel: 'pan', depthMm: 34 }, 'depth 34 mm'],
   ])('%s %j is "%s"', (kind, payload, text) => {
     expect(momentText(plan, kind, payload)).toBe(text)
+  })
+})
+
+describe('how a roast under flames ends', () => {
+  it('says each way once, and what is rare not at all', () => {
+    expect(roastEndsText('golden', 0.97, 0.98)).toBe('golden 97 %')
+    expect(roastEndsText('golden', 0.97, 0.29)).toBe('golden 29 %, a step paler 71 %')
+    expect(roastEndsText('golden', 1, 1)).toBe('golden 99 %')
   })
 })

@@ -7,7 +7,8 @@ import { lastRoast } from '../../../core/forecast/roastIndex'
 import { mainLine } from '../../../core/dish/mainLine'
 import { usualMinutes } from '../../../core/dish/usualMinutes'
 import type { CookPlan } from '../../../core/live/plan'
-import { markText, oneIn, ROAST_WORDS, TURN_WORDS } from '../../../words/flames'
+import { STEP_WORDS } from '../../../words/cook'
+import { markText, oneIn, roastEndsText, ROAST_WORDS, TURN_WORDS } from '../../../words/flames'
 import LabelledChoice from '../LabelledChoice.vue'
 
 const props = defineProps<{
@@ -46,7 +47,6 @@ const rows = computed((): Row[] => {
   ]
 })
 const heightOf = (mark: string): number => (mark === 'off' ? 3 : 6 + 26 * (1 + marks.value.findIndex(one => one.id === mark)) / Math.max(1, marks.value.length))
-const percent = (share: number): string => `${Math.min(99, Math.round(100 * share))} %`
 const taken = (schedule: FlameSchedule): boolean => {
   const [first, ...rest] = schedule.turns
   return stage.value !== null && props.plan.flames[stage.value.id] === first?.mark && JSON.stringify(props.plan.turns ?? []) === JSON.stringify(rest)
@@ -74,11 +74,17 @@ const taken = (schedule: FlameSchedule): boolean => {
         @choose="value => risk = Number(value)"
       />
     </div>
+    <ElProgress
+      v-if="done < 1"
+      :percentage="Math.round(100 * done)"
+      :stroke-width="12"
+      aria-label="Flames tried"
+    />
     <p
       class="soft small"
       role="status"
     >
-      {{ trouble || (done < 1 ? `Trying flames, ${Math.round(100 * done)} % done` : found && found.leastS > found.wish.patienceS ? `Browned in less than ${Math.ceil(found.leastS / 60)} min it is dark outside and raw within. Give it longer; nearest:` : found && !found.met ? 'Nothing on this fire does it in that time at that risk. Nearest:' : `Best of ${found?.tried ?? 0} tried.`) }}
+      {{ trouble || (done < 1 ? 'Trying flames' : found && found.leastS > found.wish.patienceS ? `Browned in less than ${Math.ceil(found.leastS / 60)} min it is dark outside and raw within. Give it longer; nearest:` : found && !found.met ? 'Nothing on this fire does it in that time at that risk. Nearest:' : `Best of ${found?.tried ?? 0} tried.`) }}
     </p>
     <div
       v-for="row in rows"
@@ -110,7 +116,7 @@ const taken = (schedule: FlameSchedule): boolean => {
         </li>
       </ol>
       <p class="soft small">
-        {{ minutesText(row.schedule.lastsS) }} · right {{ percent(row.schedule.reaches) }}{{ row.schedule.comes < 0.95 ? ` (${percent(1 - row.schedule.comes)} a step short)` : '' }} · burnt {{ oneIn(row.schedule.burns) }}
+        {{ minutesText(row.schedule.lastsS) }} · {{ roastEndsText(STEP_WORDS[wish.step] ?? wish.step, row.schedule.reaches, row.schedule.comes) }} · burnt {{ oneIn(row.schedule.burns) }}
       </p>
     </div>
   </section>
