@@ -88,6 +88,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
           class="row"
         >
           <DraftField
+            class="called"
             :value="meal.name"
             aria-label="Name of the meal"
             maxlength="60"
@@ -229,4 +230,5 @@ ul { list-style: none; margin: 8px 0; padding: 0; display: grid; grid-template-c
 p { margin: 0; }
 /* In a row of fields it would shrink to its caret. */
 .choice { min-width: 190px; }
+.called { width: min(16rem, 100%); }
 </style>

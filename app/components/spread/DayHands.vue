@@ -42,6 +42,7 @@ function gone(hand: Hand): void {
           :key="hand.id"
         >
           <DraftField
+            class="called"
             :value="hand.name"
             aria-label="Name"
             maxlength="60"
@@ -122,4 +123,5 @@ function gone(hand: Hand): void {
 ul { list-style: none; margin: 8px 0; padding: 0; display: grid; gap: 10px; }
 li, .row { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: center; }
 .row { align-items: end; }
+.called { width: min(16rem, 100%); }
 </style>

@@ -209,7 +209,7 @@ async function add(kind: string): Promise<void> {
 header { display: flex; flex-wrap: wrap; gap: 10px 24px; justify-content: space-between; align-items: end; }
 .boards { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 22px 48px; margin: 8px 0; }
 .edit { display: grid; gap: 14px; align-content: start; }
-.edit :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
+.edit :deep(label:not([class*="el-"])) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
 .edit :deep(fieldset) { border: 0; border-top: 2px solid var(--line); padding: 8px 0 0; margin: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .edit :deep(fieldset.marks) { grid-template-columns: 1fr; gap: 0; }
 .edit :deep(legend) { padding: 0 8px 0 0; font-weight: 600; font-size: 0.9375rem; }
