@@ -57,6 +57,13 @@ export default defineNuxtConfig({
     nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
   },
   hooks: {
+    // What is asked for only when it is wanted is not fetched beside the first view; the offline shell brings it afterwards.
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) {
+        part.prefetch = false
+        part.dynamicImports = []
+      }
+    },
     // Every route of the build, for the walk around the house: a new one that nobody looks at is found.
     'nitro:init': (nitro) => {
       nitro.hooks.hook('compiled', () => {
