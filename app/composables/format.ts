@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue'
 import { clockText } from '../../words/clockText'
 import { dateOfDay, dayNumber, wallMs } from '../../core/time/houseDay'
-import { localText } from '../../core/time/localText'
+import { localText } from '../../core/time/moments'
 import { keepText, keptText } from './deviceStorage'
 import { clockInUse, inHouseTime, zoneInUse } from './houseTime'
 

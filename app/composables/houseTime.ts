@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { isZone, machineZone } from '../../core/time/houseDay'
-import { localText } from '../../core/time/localText'
+import { localText } from '../../core/time/moments'
 import { keepText, keptText } from './deviceStorage'
 
 const ZONE_KEY = 'yon-hearth.zone'

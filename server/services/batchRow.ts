@@ -9,7 +9,7 @@ import type { LiveCook } from '../../core/live/liveCook'
 import type { CookPlan } from '../../core/live/plan'
 import { planRow } from '../../core/live/planRow'
 import type { Row } from '../models/models'
-import { seasonOf } from '../../core/time/localText'
+import { seasonOf } from '../../core/time/moments'
 
 const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
 

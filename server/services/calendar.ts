@@ -11,7 +11,7 @@ import type { Database } from './database'
 import type { Kitchens } from './kitchens'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
-import { daysMs, isoMoment } from '../../core/time/localText'
+import { daysMs, isoMoment } from '../../core/time/moments'
 
 /** Says what an entry is of: its title and what stands below it. */
 export type SayEntry = (subject: CalendarSubject) => { readonly title: string, readonly text: string }

@@ -9,7 +9,7 @@ import type { CookPlan } from '../../core/live/plan'
 import { lineOf } from './ledger'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
 import { readCook } from './readCook'
-import { isoMoment } from '../../core/time/localText'
+import { isoMoment } from '../../core/time/moments'
 
 /** Rows read at once: of tables with long rows few, so that memory stays bounded whatever a house holds. */
 const AT_ONCE: Readonly<Partial<Record<string, number>>> = { photos: 4, cooks: 50, batches: 100, lessons: 50, spreads: 50, dish_versions: 50 }

@@ -1,5 +1,5 @@
 import { isoDay } from '../../core/time/houseDay'
-import { fileMoment } from '../../core/time/localText'
+import { fileMoment } from '../../core/time/moments'
 
 /** A moment in the name of a file. */
 export { fileMoment }

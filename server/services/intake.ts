@@ -12,7 +12,7 @@ import { houseHolds, isUntouched } from './houseHolds'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
 import { Refusal } from './refusal'
 import { stageBackup } from './stagedFile'
-import { fileMoment } from '../../core/time/localText'
+import { fileMoment } from '../../core/time/moments'
 
 /** Most batches of one file. */
 const MOST_BATCHES = 100_000

@@ -5,7 +5,7 @@ import type { Row } from '../models/models'
 import type { Database } from './database'
 import { readAs } from './readRow'
 import { Refusal } from './refusal'
-import { daysMs } from '../../core/time/localText'
+import { daysMs } from '../../core/time/moments'
 
 /** Lists of batches, by what they are looked for. They read columns of the batches and never replay. */
 export interface Ledger {

@@ -8,40 +8,33 @@ const drawn = firstBelief().entries.map(one => ({
   name: spaced(one.name), value: number(one.median), unit: one.unit, spread: one.kind === 'factor' ? `${Math.round(100 * one.spread)} %` : `± ${number(one.spread)}`, basis: one.basis,
 }))
 const fixed = CONSTANTS.map(one => ({ name: spaced(one.id), value: number(one.value), unit: one.unit, spread: one.spread.replaceAll('`', ''), basis: one.basis }))
-const COLUMNS = {
-  drawn: [['name', 'Number', 170], ['value', 'Middle', 90], ['unit', 'Unit', 90], ['spread', 'Spread', 90], ['basis', 'From', 320]],
-  fixed: [['name', 'Number', 170], ['value', 'Value', 90], ['unit', 'Unit', 90], ['spread', 'May be off by', 110], ['basis', 'From', 320]],
-} as const
+const columns = (value: string, spread: string) => [['name', 'Number', 170], ['value', value, 90], ['unit', 'Unit', 90], ['spread', spread, 110], ['basis', 'From', 320]] as const
+const TABLES = [
+  { title: 'Drawn anew in every run', rows: drawn, columns: columns('Middle', 'Spread') },
+  { title: 'Held fixed', rows: fixed, columns: columns('Value', 'May be off by') },
+]
 </script>
 
 <template>
   <div class="numbers">
-    <h3>Drawn anew in every run</h3>
-    <ElTable
-      :data="drawn"
-      row-key="name"
+    <template
+      v-for="table in TABLES"
+      :key="table.title"
     >
-      <ElTableColumn
-        v-for="[prop, label, width] in COLUMNS.drawn"
-        :key="prop"
-        :prop="prop"
-        :label="label"
-        :min-width="width"
-      />
-    </ElTable>
-    <h3>Held fixed</h3>
-    <ElTable
-      :data="fixed"
-      row-key="name"
-    >
-      <ElTableColumn
-        v-for="[prop, label, width] in COLUMNS.fixed"
-        :key="prop"
-        :prop="prop"
-        :label="label"
-        :min-width="width"
-      />
-    </ElTable>
+      <h3>{{ table.title }}</h3>
+      <ElTable
+        :data="table.rows"
+        row-key="name"
+      >
+        <ElTableColumn
+          v-for="[prop, label, width] in table.columns"
+          :key="prop"
+          :prop="prop"
+          :label="label"
+          :min-width="width"
+        />
+      </ElTable>
+    </template>
   </div>
 </template>
 

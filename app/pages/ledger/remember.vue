@@ -18,7 +18,7 @@ import { houseTable } from '../../../core/composition/corrections'
 import { END_FAULTS } from '../../../core/faults/endFaults'
 import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
-import { daysMs } from '../../../core/time/localText'
+import { daysMs } from '../../../core/time/moments'
 
 const NOON_H = 12
 const house = useHouse()
