@@ -8,7 +8,7 @@ const drawn = firstBelief().entries.map(one => ({
   name: spaced(one.name), value: number(one.median), unit: one.unit, spread: one.kind === 'factor' ? `${Math.round(100 * one.spread)} %` : `± ${number(one.spread)}`, basis: one.basis,
 }))
 const fixed = CONSTANTS.map(one => ({ name: spaced(one.id), value: number(one.value), unit: one.unit, spread: one.spread.replaceAll('`', ''), basis: one.basis }))
-const columns = (value: string, spread: string) => [['name', 'Number', 170], ['value', value, 90], ['unit', 'Unit', 90], ['spread', spread, 110], ['basis', 'From', 320]] as const
+const columns = (value: string, spread: string) => [['name', 'Number', 170], ['value', value, 90], ['unit', 'Unit', 150], ['spread', spread, 110], ['basis', 'From', 320]] as const
 const TABLES = [
   { title: 'Drawn anew in every run', rows: drawn, columns: columns('Middle', 'Spread') },
   { title: 'Held fixed', rows: fixed, columns: columns('Value', 'May be off by') },
