@@ -19,9 +19,10 @@ const ROOMS = {
   'server/middleware': ['server/http'],
   'server/api': ['server/http', 'contracts'],
   'app/drawings': ['core'],
-  'app/composables': ['core', 'contracts', 'workers', 'book', 'words'],
-  'app/stores': ['core', 'contracts', 'app/composables'],
-  'app/components': ['core', 'contracts', 'words', 'app/drawings', 'app/composables', 'app/stores'],
+  'app/clients': ['core', 'contracts', 'workers'],
+  'app/stores': ['core', 'contracts', 'book', 'app/clients'],
+  'app/composables': ['core', 'contracts', 'book', 'words', 'app/clients', 'app/stores'],
+  'app/components': ['core', 'contracts', 'words', 'app/drawings', 'app/clients', 'app/composables', 'app/stores'],
   'app/pages': ['core', 'contracts', 'words', 'book', 'app'],
 }
 const OURS = ['core', 'contracts', 'workers', 'book', 'words', 'devices', 'cli', 'demo', 'server', 'app', 'scripts', 'test']
@@ -54,6 +55,7 @@ export default {
   forbidden: [
     ...directions,
     ...packages,
+    { name: 'components-ask-nothing', comment: 'a component is told and tells: who asks the hearth is a store or a composable', severity: 'error', from: { path: '^app/components/', pathNot: '\\.test\\.ts$' }, to: { path: '^app/clients/api\\.ts$' } },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
     { name: 'tests-are-not-imported', severity: 'error', from: { pathNot: '\\.test\\.ts$|^test/' }, to: { path: '\\.test\\.ts$|^test/' } },
   ],

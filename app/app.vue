@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useDark, useOnline } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, watch } from 'vue'
-import { lockedOut } from './composables/api'
+import { lockedOut } from './clients/api'
 import { enterHouse } from './composables/entering'
-import { flush, tryNow } from './composables/outbox'
+import { flush, tryNow } from './clients/outbox'
 import { usePageFocus } from './composables/pageFocus'
 import { useProving } from './composables/proving'
 import { pageTitle } from '../words/titles'
-import { setHearthClock, useNoticedClock } from './composables/hearthClock'
+import { setHearthClock } from './clients/hearthClock'
+import { useNoticedClock } from './composables/hearthTime'
 
 /** Few visits ask for either: the first view carries neither. */
 const EnterHouse = defineAsyncComponent(() => import('./components/EnterHouse.vue'))

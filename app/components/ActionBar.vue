@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { hearthRate } from '../composables/hearthClock'
+import { hearthRate } from '../clients/hearthClock'
 import type { RoastColour } from '../composables/roastColours'
 import type { ColourStep } from '../../core/dish/signIds'
 import type { Action } from '../../core/live/actions'

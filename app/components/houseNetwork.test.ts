@@ -21,8 +21,8 @@ const json = (value: unknown) => () => new Response(JSON.stringify(value), { sta
 describe('a device outside the house', () => {
   it('knows it, keeps what was marked, and is let in by the next answer', async () => {
     answers = { 'PUT /api/cooks/cook': () => problem('enter-first', 401) }
-    const { lockedOut, ask, Anything } = await import('../composables/api')
-    const { keepPlan, waitingEntries, flush } = await import('../composables/outbox')
+    const { lockedOut, ask, Anything } = await import('../clients/api')
+    const { keepPlan, waitingEntries, flush } = await import('../clients/outbox')
     keepPlan(examplePlan())
     await flush()
     expect(lockedOut.value).toBe('enter-first')
@@ -35,7 +35,7 @@ describe('a device outside the house', () => {
   })
 
   it('puts aside only what was refused for good', async () => {
-    const { isForLater, Refused, Unreachable } = await import('../composables/api')
+    const { isForLater, Refused, Unreachable } = await import('../clients/api')
     const refused = (code: 'too-fast' | 'body-not-understood') => new Refused({ type: 'x', title: 'x', status: 400, code, detail: 'x', fields: [] })
     expect([new Unreachable(), refused('too-fast'), refused('body-not-understood')].map(isForLater)).toEqual([true, true, false])
   })
@@ -81,10 +81,10 @@ describe('devices that were heard', () => {
 
 describe('what a house can add', () => {
   it('is there with its composition, and the roast has its own colours', async () => {
-    const { usePantry } = await import('../composables/pantry')
-    const pantry = usePantry()
-    await eventually(() => expect(pantry.value.sugar).toBeDefined())
-    expect(pantry.value['milk-powder']!.fat).toBeGreaterThan(0.2)
+    const { useIngredients } = await import('../stores/ingredients')
+    const pantry = useIngredients()
+    await eventually(() => expect(pantry.compositions.sugar).toBeDefined())
+    expect(pantry.compositions['milk-powder']!.fat).toBeGreaterThan(0.2)
     const { roastColours, stepAt } = await import('../composables/roastColours')
     const colours = roastColours(examplePlan())
     expect(colours.map(one => one.step)).toEqual(['pale', 'golden', 'deep-golden', 'brown', 'burnt'])

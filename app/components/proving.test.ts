@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi, afterEach } from 'vitest'
 import ProveAgain from './ProveAgain.vue'
-import { Anything, ask, Refused } from '../composables/api'
+import { Anything, ask, Refused } from '../clients/api'
 import { useProving } from '../composables/proving'
 
 const problem = (code: string, status: number) => new Response(JSON.stringify({ type: 'x', title: code, status, code, detail: 'Nothing was changed.', fields: [] }), { status })

@@ -8,7 +8,7 @@ import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { planRow } from '../../core/live/planRow'
 import { replay } from '../../core/live/replay'
-import { ask, isForLater } from './api'
+import { ask, isForLater } from '../clients/api'
 import { followStream } from './cookStream'
 
 const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))

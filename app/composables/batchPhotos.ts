@@ -1,6 +1,6 @@
 import { readonly, ref, shallowRef, type Ref } from 'vue'
 import { PhotosSchema, type PhotoLine } from '../../contracts/photo'
-import { Anything, ask, Refused } from './api'
+import { Anything, ask, Refused } from '../clients/api'
 import { smallPhoto } from './smallPhoto'
 
 /** The photographs of a batch, and what came of the last touch. */

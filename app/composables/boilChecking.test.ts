@@ -7,10 +7,11 @@ import { useBoilChecking, type BoilChecking } from './boilChecking'
 
 let scope: EffectScope
 let nowMs = 0
-vi.mock('./hearthClock', async () => {
+vi.mock('../clients/hearthClock', () => ({ hearthNow: () => nowMs }))
+vi.mock('./hearthTime', async () => {
   const { computed, ref } = await import('vue')
   const tick = ref(0)
-  return { hearthNow: () => nowMs, useHearthTime: () => computed(() => tick.value + nowMs), passed: () => tick.value }
+  return { useHearthTime: () => computed(() => tick.value + nowMs) }
 })
 beforeEach(() => {
   nowMs = 1_795_000_000_000

@@ -7,8 +7,9 @@ import { forecastBoil } from '../../core/boil/forecastBoil'
 import { USUAL_ROOM_C } from '../../core/live/usualRoom'
 import { saturationTempC } from '../../core/water/saturationTempC'
 import { airPressurePa } from '../../core/water/airPressurePa'
-import { hearthNow, useHearthTime } from './hearthClock'
-import { dropText, keepText, keptJson } from './deviceStorage'
+import { hearthNow } from '../clients/hearthClock'
+import { useHearthTime } from './hearthTime'
+import { dropText, keepText, keptJson } from '../clients/deviceStorage'
 
 const KEPT = 'yon-hearth.boil'
 

@@ -1,6 +1,6 @@
 import { readonly, ref, shallowRef } from 'vue'
 import { CalendarKeysSchema, MadeCalendarKeySchema, type CalendarKey } from '../../contracts/calendar'
-import { Anything, ask, Refused } from './api'
+import { Anything, ask, Refused } from '../clients/api'
 
 /**
  * Addresses under which the calendar of the house can be followed.

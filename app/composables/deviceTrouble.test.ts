@@ -48,7 +48,7 @@ afterEach(() => {
 
 describe('one that the hearth refuses', () => {
   it('is set aside and said, and neither its stream nor another is held up', async () => {
-    const { keepObservation, flush, waitingEntries, outboxState } = await import('./outbox')
+    const { keepObservation, flush, waitingEntries, outboxState } = await import('../clients/outbox')
     keepObservation('never', 'note', { text: 'of a stream that is none' })
     keepObservation('cook', 'note', { text: 'a' })
     const bad = keepObservation('cook', 'bad', {})
@@ -69,7 +69,7 @@ describe('one that the hearth refuses', () => {
 
 describe('retries', () => {
   it('come after longer and longer, and at once when the connection is back', async () => {
-    const { keepObservation, flush, tryNow } = await import('./outbox')
+    const { keepObservation, flush, tryNow } = await import('../clients/outbox')
     let tries = 0
     vi.stubGlobal('fetch', () => {
       tries++
@@ -94,7 +94,7 @@ describe('retries', () => {
 
 describe('a storage', () => {
   it('that is full holds marks on the page, says so, and sends them', async () => {
-    const { keepObservation, flush, waitingEntries, outboxState } = await import('./outbox')
+    const { keepObservation, flush, waitingEntries, outboxState } = await import('../clients/outbox')
     keepObservation('cook', 'note', { text: 'fits' })
     room = held.size
     away = true
@@ -112,7 +112,7 @@ describe('a storage', () => {
     held.set('yon-hearth.out.observation.broken', '{"half":')
     held.set('yon-hearth.number', 'NaN')
     held.set('yon-hearth.clock', 'no json')
-    const outbox = await import('./outbox')
+    const outbox = await import('../clients/outbox')
     expect(outbox.waitingEntries()).toEqual([])
     expect(outbox.keepObservation('cook', 'note', {}).number).toBe(1)
     denied = true
@@ -120,7 +120,7 @@ describe('a storage', () => {
     const two = outbox.keepObservation('cook', 'note', { text: 'held too' })
     expect(two.number).toBeGreaterThan(one.number)
     expect(outbox.outboxState.keeping.value).toBe('denied')
-    const { setHearthClock } = await import('./hearthClock')
+    const { setHearthClock } = await import('../clients/hearthClock')
     await setHearthClock()
     await outbox.flush()
     expect([...kept.values()].map(each => each.payload.text)).toEqual(expect.arrayContaining(['held', 'held too']))
@@ -129,8 +129,8 @@ describe('a storage', () => {
 
 describe('a clock', () => {
   it('that jumped, or a phone that slept, is noticed, and what was marked meanwhile gets its right time', async () => {
-    const clock = await import('./hearthClock')
-    const { keepObservation, waitingEntries } = await import('./outbox')
+    const clock = await import('../clients/hearthClock')
+    const { keepObservation, waitingEntries } = await import('../clients/outbox')
     // The hearth goes on while the phone sleeps: forty minutes by the wall, none by the phone's steady clock.
     let slept = 0
     const steady = performance.now.bind(performance)
@@ -160,7 +160,7 @@ describe('a clock', () => {
 
   it('that is set back while the hearth is away does not take the page with it', async () => {
     vi.resetModules()
-    const clock = await import('./hearthClock')
+    const clock = await import('../clients/hearthClock')
     hearthClock = () => 1_795_000_000_000 + performance.now()
     await clock.setHearthClock()
     away = true

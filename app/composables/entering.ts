@@ -1,4 +1,4 @@
-import { Anything, ask, Refused } from './api'
+import { Anything, ask, Refused } from '../clients/api'
 
 /**
  * Enters the house from this device; everything is read anew once it is in.

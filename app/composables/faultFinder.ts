@@ -7,7 +7,7 @@ import { editFor, type DishEdit } from '../../core/faults/dishEdit'
 import { END_FAULTS, type EndFault } from '../../core/faults/endFaults'
 import { findCauses, type RankedCause } from '../../core/faults/findCauses'
 import { replay } from '../../core/live/replay'
-import { ask } from './api'
+import { ask } from '../clients/api'
 
 /** Good batches of the dish that are looked at beside. */
 const BESIDE = 5

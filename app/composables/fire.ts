@@ -16,7 +16,7 @@ import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
 import { carryOverS } from '../../core/roast/carryOverS'
-import { useHearthTime } from './hearthClock'
+import { useHearthTime } from './hearthTime'
 import { useLiveForecast } from './liveForecast'
 import { useRoastLook } from './roastLook'
 

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import type { FlamePlan, FlameWish } from '../../core/flame/flamePlan'
 import { lastRoast } from '../../core/forecast/roastIndex'
 import type { CookPlan } from '../../core/live/plan'
-import { askFlamePlan, giveUp } from './forecaster'
+import { askFlamePlan, giveUp } from '../clients/forecaster'
 
 const STREAM = 'flame-plan'
 /** The plan has stood still so long before its flames are searched, ms. */

@@ -1,9 +1,10 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, packagesText, timeOfDay, unitsInUse, windowText, houseDay } from './format'
-import { clockInUse, minuteText, timesIn, zoneInUse } from './houseTime'
+import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, packagesText, timeOfDay, windowText, houseDay } from './format'
+import { useSettings } from '../stores/settings'
+import { minuteText } from './houseTime'
 
 afterEach(() => {
-  unitsInUse.value = 'metric'
+  useSettings().readIn('metric')
 })
 
 describe('numbers as they are read', () => {
@@ -25,7 +26,7 @@ describe('numbers as they are read', () => {
   })
 
   it('one switch reads them all in other units', () => {
-    unitsInUse.value = 'imperial'
+    useSettings().readIn('imperial')
     expect(gramsText(1520)).toBe('3 lb 5.6 oz')
     expect(lengthText(41.7)).toBe('1.6 in')
     expect(degreesText(143)).toBe('289 °F')
@@ -50,7 +51,7 @@ describe('moments near now', () => {
   })
 
   it('are told in one clock, and by the zone of the house', () => {
-    const [zone, clock] = [zoneInUse.value, clockInUse.value]
+    const { zone, clock, timesIn } = useSettings()
     timesIn('Asia/Kolkata', '12')
     expect(timeOfDay(Date.UTC(2026, 10, 26, 18, 45))).toMatch(/^12:15\s?am$/)
     expect([minuteText(1145), minuteText(0), minuteText(720)]).toEqual(['7:05 pm', '12:00 am', '12:00 pm'])

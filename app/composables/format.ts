@@ -1,9 +1,8 @@
-import { shallowRef } from 'vue'
 import { clockText } from '../../words/clockText'
 import { dateOfDay, dayNumber, wallMs } from '../../core/time/houseDay'
 import { localText } from '../../core/time/moments'
-import { keepText, keptText } from './deviceStorage'
-import { clockInUse, inHouseTime, zoneInUse } from './houseTime'
+import { useSettings } from '../stores/settings'
+import { inHouseTime } from './houseTime'
 
 export { clockText }
 
@@ -48,26 +47,6 @@ function hours(seconds: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
 }
 
-const UNITS_KEY = 'yon-hearth.units'
-
-/** How this house reads its numbers: one switch for all screens. */
-export const unitsInUse = shallowRef<'metric' | 'imperial'>(rememberedUnits())
-
-/** What this device read numbers in last: the fire must not wait for the hearth to know. */
-function rememberedUnits(): 'metric' | 'imperial' {
-  return keptText(UNITS_KEY) === 'imperial' ? 'imperial' : 'metric'
-}
-
-/**
- * Reads numbers in other units from now on, and remembers it on this device.
- *
- * @param units metric or imperial
- */
-export function readIn(units: 'metric' | 'imperial'): void {
-  unitsInUse.value = units
-  keepText(UNITS_KEY, units)
-}
-
 /** Grams of an avoirdupois ounce, NIST Handbook 44 (2024), appendix C. */
 export const G_PER_OZ = 28.349523125
 const OZ_PER_LB = 16
@@ -79,7 +58,7 @@ const OZ_PER_LB = 16
  * @returns such as `1 520 g`, or `3 lb 5.6 oz`
  */
 export function gramsText(grams: number): string {
-  if (unitsInUse.value === 'imperial') return ouncesText(grams / G_PER_OZ)
+  if (useSettings().imperial) return ouncesText(grams / G_PER_OZ)
   const rounded = grams < 0.95 ? Math.round(grams * 100) / 100 : grams < 10 ? Math.round(grams * 10) / 10 : grams < 100 ? Math.round(grams) : Math.round(grams / 5) * 5
   return `${String(rounded).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202F')} g`
 }
@@ -109,7 +88,7 @@ function ouncesText(ounces: number): string {
  * @returns °C
  */
 export function celsiusOfHouse(degrees: number): number {
-  return unitsInUse.value === 'imperial' ? (degrees - 32) / 1.8 : degrees
+  return useSettings().imperial ? (degrees - 32) / 1.8 : degrees
 }
 
 /**
@@ -119,7 +98,7 @@ export function celsiusOfHouse(degrees: number): number {
  * @returns such as `143 °C`, or `289 °F`
  */
 export function degreesText(celsius: number): string {
-  return `${Math.round(degreesOfHouse(celsius))} ${unitsInUse.value === 'imperial' ? '°F' : '°C'}`
+  return `${Math.round(degreesOfHouse(celsius))} ${useSettings().imperial ? '°F' : '°C'}`
 }
 
 /**
@@ -129,7 +108,7 @@ export function degreesText(celsius: number): string {
  * @returns °C or °F
  */
 export function degreesOfHouse(celsius: number): number {
-  return unitsInUse.value === 'imperial' ? celsius * 9 / 5 + 32 : celsius
+  return useSettings().imperial ? celsius * 9 / 5 + 32 : celsius
 }
 
 /**
@@ -139,7 +118,7 @@ export function degreesOfHouse(celsius: number): number {
  * @returns g or oz
  */
 export function gramsOfHouse(grams: number): number {
-  return unitsInUse.value === 'imperial' ? grams / G_PER_OZ : grams
+  return useSettings().imperial ? grams / G_PER_OZ : grams
 }
 
 /**
@@ -170,7 +149,7 @@ export function calendarDayText(day: number, withYear = false): string {
  * @returns such as `19:42`, or `7:42 pm`
  */
 export function timeOfDay(ms: number): string {
-  return inHouseTime(ms, clockInUse.value === '24' ? HOUR : HOUR_12)
+  return inHouseTime(ms, useSettings().clock === '24' ? HOUR : HOUR_12)
 }
 
 const MM_PER_INCH = 25.4
@@ -182,7 +161,7 @@ const MM_PER_INCH = 25.4
  * @returns such as `4.2 cm`, `18 mm` below two centimetres, or `1.7 in`
  */
 export function lengthText(mm: number): string {
-  if (unitsInUse.value === 'imperial') return `${Math.round(mm / MM_PER_INCH * 10) / 10} in`
+  if (useSettings().imperial) return `${Math.round(mm / MM_PER_INCH * 10) / 10} in`
   return mm < 20 ? `${Math.round(mm)} mm` : `${Math.round(mm) / 10} cm`
 }
 
@@ -218,7 +197,8 @@ function weekdayText(ms: number): string {
 }
 
 function daysApart(ms: number, nowMs: number): number {
-  return dayNumber(ms, zoneInUse.value) - dayNumber(nowMs, zoneInUse.value)
+  const { zone } = useSettings()
+  return dayNumber(ms, zone) - dayNumber(nowMs, zone)
 }
 
 /**
@@ -228,5 +208,5 @@ function daysApart(ms: number, nowMs: number): number {
  * @returns days since 1970-01-01 by the house's own calendar
  */
 export function houseDay(nowMs: number): number {
-  return dayNumber(nowMs, zoneInUse.value)
+  return dayNumber(nowMs, useSettings().zone)
 }

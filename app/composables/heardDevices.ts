@@ -1,8 +1,8 @@
 import { onScopeDispose, readonly, shallowRef } from 'vue'
 import { z } from 'zod'
 import { HeardDeviceSchema, type HeardDevice } from '../../contracts/device'
-import { Anything, ask } from './api'
-import { hearthNow } from './hearthClock'
+import { Anything, ask } from '../clients/api'
+import { hearthNow } from '../clients/hearthClock'
 
 const DevicesSchema = z.object({ devices: z.array(HeardDeviceSchema) })
 const EVERY_MS = 5000

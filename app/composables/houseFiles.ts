@@ -1,7 +1,7 @@
 import { readonly, ref, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
 import { BackupSizeSchema, CopiesSchema, RestoredSchema, TakenInSchema, type BackupSize, type Copies } from '../../contracts/backup'
-import { ask, askedWithProof, problemIn } from './api'
+import { ask, askedWithProof, problemIn } from '../clients/api'
 
 const HoldsSchema = z.record(z.string(), z.number())
 const SizeSchema = z.object({ size: BackupSizeSchema, holds: HoldsSchema })

@@ -1,7 +1,7 @@
 import { readonly, ref, shallowRef } from 'vue'
 import { z } from 'zod'
 import { HouseStateSchema, SessionLineSchema, type HouseState, type SessionLine } from '../../contracts/house'
-import { Anything, ask, Refused } from './api'
+import { Anything, ask, Refused } from '../clients/api'
 
 const SessionsSchema = z.object({ sessions: z.array(SessionLineSchema) })
 

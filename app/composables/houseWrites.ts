@@ -3,8 +3,8 @@ import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
 import type { Kitchen, ShelfName } from '../../contracts/kitchen'
 import type { Correction } from '../../core/composition/corrections'
 import { houseDay } from './format'
-import { hearthNow } from './hearthClock'
-import { newId } from './outbox'
+import { hearthNow } from '../clients/hearthClock'
+import { newId } from '../clients/outbox'
 
 /** Puts one thing on a shelf of the house; fails where the hearth is away. */
 type Put = <S extends ShelfName>(shelf: S, item: Kitchen[S][number]) => Promise<void>

@@ -1,6 +1,6 @@
 import { computed, ref, type Ref } from 'vue'
 import type { DishCard } from '../../core/dish/dish'
-import { newId } from './outbox'
+import { newId } from '../clients/outbox'
 
 /** What keeping a dish needs to know, and what it can do. */
 export interface KeepingSources {

@@ -2,7 +2,7 @@ import { createSharedComposable } from '@vueuse/core'
 import { onScopeDispose, readonly, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
 import { LiveCookLineSchema, type LiveCookLine } from '../../contracts/cook'
-import { ask } from './api'
+import { ask } from '../clients/api'
 
 const AnswerSchema = z.object({ cooks: z.array(LiveCookLineSchema) })
 

@@ -5,10 +5,10 @@ import { examplePlan, marked } from '../../test/support/plans'
 import type { Forecast } from '../../core/forecast/forecast'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { askForecast } from './forecaster'
+import { askForecast } from '../clients/forecaster'
 import { useLiveForecast } from './liveForecast'
 
-vi.mock('./forecaster', () => ({ askForecast: vi.fn() }))
+vi.mock('../clients/forecaster', () => ({ askForecast: vi.fn() }))
 const ask = vi.mocked(askForecast)
 let scope: EffectScope
 beforeEach(() => {

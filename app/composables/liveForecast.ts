@@ -2,7 +2,7 @@ import { onScopeDispose, shallowReadonly, shallowRef, watch, type Ref } from 'vu
 import type { Forecast } from '../../core/forecast/forecast'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { askForecast } from './forecaster'
+import { askForecast } from '../clients/forecaster'
 import { storyKey } from './storyKey'
 
 /** The worker is asked again at least this often while a cook runs, in seconds of the cook and in real ms. */

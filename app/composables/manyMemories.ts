@@ -12,8 +12,8 @@ import { parseAmount } from '../../core/measures/parseAmount'
 import { weightOf } from '../../core/measures/weightOf'
 import { foldSpelling } from '../../core/search/foldSpelling'
 import { isoDay, wallMs } from '../../core/time/houseDay'
-import { hearthNow } from './hearthClock'
-import { zoneInUse } from './houseTime'
+import { hearthNow } from '../clients/hearthClock'
+import { useSettings } from '../stores/settings'
 import { sendRemembered } from './sendRemembered'
 
 /** Largest table that is read, bytes and rows. */
@@ -80,7 +80,7 @@ export function useManyMemories(sources: () => MemorySources) {
     const { default: Papa } = await import('papaparse')
     const { data } = Papa.parse((await file.text()).replace(/^\ufeff/, ''), { header: true, skipEmptyLines: 'greedy', dynamicTyping: false })
     const records = z.array(z.record(z.string(), z.unknown())).catch([]).parse(data).map(record => Object.fromEntries(Object.entries(record).map(([key, value]) => [key.trim(), typeof value === 'string' ? value : ''])))
-    rows.value = readBatchRows(records.slice(0, MOST_ROWS), isoDay(hearthNow(), zoneInUse.value))
+    rows.value = readBatchRows(records.slice(0, MOST_ROWS), isoDay(hearthNow(), useSettings().zone))
     says.value = rows.value.length === 0
       ? `${file.name} holds no rows that can be read. Its first line names the columns: dish, date, base, minutes. Nothing was kept.`
       : records.length > MOST_ROWS ? `${records.length} rows: the first ${MOST_ROWS} are read. Take the others in a second file.` : ''
@@ -94,7 +94,7 @@ export function useManyMemories(sources: () => MemorySources) {
       const { row, card, baseG } = one
       const [pan, fire, cup] = [byName(pans, row.pan), byName(kitchen.fires, row.fire), kitchen.measures.find(measure => measure.kind === 'cup')]
       if (!card || baseG === null || row.day === null || row.totalMin === null || !pan || !fire || !cup) continue
-      const atMs = row.atMs ?? Math.min(wallMs(row.day, row.minute ?? NOON, zoneInUse.value), hearthNow() - row.totalMin * 60_000 - 120_000)
+      const atMs = row.atMs ?? Math.min(wallMs(row.day, row.minute ?? NOON, useSettings().zone), hearthNow() - row.totalMin * 60_000 - 120_000)
       try {
         const cook = rememberBatch({ card, baseG, pan, fire, cup, mark: null, roastMin: row.roastMin, totalMin: row.totalMin, atMs, finishedG: row.finishedG, outcome: { faults: row.faults, line: row.line } }, table)
         const id = row.id ?? `table-${keyOf([row.dish, row.day, row.minute, row.base, row.totalMin, row.roastMin, row.line].join('|'))}`

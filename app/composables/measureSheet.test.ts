@@ -1,13 +1,14 @@
 // @vitest-environment happy-dom
+import { createPinia, setActivePinia } from 'pinia'
 import { effectScope, nextTick, ref, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
-import { askForecast, giveUp } from './forecaster'
+import { askForecast, giveUp } from '../clients/forecaster'
 import { useMeasureSheet } from './measureSheet'
 
-vi.mock('./forecaster', () => ({ askForecast: vi.fn(() => new Promise(() => undefined)), giveUp: vi.fn() }))
+vi.mock('../clients/forecaster', () => ({ askForecast: vi.fn(() => new Promise(() => undefined)), giveUp: vi.fn() }))
 
 let scope: EffectScope
 const sheetOf = (dish = 'sweet-water-semolina', kitchen = FIRST_KITCHEN) => {
@@ -100,10 +101,25 @@ describe('the sheet', () => {
     const first = sheetOf()
     first.set({ baseG: 321, pan: 'pot' })
     window.dispatchEvent(new Event('pagehide'))
+    setActivePinia(createPinia())
     expect(sheetOf().sheet.value).toMatchObject({ baseG: 321 })
     expect(sheetOf('winter-market-carrot').sheet.value!.baseG).not.toBe(321)
     const noPot = { ...FIRST_KITCHEN, pans: FIRST_KITCHEN.pans.filter(one => one.id !== 'pot') }
     expect(sheetOf('sweet-water-semolina', noPot).sheet.value).toMatchObject({ pan: 'pan', pot: 'pan' })
+  })
+
+  it('can still be taken back after another view, and not after another dish', () => {
+    const first = sheetOf()
+    const { baseG } = first.sheet.value!
+    first.set({ baseG: baseG * 2 })
+    scope.stop()
+    scope = effectScope()
+    const again = sheetOf()
+    expect(again.sheet.value!.baseG).toBe(baseG * 2)
+    again.undo()
+    expect(again.sheet.value!.baseG).toBe(baseG)
+    again.set({ baseG: baseG * 3 })
+    expect(sheetOf('winter-market-carrot').canUndo.value).toBe(false)
   })
 
   it.each(['not json', '{"dish":1}', 'null'])('begins anew where what was kept is %s', (text) => {

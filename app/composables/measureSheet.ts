@@ -1,8 +1,9 @@
-import { useDebounceFn, useEventListener, useManualRefHistory } from '@vueuse/core'
+import { useDebounceFn } from '@vueuse/core'
+import { storeToRefs } from 'pinia'
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { Kitchen, Pan, Settings } from '../../contracts/kitchen'
 import type { Ingredient } from '../../contracts/ingredient'
-import { SheetSchema, type Sheet } from '../../contracts/sheet'
+import type { Sheet } from '../../contracts/sheet'
 import { firstBelief } from '../../core/belief/firstBelief'
 import type { Evidence } from '../../core/belief/evidence'
 import { fitAdvice } from '../../core/comes/fitAdvice'
@@ -28,17 +29,13 @@ import { measuredAmounts } from '../../core/proportions/measuredAmounts'
 import { USUAL_ROOM_C } from '../../core/live/usualRoom'
 import type { ScaleFacts } from '../../core/scale/baseOf'
 import { capacityMl } from '../../core/vessel/capacityMl'
-import { askForecast, giveUp } from './forecaster'
-import { keepText, keptJson } from './deviceStorage'
+import { askForecast, giveUp } from '../clients/forecaster'
+import { useSheet } from '../stores/sheet'
 
-const KEPT = 'yon-hearth.sheet'
 /** Members of the outline that runs here while a level moves, and of the forecasts by the worker once it stands. */
 const OUTLINE = 1
 const MEMBERS = [60, 300] as const
 const REFINE_MS = 120
-const PAUSE_MS = 250
-/** The sheet is written down on this device this soon after a change. */
-const KEEP_MS = 120
 const SEED = 20261125
 
 /** What the sheet is made from. */
@@ -50,16 +47,15 @@ export interface SheetSources {
 }
 
 /**
- * The sheet on which a dish is measured out: what was chosen, what follows from it, and its forecast, coarse at once and
- * then fine. Kept on this device with every change; every change can be undone.
+ * The sheet on which a dish is measured out, as a view has it open: what follows from what was chosen, and its forecast,
+ * coarse at once and then fine.
  *
  * @param sources kitchen, dishes and what was learned
  * @returns state and the ways to change it
  */
 export function useMeasureSheet(sources: SheetSources) {
-  const sheet = shallowRef<Sheet | null>(null)
-  const history = useManualRefHistory(sheet, { capacity: 200 })
-  const { write, soon } = writing(() => history.commit())
+  const store = useSheet()
+  const { sheet, canUndo } = storeToRefs(store)
   const table = computed(() => houseTable(sources.ingredients, sources.kitchen.value))
   const rows = computed(() => new Map(table.value.map(row => [row.id, row])))
   const rowOf = (id: string): Ingredient => {
@@ -84,26 +80,11 @@ export function useMeasureSheet(sources: SheetSources) {
   })
   const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, pressurePan.value, table.value, sources.evidence.value, finished.value, sources.kitchen.value?.settings[0]) : null))
   const { forecast, forecastIsOld } = useCoarseThenFine(plan)
-  const keep = useDebounceFn(() => {
-    if (sheet.value) keepText(KEPT, JSON.stringify(sheet.value))
-  }, KEEP_MS)
-  watch(sheet, () => void keep())
-  useEventListener('pagehide', () => {
-    if (sheet.value) keepText(KEPT, JSON.stringify(sheet.value))
-  })
-  /** Changes some of what was chosen: one step to be undone, or part of one while something is moved. */
-  function set(values: Partial<Sheet>, moving = false): void {
-    if (!sheet.value) return
-    if (!moving) write()
-    sheet.value = { ...sheet.value, ...values }
-    if (moving) soon()
-    else history.commit()
-  }
   return {
     sheet, card, dish, troubles, table,
     /** Ids of ingredients that no stage takes in. */
     nowhere: computed(() => (card.value && dish.value ? goesNowhere(card.value, dish.value.stages) : [])),
-    rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, set,
+    rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, canUndo, set: store.set, undo: store.undo,
     comes: computed(() => (card.value && sheet.value ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? []) : null)),
     account: computed(() => (card.value && sheet.value ? liquidAccount(card.value, sheet.value.baseG, rowOf) : null)),
     fit: computed(() => (greatestMl.value !== null && pan.value ? fitAdvice(greatestMl.value, pan.value, sources.kitchen.value?.pans.filter(one => one.kind === 'pan') ?? []) : null)),
@@ -117,45 +98,21 @@ export function useMeasureSheet(sources: SheetSources) {
           finishedPerBase: finished.value, greatestMlPerBase: volumes.value.greatestMl / sheet.value.baseG, density: volumes.value.density, pan: pan.value,
         }
       : null)),
-    canUndo: history.canUndo,
-    /** Takes the last change back. */
-    undo(): void {
-      write()
-      history.undo()
-    },
     /** Changes the dish in hand; where the total of water is held, plain water follows. */
     setDish(next: DishCard, hold = false, moving = false): void {
       const before = card.value
       if (!before) return
-      set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next }, moving)
+      store.set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next }, moving)
     },
     /** Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there is none. */
     open(dishId: string | undefined): void {
-      sheet.value = firstSheet(sources, dishId)
-      history.commit()
-      history.clear()
+      store.open(dishId, { kitchen: sources.kitchen.value, dishes: sources.dishes.value })
     },
   }
 }
 
 /** State of the Measure screen. */
 export type MeasureSheet = ReturnType<typeof useMeasureSheet>
-
-/** A drag is one change: it is written down once it pauses. */
-function writing(commit: () => void): { write: () => void, soon: () => void } {
-  let unwritten = false
-  const write = (): void => {
-    if (unwritten) commit()
-    unwritten = false
-  }
-  const later = useDebounceFn(write, PAUSE_MS)
-  return {
-    write, soon: () => {
-      unwritten = true
-      void later()
-    },
-  }
-}
 
 /** What of the kitchen is chosen on the sheet. */
 function useChosen(sources: SheetSources, sheet: Readonly<Ref<Sheet | null>>) {
@@ -227,24 +184,3 @@ function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
   })
   return { forecast, forecastIsOld }
 }
-
-function firstSheet({ kitchen, dishes }: SheetSources, dishId: string | undefined): Sheet | null {
-  const shelves = kitchen.value
-  const parsed = SheetSchema.safeParse(recall())
-  const last = parsed.success ? parsed.data : null
-  const dish = dishes.value.find(one => one.id === dishId) ?? (dishId === undefined || dishId === last?.dish.id ? last?.dish : undefined)
-  if (!shelves || !dish) return null
-  const kept = last && last.dish.id === dish.id && last.dish.version >= dish.version ? last : null
-  const has = (list: readonly { readonly id: string }[], id: string | undefined): string => (list.find(one => one.id === id) ?? list[0])?.id ?? ''
-  const pots = shelves.pans.filter(one => one.kind === 'pot')
-  return {
-    dish: kept?.dish ?? dish, baseG: kept?.baseG ?? dish.usual.baseG, marks: kept?.marks ?? {}, turns: kept?.turns ?? [],
-    cup: has(shelves.measures.filter(one => one.kind === 'cup'), last?.cup),
-    pan: has(shelves.pans.filter(one => one.kind === 'pan'), last?.pan),
-    pot: has(pots.length > 0 ? pots : shelves.pans, last?.pot),
-    fire: has(shelves.fires, last?.fire),
-    otherFire: has([...shelves.fires].reverse(), last?.otherFire),
-  }
-}
-
-const recall = (): unknown => keptJson(KEPT)

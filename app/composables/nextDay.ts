@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue'
 import { SpreadListSchema, SpreadSchema, type Spread } from '../../contracts/spread'
-import { ask } from './api'
-import { hearthNow } from './hearthClock'
+import { ask } from '../clients/api'
+import { hearthNow } from '../clients/hearthClock'
 import { momentOf } from './spreadClock'
 import { daysMs } from '../../core/time/moments'
 

@@ -1,5 +1,5 @@
 import { readonly, ref, type Ref } from 'vue'
-import { Anything, ask, onProofAsked, Refused } from './api'
+import { Anything, ask, onProofAsked, Refused } from '../clients/api'
 
 /** The passphrase as it is asked for again, before something is taken away for good. */
 export interface Proving {

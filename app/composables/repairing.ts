@@ -3,7 +3,7 @@ import type { CookPlan } from '../../core/live/plan'
 import type { Fault, Remedy } from '../../core/repair/repair'
 import { repairOf } from '../../core/repair/repairOf'
 import type { Fire } from './fire'
-import { usePantry } from './pantry'
+import { useIngredients } from '../stores/ingredients'
 
 /**
  * What is wrong with a pan, and what can be done: worked out anew as the cook goes on.
@@ -14,14 +14,14 @@ import { usePantry } from './pantry'
  * @returns the fault that is looked at, its repair, and what applying a remedy marks
  */
 export function useRepairing(fire: Fire, plan: Readonly<Ref<CookPlan>>, first: Fault | null = null) {
-  const pantry = usePantry()
+  const pantry = useIngredients()
   const fault = ref<Fault | null>(first)
   // Worked out every five seconds: amounts that jump under the eye cannot be weighed out.
   const everyS = computed(() => Math.floor(fire.nowS.value / 5) * 5)
   return {
     fault,
     repair: computed(() => (fault.value && fire.cook.value
-      ? repairOf(plan.value, fire.cook.value, fire.forecast.value, everyS.value, fault.value, pantry.value)
+      ? repairOf(plan.value, fire.cook.value, fire.forecast.value, everyS.value, fault.value, pantry.compositions)
       : null)),
     /** What is marked when a remedy is applied. */
     applied(remedy: Remedy): Readonly<Record<string, unknown>> {

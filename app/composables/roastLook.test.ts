@@ -6,10 +6,10 @@ import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import { replay } from '../../core/live/replay'
 import { examplePlan, marked } from '../../test/support/plans'
-import { askRoastAhead } from './forecaster'
+import { askRoastAhead } from '../clients/forecaster'
 import { useRoastLook } from './roastLook'
 
-vi.mock('./forecaster', () => ({ askRoastAhead: vi.fn() }))
+vi.mock('../clients/forecaster', () => ({ askRoastAhead: vi.fn() }))
 
 const asked = vi.mocked(askRoastAhead)
 const plan = examplePlan()

@@ -8,7 +8,7 @@ import { lastRoast } from '../../core/forecast/roastIndex'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
 import type { LiveCook } from '../../core/live/liveCook'
-import { askRoastAhead } from './forecaster'
+import { askRoastAhead } from '../clients/forecaster'
 import { storyKey } from './storyKey'
 
 const EVERY_S = 20

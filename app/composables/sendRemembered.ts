@@ -1,6 +1,6 @@
 import type { RememberedCook } from '../../core/batch/rememberBatch'
-import { Anything, ask } from './api'
-import { hearthNow } from './hearthClock'
+import { Anything, ask } from '../clients/api'
+import { hearthNow } from '../clients/hearthClock'
 
 /**
  * Puts a remembered batch in the ledger. The same id again does nothing.

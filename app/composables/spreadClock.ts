@@ -1,5 +1,6 @@
 import { wallMinute, wallMs } from '../../core/time/houseDay'
-import { inHouseTime, zoneInUse } from './houseTime'
+import { useSettings } from '../stores/settings'
+import { inHouseTime } from './houseTime'
 
 /**
  * Minute of a day's clock for a moment, as the clock on the wall of the house shows it.
@@ -9,7 +10,7 @@ import { inHouseTime, zoneInUse } from './houseTime'
  * @returns whole minutes
  */
 export function minuteOf(eve: string, atMs: number): number {
-  return wallMinute(eve, atMs, zoneInUse.value)
+  return wallMinute(eve, atMs, useSettings().zone)
 }
 
 /**
@@ -20,7 +21,7 @@ export function minuteOf(eve: string, atMs: number): number {
  * @returns ms since 1970
  */
 export function momentOf(eve: string, minute: number): number {
-  return wallMs(eve, minute, zoneInUse.value)
+  return wallMs(eve, minute, useSettings().zone)
 }
 
 const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const

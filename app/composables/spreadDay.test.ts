@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { forecastCook } from '../../core/forecast/forecastCook'
 import { KITCHEN, OpenSpread } from '../../test/app/openSpread'
-import { askForecast } from './forecaster'
+import { askForecast } from '../clients/forecaster'
 import { useSpreadWishes } from './spreadWishes'
 
 const day = new OpenSpread(KITCHEN)

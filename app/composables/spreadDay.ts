@@ -1,5 +1,5 @@
-import { useManualRefHistory } from '@vueuse/core'
-import { shallowRef, type Ref } from 'vue'
+import { storeToRefs } from 'pinia'
+import type { Ref } from 'vue'
 import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Spread } from '../../contracts/spread'
@@ -8,9 +8,10 @@ import { houseTable } from '../../core/composition/corrections'
 import type { DishCard } from '../../core/dish/dish'
 import type { Serving } from '../../core/schedule/day'
 import { cookOnDay, dishOnDay, usualServing } from '../../core/schedule/putOnDay'
-import { askForecast } from './forecaster'
+import { followSpread } from '../clients/followed'
+import { askForecast } from '../clients/forecaster'
+import { useDay } from '../stores/day'
 import { useSpreadPlanning } from './spreadPlanning'
-import { useSpreadSaving } from './spreadSaving'
 
 const MEMBERS = 120
 
@@ -22,30 +23,23 @@ export interface SpreadSources {
 }
 
 /**
- * One day of cooking: kept on the hearth with every change, planned anew while it changes, with undo. What was changed
- * on another device is read again.
+ * One day of cooking as a view has it open: planned anew while it changes. What was changed on another device is read again.
  *
  * @param id of the day
  * @param sources kitchen, what was learned, the ingredient table
  */
 export function useSpreadDay(id: string, sources: SpreadSources) {
-  const spread = shallowRef<Spread | null>(null)
-  const trouble = shallowRef('')
-  const history = useManualRefHistory(spread, { capacity: 200 })
-  const saving = useSpreadSaving(id, spread, trouble, () => history.clear())
-  const planning = useSpreadPlanning(spread, () => saving.soon())
+  const store = useDay(id)
+  const { spread, trouble, canUndo } = storeToRefs(store)
+  followSpread(id, revision => void store.heardOf(revision))
+  const planning = useSpreadPlanning(spread, plan => store.note({ plan }))
   /** Changes the day: one step to be undone, unless it is still moved. The plan follows, unless it is to be kept. */
   function change(next: (now: Spread) => Spread, how: 'planned' | 'moving' | 'kept' = 'planned'): void {
     if (!spread.value) return
-    spread.value = next(spread.value)
-    if (how !== 'moving') history.commit()
-    saving.soon()
+    store.change(next, how === 'moving')
     if (how !== 'kept') planning.soon(how === 'moving')
   }
-  async function load(): Promise<void> {
-    await saving.load()
-    history.commit()
-    history.clear()
+  function planOrTakeKept(): void {
     if (!planning.takeKept()) planning.soon(false)
   }
   async function put(card: DishCard, baseG: number, meal: string, how: { readonly serve?: Serving, readonly thickens?: boolean | undefined, readonly chills?: boolean | undefined } = {}, as?: string): Promise<void> {
@@ -62,16 +56,17 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
       shared: now.shared.filter(one => (one.from !== free && one.for !== free) || dish.steps.activities.some(activity => activity.id === one.step)) }))
   }
   return {
-    spread, trouble, change, load, put, ...planning.state, canUndo: history.canUndo,
+    spread, trouble, canUndo, change, put, ...planning.state,
+    async load(): Promise<void> {
+      await store.load()
+      planOrTakeKept()
+    },
     undo(): void {
-      const revision = spread.value?.revision ?? 0
-      history.undo()
-      if (spread.value) spread.value = { ...spread.value, revision }
-      saving.soon()
-      if (!planning.takeKept()) planning.soon(false)
+      store.undo()
+      planOrTakeKept()
     },
     /** Waits until the hearth has the day as it stands. */
-    saved: () => saving.now(),
+    saved: () => store.saved(),
     /** Plans once more, longer. */
     again: () => planning.soon(false),
     offers: planning.offers,

@@ -13,8 +13,8 @@ import { WORTH_NEW_ORDER_MIN } from '../../core/schedule/repairDay'
 import type { DayTries } from '../../core/schedule/simulateDay'
 import type { Doing } from '../../core/schedule/spread'
 import { whatIsLeft } from '../../core/schedule/underWay'
-import { hearthNow } from './hearthClock'
-import { askPlanner } from './planner'
+import { hearthNow } from '../clients/hearthClock'
+import { askPlanner } from '../clients/planner'
 import { minuteOf } from './spreadClock'
 
 /** Seconds a plan is sought while something is moved, once it stands, and while the day runs late. */
@@ -38,9 +38,9 @@ function atHand(problem: Day, plan: Planned | null): PlanAtHand | null {
  * Plans the day whenever it changes; what is found goes into the day itself.
  *
  * @param spread the day
- * @param keep called when a plan has gone into it
+ * @param keep takes a plan that was found into it
  */
-export function useSpreadPlanning(spread: Ref<Spread | null>, keep: () => void) {
+export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (plan: NonNullable<Spread['plan']>) => void) {
   const planned = shallowRef<Planned | null>(null)
   const tries = shallowRef<DayTries | null>(null)
   const latest = shallowRef<Readonly<Record<string, number>>>({})
@@ -108,11 +108,10 @@ export function useSpreadPlanning(spread: Ref<Spread | null>, keep: () => void) 
     if (!spread.value || !planned.value) return
     const { starts, late, cost, bound, proven, room } = planned.value
     const said = tries.value
-    spread.value = { ...spread.value, plan: {
+    keep({
       starts, late, cost, bound, proven, room, latest: latest.value, ...(least.value ? { least: least.value } : {}),
       tries: said && { tries: said.tries, lateTries: said.lateTries, pours: said.pours, coldPours: said.coldPours },
-    } }
-    keep()
+    })
   }
   /** Takes the plan the day was kept with, if it still fits. */
   function takeKept(): boolean {

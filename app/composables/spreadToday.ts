@@ -9,7 +9,7 @@ import { fromFire } from '../../core/schedule/fromFire'
 import { WORTH_NEW_ORDER_MIN } from '../../core/schedule/repairDay'
 import { todayOf } from '../../core/schedule/todayOf'
 import { followStream } from './cookStream'
-import { askForecast } from './forecaster'
+import { askForecast } from '../clients/forecaster'
 import { minuteOf } from './spreadClock'
 
 /** The day is on from so long before its first step to so long after its last meal, minutes. */

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { afterEach, describe, expect, it } from 'vitest'
-import { unitsInUse } from './format'
+import { useSettings } from '../stores/settings'
 import { degreesUnit, gramsToType, typedCelsius, typedGrams, typedNumber, weightUnit } from './typed'
 
 afterEach(() => {
-  unitsInUse.value = 'metric'
+  useSettings().readIn('metric')
 })
 
 describe('a typed number', () => {
@@ -22,19 +22,19 @@ describe('a typed number', () => {
 describe('in the units of the house', () => {
   it('weights and temperatures are typed as they are read', () => {
     expect([weightUnit(), degreesUnit(), typedGrams('150'), typedCelsius('100')]).toEqual(['g', '°C', 150, 100])
-    unitsInUse.value = 'imperial'
+    useSettings().readIn('imperial')
     expect([weightUnit(), degreesUnit(), typedGrams('2'), typedCelsius('212')]).toEqual(['oz', '°F', 56.7, 100])
   })
 
   it('a weight that is shown and typed again stays within half of its last place', () => {
     fc.assert(fc.property(fc.double({ min: 1, max: 20_000, noNaN: true }), fc.constantFrom('metric' as const, 'imperial' as const), (grams, units) => {
-      unitsInUse.value = units
+      useSettings().readIn(units)
       expect(Math.abs(typedGrams(gramsToType(grams)) - grams)).toBeLessThanOrEqual(units === 'metric' ? 0.5 : 1.5)
     }))
   })
 
   it('a small weight keeps its thousandths', () => {
-    unitsInUse.value = 'imperial'
+    useSettings().readIn('imperial')
     expect(typedGrams('0.02')).toBe(0.567)
   })
 })

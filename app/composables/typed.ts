@@ -1,4 +1,5 @@
-import { G_PER_OZ, gramsOfHouse, unitsInUse } from './format'
+import { useSettings } from '../stores/settings'
+import { G_PER_OZ, gramsOfHouse } from './format'
 
 /**
  * A number as it is typed: a comma is taken for a point.
@@ -16,7 +17,7 @@ export function typedNumber(text: string): number {
  * @returns `g`, or `oz`
  */
 export function weightUnit(): string {
-  return unitsInUse.value === 'imperial' ? 'oz' : 'g'
+  return useSettings().imperial ? 'oz' : 'g'
 }
 
 /**
@@ -25,7 +26,7 @@ export function weightUnit(): string {
  * @returns `°C`, or `°F`
  */
 export function degreesUnit(): string {
-  return unitsInUse.value === 'imperial' ? '°F' : '°C'
+  return useSettings().imperial ? '°F' : '°C'
 }
 
 /**
@@ -36,7 +37,7 @@ export function degreesUnit(): string {
  */
 export function typedGrams(text: string): number {
   const value = typedNumber(text)
-  return unitsInUse.value === 'imperial' ? round(value * G_PER_OZ) : value
+  return useSettings().imperial ? round(value * G_PER_OZ) : value
 }
 
 /**
@@ -47,7 +48,7 @@ export function typedGrams(text: string): number {
  */
 export function typedCelsius(text: string): number {
   const value = typedNumber(text)
-  return unitsInUse.value === 'imperial' ? Math.round((value - 32) / 1.8 * 10) / 10 : value
+  return useSettings().imperial ? Math.round((value - 32) / 1.8 * 10) / 10 : value
 }
 
 /**
@@ -57,7 +58,7 @@ export function typedCelsius(text: string): number {
  * @returns the bare number in the units of the house
  */
 export function gramsToType(grams: number): string {
-  return String(unitsInUse.value === 'imperial' ? Math.round(gramsOfHouse(grams) * 10) / 10 : Math.round(grams))
+  return String(useSettings().imperial ? Math.round(gramsOfHouse(grams) * 10) / 10 : Math.round(grams))
 }
 
 function round(grams: number): number {

@@ -4,9 +4,9 @@ import { CookSchema, type Cook } from '../../contracts/cook'
 import type { StoredObservation } from '../../contracts/observation'
 import type { Observation } from '../../core/live/observation'
 import type { CookPlan } from '../../core/live/plan'
-import { ask, isForLater } from '../composables/api'
-import { dropText, keepText, keptJson, keptKeys } from '../composables/deviceStorage'
-import { keepObservation, keepPlan, waitingEntries } from '../composables/outbox'
+import { ask, isForLater } from '../clients/api'
+import { dropText, keepText, keptJson, keptKeys } from '../clients/deviceStorage'
+import { keepObservation, keepPlan, waitingEntries } from '../clients/outbox'
 
 const CACHE = 'yon-hearth.cook.'
 const MOST_CACHED = 3

@@ -11,7 +11,7 @@ import { doneIndex } from '../../core/dish/doneIndex'
 import { CoreError } from '../../core/error'
 import type { Window } from '../../core/forecast/forecast'
 import { cookOnDay } from '../../core/schedule/putOnDay'
-import { askForecast, giveUp } from '../composables/forecaster'
+import { askForecast, giveUp } from '../clients/forecaster'
 
 /** A dish as it would be cooked in this house: its arch, and when it is done, s from the fire. */
 export interface DishArch {

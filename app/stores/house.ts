@@ -6,10 +6,9 @@ import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kit
 import { LearnedSchema, ToldLessonSchema, type EvidenceSource, type Lesson, type ToldLesson } from '../../contracts/lesson'
 import type { Evidence } from '../../core/belief/evidence'
 import type { DishCard } from '../../core/dish/dish'
-import { Anything, ask } from '../composables/api'
-import { readIn } from '../composables/format'
-import { measureIn } from '../composables/houseAmounts'
-import { timesIn, type ClockFormat } from '../composables/houseTime'
+import { Anything, ask } from '../clients/api'
+import { useMeasures } from './measures'
+import { useSettings, type ClockFormat, type Units } from './settings'
 
 const DishesSchema = z.object({ dishes: z.array(DishCardSchema), aside: z.array(z.string()) })
 
@@ -21,6 +20,8 @@ export const useHouse = defineStore('house', () => {
   const evidence = shallowRef<readonly Evidence[]>([])
   const sources = shallowRef<readonly EvidenceSource[]>([])
   const trouble = shallowRef<string | null>(null)
+  const settings = useSettings()
+  const { measureIn } = useMeasures()
 
   /** Reads everything from the hearth. */
   async function load(): Promise<void> {
@@ -31,8 +32,8 @@ export const useHouse = defineStore('house', () => {
       kitchen.value = shelves
       dishes.value = book.dishes
       aside.value = book.aside
-      readIn(shelves.settings[0]?.units ?? 'metric')
-      timesIn(shelves.settings[0]?.zone, shelves.settings[0]?.clock ?? '24')
+      settings.readIn(shelves.settings[0]?.units ?? 'metric')
+      settings.timesIn(shelves.settings[0]?.zone, shelves.settings[0]?.clock ?? '24')
       measureIn(shelves)
       evidence.value = learned.evidence
       sources.value = learned.sources
@@ -96,15 +97,15 @@ export const useHouse = defineStore('house', () => {
   }
 
   /** Reads numbers in other units: on all screens at once, and for good. */
-  async function setUnits(units: 'metric' | 'imperial'): Promise<void> {
-    readIn(units)
+  async function setUnits(units: Units): Promise<void> {
+    settings.readIn(units)
     await put('settings', { currency: '', ...kitchen.value?.settings[0], id: 'house', units })
   }
 
   /** Writes times another way, and in another zone: on all screens at once, and for good. */
   async function setTimes(values: { readonly zone?: string | undefined, readonly clock?: ClockFormat | undefined }): Promise<void> {
     const now = kitchen.value?.settings[0]
-    timesIn(values.zone ?? now?.zone, values.clock ?? now?.clock ?? '24')
+    settings.timesIn(values.zone ?? now?.zone, values.clock ?? now?.clock ?? '24')
     await put('settings', { units: 'metric', currency: '', ...now, ...values, id: 'house' })
   }
 

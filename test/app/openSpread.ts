@@ -1,10 +1,11 @@
+import { createPinia, setActivePinia } from 'pinia'
 import { effectScope, ref, type EffectScope } from 'vue'
 import { afterEach, beforeEach, vi } from 'vitest'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
-import { askPlanner } from '../../app/composables/planner'
-import { ask } from '../../app/composables/api'
-import { followSpread } from '../../app/composables/followed'
+import { askPlanner } from '../../app/clients/planner'
+import { ask } from '../../app/clients/api'
+import { followSpread } from '../../app/clients/followed'
 import { useSpreadDay, type SpreadDay } from '../../app/composables/spreadDay'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { PlannerAnswer } from '../../contracts/planner'
@@ -15,12 +16,12 @@ import { DaySolver } from '../../core/schedule/solveDay'
 import type { Spread } from '../../core/schedule/spread'
 import { exampleSpread } from '../support/spreads'
 
-vi.mock('../../app/composables/planner', () => ({ askPlanner: vi.fn() }))
-vi.mock('../../app/composables/forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
+vi.mock('../../app/clients/planner', () => ({ askPlanner: vi.fn() }))
+vi.mock('../../app/clients/forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
 vi.mock('../../app/composables/cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('../../app/composables/followed', async importActual => ({ ...await importActual<object>(), followSpread: vi.fn() }))
-vi.mock('../../app/composables/hearthClock', () => ({ hearthNow: () => NOON }))
-vi.mock('../../app/composables/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
+vi.mock('../../app/clients/followed', async importActual => ({ ...await importActual<object>(), followSpread: vi.fn() }))
+vi.mock('../../app/clients/hearthClock', () => ({ hearthNow: () => NOON }))
+vi.mock('../../app/clients/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 /** Noon of the eve of the example day. */
 const NOON = new Date(2026, 10, 28, 12).getTime()
@@ -77,10 +78,18 @@ export class OpenSpread {
     return state
   }
 
+  /** Leaves it and opens it anew, on the same page. */
+  async openInAnotherView(): Promise<SpreadDay> {
+    this.scope.stop()
+    this.scope = effectScope()
+    return this.open()
+  }
+
   /** Opens it as another device or a reload would. */
   async openAgain(): Promise<SpreadDay> {
     this.scope.stop()
     this.scope = effectScope()
+    setActivePinia(createPinia())
     return this.open()
   }
 

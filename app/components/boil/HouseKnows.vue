@@ -7,7 +7,7 @@ import type { Ingredient } from '../../../contracts/ingredient'
 import { factorWindow } from '../../../core/random/spreadWindow'
 import { sweetnessLiked } from '../../../core/liking/sweetnessLiked'
 import { dayText, gramsText } from '../../composables/format'
-import { hearthNow } from '../../composables/hearthClock'
+import { hearthNow } from '../../clients/hearthClock'
 import { likingText } from '../../../words/after'
 
 const props = defineProps<{

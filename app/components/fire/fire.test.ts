@@ -27,7 +27,7 @@ afterEach(() => {
 /** The fire screen's state at a second of a cook with so many marks, with a component drawn over it. */
 async function at(nowS: number, count: number, draw: (fire: Fire, of: CookPlan) => Promise<ReturnType<typeof h>> | ReturnType<typeof h>) {
   nowMs = 1_795_000_000_000 + nowS * 1000
-  const { setHearthClock } = await import('../../composables/hearthClock')
+  const { setHearthClock } = await import('../../clients/hearthClock')
   await setHearthClock()
   const { useFire } = await import('../../composables/fire')
   let state: Fire | null = null

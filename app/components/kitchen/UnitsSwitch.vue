@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { celsiusOfHouse, degreesOfHouse } from '../../composables/format'
-import type { ClockFormat } from '../../composables/houseTime'
+import type { ClockFormat } from '../../stores/settings'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import DraftField from '../DraftField.vue'
 import SegmentedChoice from '../SegmentedChoice.vue'

@@ -5,8 +5,9 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
 import WallRow from './WallRow.vue'
 import { yearOf } from '../../../core/time/moments'
-import { zoneInUse } from '../../composables/houseTime'
+import { useSettings } from '../../stores/settings'
 
+const settings = useSettings()
 const props = defineProps<{
   /** Batches read so far, newest first. */
   batches: readonly BatchListLine[]
@@ -56,7 +57,7 @@ const rows = computed(() => {
     cells = []
   }
   for (const batch of props.batches) {
-    const of = String(yearOf(batch.startedAt, zoneInUse.value))
+    const of = String(yearOf(batch.startedAt, settings.zone))
     if (of !== current) {
       put()
       made.push({ key: of, year: of })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { gramsText } from '../../composables/format'
-import { hearthNow } from '../../composables/hearthClock'
+import { hearthNow } from '../../clients/hearthClock'
 import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Ingredient } from '../../../contracts/ingredient'
 import type { Measure } from '../../../contracts/kitchen'

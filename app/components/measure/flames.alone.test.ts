@@ -4,10 +4,10 @@ import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { starterPlan } from '../../../test/support/plans'
 import { planFlames } from '../../../core/flame/planFlames'
-import { askFlamePlan, giveUp } from '../../composables/forecaster'
+import { askFlamePlan, giveUp } from '../../clients/forecaster'
 import FlamePlanner from './FlamePlanner.vue'
 
-vi.mock('../../composables/forecaster', () => ({ askFlamePlan: vi.fn(), giveUp: vi.fn() }))
+vi.mock('../../clients/forecaster', () => ({ askFlamePlan: vi.fn(), giveUp: vi.fn() }))
 const ask = vi.mocked(askFlamePlan)
 const plan = starterPlan('brick-kiln-wheat')
 const best = planFlames(plan, { step: 'golden', patienceS: 1200, risk: 0.05 })

@@ -10,6 +10,7 @@ import { troublesOf } from '../../../core/dish/troublesOf'
 import { button, dishOf } from '../../../test/support/measuring'
 import { rowOf, starterPlan } from '../../../test/support/plans'
 import { withChoices as global } from '../../../test/support/choiceStub'
+import { useIngredients } from '../../stores/ingredients'
 import BuyAndPrepare from './BuyAndPrepare.vue'
 import SchoolChoices from './SchoolChoices.vue'
 import StageList from './StageList.vue'
@@ -74,7 +75,8 @@ describe('the stages', () => {
     expect(mount(StageList, { props: { dish, baseG: 200, cup } }).findAll('li')).toHaveLength(dish.stages.length)
   })
 
-  it('say what goes in, what ends it, what looks wrong and is not, and the caution', () => {
+  it('say what goes in, what ends it, what looks wrong and is not, and the caution', async () => {
+    await useIngredients().load()
     const text = mount(StageList, { props: { dish: stageDish(dishOf('first-offering-semolina')), baseG: 200, cup } }).text()
     expect(text).toContain('sugar · 250 g')
     expect(text).toContain('until tightened again')

@@ -1,4 +1,5 @@
 import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
@@ -88,7 +89,7 @@ describe('a sheet', () => {
     expect(state.sheet.value!.baseG).toBe(250)
     state.set({ baseG: 400 })
     await new Promise(done => setTimeout(done, 200))
-    vi.resetModules()
+    setActivePinia(createPinia())
     const again = await sheetOf()
     expect(again.state.sheet.value!.baseG).toBe(400)
   })
@@ -98,7 +99,7 @@ describe('a sheet', () => {
     const { state } = await sheetOf()
     expect(state.sheet.value).toMatchObject({ baseG: 180, cup: 'cup', pan: 'pan' })
     localStorage.setItem('yon-hearth.sheet', '{"baseG":"much"')
-    vi.resetModules()
+    setActivePinia(createPinia())
     expect((await sheetOf()).state.sheet.value!.baseG).toBe(250)
   })
 

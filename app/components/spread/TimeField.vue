@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { clockInUse } from '../../composables/houseTime'
+import { useSettings } from '../../stores/settings'
 
+const settings = useSettings()
 const props = defineProps<{
   /** What is asked. */
   asks: string
@@ -30,7 +31,7 @@ function given(value: string | null): void {
     <span>{{ asks }}</span>
     <ElTimePicker
       :model-value="text"
-      :format="clockInUse === '24' ? 'HH:mm' : 'h:mm a'"
+      :format="settings.clock === '24' ? 'HH:mm' : 'h:mm a'"
       value-format="HH:mm"
       arrow-control
       :clearable="false"

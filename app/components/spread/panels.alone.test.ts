@@ -8,7 +8,7 @@ import { DaySolver } from '../../../core/schedule/solveDay'
 import type { Spread } from '../../../core/schedule/spread'
 import { withChoices } from '../../../test/support/choiceStub'
 import { exampleSpread } from '../../../test/support/spreads'
-import { ask } from '../../composables/api'
+import { ask } from '../../clients/api'
 import { momentOf } from '../../composables/spreadClock'
 import DayDishes from './DayDishes.vue'
 import DayHands from './DayHands.vue'
@@ -19,7 +19,7 @@ import DayPromises from './DayPromises.vue'
 import { useNextDays } from '../../composables/nextDay'
 import NextDay from './NextDay.vue'
 
-vi.mock('../../composables/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
+vi.mock('../../clients/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
 const global = { ...withChoices, stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } } }
 const day = dayOf(exampleSpread(), 2000)

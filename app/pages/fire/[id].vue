@@ -14,7 +14,7 @@ import FireTop from '../../components/fire/FireTop.vue'
 import OtherDish from '../../components/fire/OtherDish.vue'
 import RepairPanel from '../../components/fire/RepairPanel.vue'
 import { useAnnouncing } from '../../composables/announcing'
-import { ask, lockedOut } from '../../composables/api'
+import { ask, lockedOut } from '../../clients/api'
 import { useAwake } from '../../composables/awake'
 import { enterHouse } from '../../composables/entering'
 import { followStream } from '../../composables/cookStream'
@@ -22,13 +22,13 @@ import { useFire } from '../../composables/fire'
 import { useOpenedPanel } from '../../composables/openedPanel'
 import { useFireKeys } from '../../composables/fireKeys'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
-import { measureIn } from '../../composables/houseAmounts'
 import { useHeardDevices } from '../../composables/heardDevices'
-import { setHearthClock } from '../../composables/hearthClock'
+import { setHearthClock } from '../../clients/hearthClock'
 import { useLiveCooks } from '../../composables/liveCooks'
-import { forecastFailed } from '../../composables/forecaster'
-import { outboxState } from '../../composables/outbox'
-import { usePantry } from '../../composables/pantry'
+import { forecastFailed } from '../../clients/forecaster'
+import { outboxState } from '../../clients/outbox'
+import { useIngredients } from '../../stores/ingredients'
+import { useMeasures } from '../../stores/measures'
 import { roastColours, stepAt } from '../../composables/roastColours'
 import { useCooks } from '../../stores/cooks'
 import { KitchenSchema } from '../../../contracts/kitchen'
@@ -48,8 +48,8 @@ followStream(id, stored => cooks.receive(id, stored), () => void cooks.load(id).
   if (found === 'here') state.value = found
 }), true)
 // What a repair may need is read while the hearth can be reached.
-usePantry()
-void ask('GET', '/kitchen', KitchenSchema).then(measureIn).catch(() => undefined)
+useIngredients()
+void ask('GET', '/kitchen', KitchenSchema).then(useMeasures().measureIn).catch(() => undefined)
 
 const narrow = useMediaQuery('(max-width: 700px)')
 const plan = computed(() => cooks.known[id]?.plan ?? null)

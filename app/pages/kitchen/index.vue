@@ -9,11 +9,11 @@ import ThingBoard from '../../components/kitchen/ThingBoard.vue'
 import TrayEditor from '../../components/kitchen/TrayEditor.vue'
 import UnitsSwitch from '../../components/kitchen/UnitsSwitch.vue'
 import PanEditor from '../../components/kitchen/PanEditor.vue'
-import { unitsInUse, houseDay } from '../../composables/format'
-import { hearthNow } from '../../composables/hearthClock'
-import { clockInUse, zoneInUse } from '../../composables/houseTime'
+import { houseDay } from '../../composables/format'
+import { hearthNow } from '../../clients/hearthClock'
+import { useSettings } from '../../stores/settings'
 import { boardsOf, newThing, type Board } from '../../components/kitchen/boards'
-import { newId } from '../../composables/outbox'
+import { newId } from '../../clients/outbox'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
@@ -22,6 +22,7 @@ import { houseTable } from '../../../core/composition/corrections'
 import PanelDrawer from '../../components/PanelDrawer.vue'
 
 const house = useHouse()
+const settings = useSettings()
 const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const today = houseDay(hearthNow())
 void house.load()
@@ -133,15 +134,15 @@ async function add(kind: string): Promise<void> {
             @gone="item => house.remove('store', item.id)"
           />
           <UnitsSwitch
-            :units="unitsInUse"
+            :units="settings.units"
             :currency="house.currency"
             :room-c="house.kitchen.settings[0]?.roomC ?? USUAL_ROOM_C"
-            :zone="zoneInUse"
-            :clock="clockInUse"
+            :zone="settings.zone"
+            :clock="settings.clock"
             @times="values => house.setTimes(values)"
             @units="units => house.setUnits(units)"
-            @currency="currency => keep('settings', { ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, currency })"
-            @room="roomC => keep('settings', { currency: house.currency, ...house.kitchen?.settings[0], id: 'house', units: unitsInUse, roomC })"
+            @currency="currency => keep('settings', { ...house.kitchen?.settings[0], id: 'house', units: settings.units, currency })"
+            @room="roomC => keep('settings', { currency: house.currency, ...house.kitchen?.settings[0], id: 'house', units: settings.units, roomC })"
           />
           <ShoppingForDishes
             :dishes="house.dishes"

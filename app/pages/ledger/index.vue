@@ -6,7 +6,7 @@ import HousePage from '../../components/HousePage.vue'
 import DishTrend from '../../components/ledger/DishTrend.vue'
 import FilterBar from '../../components/ledger/FilterBar.vue'
 import LedgerWall from '../../components/ledger/LedgerWall.vue'
-import { ask } from '../../composables/api'
+import { ask } from '../../clients/api'
 import { useArriving } from '../../composables/arriving'
 
 const LIMIT = 30

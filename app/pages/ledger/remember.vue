@@ -7,9 +7,9 @@ import ManyMemories from '../../components/ledger/ManyMemories.vue'
 import MemoryForm from '../../components/ledger/MemoryForm.vue'
 import NumberField from '../../components/kitchen/NumberField.vue'
 import { sendRemembered } from '../../composables/sendRemembered'
-import { zoneInUse } from '../../composables/houseTime'
-import { hearthNow } from '../../composables/hearthClock'
-import { newId } from '../../composables/outbox'
+import { useSettings } from '../../stores/settings'
+import { hearthNow } from '../../clients/hearthClock'
+import { newId } from '../../clients/outbox'
 import { typedGrams, weightUnit } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
@@ -22,11 +22,12 @@ import { daysMs } from '../../../core/time/moments'
 
 const NOON_H = 12
 const house = useHouse()
+const settings = useSettings()
 void house.load()
 const router = useRouter()
 const table = computed(() => houseTable(INGREDIENTS, house.kitchen))
 const pans = computed(() => house.kitchen?.pans.filter(one => one.kind === 'pan') ?? [])
-const today = isoDay(hearthNow(), zoneInUse.value)
+const today = isoDay(hearthNow(), settings.zone)
 const day = ref(today)
 const finished = ref('')
 const outcome = ref<{ readonly faults: readonly string[], readonly line: string }>({ faults: [], line: '' })
@@ -35,7 +36,7 @@ const trouble = ref('')
 const LONGEST_MS = 6 * 3_600_000
 /** Noon of that day, but never later than now. */
 const cookedAt = computed(() => {
-  const noon = /^\d{4}-\d{2}-\d{2}$/.test(day.value) ? wallMs(day.value, NOON_H * 60, zoneInUse.value) : Number.NaN
+  const noon = /^\d{4}-\d{2}-\d{2}$/.test(day.value) ? wallMs(day.value, NOON_H * 60, settings.zone) : Number.NaN
   return Number.isFinite(noon) ? Math.min(noon, hearthNow() - LONGEST_MS) : hearthNow() - daysMs(1)
 })
 

@@ -3,19 +3,20 @@ import { ref, shallowRef } from 'vue'
 import { SpreadListSchema, SpreadSchema, type Spread, type SpreadLine } from '../../../contracts/spread'
 import DateField from '../../components/DateField.vue'
 import HousePage from '../../components/HousePage.vue'
-import { ask } from '../../composables/api'
-import { hearthNow } from '../../composables/hearthClock'
-import { zoneInUse } from '../../composables/houseTime'
+import { ask } from '../../clients/api'
+import { hearthNow } from '../../clients/hearthClock'
+import { useSettings } from '../../stores/settings'
 import { longDayText } from '../../composables/spreadClock'
 import { useHouse } from '../../stores/house'
 import { isoDay, plusDays } from '../../../core/time/houseDay'
 import { vesselsOfKitchen } from '../../../core/schedule/putOnDay'
 
 const house = useHouse()
+const settings = useSettings()
 const router = useRouter()
 const days = shallowRef<readonly SpreadLine[] | null>(null)
 const trouble = ref('')
-const date = ref(plusDays(isoDay(hearthNow(), zoneInUse.value), 1))
+const date = ref(plusDays(isoDay(hearthNow(), settings.zone), 1))
 const name = ref('')
 void house.load()
 void ask('GET', '/spreads', SpreadListSchema).then((list) => {

@@ -4,8 +4,8 @@ import { InHouseSchema, type BatchListLine } from '../../../contracts/batch'
 import HearthAway from '../../components/HearthAway.vue'
 import HousePage from '../../components/HousePage.vue'
 import HouseShelf from '../../components/tray/HouseShelf.vue'
-import { ask } from '../../composables/api'
-import { useHearthTime } from '../../composables/hearthClock'
+import { ask } from '../../clients/api'
+import { useHearthTime } from '../../composables/hearthTime'
 
 const batches = shallowRef<readonly BatchListLine[]>([])
 const state = ref<'loading' | 'here' | 'away'>('loading')

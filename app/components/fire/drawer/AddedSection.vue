@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { gramsToType, typedGrams, weightUnit } from '../../../composables/typed'
-import { usePantry } from '../../../composables/pantry'
+import { useIngredients } from '../../../stores/ingredients'
 import type { Composition, CookPlan } from '../../../../core/live/plan'
 import { MOST_ADDED_G } from '../../../../core/live/readAdded'
 import type { Marks } from '../panel'
@@ -20,11 +20,11 @@ const emit = defineEmits<Marks>()
 const USUAL = ['water', 'milk', 'ghee', 'sugar', 'milk-powder'] as const
 /** Fat off the pan goes the other way. */
 const OFF = 'fat-off'
-const pantry = usePantry()
+const pantry = useIngredients()
 /** What can have gone in, with its composition: what the dish is made of, and the usual things. */
 const things = computed(() => new Map<string, Composition>([
   ...props.plan.amounts.map(one => [one.ingredient, one.composition] as const),
-  ...USUAL.flatMap(id => (pantry.value[id] ? [[id, pantry.value[id]] as const] : [])),
+  ...USUAL.flatMap(id => (pantry.compositions[id] ? [[id, pantry.compositions[id]] as const] : [])),
 ]))
 const chosen = ref<string | null>(null)
 const weight = ref('')

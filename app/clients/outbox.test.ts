@@ -144,7 +144,8 @@ describe('the clock of the page', () => {
   it('stands still for a moment after a mark, and then is right again', async () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'performance', 'setTimeout'] })
     const { effectScope } = await import('vue')
-    const { holdClock, useHearthTime } = await import('./hearthClock')
+    const { holdClock } = await import('./hearthClock')
+    const { useHearthTime } = await import('../composables/hearthTime')
     const scope = effectScope()
     const now = scope.run(() => useHearthTime(100))!
     const began = now.value

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { describe, expect, it, vi } from 'vitest'
 import { OpenSpread } from '../../test/app/openSpread'
-import { Refused, Unreachable } from './api'
+import { Refused, Unreachable } from '../clients/api'
 
 const day = new OpenSpread()
 
@@ -53,6 +53,25 @@ describe('what was changed', () => {
     state.change(was => ({ ...was, name: 'From the phone' }), 'kept')
     await vi.advanceTimersByTimeAsync(0)
     expect(state.spread.value!.name).toBe('From the phone')
+  })
+
+  it('can still be taken back after another view, as long as nobody else changed the day', async () => {
+    const state = await day.open()
+    const { name } = day.kept
+    state.change(was => ({ ...was, name: 'Sunday lunch' }), 'kept')
+    await vi.advanceTimersByTimeAsync(450)
+    const again = await day.openInAnotherView()
+    expect(again.spread.value!.name).toBe('Sunday lunch')
+    again.undo()
+    expect(again.spread.value!.name).toBe(name)
+    await vi.advanceTimersByTimeAsync(450)
+    expect(day.kept.name).toBe(name)
+    again.change(was => ({ ...was, name: 'Mine' }), 'kept')
+    await vi.advanceTimersByTimeAsync(450)
+    day.kept = { ...day.kept, name: 'Theirs', revision: day.kept.revision + 1 }
+    const last = await day.openInAnotherView()
+    expect(last.spread.value!.name).toBe('Theirs')
+    expect(last.canUndo.value).toBe(false)
   })
 
   it('is waited for as it stands, also where something older is under way', async () => {

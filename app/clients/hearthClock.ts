@@ -1,4 +1,3 @@
-import { onScopeDispose, readonly, ref, type Ref } from 'vue'
 import { z } from 'zod'
 import { ClockSchema } from '../../contracts/clock'
 import { ask } from './api'
@@ -46,7 +45,7 @@ export function setHearthClock(): Promise<void> {
 
 let setting: Promise<void> | null = null
 
-async function readClock(): Promise<void> {
+export async function readClock(): Promise<void> {
   const asked = performance.now()
   try {
     const { now, rate } = await ask('GET', '/clock', ClockSchema)
@@ -128,23 +127,6 @@ export function noticeClock(): boolean {
   return true
 }
 
-/** How often it is looked, and how often the hearth is asked, real ms: its machine may have been set. */
-const NOTICE_EVERY_MS = 2000
-const ASK_EVERY_MS = 600_000
-
-/** Keeps an eye on the clock as long as the scope lasts: now and then, and whenever the page is seen again. */
-export function useNoticedClock(): void {
-  const notice = (): void => void noticeClock()
-  const timer = setInterval(notice, NOTICE_EVERY_MS)
-  const asking = setInterval(() => void readClock(), ASK_EVERY_MS)
-  document.addEventListener('visibilitychange', notice)
-  onScopeDispose(() => {
-    clearInterval(timer)
-    clearInterval(asking)
-    document.removeEventListener('visibilitychange', notice)
-  })
-}
-
 /** Until then the clock is not drawn anew, ms of the steady clock. */
 let heldUntil = 0
 
@@ -157,20 +139,11 @@ export function holdClock(forMs: number): void {
   heldUntil = performance.now() + forMs / Math.max(1, anchor.rate)
 }
 
-/** A clock that runs faster is drawn oftener, but no oftener than this, real ms. */
-const LEAST_MS = 40
-
 /**
- * The hearth's time as it passes, for drawing.
+ * Whether the clock is held for a mark that is drawn first.
  *
- * @param everyMs how often it moves, real ms
- * @returns ms since 1970, readonly; it stops with its scope
+ * @returns true while it is not to be drawn anew
  */
-export function useHearthTime(everyMs = 200): Readonly<Ref<number>> {
-  const now = ref(hearthNow())
-  const timer = setInterval(() => {
-    if (performance.now() >= heldUntil) now.value = hearthNow()
-  }, Math.max(LEAST_MS, everyMs / hearthRate()))
-  onScopeDispose(() => clearInterval(timer))
-  return readonly(now)
+export function clockIsHeld(): boolean {
+  return performance.now() < heldUntil
 }
