@@ -5,6 +5,7 @@ import { lockedOut } from './clients/api'
 import { enterHouse } from './composables/entering'
 import { flush, tryNow } from './clients/outbox'
 import { usePageFocus } from './composables/pageFocus'
+import { PART_LANGUAGE } from './composables/partLanguage'
 import { useProving } from './composables/proving'
 import { pageTitle } from '../words/titles'
 import { setHearthClock } from './clients/hearthClock'
@@ -26,11 +27,12 @@ const { asked: proofAsked, tell: tellProof, leave: leaveProof } = useProving()
 const route = useRoute()
 const atFire = computed(() => route.path.startsWith('/fire/'))
 useHead({ title: () => pageTitle(route.path) })
-usePageFocus(useRouter())
+const nuxt = useNuxtApp()
+usePageFocus(useRouter(), shown => nuxt.hook('page:finish', shown))
 </script>
 
 <template>
-  <div>
+  <ElConfigProvider :locale="PART_LANGUAGE">
     <VitePwaManifest />
     <NuxtRouteAnnouncer />
     <EnterHouse
@@ -45,5 +47,5 @@ usePageFocus(useRouter())
       :tell="tellProof"
       @leave="leaveProof"
     />
-  </div>
+  </ElConfigProvider>
 </template>

@@ -30,7 +30,9 @@ export function filesOfPages(manifest: Readonly<Record<string, BuiltFile>>): Pag
     return seen
   }
   const entry = new Set(parts.filter(([, part]) => part.isEntry).flatMap(([key]) => [...withImports(key)]))
-  return parts.flatMap(([key]) => {
+  // A page with an address of its own comes before one that takes any name in its place.
+  const byName = parts.toSorted(([p], [q]) => Number(p.includes('[')) - Number(q.includes('[')))
+  return byName.flatMap(([key]) => {
     const route = /^pages\/(.*?)(?:\/?index)?\.vue$/.exec(key)?.[1]
     if (route === undefined || route.includes('...')) return []
     const own = [...withImports(key)].filter(one => !entry.has(one)).flatMap(one => manifest[one] ?? [])

@@ -72,9 +72,9 @@ const says = computed(() => (reachable.value && waiting.value === 0 && setAside.
 
 <style scoped>
 .house { display: flex; align-items: center; flex-wrap: wrap; gap: 0.4rem 1.6rem; padding: 14px 28px 10px; max-width: 1280px; margin: 0 auto; }
-.skip { position: absolute; left: -9999px; }
-.skip:focus { left: 12px; top: 8px; background: var(--wall-raised); padding: 0.5rem 1rem; z-index: 5; }
-.mark { display: flex; align-items: center; gap: 0.8rem; font: 650 1.45rem var(--voice); text-decoration: none; }
+.skip { position: absolute; left: -9999px; display: flex; align-items: center; min-height: 44px; padding: 0 1rem; background: var(--wall-raised); }
+.skip:focus { left: 12px; top: 8px; z-index: 5; }
+.mark { display: flex; min-height: 44px; align-items: center; gap: 0.8rem; font: 650 1.45rem var(--voice); text-decoration: none; }
 nav { display: flex; gap: 0.2rem; }
 nav a { padding: 0.55rem 0.8rem 0.45rem; text-decoration: none; color: var(--ink-soft); font-size: 1.125rem; border-bottom: 4px solid transparent; }
 nav a:hover { color: var(--ink); }

@@ -30,5 +30,6 @@ const live = useLiveCooks()
 
 <style scoped>
 main > p { margin: 10px 0; }
-main.coming { visibility: hidden; }
+/* The page itself can have the focus meanwhile. */
+main.coming > :deep(*) { visibility: hidden; }
 </style>

@@ -28,6 +28,8 @@ export function holdsText(holds: Readonly<Record<string, number>>): string {
 
 /** What is taken out of a house and into it, and the copies it makes by itself. */
 export interface HouseFiles {
+  /** Fulfilled once what stands here was read, or could not be. */
+  readonly arrived: Promise<void>
   readonly copies: Readonly<Ref<Copies | null>>
   readonly size: Readonly<Ref<BackupSize | null>>
   readonly unreadable: Readonly<Ref<Unreadable>>
@@ -64,7 +66,7 @@ export function useHouseFiles(): HouseFiles {
     size.value = sizes?.size ?? null
     unreadable.value = damaged?.unreadable ?? []
   }
-  void read()
+  const arrived = read()
 
   /** Sends a file as it is; what came of it, or what is wrong with it. */
   async function send(file: File, path: string, type: string, done: (answer: unknown) => string): Promise<void> {
@@ -95,6 +97,7 @@ export function useHouseFiles(): HouseFiles {
     return parsed.success ? `${parsed.data.taken} ${parsed.data.taken === 1 ? 'batch' : 'batches'} taken in${parsed.data.known > 0 ? `, ${parsed.data.known} stood here already` : ''}.` : 'Taken in.'
   }
   return {
+    arrived,
     copies: readonly(copies) as Readonly<Ref<Copies | null>>, size: readonly(size), unreadable: readonly(unreadable) as Readonly<Ref<Unreadable>>,
     says: readonly(says), wrong: readonly(wrong), busy: readonly(busy), standing: readonly(standing),
     takeIn: file => send(file, '/batches/import', 'application/jsonl', takenIn),

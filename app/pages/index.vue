@@ -233,6 +233,7 @@ const guesses = computed(() => {
 .quick { list-style: none; margin: 22px 0; padding: 0; display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 4px 24px; }
 .quick a { display: grid; padding: 8px 0; min-height: 56px; text-decoration: none; border-top: 2px solid var(--line); line-height: 1.25; }
 .quick a:hover strong { color: var(--accent); }
+.keeps header a, .last header a { display: inline-block; padding-block: 10px; margin-block: -10px; }
 .keeps header, .last header { display: flex; align-items: baseline; gap: 1.5rem; margin-bottom: 12px; }
 .arcade { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 12px 0; }
 .arcade a { display: grid; justify-items: stretch; text-decoration: none; text-align: center; }

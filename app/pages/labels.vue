@@ -71,6 +71,9 @@ function print(): void {
     id="main"
     class="labels"
   >
+    <h1 class="visually-hidden">
+      Labels
+    </h1>
     <div class="screen-only bar">
       <NuxtLink
         class="stone-button"

@@ -32,6 +32,7 @@ import { standsOnShelf } from '../../core/proportions/measuredAmounts'
 import { setAmount, setBaseAlone } from '../../core/proportions/setAmount'
 import { familyName, schoolOf } from '../../words/dish'
 import PanelDrawer from '../components/PanelDrawer.vue'
+import { pageTitle } from '../../words/titles'
 
 const house = useHouse()
 const cooks = useCooks()
@@ -40,6 +41,7 @@ const router = useRouter()
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
 const { sheet, card, dish, troubles, nowhere, table, rowOf, cup, amounts, account, facts, plan, forecast, forecastIsOld, canUndo, undo, set } = state
+useHead({ title: () => pageTitle('/measure', card.value?.name) })
 void house.load().then(async () => {
   state.open(typeof route.query.dish === 'string' ? route.query.dish : undefined)
   if (!sheet.value && kitchen.value) await router.replace({ path: '/book', query: typeof route.query.dish === 'string' ? { unknown: route.query.dish.slice(0, 80) } : {} })
@@ -278,8 +280,8 @@ async function toTheFire(): Promise<void> {
 .right { grid-area: right; }
 .below { grid-area: below; content-visibility: auto; contain-intrinsic-size: auto 400px; }
 .left, .right, .below { contain: layout style; }
-.left { display: grid; gap: 8px; align-content: start; }
-.right { border-left: 3px solid var(--line); padding-left: 24px; display: grid; gap: 10px; align-content: start; }
+.left { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; align-content: start; }
+.right { border-left: 3px solid var(--line); padding-left: 24px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; align-content: start; }
 .right header { display: flex; justify-content: space-between; align-items: center; gap: 10px; }
 @media (max-width: 1000px) {
   .measure { grid-template: "left" auto "right" auto "below" auto / minmax(0, 1fr); }

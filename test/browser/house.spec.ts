@@ -1,40 +1,7 @@
-import { nothingSerious } from './accessible'
 import { toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 
 test.use({ shared: true })
-
-test.describe('every view', () => {
-  test('has nothing serious against it, in light and in dark', async ({ page, complaints }) => {
-    const look = async (path: string, ready: string): Promise<void> => {
-      if (path !== '') await page.goto(path)
-      await expect(page.locator(ready).first()).toBeVisible()
-      await nothingSerious(page, path || ready)
-    }
-    await look('/', '.arcade svg')
-    await look('/book', '.dishes li')
-    await look('/card/long-spoon-mung', '.card')
-    await look('/measure?dish=sweet-water-semolina', '.preview svg')
-    await page.locator('.labels .name').nth(2).click()
-    await look('', '.panel')
-    await page.getByRole('tab', { name: 'Its stages' }).click()
-    await look('', '.stages')
-    await look('/kitchen', '.thing')
-    await page.locator('.thing').first().click()
-    await look('', '.editor')
-    await look('/kitchen/boil', '.setup')
-    await look('/kitchen/learned', '.span')
-    await look('/ledger', '.wall canvas')
-    await page.locator('.wall a').first().click()
-    await look('', '.story')
-    await toTheFire(page)
-    await look('', 'svg.arch')
-    await page.locator('[data-action="start"]').click()
-    await page.keyboard.press('m')
-    await look('', '.drawer')
-    expect(complaints.list).toEqual([])
-  })
-})
 
 test.describe('Measure', () => {
   test('takes amounts as cooks speak and says what it did not understand', async ({ page }) => {

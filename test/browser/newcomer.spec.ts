@@ -5,41 +5,9 @@ import { expect, test } from './hearth'
 /** What a newcomer meets that only a whole page shows: pages that hold still, that can be enlarged, that are touched twice. */
 test.use({ shared: true })
 
-/** Shifts of layout that no hand caused, added up as they come; more than a tenth is felt (web.dev, cumulative layout shift). */
-const COUNT_SHIFTS = `window.shifted = 0; new PerformanceObserver(list => { for (const one of list.getEntries()) if (!one.hadRecentInput) window.shifted += one.value }).observe({ type: 'layout-shift', buffered: true })`
-const FELT = 0.1
-
-for (const [name, viewport] of [['a laptop', { width: 1280, height: 800 }], ['a phone', { width: 390, height: 844 }]] as const) {
-  test(`nothing moves under the hand as a page comes, on ${name}`, async ({ page }) => {
-    await page.setViewportSize(viewport)
-    await page.addInitScript(COUNT_SHIFTS)
-    // Letters are there from the second page on: what is asked here is what the pages themselves move.
-    await page.goto('/book')
-    for (const path of ['/', '/ledger', '/kitchen/learned', '/tray']) {
-      // A page is held back a second and a half at most: on a machine that is busy with other things it may come in parts.
-      await expect(async () => {
-        await page.goto(path)
-        await expect(page.locator('main')).not.toHaveAttribute('aria-busy', 'true')
-        await page.waitForTimeout(1500)
-        expect(await page.evaluate(() => (window as unknown as { shifted: number }).shifted), path).toBeLessThan(FELT)
-      }).toPass({ timeout: 40_000 })
-    }
-  })
-}
-
 /** A window of 1280 by 1024 enlarged fourfold (WCAG 2.2, 1.4.10). */
 const FOURFOLD = { width: 320, height: 256 }
 const width = (page: Page): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth)
-
-test('enlarged fourfold every page is read without scrolling sideways', async ({ page }) => {
-  await page.setViewportSize(FOURFOLD)
-  for (const path of ['/', '/book', '/measure?dish=three-to-one-mung', '/tray', '/tray/demo-708', '/ledger', '/ledger/demo-402', '/ledger/remember', '/kitchen', '/kitchen/learned', '/kitchen/house', '/spread']) {
-    await page.goto(path)
-    await expect(page.locator('main h1').first()).toBeVisible()
-    await page.waitForTimeout(400)
-    expect(await width(page), path).toBeLessThanOrEqual(FOURFOLD.width)
-  }
-})
 
 test('enlarged fourfold the fire shows one thing after another, and nothing lies over the clock', async ({ page }) => {
   await page.setViewportSize(FOURFOLD)

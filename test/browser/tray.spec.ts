@@ -3,7 +3,6 @@ import { lattice } from '../../core/tray/lattice'
 import { cutTray } from '../../core/tray/cutTray'
 import { jpegWithPlace } from '../support/jpegs'
 import { pdfLines, type PdfLine } from '../support/pdfLines'
-import { nothingSerious } from './accessible'
 import { expect, runHearth, test } from './hearth'
 
 const SLAB = 'demo-708'
@@ -214,20 +213,5 @@ test.describe('files', () => {
       await page.goto('/tray')
       await expect(page.locator('.shelf li')).toHaveCount(3)
     })
-  })
-})
-
-test.describe('what comes after the fire', () => {
-  test('has nothing serious against it, in light and in dark', async ({ page, complaints }) => {
-    const views = [
-      ['/tray', '.shelf li'], [`/tray/${SLAB}`, '.setting'], ['/tray/demo-706', '.count'], [`/tray/${CARROT}`, '.keep'], ['/ledger/demo-705', '.finder ol li'],
-      ['/ledger/compare?ids=demo-411,demo-404', '.words'], ['/ledger/remember', '.memory'], ['/ledger/copies', '.copies li'], [`/labels?batches=${CARROT}`, '.label'],
-    ] as const
-    for (const [path, ready] of views) {
-      await page.goto(path)
-      await page.locator(ready).first().waitFor()
-      await nothingSerious(page, path)
-    }
-    expect(complaints.list).toEqual([])
   })
 })

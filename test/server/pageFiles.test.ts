@@ -20,6 +20,11 @@ describe('files of a page', () => {
     expect(of('/')).toEqual([{ path: '^//?$', scripts: ['home.js', 'deep.js', 'part.js'], styles: ['home.css', 'deep.css'] }])
     expect(of('/kitchen')).toMatchObject([{ scripts: ['kitchen.js'], styles: [] }])
   })
+  it('takes a page with an address of its own before one that takes any name', () => {
+    const both = filesOfPages({ 'pages/ledger/[id].vue': { file: 'batch.js' }, 'pages/ledger/copies.vue': { file: 'copies.js' } })
+    expect(both.find(one => new RegExp(one.path).test('/ledger/copies'))?.scripts).toEqual(['copies.js'])
+    expect(both.find(one => new RegExp(one.path).test('/ledger/demo-1'))?.scripts).toEqual(['batch.js'])
+  })
   it('knows a page by its address, and no other', () => {
     expect(of('/fire/abc')).toMatchObject([{ scripts: ['fire.js'] }])
     expect(of('/fire')).toEqual([])

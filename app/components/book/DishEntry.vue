@@ -50,6 +50,13 @@ const COMMANDS: Readonly<Record<string, () => void>> = {
   copy: () => emit('copy'), dish: () => emit('give', 'dish'), recipe: () => emit('give', 'recipe'), address: () => emit('give', 'address'),
   versions: () => emit('look'), print: () => void navigateTo(`/card/${props.dish.id}`), aside: () => emit('aside', !props.aside),
 }
+/** What was chosen is done once the menu is gone: it gives the focus back to its button, and would take it from what opens. */
+let wanted = ''
+function closed(open: boolean): void {
+  const command = wanted
+  wanted = ''
+  if (!open) setTimeout(() => COMMANDS[command]?.(), 0)
+}
 </script>
 
 <template>
@@ -83,7 +90,8 @@ const COMMANDS: Readonly<Record<string, () => void>> = {
     </div>
     <ElDropdown
       trigger="click"
-      @command="(command: string) => COMMANDS[command]?.()"
+      @command="(command: string) => { wanted = command }"
+      @visible-change="closed"
     >
       <ElButton
         class="more"
@@ -133,7 +141,6 @@ const COMMANDS: Readonly<Record<string, () => void>> = {
 h2 { font-size: 1.3rem; }
 h2 a { text-decoration-thickness: 1px; text-underline-offset: 4px; text-decoration-color: var(--line); }
 p { line-height: 1.3; }
-.names { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .lacks { color: var(--ink-soft); }
 .lacks.all { color: var(--accent); font-weight: 600; }
 .more { min-width: 44px; padding: 0; font-size: 1.25rem; align-self: start; }

@@ -106,6 +106,6 @@ async function copy(): Promise<void> {
 .give { display: grid; gap: 12px; font-size: 1.0625rem; }
 .give p { margin: 0; }
 label { display: grid; gap: 4px; font-weight: 600; }
-.code { width: min(100%, 420px); justify-self: center; }
+.code { width: min(100%, 300px); justify-self: center; }
 .ends { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
 </style>

@@ -36,10 +36,10 @@ defineProps<{
 .fire.far { grid-template-columns: minmax(0, 1fr); }
 .fire.far :deep(.side), .fire.far :deep(.minor), .fire.far :deep(.facts), .fire.far :deep(.pace), .fire.far :deep(.pan), .fire.far :deep(svg.arch) { display: none; }
 .fire.far :deep(.opening) { inset: 0; justify-content: center; }
-.fire.far :deep(.clock) { font-size: min(28vw, 38vh, 330px); }
-.fire.far :deep(.cue) { font-size: min(8vw, 11vh, 92px); max-width: none; }
-.fire.far :deep(.detail) { font-size: min(4.6vw, 56px); max-width: none; }
-.fire.far :deep(.windows) { display: block; font-size: min(3.6vw, 40px); }
+.fire.far :deep(.clock) { font-size: min(28vw, 30vh, 330px); }
+.fire.far :deep(.cue) { font-size: min(8vw, 10vh, 92px); max-width: none; }
+.fire.far :deep(.detail) { font-size: min(4.6vw, 6vh, 56px); max-width: none; }
+.fire.far :deep(.windows) { display: block; max-width: none; font-size: min(3.2vw, 4.4vh, 40px); }
 @media (min-width: 701px) and (min-height: 521px) {
   .fire :deep(.minor :is(.el-button, .stone-button):not(:first-child)) { flex: none; }
 }
@@ -70,6 +70,9 @@ defineProps<{
   .fire.aside :deep(.opening) { position: static; }
   .fire.aside :deep(.big:not(.el-button--primary):not([data-first])) { display: none; }
   .fire.far :deep(.frame) { height: 100%; width: 100%; }
+  .fire.far :deep(.cue) { font-size: 11vw; }
+  .fire.far :deep(.detail) { font-size: 6vw; }
+  .fire.far :deep(.windows) { font-size: 5.6vw; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
   .fire { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1fr); min-height: 0; height: auto; padding: 2px 16px 8px; column-gap: 20px; }

@@ -153,7 +153,7 @@ function changeCups(id: string, cups: number): void {
 .many :deep(h2) { font-size: 0.9375rem; }
 .many :deep(.amount) { font-size: 1.0625rem; }
 .pinches { display: flex; flex-wrap: wrap; gap: 2px 22px; }
-.pinch { font-size: 1.0625rem; min-height: 32px; }
+.pinch { font-size: 1.0625rem; min-height: 44px; }
 @media (max-width: 700px) {
   .board { overflow-x: auto; padding-bottom: 4px; }
   .shelf, .labels { gap: 10px; min-width: max(540px, var(--columns) * 72px); }

@@ -120,6 +120,6 @@ const list = computed(() => shopping(
 </template>
 
 <style scoped>
-.buy { display: grid; gap: 16px; }
+.buy { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 ul { margin: 6px 0 0; padding-left: 1.2em; display: grid; gap: 4px; }
 </style>

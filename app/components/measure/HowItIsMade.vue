@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { MeasureSheet } from '../../composables/measureSheet'
 import type { Kitchen } from '../../../contracts/kitchen'
 import type { Choices } from '../../../core/dish/choices'
@@ -30,6 +30,14 @@ const emit = defineEmits<{
 }>()
 
 const pane = ref<'school' | 'stages' | 'pan' | 'buy'>('school')
+const tabs = useTemplateRef<{ readonly $el: HTMLElement }>('tabs')
+/** On a small screen a pane stands below what one sees: it comes up as it is opened. */
+function seen(): void {
+  const { $el: shown } = tabs.value!
+  void nextTick(() => {
+    if (shown.getBoundingClientRect().top > window.innerHeight / 2) shown.scrollIntoView({ block: 'start', behavior: 'smooth' })
+  })
+}
 const { card, sheet, dish, troubles, rowOf, cup, fire, pan, plan, forecast } = props.state
 /** The dish as its school sees it: the same one while only amounts move, many times a second. */
 const schooled = computed<DishCard | null>((before) => {
@@ -55,7 +63,11 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
       :troubles="wrong"
       @choose="changes => emit('choose', changes)"
     />
-    <ElTabs v-model="pane">
+    <ElTabs
+      ref="tabs"
+      v-model="pane"
+      @tab-click="seen"
+    >
       <ElTabPane
         name="school"
         label="How it is cooked"
@@ -119,5 +131,5 @@ function sameSchool(one: DishCard, other: DishCard): boolean {
 </template>
 
 <style scoped>
-.made, .pane { display: grid; gap: 10px; align-content: start; }
+.made, .pane { display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; align-content: start; }
 </style>

@@ -95,5 +95,9 @@ rect.pour, .key.pour { fill: var(--accent); background: var(--accent); }
 rect.brings, .key.brings { fill: var(--water); background: var(--water); }
 .part { white-space: nowrap; margin-right: 18px; display: inline-flex; align-items: center; gap: 6px; }
 .key { width: 11px; height: 11px; display: inline-block; }
-.hold { margin-left: 16px; color: var(--ink-soft); font-size: 0.9375rem; white-space: nowrap; }
+.hold { margin-left: 16px; color: var(--ink-soft); font-size: 0.9375rem; }
+@media (max-width: 420px) {
+  .hold { margin-left: 0; }
+  .part { white-space: normal; }
+}
 </style>

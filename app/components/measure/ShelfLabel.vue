@@ -66,7 +66,7 @@ const emit = defineEmits<{
 
 <style scoped>
 h2 { font-family: var(--text); font-size: 1.1rem; font-weight: 650; hyphens: auto; overflow-wrap: break-word; }
-.name { text-decoration-thickness: 1px; text-decoration-color: var(--line); }
+.name { display: inline-block; padding-block: 14px; margin-block: -14px; text-decoration-thickness: 1px; text-decoration-color: var(--line); }
 .name:hover, .name[aria-expanded="true"] { text-decoration-color: var(--accent); color: var(--accent); }
 .amount { font-size: 1.25rem; line-height: 1.2; }
 .plus { display: block; font-size: 0.9375rem; }

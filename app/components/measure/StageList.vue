@@ -90,7 +90,7 @@ function shown(stage: Stage) {
 </template>
 
 <style scoped>
-.stages { display: grid; gap: 14px; }
+.stages { display: grid; grid-template-columns: minmax(0, 1fr); gap: 14px; }
 ol { list-style: none; margin: 6px 0 0; padding: 0; display: grid; gap: 10px; }
 li { display: grid; grid-template-columns: 74px minmax(0, 1fr); gap: 14px; border-top: 2px solid var(--line); padding-top: 6px; }
 .minutes { font-weight: 600; text-align: right; }

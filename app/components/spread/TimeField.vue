@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { namedPicker } from '../../composables/namedPicker'
 import { useSettings } from '../../stores/settings'
 
 const settings = useSettings()
@@ -15,6 +16,7 @@ const emit = defineEmits<{
   set: [minutes: number]
 }>()
 
+const name = namedPicker(() => props.asks)
 const text = computed(() => {
   const minutes = ((props.value % 1440) + 1440) % 1440
   return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
@@ -36,6 +38,7 @@ function given(value: string | null): void {
       arrow-control
       :clearable="false"
       :aria-label="asks"
+      @visible-change="name"
       @update:model-value="given"
     />
   </label>

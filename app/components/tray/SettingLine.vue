@@ -35,7 +35,7 @@ const says = computed(() => {
     class="setting"
     aria-label="Setting"
   >
-    <h3>{{ says }}</h3>
+    <h2>{{ says }}</h2>
     <svg
       v-if="cut"
       :viewBox="`0 0 ${WIDTH} 30`"

@@ -14,12 +14,14 @@ import { familyName, schoolOf } from '../../../words/dish'
 import { measureText } from '../../../words/measure'
 import { stepsOf } from '../../../words/recipe'
 import { EXPECT_WORDS } from '../../../words/stages'
+import { pageTitle } from '../../../words/titles'
 
 const house = useHouse()
 const id = String(useRoute().params.id)
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
 const { sheet, card, dish, amounts, comes, account, cup, plan, rowOf } = state
+useHead({ title: () => pageTitle('/card', card.value?.name) })
 void house.load().then(() => state.open(id))
 const nameOf = (one: string): string => {
   const found = card.value?.ingredients.find(known => known.id === one)

@@ -251,7 +251,7 @@ const newBag = (family: (typeof FAMILY_IDS)[number]): Promise<void> => teach({ k
 .two { display: grid; gap: 2px; }
 .more { justify-self: start; }
 .number { display: grid; gap: 2px; }
-.number :is(.el-button, .stone-button) { min-height: 36px; }
+.number :is(.el-button, .stone-button) { min-height: 44px; }
 .says { color: var(--accent); }
 summary h2 { display: inline; }
 .from { border-left: 3px solid var(--line); padding-left: 24px; display: grid; gap: 10px; align-content: start; }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { until } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import FinishForm from '../../components/FinishForm.vue'
 import HousePage from '../../components/HousePage.vue'
@@ -14,6 +15,7 @@ import { Anything, ask } from '../../clients/api'
 import { useBatchPhotos } from '../../composables/batchPhotos'
 import { giveFile } from '../../composables/dishFiles'
 import { useFaultFinder } from '../../composables/faultFinder'
+import { useArriving } from '../../composables/arriving'
 import { dayText, gramsText, timeOfDay } from '../../composables/format'
 import { useHearthTime } from '../../composables/hearthTime'
 import { useHouse } from '../../stores/house'
@@ -25,6 +27,7 @@ import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/live/afterF
 import { LIKED_WORDS } from '../../../words/after'
 import { editText } from '../../../words/faults'
 import { FAULT_WORDS } from '../../../words/cook'
+import { pageTitle } from '../../../words/titles'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -32,6 +35,8 @@ const house = useHouse()
 void house.load()
 const after = useAfterFire(id, useCooks())
 const { batch, state, cook } = after
+useHead({ title: () => pageTitle('/ledger/', batch.value ? `${batch.value.line.dish}, ${dayText(batch.value.line.startedAt)}` : undefined) })
+const coming = useArriving([until(state).not.toBe('loading')])
 const now = useHearthTime(30_000)
 const trouble = ref('')
 const removed = ref(false)
@@ -114,7 +119,10 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
 </script>
 
 <template>
-  <HousePage :trouble="trouble || (state === 'away' && !batch ? 'The hearth is away. Nothing is lost; this page comes as soon as it is back.' : state === 'unknown' ? 'There is no such batch here.' : '')">
+  <HousePage
+    :coming="coming"
+    :trouble="trouble || (state === 'away' && !batch ? 'The hearth is away. Nothing is lost; this page comes as soon as it is back.' : state === 'unknown' ? 'There is no such batch here.' : '')"
+  >
     <p
       v-if="state === 'coming'"
       class="lost"

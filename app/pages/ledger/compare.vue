@@ -4,6 +4,7 @@ import { BatchSchema, type Batch } from '../../../contracts/batch'
 import HousePage from '../../components/HousePage.vue'
 import RingsOver from '../../components/ledger/RingsOver.vue'
 import { ask } from '../../clients/api'
+import { useArriving } from '../../composables/arriving'
 import { clockText, dayText, gramsText } from '../../composables/format'
 import { ALIGNED, type Aligned } from '../../drawings/laidOver'
 import { INGREDIENTS } from '../../../book/ingredients'
@@ -30,7 +31,7 @@ async function load(): Promise<void> {
     trouble.value = error instanceof Error ? error.message : String(error)
   }
 }
-void load()
+const coming = useArriving([load()])
 const nameOf = (id: string): string => (INGREDIENTS.find(row => row.id === id)?.name.split(',')[0] ?? id.replaceAll('-', ' ')).toLowerCase()
 const records = computed(() => batches.value.map(batch => ({ plan: batch.plan, cook: replay(batch.plan, batch.observations), summary: batch.line.summary })))
 const rows = computed(() => records.value.map((record, i) => {
@@ -48,7 +49,10 @@ const rows = computed(() => records.value.map((record, i) => {
 </script>
 
 <template>
-  <HousePage :trouble="trouble">
+  <HousePage
+    :coming="coming"
+    :trouble="trouble"
+  >
     <div class="compare">
       <header class="top">
         <h1>Laid over one another</h1>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CopyKind } from '../../../contracts/backup'
 import HousePage from '../../components/HousePage.vue'
+import { useArriving } from '../../composables/arriving'
 import { dayText, degreesText, gramsText, timeOfDay } from '../../composables/format'
 import { useHouseFiles } from '../../composables/houseFiles'
 import { useSetAside, type SetAside } from '../../composables/setAside'
@@ -8,7 +9,8 @@ import { useCooks } from '../../stores/cooks'
 import { momentText } from '../../../words/moment'
 import FileChooser from '../../components/FileChooser.vue'
 
-const { copies, size, unreadable, says, wrong, busy, standing, takeIn, restore, tell } = useHouseFiles()
+const { arrived, copies, size, unreadable, says, wrong, busy, standing, takeIn, restore, tell } = useHouseFiles()
+const coming = useArriving([arrived])
 const { list: refused, letGo } = useSetAside()
 const cooks = useCooks()
 for (const stream of new Set(refused.value.flatMap(one => (one.mark ? [one.mark.stream] : [])))) void cooks.load(stream)
@@ -25,7 +27,7 @@ const wish = (name: string, kind: CopyKind): string => (kind === 'daily' ? name.
 </script>
 
 <template>
-  <HousePage>
+  <HousePage :coming="coming">
     <div class="copies">
       <h1>Take away and keep safe</h1>
       <p

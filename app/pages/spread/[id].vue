@@ -12,6 +12,7 @@ import DaySaid from '../../components/spread/DaySaid.vue'
 import StepPanel from '../../components/spread/StepPanel.vue'
 import HousePage from '../../components/HousePage.vue'
 import { rowHeightFor, viewOfSpread } from '../../drawings/spreadView'
+import { useArriving } from '../../composables/arriving'
 import { gramsText, houseDay } from '../../composables/format'
 import { minuteText } from '../../composables/houseTime'
 import { hearthNow } from '../../clients/hearthClock'
@@ -32,6 +33,7 @@ import { cookOnDay } from '../../../core/schedule/putOnDay'
 import { houseTable } from '../../../core/composition/corrections'
 import { stepName } from '../../../words/spread'
 import PanelDrawer from '../../components/PanelDrawer.vue'
+import { pageTitle } from '../../../words/titles'
 
 const route = useRoute()
 const router = useRouter()
@@ -40,7 +42,8 @@ const cooks = useCooks()
 const { kitchen, evidence, dishes } = storeToRefs(house)
 const state = useSpreadDay(String(route.params.id), { kitchen, evidence, ingredients: INGREDIENTS })
 const { spread, tries, troubles, seeking, cannot, clash, trouble, found, other } = state
-void house.load().then(() => state.load())
+useHead({ title: () => pageTitle('/spread/', spread.value?.name) })
+const coming = useArriving([house.load().then(() => state.load())])
 const { names, fitting, padded, going, slack: planSlack, mealsOf, waits, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
 const wishes = useSpreadWishes(state, step => fitting.value?.starts[step], anchorOf)
 const now = useHearthTime(10_000)
@@ -57,7 +60,8 @@ const tab = ref<DayTab | null>(null)
 const chosen = ref<string | null>(null)
 const busy = ref(false)
 const stage = ref<HTMLElement | null>(null)
-const { width } = useElementSize(stage)
+/** About as wide as the window until it is measured: its height is right from the first moment. */
+const { width } = useElementSize(stage, { width: Math.min(1224, window.innerWidth), height: 0 })
 watch(spread, (value) => {
   if (value && value.dishes.length === 0) tab.value ??= 'dishes'
 })
@@ -117,7 +121,10 @@ async function calendar(): Promise<void> {
 </script>
 
 <template>
-  <HousePage :trouble="trouble || house.trouble">
+  <HousePage
+    :coming="coming"
+    :trouble="trouble || house.trouble"
+  >
     <div
       v-if="spread"
       class="spread"

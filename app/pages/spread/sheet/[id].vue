@@ -14,11 +14,13 @@ import { useHouse } from '../../../stores/house'
 import { houseTable } from '../../../../core/composition/corrections'
 import { lanesOf, stepsOf } from '../../../../core/schedule/lanesOf'
 import { stepName } from '../../../../words/spread'
+import { pageTitle } from '../../../../words/titles'
 
 const house = useHouse()
 const { kitchen, evidence } = storeToRefs(house)
 const state = useSpreadDay(String(useRoute().params.id), { kitchen, evidence, ingredients: INGREDIENTS })
 const { spread, planned } = state
+useHead({ title: () => pageTitle('/spread/sheet/', spread.value?.name) })
 void house.load().then(() => state.load())
 const { padded, names, said, date } = useSpreadReading(state)
 const view = computed(() => (spread.value && padded.value && planned.value ? viewOfSpread(spread.value, padded.value, planned.value, 1060, spread.value.dishes.length <= 6 ? 50 : 38, { ...lanesOf(padded.value, planned.value.starts), vessels: [] }) : null))

@@ -6,9 +6,11 @@ import { lengthText } from '../../../composables/format'
 import { guideSheets } from '../../../drawings/cuttingGuide'
 import { trayView } from '../../../drawings/trayView'
 import { cutTray } from '../../../../core/tray/cutTray'
+import { pageTitle } from '../../../../words/titles'
 
 const id = String(useRoute().params.id)
 const { cook, plan, state } = useAfterFire(id, useCooks())
+useHead({ title: () => pageTitle('/tray/guide/', plan.value?.dish.name) })
 const shaped = computed(() => {
   const what = cook.value?.after.shaped?.what
   return what?.way === 'tray' ? what : null
@@ -26,6 +28,9 @@ function print(): void {
     id="main"
     class="guide"
   >
+    <h1 class="visually-hidden">
+      Cutting guide{{ plan ? ` for ${plan.dish.name}` : '' }}
+    </h1>
     <p class="screen-only bar">
       <NuxtLink
         class="stone-button"
@@ -47,6 +52,12 @@ function print(): void {
     >
       This batch is not cut in a tray yet.
     </p>
+    <div
+      class="sheets"
+      tabindex="0"
+      role="region"
+      aria-label="The sheets, at their true size"
+    >
     <section
       v-for="sheet in sheets"
       :key="`${sheet.column}-${sheet.row}`"
@@ -95,12 +106,15 @@ function print(): void {
         <span>100 mm</span>
       </footer>
     </section>
+    </div>
   </main>
 </template>
 
 <style scoped>
-.guide { padding: 20px; background: #fff; color: #000; min-height: 100vh; }
-.bar { display: flex; gap: 12px; align-items: center; color: #1b2040; }
+.guide { color-scheme: light; padding: 20px; background: #fff; color: #000; min-height: 100vh; }
+/* It is as large as it will lie on the tray: on a small screen it is moved under the window, not made smaller. */
+@media screen { .sheets { overflow-x: auto; } }
+.bar { display: flex; flex-wrap: wrap; gap: 12px; align-items: center; color: #1b2040; }
 .bar :is(.el-button, .stone-button) { color: #1b2040; background: #f7fafb; border-color: #1b2040; }
 .bar :is(.el-button, .stone-button).first { background: #1e6b62; color: #fff; border-color: #124a43; }
 .none { color: #1b2040; padding: 2rem 0; }

@@ -1,0 +1,87 @@
+import type { Locator, Page } from '@playwright/test'
+import { nothingSerious } from './accessible'
+import { toTheFire } from './cookAlong'
+import { expect, test } from './hearth'
+import { cutOff, tooSmall } from './standing'
+
+test.use({ shared: true })
+
+/** Something that opens beside or above a view. */
+interface Opened {
+  readonly what: string
+  /** Opens it from a page of the demo house that stands. */
+  readonly open: (page: Page) => Promise<void>
+  /** What has opened. */
+  readonly part: (page: Page) => Locator
+  /** What the keyboard comes back to; left out where it does not go in. */
+  readonly opener?: (page: Page) => Locator
+}
+
+const button = (page: Page, name: string | RegExp): Locator => page.getByRole('button', { name }).first()
+const drawer = (page: Page): Locator => page.getByRole('dialog').first()
+const dishMenu = (page: Page): Locator => page.locator('.dishes .more').first()
+async function ofDish(page: Page, command: string): Promise<void> {
+  await page.goto('/book')
+  await dishMenu(page).click()
+  await page.getByRole('menuitem', { name: command }).click()
+}
+async function from(page: Page, address: string, opener: Locator): Promise<void> {
+  await page.goto(address)
+  await opener.click()
+}
+const onBoard = (page: Page, board: string): Locator => page.getByRole('region', { name: board }).locator('.thing').first()
+async function lit(page: Page, name: string): Promise<void> {
+  await toTheFire(page)
+  await page.locator('[data-action="start"]').click()
+  await button(page, name).click()
+}
+const dayTab = (name: string): Opened => ({
+  what: `the day’s ${name}`, open: page => from(page, '/spread/lamp-evening', page.getByRole('tab', { name, exact: true })), part: page => page.getByRole('tabpanel', { name }),
+})
+const paneOf = (name: string): Opened => ({
+  what: `Measure’s ${name}`, open: page => from(page, '/measure?dish=sweet-water-semolina', page.getByRole('tab', { name, exact: true })), part: page => page.getByRole('tabpanel', { name }),
+})
+const MEASURE = '/measure?dish=sweet-water-semolina'
+const DAY = '/spread/lamp-evening'
+
+const OPENED: readonly Opened[] = [
+  { what: 'a menu of a dish', open: page => from(page, '/book', dishMenu(page)), part: page => page.getByRole('menu').first(), opener: dishMenu },
+  { what: 'a drawer of versions', open: page => ofDish(page, 'Its versions'), part: drawer, opener: dishMenu },
+  { what: 'a dialog that gives a dish away', open: page => ofDish(page, 'To another house'), part: drawer, opener: dishMenu },
+  { what: 'a form for a new dish', open: page => from(page, '/book', button(page, 'A new dish')), part: page => page.locator('form').first() },
+  { what: 'a pasted text', open: page => from(page, '/book', button(page, 'From a pasted text')), part: page => page.getByRole('textbox', { name: /The text/ }) },
+  { what: 'an ingredient', open: page => from(page, MEASURE, page.locator('.labels .name').nth(1)), part: drawer, opener: page => page.locator('.labels .name').nth(1) },
+  { what: 'an ingredient to be added', open: page => from(page, MEASURE, button(page, 'Add an ingredient')), part: drawer, opener: page => button(page, 'Add an ingredient') },
+  ...['Its stages', 'In the pan', 'Get ready and buy'].map(paneOf),
+  { what: 'everything else at the fire', open: page => lit(page, 'Everything else'), part: page => page.locator('.drawer').first(), opener: page => button(page, 'Everything else') },
+  { what: 'what is wrong at the fire', open: page => lit(page, 'Something is wrong'), part: page => page.locator('.drawer, .repair').first(), opener: page => button(page, 'Something is wrong') },
+  { what: 'the far view', open: page => lit(page, 'far view'), part: page => page.locator('.fire.far') },
+  ...['Cups and spoons', 'Pans and pots', 'Fires', 'Trays and plates'].map((board): Opened => (
+    { what: `a thing of ${board}`, open: page => from(page, '/kitchen', onBoard(page, board)), part: drawer, opener: page => onBoard(page, board) })),
+  { what: 'a calendar of days', open: page => from(page, '/kitchen', page.getByRole('combobox', { name: 'use by' }).or(page.getByLabel('use by', { exact: true })).first()), part: drawer },
+  ...['Dishes', 'Hands', 'Kitchen', 'Promised', 'To buy'].map(dayTab),
+  { what: 'what a day is taken along as', open: page => from(page, DAY, button(page, 'Take it along')), part: page => page.getByRole('menu').first(), opener: page => button(page, 'Take it along') },
+  { what: 'a list of a filter', open: page => from(page, '/ledger', page.locator('main .el-select').first()), part: page => page.getByRole('listbox').first() },
+  { what: 'the numbers of the model', open: page => from(page, '/kitchen/learned', button(page, 'Every number of the model')), part: page => page.locator('.numbers .el-table').first() },
+]
+
+for (const [name, viewport] of [['a laptop', { width: 1280, height: 800 }], ['a phone', { width: 390, height: 844 }]] as const) {
+  for (const { what, open, part, opener } of OPENED) {
+    test(`${what} has nothing against it, takes the keyboard in and gives it back, on ${name}`, async ({ page, complaints }) => {
+      await page.setViewportSize(viewport)
+      await open(page)
+      await expect(part(page)).toBeVisible()
+      await page.waitForTimeout(400)
+      expect(await tooSmall(page), what).toEqual([])
+      expect(await cutOff(page), what).toEqual([])
+      await nothingSerious(page, `${what} on ${name}`)
+      if (opener) {
+        await expect.poll(() => part(page).evaluate(one => one.contains(document.activeElement)), `${what}: the keyboard is in it`).toBe(true)
+        await page.keyboard.press('Escape')
+        await expect(part(page)).toBeHidden()
+        await expect(opener(page)).toBeFocused()
+      }
+      expect(complaints.list).toEqual([])
+    })
+  }
+}
