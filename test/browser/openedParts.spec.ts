@@ -85,3 +85,46 @@ for (const [name, viewport] of [['a laptop', { width: 1280, height: 800 }], ['a 
     })
   }
 }
+
+/** Goes on by Tab, or back, until something has the focus. */
+async function tabTo(page: Page, wanted: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
+  for (let i = 0; i < 90; i++) {
+    if (await wanted.evaluate(one => one === document.activeElement)) return
+    await page.keyboard.press(key)
+  }
+  throw new Error(`${key} never came to ${wanted.toString()}`)
+}
+
+test('Measure can be gone through by the keyboard alone', async ({ page, complaints }) => {
+  await page.goto(MEASURE)
+  await expect(page.locator('.preview svg')).toBeVisible()
+  const ghee = page.locator('.labels .vessel').nth(1)
+  await expect(ghee).toContainText('195 g')
+  await tabTo(page, page.getByRole('slider', { name: /Ghee/ }))
+  await page.keyboard.press('ArrowUp')
+  await expect(ghee).not.toContainText('195 g')
+  const moved = await ghee.locator('p').nth(1).textContent() ?? ''
+  const name = page.getByRole('button', { name: /^Ghee: amount/ })
+  await tabTo(page, name)
+  await page.keyboard.press('Enter')
+  const panel = page.getByRole('dialog', { name: 'Ghee' })
+  await tabTo(page, panel.getByLabel(/Change it to/))
+  await page.keyboard.type('210 g')
+  await page.keyboard.press('Enter')
+  await expect(ghee).toContainText('210 g')
+  await page.keyboard.press('Escape')
+  await expect(panel).toBeHidden()
+  await expect(name).toBeFocused()
+  const undo = page.getByRole('button', { name: 'Undo' })
+  await tabTo(page, undo, 'Shift+Tab')
+  await page.keyboard.press('Enter')
+  await expect(ghee).toContainText(moved)
+  await tabTo(page, page.getByRole('tab', { name: 'How it is cooked' }))
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('tabpanel', { name: 'Its stages' })).toBeVisible()
+  const fire = page.getByRole('button', { name: 'Take it to the fire' })
+  await tabTo(page, fire, 'Shift+Tab')
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/fire\//)
+  expect(complaints.list).toEqual([])
+})
