@@ -154,3 +154,6 @@ export interface Batch {
 
 /** What can be changed of a batch afterwards. */
 export const BatchPatchSchema = z.strictObject({ note: z.string().max(2000) })
+
+/** A batch as it is remembered: its base, and minutes from the lighting; the roast only where there is one and it is known. */
+export const RememberedSchema = z.strictObject({ baseG: z.number().min(20).max(20_000), roastMin: z.number().gt(0).max(300).nullable(), totalMin: z.number().min(3).max(300) })

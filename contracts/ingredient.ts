@@ -56,3 +56,8 @@ export const IngredientSchema = z.strictObject({
     density: z.string().min(1), composition: z.string().min(1), densityOrigin: OriginOfFigure, compositionOrigin: OriginOfFigure,
   }),
 }) satisfies z.ZodType<Ingredient>
+
+/** An ingredient of the household's own, as it is typed: what is left empty is taken from the food it is most like. */
+export const OwnIngredientSchema = z.strictObject({
+  name: Name, like: Id, bulkDensity: z.number().min(0.1).max(2).nullable(), pricePerKg: z.number().gt(0).max(1_000_000).nullable(),
+})

@@ -10,6 +10,9 @@ import { Id } from './ids'
 export const MOST_LINE_TEXT = 400
 export const MOST_NOTE_TEXT = 2000
 
+/** A note at a moment of a cook, as it is typed in the ledger: a line, and where it stands, s from the lighting. */
+export const NoteAtSchema = z.strictObject({ text: z.string().trim().min(1).max(200), atS: z.number().min(0).max(86_400) })
+
 /** What any mark may carry beside its own: how it was known, by what, how long ago. Newer fields are kept as they are. */
 const of = <S extends z.ZodRawShape>(shape: S) => z.looseObject({ vessel: Id.optional(), agoS: z.number().optional(), ...shape })
 const Seconds = z.number().min(0).max(1e7)

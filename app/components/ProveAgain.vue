@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { reactive, ref, watch } from 'vue'
+import { ProofSchema } from '../../contracts/house'
+import { formRules, isRight } from '../composables/formRules'
 import TroubleNote from './TroubleNote.vue'
 
 const props = defineProps<{
@@ -13,16 +16,19 @@ const emit = defineEmits<{
   leave: []
 }>()
 
-const passphrase = ref('')
+const typed = reactive({ passphrase: '' })
+const form = ref<FormInstance | null>(null)
+const rules = formRules(ProofSchema, { passphrase: { says: 'Type the household\'s passphrase first. Nothing was changed.' } })
 const trouble = ref('')
 const busy = ref(false)
 watch(() => props.asked, () => {
-  passphrase.value = trouble.value = ''
+  typed.passphrase = trouble.value = ''
 })
 
 async function send(): Promise<void> {
+  if (!await isRight(form)) return
   busy.value = true
-  trouble.value = await props.tell(passphrase.value)
+  trouble.value = await props.tell(typed.passphrase)
   busy.value = false
 }
 </script>
@@ -35,25 +41,32 @@ async function send(): Promise<void> {
     append-to-body
     @update:model-value="emit('leave')"
   >
-    <form
+    <ElForm
+      ref="form"
       class="prove"
+      :model="typed"
+      :rules="rules"
+      hide-required-asterisk
       @submit.prevent="send"
     >
       <p>This takes something away, puts something in its place, or sends a device out. For a quarter of an hour this device is not asked again.</p>
-      <label for="passphrase-again">The household's passphrase</label>
-      <ElInput
-        id="passphrase-again"
-        v-model="passphrase"
-        type="password"
-        autocomplete="current-password"
-        autofocus
-      />
+      <ElFormItem
+        prop="passphrase"
+        label="The household's passphrase"
+      >
+        <ElInput
+          v-model="typed.passphrase"
+          type="password"
+          autocomplete="current-password"
+          autofocus
+        />
+      </ElFormItem>
       <TroubleNote :says="trouble" />
       <div class="row">
         <ElButton
           type="primary"
           native-type="submit"
-          :disabled="busy || passphrase === ''"
+          :disabled="busy"
         >
           {{ busy ? 'One moment' : 'Do it' }}
         </ElButton>
@@ -61,14 +74,13 @@ async function send(): Promise<void> {
           Leave it as it is
         </ElButton>
       </div>
-    </form>
+    </ElForm>
   </ElDialog>
 </template>
 
 <style scoped>
 .prove { display: grid; gap: 8px; }
 .prove p { margin: 0; }
-label { font-weight: 600; }
 .row { display: flex; gap: 10px; margin-top: 6px; }
 .row .el-button { min-height: 56px; margin: 0; flex: 1; }
 </style>

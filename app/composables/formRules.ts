@@ -5,7 +5,7 @@ import type { z } from 'zod'
 /** How a field of a form becomes what its contract holds, and what is said where it cannot. */
 export interface FormField {
   /** What stands against it, what is safe and what to do; said under the field. */
-  readonly says: string
+  readonly says: string | (() => string)
   /** What was typed, as the contract holds it; as it stands otherwise. */
   readonly read?: (typed: string) => unknown
 }
@@ -27,7 +27,7 @@ export function formRules<S extends z.ZodRawShape>(schema: z.ZodObject<S>, field
       trigger: 'blur',
       validator: (_rule, typed: string, done: (error?: Error) => void) => {
         const held = part.safeParse(field.read ? field.read(typed) : typed)
-        done(held.success ? undefined : new Error(field.says))
+        done(held.success ? undefined : new Error(typeof field.says === 'string' ? field.says : field.says()))
       },
     }
   }
@@ -35,12 +35,34 @@ export function formRules<S extends z.ZodRawShape>(schema: z.ZodObject<S>, field
 }
 
 /**
- * Whether everything in a form is as its contract wants it; what is not is said under its field, and the first such field
- * comes into sight.
+ * Whether everything in a form is as its contract wants it; what is not is said under its field, and the keyboard is led to
+ * the first such field, which so comes into sight.
  *
  * @param form the form
  * @returns true where it can be sent
  */
 export async function isRight(form: Readonly<Ref<FormInstance | null>>): Promise<boolean> {
-  return await form.value?.validate().then(() => true, () => false) ?? false
+  const held = form.value
+  if (!held) return false
+  const { $el: drawn } = held as unknown as { readonly $el: HTMLElement }
+  for (const field of drawn.querySelectorAll('[aria-invalid]')) for (const what of ['aria-invalid', 'aria-describedby']) field.removeAttribute(what)
+  if (await held.validate().then(() => true, () => false)) return true
+  await new Promise(done => setTimeout(done, DRAWN_MS))
+  const wrong = [...drawn.querySelectorAll('.el-form-item.is-error')].flatMap(item => item.querySelector<HTMLElement>('input, textarea') ?? [])
+  for (const field of wrong) describe(field)
+  wrong[0]?.focus()
+  return false
+}
+
+/** The package draws what stands against a field this much after it was found, ms. */
+const DRAWN_MS = 130
+let told = 0
+
+/** Who comes to a field hears what stands against it: the package draws it and says it to nobody. */
+function describe(field: HTMLElement): void {
+  const says = field.closest('.el-form-item')?.querySelector('.el-form-item__error')
+  if (!says) return
+  says.id ||= `against-${++told}`
+  field.setAttribute('aria-invalid', 'true')
+  field.setAttribute('aria-describedby', says.id)
 }

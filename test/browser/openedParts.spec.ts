@@ -58,7 +58,7 @@ const OPENED: readonly Opened[] = [
   { what: 'the far view', open: page => lit(page, 'far view'), part: page => page.locator('.fire.far') },
   ...['Cups and spoons', 'Pans and pots', 'Fires', 'Trays and plates'].map((board): Opened => (
     { what: `a thing of ${board}`, open: page => from(page, '/kitchen', onBoard(page, board)), part: drawer, opener: page => onBoard(page, board) })),
-  { what: 'a calendar of days', open: page => from(page, '/kitchen', page.getByRole('combobox', { name: 'use by' }).or(page.getByLabel('use by', { exact: true })).first()), part: drawer },
+  { what: 'a calendar of days', open: page => from(page, '/kitchen', page.getByRole('combobox', { name: 'Use by' })), part: drawer },
   ...['Dishes', 'Hands', 'Kitchen', 'Promised', 'To buy'].map(dayTab),
   { what: 'what a day is taken along as', open: page => from(page, DAY, button(page, 'Take it along')), part: page => page.getByRole('menu').first(), opener: page => button(page, 'Take it along') },
   { what: 'a list of a filter', open: page => from(page, '/ledger', page.locator('main .el-select').first()), part: page => page.getByRole('listbox').first() },

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
-import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { flushPromises, mount } from '@vue/test-utils'
+import { describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
@@ -72,16 +72,15 @@ describe('where it comes from', () => {
 describe('a batch from memory', () => {
   const form = () => mount(MemoryForm, { global, props: { dishes: STARTER_DISHES, table: INGREDIENTS, pans: FIRST_KITCHEN.pans, fires: FIRST_KITCHEN.fires, cups: FIRST_KITCHEN.measures, finishedG: null, outcome: { faults: [], line: '' }, nowMs: NOW } })
   const fill = async (view: ReturnType<typeof form>, label: string, value: string): Promise<void> => {
-    const field = view.findAll('label').find(one => one.text().includes(label))!.find('input')
-    await field.setValue(value)
-    await field.trigger('change')
+    await view.findAll('.el-form-item').find(one => one.text().includes(label))!.get('input').setValue(value)
   }
 
   it('becomes a plan and a story that something is learned from', async () => {
     const view = form()
     await fill(view, 'end of the roast', '16')
     await fill(view, 'off the fire', '30')
-    await view.find('button').trigger('click')
+    await view.get('form').trigger('submit')
+    await flushPromises()
     const [, plan, observations] = view.emitted('remember')![0] as [string, CookPlan, readonly Observation[]]
     expect(LearnQuestionSchema.safeParse(JSON.parse(JSON.stringify({ plan, observations }))).error?.issues ?? []).toEqual([])
     expect(observations.map(one => one.kind)).toEqual(['cook.started', 'stage.began', 'stage.began', 'cook.finished', 'outcome', 'gone'])
@@ -92,8 +91,10 @@ describe('a batch from memory', () => {
     const view = form()
     await fill(view, 'end of the roast', '30')
     await fill(view, 'off the fire', '20')
-    await view.find('button').trigger('click')
-    expect(view.text()).toContain('Nothing was kept')
+    await view.get('form').trigger('submit')
+    await flushPromises()
+    await vi.waitFor(() => expect(view.text()).toContain('fewer than the whole cook took; or leave it empty. Nothing was kept'))
+    await vi.waitFor(() => expect(view.get('[aria-invalid]').attributes('aria-describedby')).toBe(view.get('.el-form-item__error').attributes('id')))
     expect(view.emitted('remember')).toBeUndefined()
   })
 })

@@ -15,7 +15,12 @@ const global = { stubs: { NuxtLink: RouterLinkStub } }
 const entry = (more: Partial<InstanceType<typeof DishEntry>['$props']> = {}) => mount(DishEntry, {
   props: { dish, base, times: { before: 0, fire: 34 }, missing: [], arch, aside: false, ...more }, global,
 })
-const command = (drawn: ReturnType<typeof entry>, name: string) => drawn.getComponent(ElDropdown).vm.$emit('command', name)
+/** As the menu does it: what was chosen, and then it closes. */
+async function command(drawn: ReturnType<typeof entry>, name: string): Promise<void> {
+  drawn.getComponent(ElDropdown).vm.$emit('command', name)
+  drawn.getComponent(ElDropdown).vm.$emit('visible-change', false)
+  await new Promise(done => setTimeout(done, 0))
+}
 
 describe('an entry of the book', () => {
   it('leads to its sheet, with its minutes as a window of its own forecast', () => {
@@ -39,12 +44,14 @@ describe('an entry of the book', () => {
     expect(entry().text()).toContain('all in the house')
   })
 
-  it('offers everything that can be done with it in one menu', () => {
+  it('offers everything that can be done with it in one menu', async () => {
     const drawn = entry()
-    for (const name of ['copy', 'dish', 'recipe', 'address', 'versions', 'aside']) command(drawn, name)
+    for (const name of ['copy', 'dish', 'recipe', 'address', 'versions', 'aside']) await command(drawn, name)
+    drawn.getComponent(ElDropdown).vm.$emit('visible-change', false)
+    await new Promise(done => setTimeout(done, 0))
     expect(drawn.emitted()).toMatchObject({ copy: [[]], give: [['dish'], ['recipe'], ['address']], aside: [[true]], look: [[]] })
     const away = entry({ aside: true })
-    command(away, 'aside')
+    await command(away, 'aside')
     expect(away.emitted('aside')).toEqual([[false]])
   })
 })

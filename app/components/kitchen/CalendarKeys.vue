@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { computed, reactive, ref } from 'vue'
+import { NewCalendarKeySchema } from '../../../contracts/calendar'
+import { formRules, isRight } from '../../composables/formRules'
 import { useCalendarKeys } from '../../composables/calendarKeys'
 import { dayText, timeOfDay } from '../../composables/format'
 import TroubleNote from '../TroubleNote.vue'
@@ -10,13 +13,16 @@ const props = defineProps<{
 }>()
 
 const { keys, made, trouble, make, drop } = useCalendarKeys()
-const name = ref('')
+const typed = reactive({ name: '' })
+const form = ref<FormInstance | null>(null)
+const rules = formRules(NewCalendarKeySchema, { name: { says: 'Sixty letters are enough for a name.' } })
 const copied = ref('')
 const address = computed(() => (made.value === '' ? '' : `${(props.addresses[0] ?? location.origin).replace(/\/+$/, '')}${made.value}`))
 async function begin(): Promise<void> {
+  if (!await isRight(form)) return
   copied.value = ''
-  await make(name.value.trim())
-  name.value = ''
+  await make(typed.name.trim())
+  form.value?.resetFields()
 }
 async function copy(): Promise<void> {
   copied.value = await navigator.clipboard.writeText(address.value).then(() => 'Copied.', () => 'This browser does not let it be copied: mark the address and copy it by hand.')
@@ -46,20 +52,29 @@ async function copy(): Promise<void> {
         </ElButton>
       </li>
     </ul>
-    <form
+    <ElForm
+      ref="form"
       class="new"
+      :model="typed"
+      :rules="rules"
+      hide-required-asterisk
       @submit.prevent="begin"
     >
-      <label>Whose calendar it is for <ElInput
-        v-model="name"
-        maxlength="60"
-        placeholder="Aunt Meru's telephone"
-        autocomplete="off"
-      /></label>
+      <ElFormItem
+        prop="name"
+        label="Whose calendar it is for"
+      >
+        <ElInput
+          v-model="typed.name"
+          maxlength="60"
+          placeholder="Aunt Meru's telephone"
+          autocomplete="off"
+        />
+      </ElFormItem>
       <ElButton native-type="submit">
         Make an address
       </ElButton>
-    </form>
+    </ElForm>
     <div
       v-if="address"
       class="made"
@@ -87,5 +102,6 @@ p { margin: 0; }
 ul { list-style: none; margin: 0; padding: 0; }
 li { display: flex; justify-content: space-between; align-items: center; gap: 12px; padding: 4px 0; }
 .new, .made { display: flex; flex-wrap: wrap; gap: 10px 14px; align-items: flex-end; }
+.el-form-item { margin: 0; flex: 1 1 260px; }
 label { display: grid; gap: 4px; font-weight: 600; flex: 1 1 260px; }
 </style>

@@ -4,6 +4,8 @@ defineProps<{
   label: string
   /** Unit behind the number. */
   unit: string
+  /** Its name in a form that is held against its contract; left out elsewhere. */
+  prop?: string
 }>()
 
 const emit = defineEmits<{
@@ -15,7 +17,22 @@ const typed = defineModel<string>({ required: true })
 </script>
 
 <template>
-  <label>{{ label }}<ElInput
+  <ElFormItem
+    v-if="prop"
+    :prop="prop"
+    :label="label"
+  >
+    <ElInput
+      v-model="typed"
+      inputmode="decimal"
+      @change="emit('done')"
+    >
+      <template #append>
+        {{ unit }}
+      </template>
+    </ElInput>
+  </ElFormItem>
+  <label v-else>{{ label }}<ElInput
     v-model="typed"
     inputmode="decimal"
     @change="emit('done')"

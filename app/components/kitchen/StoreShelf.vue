@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { computed, reactive, ref } from 'vue'
 import { calendarDayText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
-import type { Kitchen } from '../../../contracts/kitchen'
+import { formRules, isRight } from '../../composables/formRules'
+import { StoreItemSchema, type Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { dayNumberOf } from '../../../core/time/houseDay'
 import { CoreError } from '../../../core/error'
@@ -11,9 +13,8 @@ import { parseAmount } from '../../../core/measures/parseAmount'
 import { weightOf } from '../../../core/measures/weightOf'
 import { lastDay } from '../../../core/store/shopping'
 import DateField from '../DateField.vue'
-import ChoiceSelect from '../ChoiceSelect.vue'
+import LabelledChoice from '../LabelledChoice.vue'
 import DraftField from '../DraftField.vue'
-import TroubleNote from '../TroubleNote.vue'
 
 type Item = Kitchen['store'][number]
 
@@ -39,9 +40,8 @@ const emit = defineEmits<{
 
 const SOON = 5
 const ingredient = ref('semolina-medium')
-const amount = ref('')
-const useBy = ref('')
-const trouble = ref('')
+const typed = reactive({ massG: '', useBy: '' })
+const form = ref<FormInstance | null>(null)
 const rowOf = (id: string): Ingredient | undefined => props.table.find(row => row.id === id)
 const FAR_DAYS = 300
 const day = (number: number): string => calendarDayText(number, Math.abs(number - props.today) > FAR_DAYS)
@@ -52,22 +52,28 @@ const shown = computed(() => props.store.flatMap((item) => {
   const left = last - props.today
   return [{ item, row, last, left, past: left < 0, soon: left >= 0 && left <= SOON }]
 }).sort((p, q) => p.last - q.last))
-function add(): void {
+/** What was said, g to a tenth; NaN where it is no amount. */
+function grams(said: string): number {
   const row = rowOf(ingredient.value)
   const cup = props.measures.find(one => one.kind === 'cup')
-  if (!row || !cup) return
+  if (!row || !cup) return Number.NaN
   try {
-    const massG = weightOf(parseAmount(amount.value, cup, props.measures, countable(row)), { ...row, yields: { ...row.yields, prepared: 1 } })
-    const until = useBy.value === '' ? null : dayNumberOf(useBy.value)
-    emit('put', { id: props.newId(), ingredient: row.id, massG: Math.round(massG * 10) / 10, gotOn: props.today, openedOn: null, useBy: until })
-    amount.value = ''
-    useBy.value = ''
-    trouble.value = ''
+    return Math.round(10 * weightOf(parseAmount(said, cup, props.measures, countable(row)), { ...row, yields: { ...row.yields, prepared: 1 } })) / 10
   }
   catch (error) {
     if (!(error instanceof CoreError)) throw error
-    trouble.value = `"${amount.value}" was not understood as an amount. Say it as 500 g, 1 kg, 2 cups${row.piece ? `, 3 ${row.piece.plural}` : ''}. Nothing was changed.`
+    return Number.NaN
   }
+}
+const until = (day: string): number | null => (day === '' ? null : dayNumberOf(day))
+const rules = formRules(StoreItemSchema, {
+  massG: { read: grams, says: () => `${typed.massG.trim() === '' ? 'How much is it?' : `"${typed.massG}" was not understood as an amount.`} Say it as 500 g, 1 kg, 2 cups${rowOf(ingredient.value)?.piece ? `, 3 ${rowOf(ingredient.value)?.piece?.plural}` : ''}. Nothing was changed.` },
+  useBy: { read: until, says: 'Choose a day, or leave it empty. Nothing was changed.' },
+})
+async function add(): Promise<void> {
+  if (!await isRight(form)) return
+  emit('put', { id: props.newId(), ingredient: ingredient.value, massG: grams(typed.massG), gotOn: props.today, openedOn: null, useBy: until(typed.useBy) })
+  form.value?.resetFields()
 }
 function setMass(item: Item, text: string): void {
   const value = typedGrams(text)
@@ -139,30 +145,43 @@ function setMass(item: Item, text: string): void {
     >
       Nothing is written down yet. Put in what you have, and every dish tells what is missing.
     </p>
-    <form
+    <ElForm
+      ref="form"
       class="add"
+      :model="typed"
+      :rules="rules"
+      hide-required-asterisk
       @submit.prevent="add"
     >
-      <ChoiceSelect
-        label="What was got"
+      <LabelledChoice
+        asks="What was got"
         :chosen="ingredient"
         :options="table.filter(row => row.kind !== 'water').map(row => ({ value: row.id, label: row.name }))"
         @choose="value => ingredient = value"
       />
-      <label><span class="visually-hidden">How much</span><ElInput
-        v-model="amount"
-        placeholder="500 g, 1 kg, 2 cups"
-        autocomplete="off"
-      /></label>
-      <label class="small">use by <DateField
-        v-model="useBy"
-        label="use by"
-      /></label>
+      <ElFormItem
+        prop="massG"
+        label="How much"
+      >
+        <ElInput
+          v-model="typed.massG"
+          placeholder="500 g, 1 kg, 2 cups"
+          autocomplete="off"
+        />
+      </ElFormItem>
+      <ElFormItem
+        prop="useBy"
+        label="Use by"
+      >
+        <DateField
+          v-model="typed.useBy"
+          label="Use by"
+        />
+      </ElFormItem>
       <ElButton native-type="submit">
         Put it in
       </ElButton>
-    </form>
-    <TroubleNote :says="trouble" />
+    </ElForm>
   </section>
 </template>
 
@@ -174,8 +193,11 @@ tr.past th { border-left: 5px solid var(--danger); padding-left: 10px; }
 tr.soon th { border-left: 5px solid var(--ink); padding-left: 10px; font-weight: 650; }
 .mass { width: 88px; min-height: 36px; border-width: 1px 1px 2px; }
 .unit, .narrow { display: none; }
-.add { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; margin-top: 6px; }
+.add { display: flex; flex-wrap: wrap; gap: 10px 14px; align-items: start; margin-top: 6px; }
+.add .el-form-item { margin: 0; flex: 0 1 220px; }
 .add > :first-child { flex: 0 1 260px; }
+/* Beside the fields, not beside their labels. */
+.add > .el-button { margin-top: 25px; }
 @media (max-width: 700px) {
   .narrow, .unit { display: inline; }
   thead, .got { display: none; }

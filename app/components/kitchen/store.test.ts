@@ -1,6 +1,6 @@
 import { ElInputNumber } from 'element-plus'
-import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { flushPromises, mount } from '@vue/test-utils'
+import { describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
@@ -35,10 +35,12 @@ describe('the store', () => {
     await drawn.get('[aria-label="What was got"]').setValue('ghee')
     await drawn.get('.add input').setValue('2 cups')
     await drawn.get('form').trigger('submit')
+    await flushPromises()
     expect(drawn.emitted('put')).toEqual([[{ id: 'n1', ingredient: 'ghee', massG: Math.round(2 * 240 * 0.89 * 10) / 10, gotOn: TODAY, openedOn: null, useBy: null }]])
     await drawn.get('.add input').setValue('a lot')
     await drawn.get('form').trigger('submit')
-    expect(drawn.get('[role="alert"]').text()).toContain('Nothing was changed')
+    await flushPromises()
+    await vi.waitFor(() => expect(drawn.get('.el-form-item__error').text()).toContain('Nothing was changed'))
     expect(drawn.emitted('put')).toHaveLength(1)
   })
 

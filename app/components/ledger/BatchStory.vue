@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { computed, reactive, ref } from 'vue'
+import { NoteAtSchema } from '../../../contracts/mark'
 import type { BatchSummary } from '../../../core/batch/summary'
 import type { Marked } from '../../../core/live/liveCook'
 import type { CookPlan } from '../../../core/live/plan'
 import { clockText, gramsText } from '../../composables/format'
+import { formRules, isRight } from '../../composables/formRules'
 import { typedNumber } from '../../composables/typed'
 import { KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
 import { stageName } from '../../../words/stages'
@@ -22,10 +25,8 @@ const emit = defineEmits<{
   note: [text: string, atS: number]
 }>()
 
-const MOST_S = 86_400
-const at = ref('')
-const text = ref('')
-const says = ref('')
+const typed = reactive({ atS: '', text: '' })
+const form = ref<FormInstance | null>(null)
 /** Notes that the ledger has not settled yet stand among the rest. */
 const story = computed(() => {
   const fresh = props.notes.filter(one => !props.moments.some(each => each.kind === 'note' && each.what === one.what && Math.abs(each.timeS - one.timeS) < 2))
@@ -37,17 +38,19 @@ function momentText(kind: string, what: string): string {
   const word = stage ? stageName(stage) : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? (props.plan.vessels[what] ? vesselText(props.plan, what) : undefined) ?? (kind === 'weighed' ? gramsText(Number(what)) : mark ?? what)
   return `${KIND_WORDS[kind] ?? kind} ${word}`
 }
-/** A note at a minute of the cook, such as 7:30 or 7.5. */
-function write(): void {
-  const [minutes = '', seconds = '0'] = at.value.trim().split(':')
-  const atS = typedNumber(minutes) * 60 + typedNumber(seconds || '0')
-  if (!(atS >= 0 && atS <= MOST_S) || text.value.trim() === '') {
-    says.value = 'A minute of the cook, such as 7:30, and a few words, please. Nothing was written.'
-    return
-  }
-  emit('note', text.value.trim().slice(0, 200), Math.round(atS))
-  says.value = ''
-  text.value = ''
+/** A minute of the cook, such as 7:30 or 7.5, s. */
+function seconds(said: string): number {
+  const [minutes = '', rest = '0'] = said.trim().split(':')
+  return typedNumber(minutes) * 60 + typedNumber(rest || '0')
+}
+const rules = formRules(NoteAtSchema, {
+  atS: { read: seconds, says: 'A minute of the cook, such as 7:30. Nothing was written.' },
+  text: { says: 'A few words, please. Nothing was written.' },
+})
+async function write(): Promise<void> {
+  if (!await isRight(form)) return
+  emit('note', typed.text.trim(), Math.round(seconds(typed.atS)))
+  form.value?.resetFields(['text'])
 }
 </script>
 
@@ -62,31 +65,40 @@ function write(): void {
         <span class="at">{{ clockText(moment.timeS) }}</span> {{ momentText(moment.kind, moment.what) }}
       </li>
     </ol>
-    <form
+    <ElForm
+      ref="form"
       class="noting"
+      :model="typed"
+      :rules="rules"
+      hide-required-asterisk
       @submit.prevent="write"
     >
-      <label>At<ElInput
-        v-model="at"
-        inputmode="decimal"
-        placeholder="7:30"
-        autocomplete="off"
-      /></label>
-      <label class="wide">A note at that minute<ElInput
-        v-model="text"
-        maxlength="200"
-        autocomplete="off"
-      /></label>
+      <ElFormItem
+        prop="atS"
+        label="At"
+      >
+        <ElInput
+          v-model="typed.atS"
+          inputmode="decimal"
+          placeholder="7:30"
+          autocomplete="off"
+        />
+      </ElFormItem>
+      <ElFormItem
+        class="wide"
+        prop="text"
+        label="A note at that minute"
+      >
+        <ElInput
+          v-model="typed.text"
+          maxlength="200"
+          autocomplete="off"
+        />
+      </ElFormItem>
       <ElButton native-type="submit">
         Write it
       </ElButton>
-      <p
-        role="status"
-        class="danger"
-      >
-        {{ says }}
-      </p>
-    </form>
+    </ElForm>
   </section>
 </template>
 
@@ -94,11 +106,10 @@ function write(): void {
 .story { list-style: none; margin: 8px 0 0; padding: 0; columns: 3; column-gap: 30px; }
 .story li { padding: 0.25rem 0; break-inside: avoid; }
 .at { display: inline-block; min-width: 3.6em; font-weight: 600; }
-.noting { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; margin-top: 14px; }
-label { font-weight: 600; display: block; }
-.noting .el-input { display: flex; width: 6em; }
+.noting { display: flex; flex-wrap: wrap; gap: 10px; align-items: start; margin-top: 14px; }
+/* Beside the fields, not beside their labels. */
+.noting > .el-button { margin-top: 25px; }
+.noting .el-form-item { margin: 0; width: 9em; }
 .noting .wide { flex: 1 1 260px; }
-.noting .wide .el-input { width: 100%; }
-.noting p:empty { display: none; }
 @media (max-width: 1000px) { .story { columns: 1; } }
 </style>

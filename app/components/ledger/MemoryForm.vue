@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import type { FormInstance } from 'element-plus'
+import { computed, reactive, ref } from 'vue'
+import { formRules, isRight } from '../../composables/formRules'
 import { gramsToType, typedGrams, typedNumber, weightUnit } from '../../composables/typed'
+import { RememberedSchema } from '../../../contracts/batch'
 import type { Fire, Measure, Pan } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { rememberBatch } from '../../../core/batch/rememberBatch'
@@ -12,7 +15,6 @@ import type { Observation } from '../../../core/live/observation'
 import type { CookPlan } from '../../../core/live/plan'
 import LabelledChoice from '../LabelledChoice.vue'
 import NumberField from '../kitchen/NumberField.vue'
-import TroubleNote from '../TroubleNote.vue'
 
 const props = defineProps<{
   /** Dishes of the book. */
@@ -43,39 +45,47 @@ const card = computed(() => props.dishes.find(one => one.id === choice.value.dis
 const dish = computed(() => (card.value && troublesOf(card.value).length === 0 ? stageDish(card.value) : null))
 const fire = computed(() => props.fires.find(one => one.id === choice.value.fire) ?? null)
 const roast = computed(() => (dish.value ? lastRoast(dish.value) : -1))
-const base = ref(gramsToType(card.value?.usual.baseG ?? 250))
-const roasted = ref('')
-const total = ref('')
-const trouble = ref('')
+const typed = reactive({ baseG: gramsToType(card.value?.usual.baseG ?? 250), roastMin: '', totalMin: '' })
+const form = ref<FormInstance | null>(null)
+const roastMin = (text: string): number | null => (text.trim() === '' || roast.value < 0 ? null : typedNumber(text))
+const rules = formRules(RememberedSchema, {
+  baseG: { read: typedGrams, says: 'An amount between 20 g and 20 kg, please. Nothing was kept.' },
+  roastMin: {
+    read: text => ((roastMin(text) ?? 0) < typedNumber(typed.totalMin) || Number.isNaN(typedNumber(typed.totalMin)) ? roastMin(text) : Number.NaN),
+    says: 'Minutes, fewer than the whole cook took; or leave it empty. Nothing was kept.',
+  },
+  totalMin: { read: typedNumber, says: 'Minutes at the fire, 3 to 300. Nothing was kept.' },
+})
 
 function take(id: string): void {
   choice.value = { ...choice.value, dish: id }
-  base.value = gramsToType(card.value?.usual.baseG ?? 250)
+  typed.baseG = gramsToType(card.value?.usual.baseG ?? 250)
 }
 
-function enter(): void {
+async function enter(): Promise<void> {
+  if (!await isRight(form)) return
   const made = dish.value
   const pan = props.pans.find(one => one.id === choice.value.pan)
   const cup = props.cups[0]
-  const grams = typedGrams(base.value)
-  const [roastMin, totalMin] = [typedNumber(roasted.value), typedNumber(total.value)]
-  if (!made || !pan || !fire.value || !cup || !(grams >= 20 && grams <= 20000) || !(totalMin >= 3 && totalMin <= 300) || (roastMin > 0 && !(roastMin < totalMin))) {
-    trouble.value = 'It needs an amount, and minutes at the fire, the roast shorter than the whole. Nothing was kept.'
-    return
-  }
-  trouble.value = ''
+  if (!made || !pan || !fire.value || !cup) return
   const { plan, observations } = rememberBatch({
-    card: card.value!, baseG: grams, pan, fire: fire.value, cup, mark: choice.value.mark === '' ? null : choice.value.mark, roastMin: roastMin > 0 ? roastMin : null, totalMin,
+    card: card.value!, baseG: typedGrams(typed.baseG), pan, fire: fire.value, cup, mark: choice.value.mark === '' ? null : choice.value.mark, roastMin: roastMin(typed.roastMin), totalMin: typedNumber(typed.totalMin),
     atMs: props.nowMs, finishedG: props.finishedG, outcome: props.outcome,
   }, props.table)
   emit('remember', made.name, plan, observations)
-  roasted.value = ''
-  total.value = ''
+  form.value?.resetFields(['roastMin', 'totalMin'])
 }
 </script>
 
 <template>
-  <div class="memory">
+  <ElForm
+    ref="form"
+    class="memory"
+    :model="typed"
+    :rules="rules"
+    hide-required-asterisk
+    @submit.prevent="enter"
+  >
     <div class="fields">
       <LabelledChoice
         asks="Dish"
@@ -102,32 +112,38 @@ function enter(): void {
         @choose="value => choice = { ...choice, mark: value }"
       />
       <NumberField
-        v-model="base"
+        v-model="typed.baseG"
+        prop="baseG"
         :label="`${card?.base.replaceAll('-', ' ') ?? 'base'} in it`"
         :unit="weightUnit()"
       />
       <NumberField
         v-if="roast >= 0"
-        v-model="roasted"
+        v-model="typed.roastMin"
+        prop="roastMin"
         label="From lighting to the end of the roast"
         unit="min"
       />
       <NumberField
-        v-model="total"
+        v-model="typed.totalMin"
+        prop="totalMin"
         label="From lighting to off the fire"
         unit="min"
       />
     </div>
     <slot />
-    <TroubleNote :says="trouble" />
-    <ElButton @click="enter">
+    <ElButton
+      type="primary"
+      native-type="submit"
+    >
       Put it in the ledger
     </ElButton>
-  </div>
+  </ElForm>
 </template>
 
 <style scoped>
 .memory { display: grid; gap: 12px; justify-items: start; }
 .fields { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 12px; width: 100%; align-items: end; }
+.fields .el-form-item { margin: 0; }
 .fields :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
 </style>

@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import type { BatchListLine } from '../../../contracts/batch'
 import type { BatchSummary } from '../../../core/batch/summary'
@@ -67,11 +67,13 @@ describe('the story of a batch', () => {
     await words!.setValue('turned it down')
     await at!.setValue('soon')
     await story.find('form').trigger('submit')
-    expect(story.find('[role="status"]').text()).toContain('Nothing was written.')
+    await flushPromises()
+    await vi.waitFor(() => expect(story.get('.el-form-item__error').text()).toContain('Nothing was written.'))
     for (const [typed, atS] of [['7:30', 450], ['7.5', 450], ['12', 720]] as const) {
       await words!.setValue('turned it down')
       await at!.setValue(typed)
       await story.find('form').trigger('submit')
+      await flushPromises()
       expect(story.emitted('note')!.at(-1)).toEqual(['turned it down', atS])
     }
   })

@@ -104,7 +104,7 @@ describe('a slab that sets', () => {
   const { mass } = stand()
   const setting = settingOf(slabOf(mass.contents, 20, 95, 25), 'soft')
   const cut = setting.cut!
-  const says = (seconds: number): string => mount(SettingLine, { props: { setting, spreadAt: 0, now: seconds * 1000, roomC: 25 } }).find('h3').text()
+  const says = (seconds: number): string => mount(SettingLine, { props: { setting, spreadAt: 0, now: seconds * 1000, roomC: 25 } }).find('h2').text()
 
   it('is scored, left, looked at and cut, each in its time', () => {
     expect(says(setting.scoreUntilS / 2)).toContain('Score it now')
