@@ -48,9 +48,9 @@ export function useDayDrag(svg: Readonly<Ref<SVGSVGElement | null>>, view: () =>
       const held = drag.value
       drag.value = null
       if (!held) return
-      if (!held.moved) moves.pick(held.dish)
+      if (!held.moved && !givenUp) moves.pick(held.dish)
       // What the system takes away goes back to where it was taken.
-      else moves.move(held.dish, givenUp ? 0 : view().scale.minute(x) - held.fromMin, true)
+      else if (held.moved) moves.move(held.dish, givenUp ? 0 : view().scale.minute(x) - held.fromMin, true)
     },
   })
   return {

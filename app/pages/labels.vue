@@ -140,7 +140,7 @@ function print(): void {
 .labels { padding: 20px; background: #fff; color: #000; min-height: 100vh; }
 .bar { display: flex; flex-wrap: wrap; gap: 12px; align-items: start; color: #1b2040; margin-bottom: 16px; }
 .bar :deep(:is(.el-button, .stone-button)) { color: #1b2040; background: #f7fafb; border-color: #1b2040; }
-.bar :is(.el-button, .stone-button).first { background: #1e6b62; color: #fff; border-color: #124a43; }
+.bar .el-button--primary { background: #1e6b62; color: #fff; border-color: #124a43; }
 .counts { display: flex; flex-wrap: wrap; gap: 4px 22px; }
 .counts > * { width: 210px; }
 .sheet { display: grid; grid-template-columns: 93mm 93mm; grid-auto-rows: 52mm; gap: 2mm; width: 188mm; margin: 0 auto 20px; }

@@ -143,7 +143,7 @@ async function enter(): Promise<void> {
 
 <style scoped>
 .memory { display: grid; gap: 12px; justify-items: start; }
-.fields { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 12px; width: 100%; align-items: end; }
+.fields { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 12px; width: 100%; align-items: start; }
 .fields .el-form-item { margin: 0; }
 .fields :deep(label) { display: grid; gap: 3px; font-weight: 600; font-size: 0.9375rem; }
 </style>

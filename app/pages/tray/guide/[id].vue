@@ -116,7 +116,7 @@ function print(): void {
 @media screen { .sheets { overflow-x: auto; } }
 .bar { display: flex; flex-wrap: wrap; gap: 12px; align-items: center; color: #1b2040; }
 .bar :is(.el-button, .stone-button) { color: #1b2040; background: #f7fafb; border-color: #1b2040; }
-.bar :is(.el-button, .stone-button).first { background: #1e6b62; color: #fff; border-color: #124a43; }
+.bar .el-button--primary { background: #1e6b62; color: #fff; border-color: #124a43; }
 .none { color: #1b2040; padding: 2rem 0; }
 .sheet { margin: 16px auto 30px; width: 190mm; }
 header, footer { font-size: 10pt; }
