@@ -153,7 +153,7 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
   .bar, .bar.four { grid-template-columns: 1fr; gap: 8px; }
-  .bar.four .big { min-height: 50px; }
+  .bar.four .big { min-height: 56px; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
   .big { min-height: 68px; justify-content: center; font-size: 1.35rem; }
   .colours .big { min-height: 92px; }

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
+import { AT_THE_FIRE_PX, tooSmall } from './standing'
 
 /** What a newcomer meets that only a whole page shows: pages that hold still, that can be enlarged, that are touched twice. */
 test.use({ shared: true })
@@ -25,14 +26,17 @@ test('enlarged fourfold the fire shows one thing after another, and nothing lies
   expect(await width(page)).toBeLessThanOrEqual(FOURFOLD.width)
 })
 
-test('what is touched at the fire is large enough for a wet thumb', async ({ page }) => {
+test('what is touched at the fire is large enough for a wet thumb, whatever is open', async ({ page }) => {
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
-  for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+  const sizes = [{ width: 1280, height: 800 }, { width: 820, height: 1180 }, { width: 390, height: 844 }, { width: 844, height: 390 }]
+  for (const viewport of sizes) {
     await page.setViewportSize(viewport)
-    for (const name of ['quiet', 'what now?', 'far view', 'Something is wrong', 'Everything else']) {
-      const height = await page.getByRole('button', { name }).first().evaluate(one => one.getBoundingClientRect().height)
-      expect(height, `${name} at ${viewport.width}`).toBeGreaterThanOrEqual(48)
+    for (const [key, opened] of [['', '.clock'], ['m', 'h2:text("Everything else")'], ['x', 'h2:text("What is wrong?")'], ['f', '.fire.far']] as const) {
+      if (key) await page.keyboard.press(key)
+      await expect(page.locator(opened)).toBeVisible()
+      expect(await tooSmall(page, AT_THE_FIRE_PX), `${viewport.width} by ${viewport.height}, ${key || 'nothing'} open`).toEqual([])
+      if (key) await page.keyboard.press(key === 'f' ? 'f' : 'Escape')
     }
   }
 })

@@ -6,17 +6,19 @@ export const COUNT_SHIFTS = `window.shifted = 0; new PerformanceObserver(list =>
 /** What has moved since the page began to come, as web.dev's cumulative layout shift adds it up. */
 export const shiftsOf = (page: Page): Promise<number> => page.evaluate(() => (window as unknown as { shifted: number }).shifted)
 
-/** Fingers are hit from this on, px (WCAG 2.2, 2.5.5). */
+/** A finger hits from this on, px (WCAG 2.2, 2.5.5); at the fire it is wet, greasy, and at arm's length. */
 const FINGER = 44
+export const AT_THE_FIRE_PX = 56
 
 /**
  * What can be touched and is smaller than a finger, in a page as it stands. A link within a sentence is as high as its line,
  * and handles of drawings have their own reach.
  *
  * @param page it stands on
+ * @param least px
  * @returns each by tag, name and size
  */
-export async function tooSmall(page: Page): Promise<string[]> {
+export async function tooSmall(page: Page, least = FINGER): Promise<string[]> {
   return page.evaluate((finger) => {
     const shown = (one: Element): boolean => one.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && one.getBoundingClientRect().width > 2
     const reach = (one: Element): DOMRect => (one.matches('input, textarea') ? one.closest('.el-input__wrapper, .el-select__wrapper, .el-radio-button, .el-checkbox, .el-switch') ?? one : one).getBoundingClientRect()
@@ -25,7 +27,7 @@ export async function tooSmall(page: Page): Promise<string[]> {
       const { width, height } = reach(one)
       return height < finger - 0.5 || width < finger / 2 ? [`${one.tagName.toLowerCase()} “${(one.getAttribute('aria-label') ?? one.textContent).trim().slice(0, 40)}” ${Math.round(width)} by ${Math.round(height)}`] : []
     })
-  }, FINGER)
+  }, least)
 }
 
 /**

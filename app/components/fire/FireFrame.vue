@@ -21,7 +21,7 @@ defineProps<{
 .fire { display: grid; grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) 348px; column-gap: 30px; height: 100dvh; min-height: 720px; max-width: 1360px; margin: 0 auto; padding: 6px 28px 16px; }
 .fire :deep(.top) { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; min-height: 46px; }
 .fire :deep(.top svg) { fill: var(--ink); flex: none; }
-.fire :deep(.top :is(.el-button, .stone-button)) { min-height: 52px; }
+.fire :deep(.top :is(.el-button, .stone-button)) { min-height: 56px; }
 .fire :deep(.top h1) { font-size: 1.5rem; }
 .fire :deep(.top h1), .fire :deep(.kept), .fire :deep(.top :is(.el-button, .stone-button)) { white-space: nowrap; flex: none; }
 .fire :deep(.facts) { flex: 1 1 0; min-width: 0; max-height: 2.6em; line-height: 1.25; overflow: hidden; }
@@ -57,12 +57,12 @@ defineProps<{
   .fire :deep(.top) { min-height: 30px; gap: 0 8px; display: grid; grid-template-columns: 1fr 1fr 1fr; align-items: center; }
   .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
   .fire :deep(.top h1) { font-size: 1.05rem; overflow: hidden; text-overflow: ellipsis; grid-column: span 2; }
-  .fire :deep(.top :is(.el-button, .stone-button)) { min-height: 48px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
+  .fire :deep(.top :is(.el-button, .stone-button)) { min-height: 56px; font-size: 0.9375rem; white-space: nowrap; padding-inline: 0.3rem; }
   .fire :deep(.kept) { font-size: 0.8125rem; overflow: hidden; text-overflow: ellipsis; }
   .fire :deep(.frame) { height: min(40dvh, 89vw); aspect-ratio: 390 / 350; width: auto; margin: 0 auto; }
   .fire :deep(.hands) { grid-row: 4; background: var(--wall); z-index: 1; }
   .fire :deep(.minor) { font-size: 0.875rem; display: grid; grid-template-columns: 1fr 1fr; gap: 2px 6px; }
-  .fire :deep(.minor :is(.el-button, .stone-button)) { padding-inline: 0.3rem; min-height: 48px; }
+  .fire :deep(.minor :is(.el-button, .stone-button)) { padding-inline: 0.3rem; }
   .fire :deep(.side) { grid-row: 3; grid-column: 1; overflow-y: auto; }
   /* What is opened takes the arch's room as well: clock and cue stay. */
   .fire.aside :deep(svg.arch), .fire.aside :deep(.pan), .fire.aside :deep(.detail) { display: none; }
@@ -79,7 +79,7 @@ defineProps<{
   .fire :deep(.top) { min-height: 34px; }
   .fire :deep(.top svg), .fire :deep(.facts) { display: none; }
   .fire :deep(.top h1) { font-size: 1.05rem; white-space: nowrap; }
-  .fire :deep(.top :is(.el-button, .stone-button)) { min-height: 48px; white-space: nowrap; }
+  .fire :deep(.top :is(.el-button, .stone-button)) { min-height: 56px; white-space: nowrap; }
   .fire :deep(.kept) { white-space: nowrap; }
   .fire :deep(.arch) { grid-column: 1; }
   .fire :deep(.hands) { grid-column: 2; grid-row: 2; align-content: center; }
