@@ -1,7 +1,7 @@
 import type { FormItemRule } from 'element-plus'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
-import { formRules } from './formRules'
+import { formRules, isHeld } from './formRules'
 
 const Schema = z.strictObject({ name: z.string().min(1).max(5), price: z.number().gt(0).nullable(), day: z.iso.date() })
 const rules = formRules(Schema, {
@@ -26,6 +26,26 @@ describe('rules of a form', () => {
     expect(told('price', '')).toBeUndefined()
     expect(told('price', '0')).toBe('A price is a number above nothing.')
     expect(told('price', 'dear')).toBe('A price is a number above nothing.')
+  })
+
+  it('can say something else each time', () => {
+    let known = 'ghee'
+    const { name } = formRules(Schema, { name: { says: () => `${known} is there already.`, read: typed => (typed === known ? '' : typed) } })
+    const said = (typed: string): string[] => {
+      const all: string[] = []
+      void (name as FormItemRule).validator?.({} as never, typed, error => error instanceof Error && all.push(error.message), {}, {})
+      return all
+    }
+    expect(said('ghee')).toEqual(['ghee is there already.'])
+    known = 'milk'
+    expect(said('ghee')).toEqual([])
+    expect(said('milk')).toEqual(['milk is there already.'])
+  })
+
+  it('are the limits of what is kept one at a time, too', () => {
+    expect(isHeld(Schema, { name: 'ghee', price: null })).toBe(true)
+    expect(isHeld(Schema, { price: Number.NaN })).toBe(false)
+    expect(isHeld(Schema, { name: 'ghee', price: -1 })).toBe(false)
   })
 
   it('are none for what is not typed', () => {

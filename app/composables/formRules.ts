@@ -35,6 +35,17 @@ export function formRules<S extends z.ZodRawShape>(schema: z.ZodObject<S>, field
 }
 
 /**
+ * Whether values that are kept one at a time are as their contract wants them: by the same limits that the hearth holds.
+ *
+ * @param schema contract of the thing they belong to
+ * @param values as the contract holds them; NaN for what cannot be read
+ * @returns true where each can be kept
+ */
+export function isHeld<S extends z.ZodRawShape>(schema: z.ZodObject<S>, values: { readonly [K in keyof S & string]?: unknown }): boolean {
+  return Object.entries(values).every(([name, value]) => (schema.shape[name] as z.ZodType).safeParse(value).success)
+}
+
+/**
  * Whether everything in a form is as its contract wants it; what is not is said under its field, and the keyboard is led to
  * the first such field, which so comes into sight.
  *

@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef } from 'vue'
 import { z } from 'zod'
+import { RememberedSchema } from '../../contracts/batch'
 import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import { rememberBatch } from '../../core/batch/rememberBatch'
@@ -14,6 +15,7 @@ import { foldSpelling } from '../../core/search/foldSpelling'
 import { isoDay, wallMs } from '../../core/time/houseDay'
 import { hearthNow } from '../clients/hearthClock'
 import { useSettings } from '../stores/settings'
+import { isHeld } from './formRules'
 import { sendRemembered } from './sendRemembered'
 
 /** Largest table that is read, bytes and rows. */
@@ -144,10 +146,10 @@ function gramsOf(said: string, card: DishCard, { table, kitchen }: MemorySources
   const cup = kitchen.measures.find(one => one.kind === 'cup')
   if (!row || !cup || said.trim() === '') return null
   const plain = /^\d+(?:[.,]\d+)?$/.test(said.trim()) ? Number(said.trim().replace(',', '.')) : null
-  if (plain !== null) return plain >= 20 && plain <= 20_000 ? plain : null
+  if (plain !== null) return isHeld(RememberedSchema, { baseG: plain }) ? plain : null
   try {
     const grams = weightOf(parseAmount(said, cup, kitchen.measures, countable(row)), row)
-    return grams >= 20 && grams <= 20_000 ? grams : null
+    return isHeld(RememberedSchema, { baseG: grams }) ? grams : null
   }
   catch (error) {
     if (error instanceof CoreError) return null

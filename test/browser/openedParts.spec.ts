@@ -65,25 +65,36 @@ const OPENED: readonly Opened[] = [
   { what: 'the numbers of the model', open: page => from(page, '/kitchen/learned', button(page, 'Every number of the model')), part: page => page.locator('.numbers .el-table').first() },
 ]
 
-for (const [name, viewport] of [['a laptop', { width: 1280, height: 800 }], ['a phone', { width: 390, height: 844 }]] as const) {
-  for (const { what, open, part, opener } of OPENED) {
-    test(`${what} has nothing against it, takes the keyboard in and gives it back, on ${name}`, async ({ page, complaints }) => {
-      await page.setViewportSize(viewport)
-      await open(page)
-      await expect(part(page)).toBeVisible()
-      await page.waitForTimeout(400)
-      expect(await tooSmall(page), what).toEqual([])
-      expect(await cutOff(page), what).toEqual([])
-      await nothingSerious(page, `${what} on ${name}`)
-      if (opener) {
-        await expect.poll(() => part(page).evaluate(one => one.contains(document.activeElement)), `${what}: the keyboard is in it`).toBe(true)
-        await page.keyboard.press('Escape')
-        await expect(part(page)).toBeHidden()
-        await expect(opener(page)).toBeFocused()
-      }
-      expect(complaints.list).toEqual([])
-    })
-  }
+const LAPTOP = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+async function stands(page: Page, what: string, size: 'laptop' | 'phone'): Promise<void> {
+  await page.waitForTimeout(400)
+  expect(await tooSmall(page), what).toEqual([])
+  expect(await cutOff(page), what).toEqual([])
+  await nothingSerious(page, `${what} on a ${size}`, size === 'phone' ? 'light' : 'both')
+}
+async function leadsInAndOut(page: Page, part: Locator, opener: Locator): Promise<void> {
+  await expect.poll(() => part.evaluate(one => one.contains(document.activeElement)), 'the keyboard is in it').toBe(true)
+  await page.keyboard.press('Escape')
+  await expect(part).toBeHidden()
+  await expect(opener).toBeFocused()
+}
+
+for (const { what, open, part, opener } of OPENED) {
+  test(`${what}: nothing against it on a laptop and a phone, and the keyboard goes in and comes back`, async ({ page, complaints }) => {
+    await page.setViewportSize(LAPTOP)
+    await open(page)
+    await expect(part(page)).toBeVisible()
+    await stands(page, what, 'laptop')
+    if (opener) await leadsInAndOut(page, part(page), opener(page))
+    await page.setViewportSize(PHONE)
+    if (opener) await open(page)
+    await expect(part(page)).toBeVisible()
+    await stands(page, what, 'phone')
+    if (opener) await leadsInAndOut(page, part(page), opener(page))
+    expect(complaints.list).toEqual([])
+  })
 }
 
 /** Goes on by Tab, or back, until something has the focus. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
-import type { Measure } from '../../../contracts/kitchen'
+import { isHeld } from '../../composables/formRules'
+import { MeasureSchema, type Measure } from '../../../contracts/kitchen'
 import { CoreError } from '../../../core/error'
 import { cupVolumeMl } from '../../../core/measures/cupVolumeMl'
 import { drawnSize } from '../../../core/measures/drawnSize'
@@ -30,14 +31,14 @@ function send(values: Partial<Measure>): void {
 }
 function enter(): void {
   const ml = typedNumber(volume.value)
-  if (ml >= 1 && ml <= 5000) send({ volumeMl: ml, origin: 'entered', ...drawnSize(ml, props.item.kind) })
+  if (isHeld(MeasureSchema, { volumeMl: ml })) send({ volumeMl: ml, origin: 'entered', ...drawnSize(ml, props.item.kind) })
   else trouble.value = 'A cup holds between 1 and 5 000 ml. Nothing was changed.'
 }
 function weigh(): void {
   if (empty.value.trim() === '' || full.value.trim() === '') return
   try {
     const ml = Math.round(cupVolumeMl(typedGrams(empty.value), typedGrams(full.value)) * 10) / 10
-    if (!(ml <= 5000)) throw new CoreError('out-of-range', 'cup', {})
+    if (!isHeld(MeasureSchema, { volumeMl: ml })) throw new CoreError('out-of-range', 'cup', {})
     volume.value = String(ml)
     send({ volumeMl: ml, origin: 'weighed', ...drawnSize(ml, props.item.kind) })
   }

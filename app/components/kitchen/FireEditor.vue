@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { typedNumber } from '../../composables/typed'
-import type { Fire } from '../../../contracts/kitchen'
+import { isHeld } from '../../composables/formRules'
+import { FireSchema, type Fire } from '../../../contracts/kitchen'
 import { FIRE_KIND_IDS } from '../../../core/fire/fireKinds'
 import { usualMarks } from '../../../core/fire/usualMarks'
 import { FIRE_KIND_WORDS, ORIGIN_WORDS } from '../../../words/measure'
@@ -35,8 +36,7 @@ function label(at: number, text: string): void {
 function power(at: number, text: string): void {
   const watts = typedNumber(text)
   const marks = props.item.marks.map((mark, i) => (i === at ? { ...mark, watts } : mark))
-  const rising = marks.every((mark, i) => mark.watts >= 20 && mark.watts <= 6000 && (i === 0 || mark.watts > marks[i - 1]!.watts))
-  if (rising) send({ marks, origin: 'entered' })
+  if (isHeld(FireSchema, { marks })) send({ marks, origin: 'entered' })
   else trouble.value = 'Each mark gives more than the one before, 20 to 6 000 W. Nothing was changed.'
 }
 /** Marks that were guessed for another kind of fire say nothing of this one; those that were entered or learned stay. */

@@ -2,7 +2,8 @@
 import { ref } from 'vue'
 import { gramsText } from '../../composables/format'
 import { gramsToType, typedGrams, typedNumber, weightUnit } from '../../composables/typed'
-import type { Pan } from '../../../contracts/kitchen'
+import { isHeld } from '../../composables/formRules'
+import { PanSchema, type Pan } from '../../../contracts/kitchen'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import { MATERIALS, type Material } from '../../../core/vessel/vessel'
 import { ORIGIN_WORDS } from '../../../words/measure'
@@ -35,12 +36,12 @@ function send(values: Partial<Pan>): void {
 function size(): void {
   const innerDiameterMm = typedNumber(diameter.value) * 10
   const depthMm = typedNumber(depth.value) * 10
-  if (innerDiameterMm >= 80 && innerDiameterMm <= 700 && depthMm >= 20 && depthMm <= 500) send({ innerDiameterMm, depthMm })
+  if (isHeld(PanSchema, { innerDiameterMm, depthMm })) send({ innerDiameterMm, depthMm })
   else trouble.value = 'Pans are 8 to 70 cm across and 2 to 50 cm deep. Nothing was changed.'
 }
 function weigh(): void {
   const massG = typedGrams(mass.value)
-  if (massG >= 50 && massG <= 20000) send({ massG, massOrigin: 'weighed' })
+  if (isHeld(PanSchema, { massG })) send({ massG, massOrigin: 'weighed' })
   else trouble.value = `Empty pans weigh ${gramsText(50)} to ${gramsText(20_000)}. Nothing was changed.`
 }
 </script>

@@ -3,7 +3,7 @@ import type { FormInstance } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import { calendarDayText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
-import { formRules, isRight } from '../../composables/formRules'
+import { formRules, isHeld, isRight } from '../../composables/formRules'
 import { StoreItemSchema, type Kitchen } from '../../../contracts/kitchen'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { dayNumberOf } from '../../../core/time/houseDay'
@@ -77,7 +77,7 @@ async function add(): Promise<void> {
 }
 function setMass(item: Item, text: string): void {
   const value = typedGrams(text)
-  if (value >= 0 && value <= 200_000) emit('put', { ...item, massG: value })
+  if (isHeld(StoreItemSchema, { massG: value })) emit('put', { ...item, massG: value })
 }
 </script>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { typedNumber } from '../../composables/typed'
-import type { Tray } from '../../../contracts/kitchen'
+import { isHeld } from '../../composables/formRules'
+import { TraySchema, type Tray } from '../../../contracts/kitchen'
 import LabelledChoice from '../LabelledChoice.vue'
 import EditorShell from './EditorShell.vue'
 import NumberField from './NumberField.vue'
@@ -17,6 +18,7 @@ const emit = defineEmits<{
 }>()
 
 /** What can be typed, and between how many cm. */
+/** What is said where the contract's limits are not held, cm. */
 const SIZES = { widthMm: [5, 100], lengthMm: [5, 100], depthMm: [0.5, 20] } as const
 type Size = keyof typeof SIZES
 const typed = ref({ widthMm: String(props.item.widthMm / 10), lengthMm: String(props.item.lengthMm / 10), depthMm: String(props.item.depthMm / 10) })
@@ -31,7 +33,7 @@ function send(values: Partial<Tray>): void {
 function size(field: Size): void {
   const cm = typedNumber(typed.value[field])
   const [least, most] = SIZES[field]
-  if (cm >= least && cm <= most) send({ [field]: Math.round(cm * 10) })
+  if (isHeld(TraySchema, { [field]: Math.round(cm * 10) })) send({ [field]: Math.round(cm * 10) })
   else trouble.value = `Between ${least} and ${most} cm, please. Nothing was changed.`
 }
 </script>

@@ -2,9 +2,10 @@
 import { computed, ref, watch } from 'vue'
 import { gramsText } from '../../composables/format'
 import { hearthNow } from '../../clients/hearthClock'
+import { isHeld } from '../../composables/formRules'
 import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Ingredient } from '../../../contracts/ingredient'
-import type { Measure } from '../../../contracts/kitchen'
+import { CorrectionSchema, type Measure } from '../../../contracts/kitchen'
 import type { Correction } from '../../../core/composition/corrections'
 import { FIGURE_WORDS, shortName } from '../../../words/measure'
 import TroubleNote from '../TroubleNote.vue'
@@ -25,7 +26,7 @@ const emit = defineEmits<{
   correct: [correction: Correction]
 }>()
 
-/** Fields by what they correct: limits in their own unit, and how they are kept. */
+/** Fields by what they correct: what is said of their limits, in their own unit, and how they are kept. */
 const FIELDS = {
   cup: { min: 5, max: 8000, key: 'weighings' },
   piece: { min: 0.001, max: 10000, key: 'pieceG' },
@@ -58,15 +59,15 @@ function keep(field: Field): void {
   const value = inGrams ? typedGrams(typed.value[field]) : typedNumber(typed.value[field])
   const { min, max, key } = FIELDS[field]
   const kept = field === 'cup' ? value / props.cup.volumeMl : field === 'prepared' ? value / 100 : value
-  if (!(value >= min && value <= max) || (field === 'cup' && !(kept >= 0.1 && kept <= 2))) {
+  const rounded = Math.round(kept * 10000) / 10000
+  const weighing = { at: hearthNow(), volumeMl: props.cup.volumeMl, massG: Math.round(value * 10) / 10 }
+  if (!isHeld(CorrectionSchema, { [key]: field === 'cup' ? [weighing] : rounded })) {
     trouble.value = field === 'cup'
       ? `A ${shortName(props.cup.name)} of ${Math.round(props.cup.volumeMl)} ml holds between ${gramsText(props.cup.volumeMl * 0.1)} and ${gramsText(props.cup.volumeMl * 2)} of any food. Nothing was changed.`
       : `Between ${inGrams ? gramsText(min) : min} and ${inGrams ? gramsText(max) : max}, please. Nothing was changed.`
     return
   }
   trouble.value = ''
-  const rounded = Math.round(kept * 10000) / 10000
-  const weighing = { at: hearthNow(), volumeMl: props.cup.volumeMl, massG: Math.round(value * 10) / 10 }
   emit('correct', { ...props.correction, id: props.row.id, [key]: field === 'cup' ? [...props.correction?.weighings ?? [], weighing].slice(-KEPT) : rounded })
   typed.value = { ...typed.value, [field]: '' }
 }
