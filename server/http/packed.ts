@@ -1,3 +1,4 @@
+import type { Buffer } from 'node:buffer'
 import { promisify } from 'node:util'
 import { gzip } from 'node:zlib'
 import { appendResponseHeader, getRequestHeader, setResponseHeader, type H3Event } from 'h3'
@@ -16,8 +17,18 @@ const LEAST_BYTES = 1400
  */
 export async function packed(event: H3Event, value: unknown): Promise<unknown> {
   if (!isPlain(value)) return value
-  const text = JSON.stringify(value)
   setResponseHeader(event, 'content-type', 'application/json')
+  return packedText(event, JSON.stringify(value))
+}
+
+/**
+ * A text, compressed where it is long and the asker can read it so.
+ *
+ * @param event the request
+ * @param text what is answered
+ * @returns what is sent
+ */
+export async function packedText(event: H3Event, text: string): Promise<string | Buffer> {
   appendResponseHeader(event, 'vary', 'accept-encoding')
   if (text.length < LEAST_BYTES || !/\bgzip\b/.test(getRequestHeader(event, 'accept-encoding') ?? '')) return text
   setResponseHeader(event, 'content-encoding', 'gzip')

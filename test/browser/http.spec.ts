@@ -56,6 +56,14 @@ test.describe('the HTTP interface', () => {
     expect((await request.get('/api/clock', { headers: { 'accept-encoding': 'gzip' } })).headers()['content-encoding']).toBeUndefined()
   })
 
+  test('sends the shell compressed, with the files of its page, and the same either way', async ({ request }) => {
+    const packed = await request.get('/kitchen', { headers: { 'accept-encoding': 'gzip' } })
+    expect(packed.headers()['content-encoding']).toBe('gzip')
+    const plain = await request.get('/kitchen', { headers: { 'accept-encoding': 'identity' } })
+    expect(plain.headers()['content-encoding']).toBeUndefined()
+    for (const answer of [packed, plain]) expect(await answer.text()).toMatch(/<link rel="modulepreload"[^>]*>[\s\S]*<\/html>/)
+  })
+
   test('keeps a strict content security policy on pages and scripts', async ({ request }) => {
     const policy = (await request.get('/')).headers()['content-security-policy'] ?? ''
     expect(policy).toContain('default-src \'none\'')
