@@ -61,7 +61,7 @@ test.describe('the HTTP interface', () => {
     expect(packed.headers()['content-encoding']).toBe('gzip')
     const plain = await request.get('/kitchen', { headers: { 'accept-encoding': 'identity' } })
     expect(plain.headers()['content-encoding']).toBeUndefined()
-    for (const answer of [packed, plain]) expect(await answer.text()).toMatch(/<link rel="modulepreload"[^>]*>[\s\S]*<\/html>/)
+    for (const answer of [packed, plain]) expect(await answer.text()).toMatch(/rel="modulepreload"[\s\S]*<\/html>/)
   })
 
   test('keeps a strict content security policy on pages and scripts', async ({ request }) => {
