@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MoreFilled, RefreshLeft } from '@element-plus/icons-vue'
+import { RefreshLeft } from '@element-plus/icons-vue'
 import { useElementSize } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
@@ -10,6 +10,7 @@ import DayNow from '../../components/spread/DayNow.vue'
 import DayPanels, { type DayTab } from '../../components/spread/DayPanels.vue'
 import DaySaid from '../../components/spread/DaySaid.vue'
 import StepPanel from '../../components/spread/StepPanel.vue'
+import TakeAlong from '../../components/spread/TakeAlong.vue'
 import HousePage from '../../components/HousePage.vue'
 import { rowHeightFor, viewOfSpread } from '../../drawings/spreadView'
 import { useArriving } from '../../composables/arriving'
@@ -145,27 +146,11 @@ async function calendar(): Promise<void> {
           >
             Undo
           </ElButton>
-          <ElDropdown
-            trigger="click"
-            @command="(command: string) => (command === 'print' ? router.push(`/spread/sheet/${spread!.id}`) : calendar())"
-          >
-            <ElButton :icon="MoreFilled">
-              Take it along
-            </ElButton>
-            <template #dropdown>
-              <ElDropdownMenu>
-                <ElDropdownItem command="print">
-                  Print it on a sheet
-                </ElDropdownItem>
-                <ElDropdownItem
-                  command="calendar"
-                  :disabled="!fitting"
-                >
-                  As a calendar file
-                </ElDropdownItem>
-              </ElDropdownMenu>
-            </template>
-          </ElDropdown>
+          <TakeAlong
+            :planned="fitting !== null"
+            @print="router.push(`/spread/sheet/${spread.id}`)"
+            @calendar="calendar"
+          />
         </div>
       </header>
       <ElTabs
