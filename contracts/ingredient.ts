@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ALLERGENS, KINDS, type Ingredient } from '../core/composition/ingredient'
-import type { Composition } from '../core/live/plan'
+import type { Composition } from '../core/composition/composition'
 import { Id, Name } from './ids'
 
 export type { Ingredient } from '../core/composition/ingredient'

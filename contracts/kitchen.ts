@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Correction } from '../core/composition/corrections'
+import type { Correction } from '../core/composition/correction'
 import { FIRE_KIND_IDS } from '../core/fire/fireKinds'
 import type { StoreItem } from '../core/store/shopping'
 import { isZone } from '../core/time/houseDay'

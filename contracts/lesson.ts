@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { BoilCheck } from '../core/boil/boilCheck'
 import type { BoilReading } from '../core/boil/readBoilCheck'
-import type { Evidence } from '../core/belief/evidence'
+import type { Evidence } from '../core/belief/reading'
 import type { CookPlan } from '../core/live/plan'
 import type { Observation } from '../core/live/observation'
 import { FAMILY_IDS, type FamilyId } from '../core/family/family'

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { GIVEN_TO, LIKINGS } from '../core/live/afterFire'
 import { SLIPS, UPTAKE_PACES } from '../core/live/liveCook'
-import { KNOWN_KINDS, type KnownKind } from '../core/live/observation'
-import { PLACES } from '../core/keeping/keepingOf'
+import { KNOWN_KINDS, type KnownKind } from '../core/live/kinds'
+import { PLACES } from '../core/live/place'
 import { COLOUR_STEPS, SIGN_IDS } from '../core/dish/signIds'
 import { Id } from './ids'
 

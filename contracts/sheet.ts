@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { DishCard } from '../core/dish/dish'
-import type { FlameTurn } from '../core/flame/flamePlan'
+import type { FlameTurn } from '../core/flame/flameTurn'
 import { DishCardSchema } from './dish'
 import { FlameTurnSchema } from './flames'
 import { Id } from './ids'

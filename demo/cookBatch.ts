@@ -1,6 +1,6 @@
 import { INGREDIENTS } from '../book/ingredients'
 import { firstBelief } from '../core/belief/firstBelief'
-import type { Evidence } from '../core/belief/evidence'
+import type { Evidence } from '../core/belief/reading'
 import type { Dish } from '../core/dish/dish'
 import { forecastCook } from '../core/forecast/forecastCook'
 import { forecastToKeep } from '../core/forecast/forecastToKeep'

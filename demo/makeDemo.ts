@@ -1,6 +1,6 @@
 import { STARTER_DISHES } from '../book/dishes'
 import { INGREDIENTS } from '../book/ingredients'
-import type { Evidence } from '../core/belief/evidence'
+import type { Evidence } from '../core/belief/reading'
 import { stageDish } from '../core/dish/stageDish'
 import { editedDish } from '../core/faults/dishEdit'
 import { openHearth, type Hearth } from '../server/services/hearth'

@@ -1,5 +1,6 @@
 import type { SetsBy } from '../core/cooling/settingOf'
-import type { KeepingReason, Place } from '../core/keeping/keepingOf'
+import type { KeepingReason } from '../core/keeping/keepingOf'
+import type { Place } from '../core/live/place'
 import type { GivenTo, LikedFor, Liking } from '../core/live/afterFire'
 import type { ServedAs } from '../core/after/bringBack'
 import type { TrayFill } from '../core/tray/trayFill'

@@ -1,5 +1,7 @@
-import type { FlameSchedule, TurnCue } from '../core/flame/flamePlan'
-import type { CookPlan, FlameMark } from '../core/live/plan'
+import type { FlameSchedule } from '../core/flame/flamePlan'
+import type { TurnCue } from '../core/flame/flameTurn'
+import type { CookPlan } from '../core/live/plan'
+import type { FlameMark } from '../core/fire/flameMark'
 
 /** When a flame of a schedule is taken. */
 export const TURN_WORDS: Readonly<Record<TurnCue, string>> = {

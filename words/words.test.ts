@@ -16,9 +16,10 @@ import { stageDish } from '../core/dish/stageDish'
 import { TROUBLES } from '../core/dish/troublesOf'
 import { cueOf } from '../core/live/cue'
 import { actionsOf } from '../core/live/actions'
-import { KNOWN_KINDS } from '../core/live/observation'
+import { KNOWN_KINDS } from '../core/live/kinds'
 import { replay } from '../core/live/replay'
-import { SENSES, TERM_CODES, TERMS } from '../core/senses/terms'
+import { FAULT_OF_TERM } from '../core/repair/faultOfTerm'
+import { SENSES, TERM_CODES } from '../core/senses/terms'
 import { ROLES, spansOf, standingOf, STYLES } from '../core/proportions/spans'
 import { examplePlan, marked } from '../test/support/plans'
 import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, FAULT_WORDS, KIND_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
@@ -61,7 +62,7 @@ describe('there are words', () => {
   it('for every perception and its sense, short enough for a button', () => {
     for (const code of TERM_CODES) expect(TERM_WORDS[code].text, code).toMatch(/^.{3,30}$/)
     for (const sense of SENSES) expect(SENSE_WORDS[sense], sense).toBeTruthy()
-    for (const code of TERM_CODES) if (TERMS[code].fault !== null) expect(TERM_WORDS[code].means, code).toBeTruthy()
+    for (const code of TERM_CODES) if (FAULT_OF_TERM[code]) expect(TERM_WORDS[code].means, code).toBeTruthy()
   })
 
   it('for every choice and its answers, every trouble, every swap, and where every figure comes from', () => {

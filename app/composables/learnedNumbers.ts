@@ -1,12 +1,13 @@
 import { combineReadings, fitReadings } from '../../core/belief/combineReadings'
-import { LEVEL_W, type Evidence } from '../../core/belief/evidence'
+import { LEVEL_W } from '../../core/belief/evidence'
+import type { Evidence } from '../../core/belief/reading'
 import { fireBelief } from '../../core/belief/fireBelief'
 import { firstBelief } from '../../core/belief/firstBelief'
 import type { BeliefEntry } from '../../core/belief/belief'
 import { daySpread } from '../../core/belief/steadiness'
 import { FIRE_KINDS } from '../../core/fire/fireKinds'
 import { factorWindow, spreadWindow } from '../../core/random/spreadWindow'
-import type { Window } from '../../core/forecast/forecast'
+import type { Window } from '../../core/random/window'
 import type { Fire } from '../../contracts/kitchen'
 
 /** One lasting number before and after the household's own readings. */

@@ -1,8 +1,8 @@
 import { coolSlab } from '../cooling/coolSlab'
 import { slabOf } from '../cooling/slab'
 import { constant } from '../constants/constants'
-import { SPECIFIC_HEAT } from '../forecast/heatCapacity'
-import type { PanContents } from '../repair/repair'
+import { SPECIFIC_HEAT } from '../composition/specificHeat'
+import type { PanContents } from '../composition/panContents'
 import { requireRange } from '../requireRange'
 
 /** How it is eaten. */

@@ -1,4 +1,4 @@
-import type { Evidence } from '../belief/evidence'
+import type { Evidence } from '../belief/reading'
 import { evidenceOf } from '../belief/evidenceOf'
 import { mainVessel } from '../dish/mainVessel'
 import { compileProgram } from '../forecast/compileProgram'

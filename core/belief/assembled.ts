@@ -1,4 +1,4 @@
-import type { Evidence } from './evidence'
+import type { Evidence } from './reading'
 import { changeVariance } from './steadiness'
 
 /** Something was changed on purpose: a cleaned burner, another bag of flour. */

@@ -5,7 +5,7 @@ import { seededRandom } from '../random/seededRandom'
 import { firstBelief } from './firstBelief'
 import { settleCook } from '../batch/settleCook'
 import { beliefFor } from './beliefFor'
-import type { Evidence } from './evidence'
+import type { Evidence } from './reading'
 import { beliefColumns, MEMBER_NAMES, memberValues } from './memberValues'
 
 describe('the first belief', () => {

@@ -1,5 +1,5 @@
 import type { BeliefEntry } from './belief'
-import type { Evidence } from './evidence'
+import type { Evidence } from './reading'
 import { dayScatter } from './dayScatter'
 import { robustWeights } from './robustWeights'
 import { daySpread, driftVariance, repeatedVariances } from './steadiness'

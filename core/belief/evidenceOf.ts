@@ -2,7 +2,8 @@ import type { ConditionedEnsemble } from '../forecast/conditionEnsemble'
 import { pivotWatts, stageWatts } from '../forecast/pivotWatts'
 import { sideStages } from '../dish/sideStages'
 import type { CookPlan } from '../live/plan'
-import { householdNames, LEVEL_W, type Evidence } from './evidence'
+import { householdNames, LEVEL_W } from './evidence'
+import type { Evidence } from './reading'
 import { MEMBER_NAMES } from './memberValues'
 
 /** A reading that takes away less than this share of the variance is not kept. */

@@ -1,7 +1,7 @@
 import { firstBelief } from '../belief/firstBelief'
 import { beliefColumns, MEMBER_NAMES } from '../belief/memberValues'
 import { FIRE_KINDS } from '../fire/fireKinds'
-import type { Window } from '../forecast/forecast'
+import type { Window } from '../random/window'
 import { runEnsemble } from '../forecast/runEnsemble'
 import { SIGN, SIGNS } from '../forecast/signs'
 import { columnOf, shownWindow } from '../forecast/windowOf'

@@ -1,15 +1,7 @@
 import { combineReadings } from '../belief/combineReadings'
 import { constant } from '../constants/constants'
-import type { Correction } from './corrections'
+import type { Correction } from './correction'
 import type { Ingredient } from './ingredient'
-
-/** One vessel of a food put on the scale, levelled as this household levels it. */
-export interface MeasureWeighed {
-  /** ms since 1970. */
-  readonly at: number
-  readonly volumeMl: number
-  readonly massG: number
-}
 
 /** What is believed of how a food lies in a vessel. */
 export interface DensityBelief {

@@ -1,4 +1,4 @@
-import type { Composition } from '../live/plan'
+import type { Composition } from './composition'
 import type { Nutrients } from './nutrients'
 import { sugarsOf } from './sugarsOf'
 

@@ -1,5 +1,5 @@
 import type { Lab } from '../colour/lab'
-import type { Composition } from '../live/plan'
+import type { Composition } from './composition'
 import type { Nutrients } from './nutrients'
 
 /** What an ingredient is to a cook: how it is handled, and what it counts as. */

@@ -1,5 +1,5 @@
 import { constant } from '../constants/constants'
-import type { Window } from '../forecast/forecast'
+import type { Window } from '../random/window'
 import type { Sets } from '../syrup/syrup'
 import { coolSlab } from './coolSlab'
 import type { Slab } from './slab'

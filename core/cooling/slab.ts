@@ -1,7 +1,7 @@
 import { constant } from '../constants/constants'
-import { DENSITY } from '../forecast/contentMl'
-import { SPECIFIC_HEAT } from '../forecast/heatCapacity'
-import type { PanContents } from '../repair/repair'
+import { DENSITY } from '../composition/partDensity'
+import { SPECIFIC_HEAT } from '../composition/specificHeat'
+import type { PanContents } from '../composition/panContents'
 
 /** A layer cooling in a tray, SI units. */
 export interface Slab {

@@ -4,7 +4,7 @@ import { boundaryIndex } from '../dish/boundaryIndex'
 import { doneIndex } from '../dish/doneIndex'
 import { COLOUR_STEPS } from '../dish/signIds'
 import type { BatchRecord } from '../compare/difference'
-import type { Window } from '../forecast/forecast'
+import type { Window } from '../random/window'
 
 /** What a batch's own record says, each as so many standard deviations from what was forecast, or as a count. */
 export const FEATURES = ['roastTime', 'roastColour', 'aromaTime', 'roastFlame', 'afterTime', 'afterFlame', 'weight', 'pourTime', 'liquidBoil', 'uptake', 'coolTime', 'syrupTime', 'thinPan', 'unstirred'] as const

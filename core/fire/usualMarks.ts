@@ -1,4 +1,4 @@
-import type { FlameMark } from '../live/plan'
+import type { FlameMark } from './flameMark'
 import { FIRE_KINDS, type FireKind } from './fireKinds'
 
 /** Rated watts of induction levels and of a plate's marks; what reaches the pan of gas and wood (estimates). */

@@ -1,12 +1,6 @@
-import { COLOUR_STEPS, type ColourStep } from '../dish/signIds'
-import type { Window } from '../forecast/forecast'
-
-/** What is waited for before a mark is taken: the start of the roast, its aroma, or a colour. */
-export const TURN_CUES = ['start', 'aroma', ...COLOUR_STEPS] as const
-export type TurnCue = (typeof TURN_CUES)[number]
-
-/** One flame of a schedule: from a cue on, this mark, or `off`. */
-export interface FlameTurn { readonly cue: TurnCue, readonly mark: string }
+import type { ColourStep } from '../dish/signIds'
+import type { Window } from '../random/window'
+import type { FlameTurn } from './flameTurn'
 
 /** A schedule of flames for a roast and what it comes to. Shares are of one. */
 export interface FlameSchedule {

@@ -2,7 +2,8 @@ import { constant } from '../constants/constants'
 import type { EnsembleRecord } from '../forecast/record'
 import { windowOf } from '../forecast/windowOf'
 import { normalCdf } from '../random/normalCdf'
-import type { FlameSchedule, FlameTurn, FlameWish } from './flamePlan'
+import type { FlameSchedule, FlameWish } from './flamePlan'
+import type { FlameTurn } from './flameTurn'
 import { withinOf } from './takeOff'
 
 /** How well a cook ends a roast by eye and forecast, in log time since its start, and how long the hand takes, s (estimates). */

@@ -6,7 +6,7 @@ import { ROAST_SIGNS, SIGN } from '../forecast/signs'
 import { compileProgram } from '../forecast/compileProgram'
 import type { CookPlan } from '../live/plan'
 import type { LiveCook } from '../live/liveCook'
-import type { FlameTurn } from './flamePlan'
+import type { FlameTurn } from './flameTurn'
 
 /** Roasts that take this many times the patience are not followed further. */
 const GIVE_UP = 2.5

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { marked, starterPlan } from '../../test/support/plans'
 import { doneIndex } from '../dish/doneIndex'
-import type { ForecastBand, Window } from './forecast'
+import type { ForecastBand } from './forecast'
+import type { Window } from '../random/window'
 import { forecastCook } from './forecastCook'
 
 const plan = starterPlan('sweet-water-semolina')

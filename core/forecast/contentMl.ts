@@ -1,9 +1,8 @@
 import { constant } from '../constants/constants'
+import { DENSITY } from '../composition/partDensity'
 import type { BaseNumbers } from './baseNumbers'
 import { FAT, HELD, INVERT, NUTS, SOFT, SOLIDS, SUGAR, WATER } from './layout'
 
-/** Densities of the parts of a content, g/ml: handbook values (recalled, unchecked). */
-export const DENSITY = { water: constant('densityWater'), solids: constant('densitySolids'), fat: constant('densityFat'), sugar: constant('densitySugar'), nuts: constant('densityNuts') }
 /** Water over dry solids at which grain has swollen its voids shut, g/g (estimate). */
 const SHUT = constant('swollenShut')
 

@@ -4,14 +4,14 @@ import { saturationTempC } from '../water/saturationTempC'
 import { decayed } from '../table/decayed'
 import { tabulate } from '../table/tabulate'
 import { vapourPressureAt } from '../water/vapourPressureAt'
+import { LATENT_HEAT } from '../water/latentHeat'
 import { LID, SEALED, VALVE_PA, type Cover } from './cover'
-import { heatCapacity, SPECIFIC_HEAT } from './heatCapacity'
+import { heatCapacity } from './heatCapacity'
+import { SPECIFIC_HEAT } from '../composition/specificHeat'
 import { HELD, TEMP, VAPOUR, VAPOUR_HEAT, WATER } from './layout'
 import type { VesselConditions } from './vesselConditions'
 import { waterActivity } from './waterActivity'
 
-/** Latent heat of water at 100 °C, J/g: handbook value. */
-export const LATENT_HEAT = constant('latentHeat')
 /** How fast heat above the boil turns into vapour: s, in free liquid and inside grain (estimates). */
 const FREE_TIME = constant('boilsOffFree')
 const GRAIN_TIME = constant('boilsOffGrain')

@@ -1,13 +1,7 @@
 import type { Doubts } from '../doubt/doubt'
 import type { Lab } from '../colour/lab'
 import type { SignId } from '../dish/signIds'
-
-/** A forecast number: 10th percentile, median, 90th percentile. */
-export interface Window {
-  readonly early: number
-  readonly middle: number
-  readonly late: number
-}
+import type { Window } from '../random/window'
 
 /** One moment of the middle run, as the arch draws it. */
 export interface ForecastPoint {

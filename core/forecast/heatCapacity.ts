@@ -1,8 +1,5 @@
-import { constant } from '../constants/constants'
+import { SPECIFIC_HEAT } from '../composition/specificHeat'
 import { FAT, INVERT, NUTS, SOLIDS, SUGAR, WATER } from './layout'
-
-/** Specific heats near 50 °C in J/(g·K): handbook values (recalled, unchecked); nuts by their usual composition. */
-export const SPECIFIC_HEAT = { water: constant('specificHeatWater'), solids: constant('specificHeatSolids'), fat: constant('specificHeatFat'), sugar: constant('specificHeatSugar'), nuts: constant('specificHeatNuts') }
 
 /**
  * Heat capacity of a vessel's content.

@@ -1,4 +1,5 @@
-import type { Forecast, Window } from './forecast'
+import type { Forecast } from './forecast'
+import type { Window } from '../random/window'
 
 /** A finer forecast, and the outline of the same plan by which changes of it are read. */
 export interface FineForecast { readonly fine: Forecast, readonly outline: Forecast }

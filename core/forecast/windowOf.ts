@@ -1,5 +1,5 @@
 import { weightedQuantile } from '../random/weightedQuantile'
-import type { Window } from './forecast'
+import type { Window } from '../random/window'
 
 const SHARES = [0.1, 0.5, 0.9] as const
 

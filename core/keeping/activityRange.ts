@@ -1,5 +1,5 @@
 import { constant } from '../constants/constants'
-import type { PanContents } from '../repair/repair'
+import type { PanContents } from '../composition/panContents'
 import { saturatedShare } from '../syrup/graining'
 import { sorptionWaterActivity } from '../water/sorptionWaterActivity'
 import { sugarWaterActivity } from '../water/sugarWaterActivity'

@@ -1,9 +1,6 @@
 import { requireRange } from '../requireRange'
+import type { Place } from '../live/place'
 import type { ActivityRange } from './activityRange'
-
-/** Where a sweet stands. */
-export const PLACES = ['room', 'cold'] as const
-export type Place = (typeof PLACES)[number]
 
 /** Why a range is what it is: codes of `words/`. */
 export type KeepingReason = 'wet' | 'moist' | 'sugar-holds' | 'dry' | 'milk' | 'produce' | 'coconut' | 'hands' | 'warm-room'

@@ -1,7 +1,7 @@
 import type { Kind } from '../composition/ingredient'
 import { familyOf } from '../family/families'
 import type { CookPlan } from '../live/plan'
-import type { PanContents } from '../repair/repair'
+import type { PanContents } from '../composition/panContents'
 import { activityRange, type ActivityRange } from './activityRange'
 import { keepingOf, type Keeping } from './keepingOf'
 

@@ -1,5 +1,5 @@
 import type { CookPlan } from '../live/plan'
-import type { PanContents } from '../repair/repair'
+import type { PanContents } from '../composition/panContents'
 
 /**
  * A finished sweet of which nothing was kept back: all that went in, with the water that is left.

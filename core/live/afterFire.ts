@@ -1,8 +1,8 @@
-import { PLACES, type Place } from '../keeping/keepingOf'
+import { PLACES, type Place } from './place'
 import { LEAST_CUT_MM, MOST_CUT_MM, type Cut } from '../tray/cut'
 import type { DeepTray } from '../tray/trayFill'
-import type { Marked } from './liveCook'
-import type { Moment } from './resolveCorrections'
+import type { Marked } from './marked'
+import type { Moment } from './moment'
 
 /** What a finished mass was made into. */
 export type Shaping =

@@ -4,11 +4,12 @@ import { COLOUR_STEPS, SIGN_IDS } from '../dish/signIds'
 import { sideStages } from '../dish/sideStages'
 import { isTerm } from '../senses/terms'
 import { AFTER_KINDS, APPLY_AFTER, type AfterKind } from './afterFire'
-import { SLIPS, UPTAKE_PACES, type CookDraft, type Marked, type PanChange } from './liveCook'
-import type { KnownKind } from './observation'
+import { SLIPS, UPTAKE_PACES, type CookDraft, type PanChange } from './liveCook'
+import type { Marked } from './marked'
+import type { KnownKind } from './kinds'
 import type { CookPlan } from './plan'
 import { readAdded } from './readAdded'
-import type { Moment } from './resolveCorrections'
+import type { Moment } from './moment'
 
 type Payload = Moment['payload']
 interface Mark { readonly cook: CookDraft, readonly plan: CookPlan, readonly id: string, readonly timeS: number, readonly payload: Payload }

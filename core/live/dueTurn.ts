@@ -1,5 +1,5 @@
 import { mainLine } from '../dish/mainLine'
-import type { FlameTurn } from '../flame/flamePlan'
+import type { FlameTurn } from '../flame/flameTurn'
 import { lastRoast } from '../forecast/roastIndex'
 import { flamesNow } from './flamesNow'
 import type { CookPlan } from './plan'

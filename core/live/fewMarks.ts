@@ -1,4 +1,5 @@
-import type { LiveCook, Marked } from './liveCook'
+import type { LiveCook } from './liveCook'
+import type { Marked } from './marked'
 
 /** So many marks of one kind say all that a forecast can use; a device that was left on sends far more. */
 export const MOST_MARKS = 240

@@ -1,11 +1,9 @@
 import type { ColourStep, SignId } from '../dish/signIds'
 import type { TermCode } from '../senses/terms'
 import type { AfterDraft, AfterFire } from './afterFire'
-import type { Composition } from './plan'
-import type { Moment } from './resolveCorrections'
-
-/** Something marked, with its moment in seconds since the start of the cook. */
-export interface Marked<T> { readonly id: string, readonly timeS: number, readonly what: T }
+import type { Composition } from '../composition/composition'
+import type { Marked } from './marked'
+import type { Moment } from './moment'
 
 /** A change of one vessel's flame or lid. */
 export interface ControlChange { readonly vessel: string, readonly mark?: string, readonly lid?: boolean }

@@ -1,5 +1,3 @@
-import { AFTER_KINDS } from './afterFire'
-
 /**
  * One thing a cook or a device has marked. Observations are only ever added: a correction or a taking back is itself an
  * observation that names the one it replaces. Times are milliseconds since 1970.
@@ -20,11 +18,3 @@ export interface Observation {
   readonly kind: string
   readonly payload: Readonly<Record<string, unknown>>
 }
-
-/** Kinds this version acts on. */
-export const KNOWN_KINDS = [
-  'cook.started', 'stage.began', 'sign.seen', 'looks.like', 'flame.changed', 'lid.changed', 'vessel.lit',
-  'off.fire', 'weighed', 'temperature', 'depth.measured', 'uptake.seen', 'release.heard', 'added', 'repaired', 'forgotten', 'kept.back', 'rest.poured',
-  'unstirred', 'slip', 'not.yet', 'perceived', 'checked', 'reading.unsure', 'step.done', 'note', 'cook.finished', 'outcome', ...AFTER_KINDS, 'corrected', 'withdrawn',
-] as const
-export type KnownKind = (typeof KNOWN_KINDS)[number]

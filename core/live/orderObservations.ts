@@ -1,5 +1,5 @@
 import type { Observation } from './observation'
-import { isAhead } from './outsideCook'
+import { isAhead } from './isAhead'
 
 /** An observation with the moment it happened on the hearth's clock, ms. */
 export interface TimedObservation {

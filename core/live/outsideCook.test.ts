@@ -5,7 +5,8 @@ import { drawnPlan, thinPlan } from '../batch/thinPlan'
 import { forecastCook } from '../forecast/forecastCook'
 import { fewMarks, MOST_MARKS } from './fewMarks'
 import type { Observation } from './observation'
-import { isAhead, isOutsideCook, MOST_COOK_S } from './outsideCook'
+import { isOutsideCook, MOST_COOK_S } from './outsideCook'
+import { isAhead } from './isAhead'
 import { replay } from './replay'
 
 const START = 1_795_000_000_000

@@ -1,4 +1,5 @@
 import { AFTER_KINDS } from './afterFire'
+import { CLOCKS_DIFFER_S } from './isAhead'
 
 /** A pan is on the fire no longer than this after its start, s; what is marked beyond it is of another day (assumption: the longest reductions of the craft take some five hours). */
 export const MOST_COOK_S = 24 * 3600
@@ -6,8 +7,6 @@ export const MOST_COOK_S = 24 * 3600
 const MOST_AFTER_S = 400 * 24 * 3600
 /** Soaking and other steps before the fire begin so much before it, s. */
 const MOST_BEFORE_S = 72 * 3600
-/** A mark may lie so much before the start, by clocks that differ, and still be the cook's, s. */
-const CLOCKS_DIFFER_S = 900
 
 /** Kinds that may come when the fire is long out, and those that may come before it. */
 const AFTERWARDS = new Set<string>([...AFTER_KINDS, 'cook.finished', 'outcome', 'note', 'step.done', 'off.fire'])
@@ -19,17 +18,6 @@ export interface MomentTime {
   readonly atMs: number
   /** True where it had not come when the hearth heard of it. */
   readonly ahead: boolean
-}
-
-/**
- * Whether a time had not come yet when the hearth heard of it, by more than clocks differ.
- *
- * @param atMs the time
- * @param heardMs when the hearth had it; undefined where it has not
- * @returns true where it lies ahead
- */
-export function isAhead(atMs: number, heardMs: number | undefined): boolean {
-  return heardMs !== undefined && atMs > heardMs + CLOCKS_DIFFER_S * 1000
 }
 
 /**

@@ -1,24 +1,13 @@
 import type { Belief } from '../belief/belief'
 import type { Lab } from '../colour/lab'
+import type { Composition } from '../composition/composition'
 import type { Ingredient } from '../composition/ingredient'
 import type { FireKind } from '../fire/fireKinds'
-import type { FlameTurn } from '../flame/flamePlan'
+import type { FlameMark } from '../fire/flameMark'
+import type { FlameTurn } from '../flame/flameTurn'
 import type { Dish } from '../dish/dish'
 import type { Forecast } from '../forecast/forecast'
 import type { Vessel } from '../vessel/vessel'
-
-/** What an ingredient is made of, as shares of its weight; they add to one. */
-export interface Composition {
-  readonly water: number
-  readonly solids: number
-  readonly fat: number
-  /** All sugars together. */
-  readonly sugar: number
-  /** The part of them that is glucose and fructose. */
-  readonly invert?: number | undefined
-  /** Whole nuts are kept together: they can be taken out again. */
-  readonly nuts: number
-}
 
 /** One ingredient of a plan, weighed out. */
 export interface PlanAmount {
@@ -46,13 +35,6 @@ export interface PlanVessel {
   readonly coated: boolean
   /** True where its weight is a guess. */
   readonly massGuessed: boolean
-}
-
-/** One flame mark with the power believed to reach a pan, W. */
-export interface FlameMark {
-  readonly id: string
-  readonly label: string
-  readonly watts: number
 }
 
 /** A fire of the household taken for this cook; its marks rise in power. */

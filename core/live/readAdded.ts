@@ -1,5 +1,5 @@
 import type { Added } from './liveCook'
-import type { Composition } from './plan'
+import type { Composition } from '../composition/composition'
 
 /** More than this of one thing does not go into a household's pan, g. */
 export const MOST_ADDED_G = 20_000

@@ -1,4 +1,4 @@
-import { LATENT_HEAT } from '../forecast/evaporate'
+import { LATENT_HEAT } from '../water/latentHeat'
 import { requireRange } from '../requireRange'
 
 /** Specific heat of milk, J/(g·K): handbook 3.9 (recalled, unchecked). */

@@ -1,6 +1,6 @@
 import type { Dish } from '../dish/dish'
 import { CoreError } from '../error'
-import type { Composition } from '../live/plan'
+import type { Composition } from '../composition/composition'
 import { inMeasures, type MeasuredAmount, type MeasureSize } from '../measures/inMeasures'
 import { roleOf } from './roleOf'
 import { roleRatio } from './roleRatio'

@@ -1,5 +1,5 @@
 import type { Part } from '../dish/dish'
-import type { Composition } from '../live/plan'
+import type { Composition } from '../composition/composition'
 import type { Role } from './spans'
 
 /** An ingredient that is nearly all fat, sugar or water plays that part. */

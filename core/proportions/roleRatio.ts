@@ -1,6 +1,6 @@
 import { basesPerBase, type Based } from '../dish/basesOf'
 import type { DishIngredient } from '../dish/dish'
-import type { Composition } from '../live/plan'
+import type { Composition } from '../composition/composition'
 import type { Role } from './spans'
 import { roleOf } from './roleOf'
 

@@ -1,4 +1,4 @@
-import type { Window } from '../forecast/forecast'
+import type { Window } from './window'
 
 /** 10th and 90th percentile of a normal spread stand this many standard deviations from its middle. */
 const TENTH = 1.2816

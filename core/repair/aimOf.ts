@@ -2,7 +2,7 @@ import { mainLine } from '../dish/mainLine'
 import { additionsOf } from '../forecast/additionsOf'
 import type { CookPlan } from '../live/plan'
 import { contentsG } from './contentsNow'
-import type { PanContents } from './repair'
+import type { PanContents } from '../composition/panContents'
 
 /**
  * What the plan wanted in the pan as it leaves the fire: everything that goes in, with the water of its forecast

@@ -1,11 +1,13 @@
 import { constant } from '../constants/constants'
 import type { ForecastPoint } from '../forecast/forecast'
-import { LATENT_HEAT } from '../forecast/evaporate'
-import { SPECIFIC_HEAT } from '../forecast/heatCapacity'
+import { LATENT_HEAT } from '../water/latentHeat'
+import { SPECIFIC_HEAT } from '../composition/specificHeat'
 import type { Added, LiveCook } from '../live/liveCook'
-import type { Composition, CookPlan } from '../live/plan'
+import type { CookPlan } from '../live/plan'
+import type { Composition } from '../composition/composition'
 import { contentsG, dryG } from './contentsNow'
-import type { PanContents, Remedy, Shares } from './repair'
+import type { Remedy } from './repair'
+import type { PanContents, Shares } from '../composition/panContents'
 
 /** Everything a remedy is worked out from. */
 export interface Bench {

@@ -5,7 +5,7 @@ import { additionsOf } from '../forecast/additionsOf'
 import type { Addition } from '../forecast/program'
 import type { LiveCook } from '../live/liveCook'
 import type { CookPlan } from '../live/plan'
-import type { PanContents } from './repair'
+import type { PanContents } from '../composition/panContents'
 
 /**
  * What is in the pan now: what went in by the plan and beside it, with the water that the forecast says is left.

@@ -1,3 +1,4 @@
+import type { Shares } from '../composition/panContents'
 import type { Added } from '../live/liveCook'
 
 /** What can go wrong at the fire and after it, as a cook would name it. */
@@ -6,19 +7,6 @@ export const FAULTS = [
   'balls-crumble', 'balls-flatten', 'milk-split', 'milk-catches', 'pasty', 'scorched',
 ] as const
 export type Fault = (typeof FAULTS)[number]
-
-/** What is in the pan, g. */
-export interface PanContents {
-  readonly waterG: number
-  readonly solidsG: number
-  readonly fatG: number
-  /** All sugars. */
-  readonly sugarG: number
-  readonly nutsG: number
-}
-
-/** A mass by its parts, as shares of its weight. */
-export interface Shares { readonly water: number, readonly fat: number, readonly sugar: number }
 
 /** One way to put a fault right: what to do, with amounts for this pan now, and what comes of it. */
 export interface Remedy {

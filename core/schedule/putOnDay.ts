@@ -1,5 +1,5 @@
 import { firstBelief } from '../belief/firstBelief'
-import type { Evidence } from '../belief/evidence'
+import type { Evidence } from '../belief/reading'
 import { bringBack } from '../after/bringBack'
 import { labToHex } from '../colour/labToHex'
 import { volumesOf } from '../comes/volumes'

@@ -1,6 +1,5 @@
 import type { Day, Starts } from './day'
-import type { Lanes } from './lanesOf'
-import { stepsOf } from './lanesOf'
+import { type Lanes, stepsOf } from './lanesOf'
 
 /** Slack below this is tight, minutes. */
 export const TIGHT_MIN = 5

@@ -2,7 +2,8 @@ import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { sideStages } from '../dish/sideStages'
 import { usualMinutes } from '../dish/usualMinutes'
-import type { Forecast, Window } from '../forecast/forecast'
+import type { Forecast } from '../forecast/forecast'
+import type { Window } from '../random/window'
 import type { Durations } from './day'
 
 /** Work of the hands without a forecast: 10th and 90th percentile over the likely (estimate). */

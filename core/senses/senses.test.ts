@@ -8,7 +8,6 @@ import { forecastCook } from '../forecast/forecastCook'
 import { cueOf } from '../live/cue'
 import type { CookPlan } from '../live/plan'
 import { replay } from '../live/replay'
-import { FAULTS } from '../repair/repair'
 import { isTerm, SENSES, TERM_CODES, TERMS } from './terms'
 import { termsOf } from './termsOf'
 
@@ -48,12 +47,11 @@ describe('what can be perceived', () => {
     expect(codes('marble-gram-balls', 'rub-in')).toEqual(['slumps', 'holds-pressed', 'crumbles'])
   })
 
-  it('names only signs and faults that there are', () => {
+  it('names only signs that there are', () => {
     for (const code of TERM_CODES) {
-      const { sign, says, fault } = TERMS[code]
+      const { sign, says } = TERMS[code]
       expect(sign === null).toBe(says === null)
       if (sign !== null) expect(SIGN_IDS).toContain(sign)
-      if (fault !== null) expect(FAULTS).toContain(fault)
     }
     expect([isTerm('nutty'), isTerm('toString'), isTerm(4)]).toEqual([true, false, false])
   })

@@ -1,6 +1,6 @@
 import { constant } from '../constants/constants'
 import { requireRange } from '../requireRange'
-import { LATENT_HEAT } from '../forecast/evaporate'
+import { LATENT_HEAT } from '../water/latentHeat'
 import { STRONGEST } from './syrup'
 
 /** Share of the power that goes into vapour once a syrup boils in an open pan: the rest warms the room (estimate, ± 12 %). */

@@ -1,4 +1,4 @@
-import type { Evidence } from '../belief/evidence'
+import type { Evidence } from '../belief/reading'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
 import { mainLine } from '../dish/mainLine'
 import { compileProgram } from '../forecast/compileProgram'

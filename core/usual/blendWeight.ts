@@ -1,4 +1,4 @@
-import type { Evidence } from '../belief/evidence'
+import type { Evidence } from '../belief/reading'
 import { FIRST_WEIGHT } from './blendedPace'
 
 /** Names under which a batch says how far the physics, and the usual minutes, were off its wet stages, in log time. */

@@ -1,11 +1,17 @@
-import type { Stage } from '../dish/dish'
+import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { familyOf } from '../family/families'
-import { DENSITY } from '../forecast/contentMl'
-import type { Composition, CookPlan } from '../live/plan'
+import { DENSITY } from '../composition/partDensity'
+import type { Composition } from '../composition/composition'
 
 /** What is in the pan at one moment, g. */
 export type Content = Record<Exclude<keyof Composition, 'invert'>, number>
+
+/** A dish with its ingredients weighed out. */
+export interface WeighedDish {
+  readonly dish: Dish
+  readonly amounts: readonly { readonly id: string, readonly massG: number, readonly composition: Composition }[]
+}
 
 /** What one stage begins and ends with in the pan. */
 export interface StageContent { readonly from: Content, readonly to: Content }
@@ -23,7 +29,7 @@ const EMPTY: Content = { water: 0, solids: 0, fat: 0, sugar: 0, nuts: 0 }
  * @param secondsOf length of each main-line stage, s
  * @returns one content a stage; what sits in another vessel comes over at the pour
  */
-export function stageContents(plan: Pick<CookPlan, 'dish' | 'amounts'>, secondsOf: readonly number[]): StageContent[] {
+export function stageContents(plan: WeighedDish, secondsOf: readonly number[]): StageContent[] {
   const line = mainLine(plan.dish)
   const brings = line.map(stage => broughtBy(plan, stage))
   const leaving = lossShares(plan, line, brings, secondsOf)
@@ -39,7 +45,7 @@ export function stageContents(plan: Pick<CookPlan, 'dish' | 'amounts'>, secondsO
 }
 
 /** Water that each stage drives off, g: all of what does not stay, in proportion to time and to what is there to leave. */
-function lossShares(plan: Pick<CookPlan, 'dish'>, line: readonly Stage[], brings: readonly Content[], secondsOf: readonly number[]): number[] {
+function lossShares(plan: Pick<WeighedDish, 'dish'>, line: readonly Stage[], brings: readonly Content[], secondsOf: readonly number[]): number[] {
   const water = brings.reduce((sum, one) => sum + one.water, 0)
   const { fresh } = familyOf(plan.dish.family)
   const lost = water * (1 - plan.dish.kept.share)
@@ -53,7 +59,7 @@ function lossShares(plan: Pick<CookPlan, 'dish'>, line: readonly Stage[], brings
   return weights.map(weight => (all > 0 ? lost * weight / all : 0))
 }
 
-function broughtBy(plan: Pick<CookPlan, 'dish' | 'amounts'>, stage: Stage): Content {
+function broughtBy(plan: WeighedDish, stage: Stage): Content {
   const beside = stage.from === undefined ? [] : plan.dish.stages.filter(one => one.meets?.stage === stage.id && one.vessel === stage.from)
   const sum: Content = { ...EMPTY }
   for (const { ingredient, share } of [stage, ...beside].flatMap(one => one.adds)) {

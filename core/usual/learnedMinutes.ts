@@ -1,5 +1,5 @@
 import { constant } from '../constants/constants'
-import type { Evidence } from '../belief/evidence'
+import type { Evidence } from '../belief/reading'
 import type { Dish } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { usualMinutes } from '../dish/usualMinutes'

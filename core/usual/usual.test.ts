@@ -8,7 +8,8 @@ import { usualMinutes } from '../dish/usualMinutes'
 import type { CookPlan } from '../live/plan'
 import { contentMass, stageContents } from './contents'
 import { learnedMinutes } from './learnedMinutes'
-import { usualSeconds, usualTotalMinutes } from './usualSeconds'
+import { usualSeconds } from './usualSeconds'
+import { usualTotalMinutes } from '../dish/usualTotalMinutes'
 
 function planOf(id: string, baseG?: number): CookPlan {
   const dish = starter(id)

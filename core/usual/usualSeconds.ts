@@ -30,16 +30,3 @@ function flameFactor(plan: Pick<CookPlan, 'fires' | 'flames'>, stage: Stage): nu
   const mark = plan.fires[stage.vessel]?.marks.find(one => one.id === plan.flames[stage.id])
   return mark ? (WANTED_W[stage.flame] / mark.watts) ** FLAME_POWER : 1
 }
-
-/**
- * Minutes a dish takes from its first fire to its last, on usual minutes alone.
- *
- * @param dish a dish with its stages
- * @returns minutes at its usual amount
- */
-export function usualTotalMinutes(dish: Pick<Dish, 'family' | 'usual' | 'stages'>): { readonly before: number, readonly fire: number, readonly after: number } {
-  const sum = (phase: string): number => dish.stages
-    .filter(stage => !stage.meets && (stage.phase ?? 'fire') === phase)
-    .reduce((minutes, stage) => minutes + usualMinutes(dish, stage), 0)
-  return { before: sum('before'), fire: sum('fire'), after: sum('after') }
-}

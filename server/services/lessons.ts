@@ -1,7 +1,7 @@
 import { LessonSchema, ToldLessonSchema, type EvidenceSource, type Learned, type Lesson, type ToldLesson } from '../../contracts/lesson'
 import { settleCook } from '../../core/batch/settleCook'
 import { assembled, type Change } from '../../core/belief/assembled'
-import type { Evidence } from '../../core/belief/evidence'
+import type { Evidence } from '../../core/belief/reading'
 import { readBoilCheck } from '../../core/boil/readBoilCheck'
 import { CoreError } from '../../core/error'
 import type { Row } from '../models/models'

@@ -9,8 +9,7 @@ import type { Sequelize } from 'sequelize'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { SentObservation } from '../../contracts/observation'
 import { replay } from '../../core/live/replay'
-import type { Hearth } from '../../server/services/hearth'
-import { openHearth } from '../../server/services/hearth'
+import { type Hearth, openHearth } from '../../server/services/hearth'
 import { examplePlan, marked } from '../support/plans'
 
 const START = 1_795_000_000_000

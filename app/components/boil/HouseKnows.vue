@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
 import { densityOf } from '../../../core/composition/densityOf'
-import type { Correction } from '../../../core/composition/corrections'
+import type { Correction } from '../../../core/composition/correction'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { factorWindow } from '../../../core/random/spreadWindow'
 import { sweetnessLiked } from '../../../core/liking/sweetnessLiked'

@@ -2,7 +2,7 @@ import { mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { BatchListLine } from '../../../contracts/batch'
-import type { Correction } from '../../../core/composition/corrections'
+import type { Correction } from '../../../core/composition/correction'
 import type { Liking } from '../../../core/live/afterFire'
 import HouseKnows from './HouseKnows.vue'
 

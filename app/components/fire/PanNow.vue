@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
-import type { Window } from '../../../core/forecast/forecast'
+import type { Window } from '../../../core/random/window'
 import { labToHex } from '../../../core/colour/labToHex'
 import { depthMm } from '../../../core/vessel/depthMm'
 import { stiffnessText } from '../../../words/stages'

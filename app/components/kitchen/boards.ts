@@ -1,5 +1,5 @@
 import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
-import type { Evidence } from '../../../core/belief/evidence'
+import type { Evidence } from '../../../core/belief/reading'
 import { drawnSize } from '../../../core/measures/drawnSize'
 import { guessMassG } from '../../../core/vessel/guessMassG'
 import { ORIGIN_WORDS } from '../../../words/measure'

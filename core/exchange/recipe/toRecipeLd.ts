@@ -2,7 +2,7 @@ import { KJ_PER_KCAL } from '../../composition/energyOf'
 import type { Ingredient } from '../../composition/ingredient'
 import type { WhatComes } from '../../comes/whatComes'
 import type { Dish } from '../../dish/dish'
-import { usualTotalMinutes } from '../../usual/usualSeconds'
+import { usualTotalMinutes } from '../../dish/usualTotalMinutes'
 import { recipeGrams } from './recipeGrams'
 
 /** Our own term: a value that is JSON and no more, so that nothing in it is taken for a term of schema.org (JSON-LD 1.1, 4.2.2). */

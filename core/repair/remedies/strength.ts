@@ -8,7 +8,8 @@ import { syrupAtShare } from '../../syrup/syrupAtShare'
 import { syrupShareOf } from '../../syrup/syrupShareOf'
 import { remedy, some, type Bench } from '../bench'
 import { contentsG } from '../contentsNow'
-import type { PanContents, Remedy } from '../repair'
+import type { Remedy } from '../repair'
+import type { PanContents } from '../../composition/panContents'
 import { wantedWaterG } from './wetness'
 
 /** Smallest change of water worth making in a set mass, as a share of it (estimate). */

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { mainLine } from '../../../../core/dish/mainLine'
 import { SLIPS, UPTAKE_PACES, type LiveCook } from '../../../../core/live/liveCook'
 import type { CookPlan } from '../../../../core/live/plan'
+import { FAULT_OF_TERM } from '../../../../core/repair/faultOfTerm'
 import type { Fault } from '../../../../core/repair/repair'
 import { SENSES, TERMS } from '../../../../core/senses/terms'
 import { termsOf, type Offered } from '../../../../core/senses/termsOf'
@@ -33,7 +34,7 @@ const senses = computed(() => {
 const wet = computed(() => ['pour', 'cook-down', 'sweeten', 'enrich'].includes(stage.value?.does ?? ''))
 /** What was perceived last, and what it means, until the next stage. */
 const last = ref<{ readonly of: Offered, readonly stage: string } | null>(null)
-const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], ...TERMS[last.value.of.code] } : null))
+const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], ...TERMS[last.value.of.code], fault: FAULT_OF_TERM[last.value.of.code] } : null))
 /** What should have gone in by now. */
 const wentIn = computed(() => mainLine(props.plan.dish).slice(0, props.cook.stage + 1).flatMap(one => one.adds.map(add => add.ingredient))
   .filter((id, i, all) => all.indexOf(id) === i && id !== props.plan.dish.base && !props.cook.forgotten.some(one => one.what === id)))
