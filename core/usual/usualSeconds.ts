@@ -1,5 +1,5 @@
 import { constant } from '../constants/constants'
-import type { Dish, Stage } from '../dish/dish'
+import type { Stage } from '../dish/dish'
 import { usualMinutes } from '../dish/usualMinutes'
 import { WANTED_W } from '../live/guessFlames'
 import type { CookPlan } from '../live/plan'
