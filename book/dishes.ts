@@ -1,4 +1,4 @@
-import type { DishCard } from '../core/dish/dish'
+import type { DishCard } from '../core/formulation/dish/dish'
 import { FLOUR_DISHES } from './dishes/flours'
 import { FRESH_DISHES } from './dishes/fresh'
 import { GRAIN_DISHES } from './dishes/grains'

@@ -1,4 +1,4 @@
-import type { Ingredient } from '../core/composition/ingredient'
+import type { Ingredient } from '../core/materials/composition/ingredient'
 import { BASES } from './ingredients/bases'
 import { KITCHEN_FOODS } from './ingredients/kitchen'
 import { NUTS } from './ingredients/nuts'

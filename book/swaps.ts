@@ -1,4 +1,4 @@
-import type { SwapRule } from '../core/swaps/swap'
+import type { SwapRule } from '../core/formulation/swaps/swap'
 
 const LIQUID_MILKS = ['milk', 'milk-rich'] as const
 const MILK_SOLIDS = ['khoya', 'milk-powder', 'milk-powder-skimmed', 'milk-curds', 'cream'] as const

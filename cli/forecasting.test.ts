@@ -4,7 +4,7 @@ import { ForecastSchema } from '../contracts/forecast'
 import { ForecastRequestSchema } from '../contracts/cook'
 import { FlameQuestionSchema } from '../contracts/heart'
 import type { WorkerAnswer } from '../contracts/worker'
-import { forecastCook } from '../core/forecast/forecastCook'
+import { forecastCook } from '../core/process/forecast/forecastCook'
 import { answers } from '../workers/answer'
 import { boilcheck, flameplan, forecast, learn, syrup } from './forecasting'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Choices } from '../core/dish/choices'
+import type { Choices } from '../core/formulation/dish/choices'
 import { ChoicesSchema, DishCardSchema } from './dish'
 import { Id } from './ids'
 import { CorrectionSchema, MeasureSchema, PanSchema } from './kitchen'

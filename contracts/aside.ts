@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { BatchSummarySchema } from './batch'
 import { Id } from './ids'
-import { COLOUR_STEPS } from '../core/dish/signIds'
+import { COLOUR_STEPS } from '../core/formulation/signs/signIds'
 
 /** How much of a finished cook is worked out: all of it, what is only told anew, or what was marked and no run. */
 export const SETTLING_WAYS = ['settle', 'retell', 'bare'] as const

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { ToldEntry } from '../core/schedule/calendarOf'
+import type { ToldEntry } from '../core/day/spread/calendarOf'
 import { Id, Millis } from './ids'
 
 const Subject = z.discriminatedUnion('kind', [

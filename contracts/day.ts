@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Day, Starts } from '../core/schedule/day'
+import type { Day, Starts } from '../core/day/problem/day'
 
 /** A minute from 00:00 of the first day; five weeks at most. */
 const Minute = z.number().int().min(0).max(50_400)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { DEVICE_KINDS, READING_UNITS } from '../core/readings/reading'
+import { DEVICE_KINDS, READING_UNITS } from '../core/cook/readings/reading'
 import { Id, Millis } from './ids'
 import { LabSchema } from './ingredient'
 

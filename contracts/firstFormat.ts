@@ -1,5 +1,5 @@
-import type { Choices } from '../core/dish/choices'
-import type { DishCard, Part } from '../core/dish/dish'
+import type { Choices } from '../core/formulation/dish/choices'
+import type { DishCard, Part } from '../core/formulation/dish/dish'
 import { DishCardSchema, DishSchema } from './dish'
 
 /** Parts of the ingredients that dishes of the first format could have. */

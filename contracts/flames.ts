@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TURN_CUES, type FlameTurn } from '../core/flame/flameTurn'
+import { TURN_CUES, type FlameTurn } from '../core/record/plan/flameTurn'
 import { Id } from './ids'
 
 /** One flame of a roast: from a cue on, this mark of the fire, or `off`. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import type { Forecast, Moved } from '../core/forecast/forecast'
-import { SIGN_IDS } from '../core/dish/signIds'
+import type { Forecast, Moved } from '../core/record/plan/forecast'
+import { SIGN_IDS } from '../core/formulation/signs/signIds'
 import { Id } from './ids'
 import { LabSchema } from './ingredient'
 

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { ALLERGENS, KINDS, type Ingredient } from '../core/composition/ingredient'
-import type { Composition } from '../core/composition/composition'
+import { ALLERGENS, KINDS, type Ingredient } from '../core/materials/composition/ingredient'
+import type { Composition } from '../core/materials/composition/composition'
 import { Id, Name } from './ids'
 
-export type { Ingredient } from '../core/composition/ingredient'
+export type { Ingredient } from '../core/materials/composition/ingredient'
 
 const Share = z.number().min(0).max(1)
 const Part = z.number().min(0).max(100)

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { GIVEN_TO, LIKINGS } from '../core/live/afterFire'
-import { SLIPS, UPTAKE_PACES } from '../core/live/liveCook'
-import { KNOWN_KINDS, type KnownKind } from '../core/live/kinds'
-import { PLACES } from '../core/live/place'
-import { COLOUR_STEPS, SIGN_IDS } from '../core/dish/signIds'
+import { GIVEN_TO, LIKINGS } from '../core/record/marks/afterFire'
+import { SLIPS, UPTAKE_PACES } from '../core/record/marks/liveCook'
+import { KNOWN_KINDS, type KnownKind } from '../core/record/marks/kinds'
+import { PLACES } from '../core/record/marks/place'
+import { COLOUR_STEPS, SIGN_IDS } from '../core/formulation/signs/signIds'
 import { Id } from './ids'
 
 /** Longest line of an outcome, and text of a note, characters. */

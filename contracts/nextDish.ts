@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { NextDish } from '../core/usual/nextDishes'
+import type { NextDish } from '../core/process/usual/nextDishes'
 import { BatchListLineSchema, type BatchListLine } from './batch'
 import { Id } from './ids'
 

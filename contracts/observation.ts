@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Observation } from '../core/live/observation'
+import type { Observation } from '../core/record/marks/observation'
 import { Id, Millis } from './ids'
 
 /** Largest payload of one observation, characters of JSON. */

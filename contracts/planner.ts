@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import type { Day } from '../core/schedule/day'
-import { DAY_TROUBLES, type DayTrouble } from '../core/schedule/checkDay'
-import { CLASH_KINDS } from '../core/schedule/clashOf'
-import type { Least, Offer, OffersTold, PlanAtHand, Planned, PlanTold } from '../core/schedule/planDay'
-import type { DayTries } from '../core/schedule/simulateDay'
+import type { Day } from '../core/day/problem/day'
+import { DAY_TROUBLES, type DayTrouble } from '../core/day/problem/checkDay'
+import { CLASH_KINDS } from '../core/day/planning/clashOf'
+import type { Least, Offer, OffersTold, PlanAtHand, Planned, PlanTold } from '../core/day/planning/planDay'
+import type { DayTries } from '../core/day/planning/simulateDay'
 import { DaySchema, StartsSchema } from './day'
 
 const PlanAtHandSchema = z.strictObject({ room: z.number().min(0).max(10), lateMin: z.number().min(0), spanMin: z.number().min(0) }) satisfies z.ZodType<PlanAtHand>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { DishCard } from '../core/dish/dish'
+import type { DishCard } from '../core/formulation/dish/dish'
 import { DishCardSchema } from './dish'
 import { IngredientSchema, type Ingredient } from './ingredient'
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import type { DishCard } from '../core/dish/dish'
-import type { FlameTurn } from '../core/flame/flameTurn'
+import type { DishCard } from '../core/formulation/dish/dish'
+import type { FlameTurn } from '../core/record/plan/flameTurn'
 import { DishCardSchema } from './dish'
 import { FlameTurnSchema } from './flames'
 import { Id } from './ids'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Spread } from '../core/schedule/spread'
+import type { Spread } from '../core/day/spread/spread'
 import { DurationsSchema, ServingSchema, StartsSchema, VesselKindSchema } from './day'
 import { DishCardSchema } from './dish'
 import { Id, Millis, Name } from './ids'

@@ -1,7 +1,7 @@
-import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../core/belief/memberValues'
-import type { CookPlan } from '../core/live/plan'
-import { fillNormal } from '../core/random/fillNormal'
-import { seededRandom } from '../core/random/seededRandom'
+import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../core/process/belief/memberValues'
+import type { CookPlan } from '../core/record/plan/plan'
+import { fillNormal } from '../core/maths/random/fillNormal'
+import { seededRandom } from '../core/maths/random/seededRandom'
 import { HIDDEN } from './house'
 
 /** An ordinary house: drawn at this share of the spreads that are believed of any. */

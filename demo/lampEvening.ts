@@ -2,12 +2,12 @@ import { INGREDIENTS } from '../book/ingredients'
 import { STARTER_DISHES } from '../book/dishes'
 import type { Kitchen } from '../contracts/kitchen'
 import type { Spread } from '../contracts/spread'
-import type { Evidence } from '../core/belief/reading'
-import { forecastCook } from '../core/forecast/forecastCook'
-import { cookOnDay, dishOnDay, vesselsOfKitchen } from '../core/schedule/putOnDay'
-import type { Serving } from '../core/schedule/day'
-import { dayOf } from '../core/schedule/dayOf'
-import { planDay, type PlanTold } from '../core/schedule/planDay'
+import type { Evidence } from '../core/materials/belief/reading'
+import { forecastCook } from '../core/process/forecast/forecastCook'
+import { cookOnDay, dishOnDay, vesselsOfKitchen } from '../core/day/spread/putOnDay'
+import type { Serving } from '../core/day/problem/day'
+import { dayOf } from '../core/day/spread/dayOf'
+import { planDay, type PlanTold } from '../core/day/planning/planDay'
 
 /** Seconds of a clock that moves so far at every look. */
 const LONGEST_S = 2

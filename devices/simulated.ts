@@ -1,7 +1,7 @@
 import type { Reading } from '../contracts/device'
-import type { ReadingUnit } from '../core/readings/reading'
-import { GRAMS } from '../core/readings/units'
-import type { Uniform } from '../core/random/seededRandom'
+import type { ReadingUnit } from '../core/cook/readings/reading'
+import { GRAMS } from '../core/cook/readings/units'
+import type { Uniform } from '../core/maths/random/seededRandom'
 import { normal } from './imaginaryPan'
 import type { Truth } from './truthAt'
 

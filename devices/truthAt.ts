@@ -1,13 +1,13 @@
-import type { MemberValues } from '../core/belief/memberValues'
-import type { Lab } from '../core/colour/lab'
-import { appearance } from '../core/forecast/appearance'
-import { compileProgram } from '../core/forecast/compileProgram'
-import { ensembleRecord } from '../core/forecast/record'
-import { simulate } from '../core/forecast/simulate'
-import type { TracePoint } from '../core/forecast/trace'
-import type { Observation } from '../core/live/observation'
-import type { CookPlan } from '../core/live/plan'
-import { replay } from '../core/live/replay'
+import type { MemberValues } from '../core/process/belief/memberValues'
+import type { Lab } from '../core/materials/colour/lab'
+import { appearance } from '../core/process/forecast/appearance'
+import { compileProgram } from '../core/process/program/compileProgram'
+import { ensembleRecord } from '../core/process/engine/record'
+import { simulate } from '../core/process/engine/simulate'
+import type { TracePoint } from '../core/process/engine/trace'
+import type { Observation } from '../core/record/marks/observation'
+import type { CookPlan } from '../core/record/plan/plan'
+import { replay } from '../core/record/replay/replay'
 
 /** What really is in a pan at a moment. */
 export interface Truth { readonly contentG: number, readonly tempC: number, readonly colour: Lab }

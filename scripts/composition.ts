@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import Papa from 'papaparse'
-import { energyOf } from '../core/composition/energyOf'
+import { energyOf } from '../core/materials/composition/energyOf'
 
 /** Rows of the national table that the book uses. */
 const CODES = [

@@ -1,9 +1,9 @@
-import { COLOUR_STEPS } from '../core/dish/signIds'
-import { firstBelief } from '../core/belief/firstBelief'
-import { STEADINESS } from '../core/belief/steadiness'
-import { CONSTANTS } from '../core/constants/constants'
-import { familyOf } from '../core/family/families'
-import { FAMILY_IDS } from '../core/family/family'
+import { COLOUR_STEPS } from '../core/formulation/signs/signIds'
+import { firstBelief } from '../core/process/belief/firstBelief'
+import { STEADINESS } from '../core/materials/belief/steadiness'
+import { CONSTANTS } from '../core/materials/constants/constants'
+import { familyOf } from '../core/formulation/family/families'
+import { FAMILY_IDS } from '../core/formulation/family/family'
 
 const row = (cells: readonly (string | number)[]): string => `| ${cells.map(cell => String(cell).replaceAll('|', '\\|')).join(' | ')} |`
 const table = (head: readonly string[], rows: readonly (readonly (string | number)[])[]): string => [row(head), row(head.map(() => '---')), ...rows.map(row)].join('\n')

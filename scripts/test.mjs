@@ -25,6 +25,7 @@ const checks = [
   ['lint', tool('eslint'), ['.', '--max-warnings', '0']],
   ['types of the core', tool('tsc'), ['-p', 'core/tsconfig.json']],
   ['rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers']],
+  ['circles of the core', tool('depcruise'), ['--config', '.dependency-cruiser.circles.mjs', 'core']],
 ]
 await Promise.all([checkNext(), checkNext()])
 // What needs no database does not wait until its driver is compiled.

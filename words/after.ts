@@ -1,9 +1,9 @@
-import type { SetsBy } from '../core/cooling/settingOf'
-import type { KeepingReason } from '../core/keeping/keepingOf'
-import type { Place } from '../core/live/place'
-import type { GivenTo, LikedFor, Liking } from '../core/live/afterFire'
-import type { ServedAs } from '../core/after/bringBack'
-import type { TrayFill } from '../core/tray/trayFill'
+import type { SetsBy } from '../core/process/cooling/settingOf'
+import type { KeepingReason } from '../core/process/keeping/keepingOf'
+import type { Place } from '../core/record/marks/place'
+import type { GivenTo, LikedFor, Liking } from '../core/record/marks/afterFire'
+import type { ServedAs } from '../core/cook/after/bringBack'
+import type { TrayFill } from '../core/formulation/tray/trayFill'
 
 /** Where a sweet stands. */
 export const PLACE_WORDS: Readonly<Record<Place, string>> = { room: 'in the room', cold: 'in the cold' }

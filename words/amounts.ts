@@ -1,4 +1,4 @@
-import type { Ingredient } from '../core/composition/ingredient'
+import type { Ingredient } from '../core/materials/composition/ingredient'
 
 /** More of a kind than this for each gram of base is a slip of the finger (estimates). */
 const MOST: Readonly<Partial<Record<Ingredient['kind'], number>>> = { spice: 0.1, steeped: 0.01, fat: 5, nuts: 3 }

@@ -1,5 +1,5 @@
-import type { Part } from '../core/dish/dish'
-import type { BalanceShift } from '../core/proportions/balanceShift'
+import type { Part } from '../core/formulation/dish/dish'
+import type { BalanceShift } from '../core/formulation/yield/balanceShift'
 import { ALLERGEN_WORDS } from './after'
 import { outsideText, ROLE_WORDS, STYLE_WORDS } from './measure'
 

@@ -1,5 +1,5 @@
-import type { Doubt } from '../core/exchange/text/readLines'
-import type { Passed } from '../core/exchange/text/passedOver'
+import type { Doubt } from '../core/formulation/exchange/text/readLines'
+import type { Passed } from '../core/formulation/exchange/text/passedOver'
 
 /** Why a line of a pasted text wants a decision. */
 export const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {

@@ -1,4 +1,4 @@
-import type { CalendarSubject } from '../core/schedule/calendarOf'
+import type { CalendarSubject } from '../core/day/spread/calendarOf'
 import { stepName } from './spread'
 
 /**

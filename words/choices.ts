@@ -1,6 +1,6 @@
-import type { Choices } from '../core/dish/choices'
-import type { TroubleCode } from '../core/dish/troublesOf'
-import type { FamilyId } from '../core/family/family'
+import type { Choices } from '../core/formulation/dish/choices'
+import type { TroubleCode } from '../core/formulation/dish/troublesOf'
+import type { FamilyId } from '../core/formulation/family/family'
 
 /** Families as they are offered, with the names people search by. */
 export const FAMILY_WORDS: Readonly<Record<FamilyId, { readonly name: string, readonly others: readonly string[] }>> = {

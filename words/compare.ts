@@ -1,5 +1,5 @@
-import { darker } from '../core/compare/differences'
-import type { Difference } from '../core/compare/difference'
+import { darker } from '../core/cook/compare/differences'
+import type { Difference } from '../core/cook/compare/difference'
 import { clockText } from './clockText'
 import { STEP_WORDS } from './cook'
 

@@ -1,6 +1,6 @@
-import { secondBases } from '../core/dish/basesOf'
-import type { Choices } from '../core/dish/choices'
-import type { Dish, DishCard } from '../core/dish/dish'
+import { secondBases } from '../core/formulation/dish/basesOf'
+import type { Choices } from '../core/formulation/dish/choices'
+import type { Dish, DishCard } from '../core/formulation/dish/dish'
 import { CHOICE_WORDS, FAMILY_WORDS } from './choices'
 
 /** Which choices tell one school from another, in the order they are said. */

@@ -1,5 +1,5 @@
-import type { Surprise } from '../core/doubt/doubt'
-import type { CookPlan } from '../core/live/plan'
+import type { Surprise } from '../core/record/plan/doubt'
+import type { CookPlan } from '../core/record/plan/plan'
 import { SIGN_WORDS, STEP_WORDS } from './cook'
 import { planMarkText } from './flames'
 

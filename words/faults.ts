@@ -1,7 +1,7 @@
-import type { FaultCause } from '../core/faults/causes'
-import type { DishEdit } from '../core/faults/dishEdit'
-import type { Clue } from '../core/faults/findCauses'
-import type { ChangeResult } from '../core/faults/changeWorked'
+import type { FaultCause } from '../core/cook/faults/causes'
+import type { DishEdit } from '../core/cook/faults/dishEdit'
+import type { Clue } from '../core/cook/faults/findCauses'
+import type { ChangeResult } from '../core/cook/faults/changeWorked'
 import { CHOICE_WORDS } from './choices'
 import { FAULT_WORDS } from './cook'
 

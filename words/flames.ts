@@ -1,7 +1,7 @@
-import type { FlameSchedule } from '../core/flame/flamePlan'
-import type { TurnCue } from '../core/flame/flameTurn'
-import type { CookPlan } from '../core/live/plan'
-import type { FlameMark } from '../core/fire/flameMark'
+import type { FlameSchedule } from '../core/process/flame/flamePlan'
+import type { TurnCue } from '../core/record/plan/flameTurn'
+import type { CookPlan } from '../core/record/plan/plan'
+import type { FlameMark } from '../core/materials/fire/flameMark'
 
 /** When a flame of a schedule is taken. */
 export const TURN_WORDS: Readonly<Record<TurnCue, string>> = {

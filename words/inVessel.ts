@@ -1,4 +1,4 @@
-import type { CookPlan } from '../core/live/plan'
+import type { CookPlan } from '../core/record/plan/plan'
 import type { SayAmount } from './saidAmount'
 
 /**

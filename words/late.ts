@@ -1,5 +1,5 @@
-import type { Doing, Stage } from '../core/dish/dish'
-import type { Late, LateLevel } from '../core/live/lateOf'
+import type { Doing, Stage } from '../core/formulation/dish/dish'
+import type { Late, LateLevel } from '../core/cook/guidance/lateOf'
 import { clockText } from './clockText'
 import { BESIDE_WORDS, stageName } from './stages'
 

@@ -1,4 +1,4 @@
-import type { RowTrouble } from '../core/exchange/batchRows'
+import type { RowTrouble } from '../core/cook/exchange/batchRows'
 /** Quarters of the year. */
 export const SEASON_WORDS: Readonly<Record<string, string>> = { 'dec-feb': 'December to February', 'mar-may': 'March to May', 'jun-aug': 'June to August', 'sep-nov': 'September to November' }
 

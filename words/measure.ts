@@ -1,7 +1,7 @@
-import type { PressureFit } from '../core/dish/pressure'
-import type { FatLook } from '../core/comes/whatComes'
-import type { Balance } from '../core/swaps/swap'
-import type { Role, Standing, Style } from '../core/proportions/spans'
+import type { PressureFit } from '../core/formulation/dish/pressure'
+import type { FatLook } from '../core/formulation/yield/whatComes'
+import type { Balance } from '../core/formulation/swaps/swap'
+import type { Role, Standing, Style } from '../core/formulation/dish/spans'
 
 /** Names of the parts that decide a dish's character. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = { fat: 'Richness', sugar: 'Sweetness', liquid: 'Softness' }

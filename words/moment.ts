@@ -1,5 +1,5 @@
-import type { CookPlan } from '../core/live/plan'
-import { isTerm, TERMS } from '../core/senses/terms'
+import type { CookPlan } from '../core/record/plan/plan'
+import { isTerm, TERMS } from '../core/formulation/signs/terms'
 import { KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from './cook'
 import { SLIP_WORDS, UPTAKE_WORDS, WAY_WORDS } from './repairs'
 import { TERM_WORDS } from './senses'

@@ -1,4 +1,4 @@
-import type { NextDish } from '../core/usual/nextDishes'
+import type { NextDish } from '../core/process/usual/nextDishes'
 
 /** Why a dish may be next, short, above its name. */
 export const NEXT_WORDS: Readonly<Record<NextDish['why'], (told: { readonly uses: string, readonly by: string, readonly made: number }) => string>> = {

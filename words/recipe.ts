@@ -1,5 +1,5 @@
-import type { Dish } from '../core/dish/dish'
-import { usualMinutes } from '../core/dish/usualMinutes'
+import type { Dish } from '../core/formulation/dish/dish'
+import { usualMinutes } from '../core/formulation/dish/usualMinutes'
 import { SIGN_WORDS } from './cook'
 import { stageCueText, stageName, WATCH_WORDS } from './stages'
 

@@ -1,4 +1,4 @@
-import type { Fault } from '../core/repair/repair'
+import type { Fault } from '../core/cook/remedies/repair'
 
 /** Faults as a cook says them. */
 export const REPAIR_WORDS: Readonly<Record<Fault, string>> = {

@@ -1,4 +1,4 @@
-import { inMeasures, type MeasureSize } from '../core/measures/inMeasures'
+import { inMeasures, type MeasureSize } from '../core/formulation/measures/inMeasures'
 import { measureText } from './measure'
 
 /** What of an ingredient is needed to say an amount of it. */

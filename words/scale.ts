@@ -1,6 +1,6 @@
-import type { Ingredient } from '../core/composition/ingredient'
-import type { DishCard } from '../core/dish/dish'
-import type { ScaleRequest } from '../core/scale/request'
+import type { Ingredient } from '../core/materials/composition/ingredient'
+import type { DishCard } from '../core/formulation/dish/dish'
+import type { ScaleRequest } from '../core/formulation/scale/request'
 
 /**
  * What was understood of a request, where it may be other than meant.

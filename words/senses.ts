@@ -1,4 +1,4 @@
-import type { Sense, TermCode } from '../core/senses/terms'
+import type { Sense, TermCode } from '../core/formulation/signs/terms'
 
 /** By which sense something is judged, as a heading. */
 export const SENSE_WORDS: Readonly<Record<Sense, string>> = { smelled: 'Smelled', seen: 'Seen', heard: 'Heard', felt: 'Felt' }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { SERVINGS, VESSEL_KINDS } from '../contracts/day'
 import { OFFER_KINDS } from '../contracts/planner'
-import { DAY_TROUBLES } from '../core/schedule/checkDay'
+import { DAY_TROUBLES } from '../core/day/problem/checkDay'
 import { BROKEN_WORDS, DAY_TROUBLE_WORDS, OFFER_WORDS, SERVING_WORDS, SHARE_WORDS, spanText, stepName, VESSEL_WORDS } from './spread'
 
 describe('words for a day', () => {

@@ -1,9 +1,9 @@
-import { stageOfBase } from '../core/dish/stageOfBase'
+import { stageOfBase } from '../core/formulation/dish/stageOfBase'
 import type { OfferKind } from '../contracts/planner'
-import type { DayTroubleCode } from '../core/schedule/checkDay'
-import type { Clash, ClashKind } from '../core/schedule/clashOf'
-import type { Serving, VesselKind } from '../core/schedule/day'
-import type { Shareable } from '../core/schedule/shareable'
+import type { DayTroubleCode } from '../core/day/problem/checkDay'
+import type { Clash, ClashKind } from '../core/day/planning/clashOf'
+import type { Serving, VesselKind } from '../core/day/problem/day'
+import type { Shareable } from '../core/day/spread/shareable'
 import { BESIDE_WORDS, stageName } from './stages'
 
 /** Steps of the day that are no stages of a dish. */

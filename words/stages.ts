@@ -1,5 +1,5 @@
-import type { Stage } from '../core/dish/dish'
-import { stageOfBase } from '../core/dish/stageOfBase'
+import type { Stage } from '../core/formulation/dish/dish'
+import { stageOfBase } from '../core/formulation/dish/stageOfBase'
 import { allergensText } from './after'
 
 /** Stages by id: a short name, the one thing to do in a glance, and what is said when it begins. */

@@ -1,5 +1,5 @@
-import type { Graining } from '../core/syrup/graining'
-import type { Sets } from '../core/syrup/syrup'
+import type { Graining } from '../core/materials/syrup/graining'
+import type { Sets } from '../core/materials/syrup/syrup'
 
 /** What a syrup of a strength sets to. */
 export const SETS_WORDS: Readonly<Record<Sets, string>> = {

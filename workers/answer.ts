@@ -1,9 +1,9 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { CoreError } from '../core/error'
-import { withDoubts } from '../core/doubt/withDoubts'
-import { searchFlames } from '../core/flame/planFlames'
-import { roastAheadSteps } from '../core/flame/roastAhead'
-import { moved, standSteps, type Standing } from '../core/forecast/standing'
+import { withDoubts } from '../core/process/doubt/withDoubts'
+import { searchFlames } from '../core/process/flame/planFlames'
+import { roastAheadSteps } from '../core/process/flame/roastAhead'
+import { moved, standSteps, type Standing } from '../core/process/forecast/standing'
 
 /** Runs that are kept for the next mark, by stream. */
 export type StandingRuns = Map<string, Standing>

@@ -1,6 +1,6 @@
 import type { PlannerAnswer, PlannerQuestion } from '../contracts/planner'
-import { checkDay } from '../core/schedule/checkDay'
-import { helpDay, planDay } from '../core/schedule/planDay'
+import { checkDay } from '../core/day/problem/checkDay'
+import { helpDay, planDay } from '../core/day/planning/planDay'
 
 /**
  * Answers one question of the planner in steps of a few hundredths of a second.

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { PlannerAnswerSchema, type PlannerAnswer } from '../contracts/planner'
-import { checkPlan } from '../core/schedule/checkPlan'
-import { dayOf } from '../core/schedule/dayOf'
-import { paddedDay, paddingOf } from '../core/schedule/paddedDay'
-import { planCost } from '../core/schedule/planCost'
+import { checkPlan } from '../core/day/problem/checkPlan'
+import { dayOf } from '../core/day/spread/dayOf'
+import { paddedDay, paddingOf } from '../core/day/problem/paddedDay'
+import { planCost } from '../core/day/problem/planCost'
 import { exampleSpread } from '../test/support/spreads'
 import { planSteps } from './plan'
 

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../contracts/worker'
-import type { Observation } from '../core/live/observation'
-import { forecastCook } from '../core/forecast/forecastCook'
+import type { Observation } from '../core/record/marks/observation'
+import { forecastCook } from '../core/process/forecast/forecastCook'
 import { examplePlan, marked, starterPlan } from '../test/support/plans'
 import { eventually } from '../test/support/eventually'
 

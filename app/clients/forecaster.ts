@@ -1,10 +1,10 @@
 import { readonly, ref, type Ref } from 'vue'
 import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../../contracts/worker'
-import type { FlamePlan, FlameWish } from '../../core/flame/flamePlan'
-import type { RoastAhead } from '../../core/flame/roastAhead'
-import type { Forecast, Moved } from '../../core/forecast/forecast'
-import type { Observation } from '../../core/live/observation'
-import type { CookPlan } from '../../core/live/plan'
+import type { FlamePlan, FlameWish } from '../../core/process/flame/flamePlan'
+import type { RoastAhead } from '../../core/process/flame/roastAhead'
+import type { Forecast, Moved } from '../../core/record/plan/forecast'
+import type { Observation } from '../../core/record/marks/observation'
+import type { CookPlan } from '../../core/record/plan/plan'
 
 type Final = Exclude<WorkerAnswer, { type: 'refused' }>
 interface Pending {

@@ -1,5 +1,5 @@
 import { PlannerAnswerSchema, type PlannerAnswer, type PlannerQuestion } from '../../contracts/planner'
-import type { Day } from '../../core/schedule/day'
+import type { Day } from '../../core/day/problem/day'
 
 let worker: Worker | null = null
 let ticket = 0

@@ -2,9 +2,9 @@
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { hearthRate } from '../clients/hearthClock'
 import type { RoastColour } from '../composables/roastColours'
-import type { ColourStep } from '../../core/dish/signIds'
-import type { Action } from '../../core/live/actions'
-import type { CookPlan } from '../../core/live/plan'
+import type { ColourStep } from '../../core/formulation/signs/signIds'
+import type { Action } from '../../core/cook/guidance/actions'
+import type { CookPlan } from '../../core/record/plan/plan'
 import { actionText, STEP_WORDS } from '../../words/cook'
 
 const props = defineProps<{

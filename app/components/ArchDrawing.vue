@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Stone } from '../../core/batch/summary'
+import type { Stone } from '../../core/cook/batch/summary'
 import { archOf, placeOf, type ArchShape } from '../drawings/arch'
 
 /** A window drawn outside the stones. */

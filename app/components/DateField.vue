@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { namedPicker } from '../composables/namedPicker'
-import { isoDay, machineZone } from '../../core/time/houseDay'
+import { isoDay, machineZone } from '../../core/maths/time/houseDay'
 
 /** The picker's days are moments of this machine's own calendar. */
 const isoOf = (day: Date): string => isoDay(day.getTime(), machineZone())

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import type { Standing } from '../../core/proportions/spans'
+import type { Standing } from '../../core/formulation/dish/spans'
 
 const props = defineProps<{
   /** Where the part stands in its span. */

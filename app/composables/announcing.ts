@@ -1,7 +1,7 @@
 import { useEventListener, useLocalStorage, useTimeoutFn } from '@vueuse/core'
 import { computed, watch, type Ref } from 'vue'
-import type { CueCode } from '../../core/live/cue'
-import type { LateLevel } from '../../core/live/lateOf'
+import type { CueCode } from '../../core/cook/guidance/cue'
+import type { LateLevel } from '../../core/cook/guidance/lateOf'
 import { play, wakeSounds, type Meaning } from './sounds'
 
 /** What each cue sounds like as it comes; those that are left out come quietly. */

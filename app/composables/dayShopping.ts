@@ -1,11 +1,11 @@
 import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen } from '../../contracts/kitchen'
 import type { Spread } from '../../contracts/spread'
-import { preparationOf } from '../../core/dish/basesOf'
-import { milkFor } from '../../core/preparing/milkYields'
-import { preparedWeight } from '../../core/preparing/preparedWeight'
-import { canThicken, THICKENED } from '../../core/schedule/thickenedMilk'
-import { addNeeds, shopping, type ShoppingLine } from '../../core/store/shopping'
+import { preparationOf } from '../../core/formulation/dish/basesOf'
+import { milkFor } from '../../core/formulation/preparing/milkYields'
+import { preparedWeight } from '../../core/formulation/preparing/preparedWeight'
+import { canThicken, THICKENED } from '../../core/day/spread/thickenedMilk'
+import { addNeeds, shopping, type ShoppingLine } from '../../core/formulation/store/shopping'
 
 /**
  * What to buy for a day: the amounts of its dishes added up, less what is in the house.

@@ -1,12 +1,12 @@
 import { shallowRef, watch, type Ref } from 'vue'
 import { z } from 'zod'
 import { BatchPageSchema, BatchSchema, type Batch } from '../../contracts/batch'
-import type { BatchRecord } from '../../core/compare/difference'
-import { changeWorked, type ChangeResult } from '../../core/faults/changeWorked'
-import { editFor, type DishEdit } from '../../core/faults/dishEdit'
-import { END_FAULTS, type EndFault } from '../../core/faults/endFaults'
-import { findCauses, type RankedCause } from '../../core/faults/findCauses'
-import { replay } from '../../core/live/replay'
+import type { BatchRecord } from '../../core/cook/compare/difference'
+import { changeWorked, type ChangeResult } from '../../core/cook/faults/changeWorked'
+import { editFor, type DishEdit } from '../../core/cook/faults/dishEdit'
+import { END_FAULTS, type EndFault } from '../../core/cook/faults/endFaults'
+import { findCauses, type RankedCause } from '../../core/cook/faults/findCauses'
+import { replay } from '../../core/record/replay/replay'
 import { ask } from '../clients/api'
 
 /** Good batches of the dish that are looked at beside. */

@@ -1,8 +1,8 @@
 import MiniSearch from 'minisearch'
-import { baseIds } from '../../core/dish/basesOf'
-import type { DishCard } from '../../core/dish/dish'
-import type { Ingredient } from '../../core/composition/ingredient'
-import { foldSpelling } from '../../core/search/foldSpelling'
+import { baseIds } from '../../core/formulation/dish/basesOf'
+import type { DishCard } from '../../core/formulation/dish/dish'
+import type { Ingredient } from '../../core/materials/composition/ingredient'
+import { foldSpelling } from '../../core/formulation/spelling/foldSpelling'
 
 /** What can be found: names in all spellings, base and ingredients. */
 interface Findable { readonly id: string, readonly names: string, readonly base: string, readonly inside: string }

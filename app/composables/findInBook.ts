@@ -1,6 +1,6 @@
 import { INGREDIENTS } from '../../book/ingredients'
-import { houseTable, type KnownFoods } from '../../core/composition/corrections'
-import type { DishCard } from '../../core/dish/dish'
+import { houseTable, type KnownFoods } from '../../core/materials/composition/corrections'
+import type { DishCard } from '../../core/formulation/dish/dish'
 import { FAMILY_WORDS } from '../../words/choices'
 import { dishFinder } from './findDishes'
 

@@ -1,8 +1,8 @@
 import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
 import { useDebounceFn } from '@vueuse/core'
-import type { FlamePlan, FlameWish } from '../../core/flame/flamePlan'
-import { lastRoast } from '../../core/forecast/roastIndex'
-import type { CookPlan } from '../../core/live/plan'
+import type { FlamePlan, FlameWish } from '../../core/process/flame/flamePlan'
+import { lastRoast } from '../../core/process/program/roastIndex'
+import type { CookPlan } from '../../core/record/plan/plan'
 import { askFlamePlan, giveUp } from '../clients/forecaster'
 
 const STREAM = 'flame-plan'

@@ -1,6 +1,6 @@
 import { clockText } from '../../words/clockText'
-import { dateOfDay, dayNumber, wallMs } from '../../core/time/houseDay'
-import { localText } from '../../core/time/moments'
+import { dateOfDay, dayNumber, wallMs } from '../../core/maths/time/houseDay'
+import { localText } from '../../core/maths/time/moments'
 import { useSettings } from '../stores/settings'
 import { inHouseTime } from './houseTime'
 

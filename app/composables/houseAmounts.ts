@@ -1,6 +1,6 @@
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { houseTable } from '../../core/composition/corrections'
-import type { MeasureSize } from '../../core/measures/inMeasures'
+import { houseTable } from '../../core/materials/composition/corrections'
+import type { MeasureSize } from '../../core/formulation/measures/inMeasures'
 import { amountOfText, type SayAmount } from '../../words/saidAmount'
 import { useIngredients } from '../stores/ingredients'
 import { useMeasures } from '../stores/measures'

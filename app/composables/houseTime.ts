@@ -1,4 +1,4 @@
-import { localText } from '../../core/time/moments'
+import { localText } from '../../core/maths/time/moments'
 import { useSettings } from '../stores/settings'
 
 /**

@@ -1,7 +1,7 @@
 import { ref, type Ref } from 'vue'
 import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
 import type { Kitchen, ShelfName } from '../../contracts/kitchen'
-import type { Correction } from '../../core/composition/correction'
+import type { Correction } from '../../core/materials/composition/correction'
 import { houseDay } from './format'
 import { hearthNow } from '../clients/hearthClock'
 import { newId } from '../clients/outbox'

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { DishCardSchema } from '../../contracts/dish'
-import type { DishCard } from '../../core/dish/dish'
+import type { DishCard } from '../../core/formulation/dish/dish'
 import { useKeepingDish } from './keepingDish'
 
 const dish = STARTER_DISHES[0]!

@@ -1,5 +1,5 @@
 import { computed, ref, type Ref } from 'vue'
-import type { DishCard } from '../../core/dish/dish'
+import type { DishCard } from '../../core/formulation/dish/dish'
 import { newId } from '../clients/outbox'
 
 /** What keeping a dish needs to know, and what it can do. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
-import type { Evidence } from '../../core/belief/reading'
+import type { Evidence } from '../../core/materials/belief/reading'
 import { learnedMarks, learnedNumbers } from './learnedNumbers'
 
 const NOW = 1_795_000_000_000

@@ -2,9 +2,9 @@
 import { effectScope, nextTick, ref, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { examplePlan, marked } from '../../test/support/plans'
-import type { Forecast } from '../../core/forecast/forecast'
-import type { Observation } from '../../core/live/observation'
-import type { CookPlan } from '../../core/live/plan'
+import type { Forecast } from '../../core/record/plan/forecast'
+import type { Observation } from '../../core/record/marks/observation'
+import type { CookPlan } from '../../core/record/plan/plan'
 import { askForecast } from '../clients/forecaster'
 import { useLiveForecast } from './liveForecast'
 

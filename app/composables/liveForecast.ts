@@ -1,7 +1,7 @@
 import { onScopeDispose, shallowReadonly, shallowRef, watch, type Ref } from 'vue'
-import type { Forecast } from '../../core/forecast/forecast'
-import type { Observation } from '../../core/live/observation'
-import type { CookPlan } from '../../core/live/plan'
+import type { Forecast } from '../../core/record/plan/forecast'
+import type { Observation } from '../../core/record/marks/observation'
+import type { CookPlan } from '../../core/record/plan/plan'
 import { askForecast } from '../clients/forecaster'
 import { storyKey } from './storyKey'
 

@@ -3,7 +3,7 @@ import { SpreadListSchema, SpreadSchema, type Spread } from '../../contracts/spr
 import { ask } from '../clients/api'
 import { hearthNow } from '../clients/hearthClock'
 import { momentOf } from './spreadClock'
-import { daysMs } from '../../core/time/moments'
+import { daysMs } from '../../core/maths/time/moments'
 
 /** Days whose eve is longer ago are not looked at, and most that are, ms and count. */
 const LONGEST_MS = daysMs(4)

@@ -2,11 +2,11 @@ import { computed, ref, type ComputedRef, type Ref } from 'vue'
 import { PLAIN_NAMES } from '../../book/plainNames'
 import type { Ingredient } from '../../contracts/ingredient'
 import { CoreError } from '../../core/error'
-import { foodNames } from '../../core/exchange/text/foodNames'
-import { readAnyway, readLines, type ReadLine } from '../../core/exchange/text/readLines'
-import { countable } from '../../core/measures/countable'
-import { parseAmount } from '../../core/measures/parseAmount'
-import { weightOf } from '../../core/measures/weightOf'
+import { foodNames } from '../../core/formulation/exchange/text/foodNames'
+import { readAnyway, readLines, type ReadLine } from '../../core/formulation/exchange/text/readLines'
+import { countable } from '../../core/formulation/measures/countable'
+import { parseAmount } from '../../core/formulation/measures/parseAmount'
+import { weightOf } from '../../core/formulation/measures/weightOf'
 
 /** What a person decides about a line. */
 export interface Decision {

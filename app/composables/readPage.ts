@@ -1,4 +1,4 @@
-import type { Json } from '../../core/exchange/recipe/findRecipes'
+import type { Json } from '../../core/formulation/exchange/recipe/findRecipes'
 
 /** What of a saved page may be a recipe. */
 export interface PageData {

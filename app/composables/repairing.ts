@@ -1,7 +1,7 @@
 import { computed, ref, type Ref } from 'vue'
-import type { CookPlan } from '../../core/live/plan'
-import type { Fault, Remedy } from '../../core/repair/repair'
-import { repairOf } from '../../core/repair/repairOf'
+import type { CookPlan } from '../../core/record/plan/plan'
+import type { Fault, Remedy } from '../../core/cook/remedies/repair'
+import { repairOf } from '../../core/cook/repair/repairOf'
 import type { Fire } from './fire'
 import { useIngredients } from '../stores/ingredients'
 

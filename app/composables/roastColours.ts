@@ -1,8 +1,8 @@
-import { labOnPath } from '../../core/colour/labOnPath'
-import { labToHex } from '../../core/colour/labToHex'
-import { COLOUR_STEPS, type ColourStep } from '../../core/dish/signIds'
-import { coloursOf } from '../../core/forecast/coloursOf'
-import type { CookPlan } from '../../core/live/plan'
+import { labOnPath } from '../../core/materials/colour/labOnPath'
+import { labToHex } from '../../core/materials/colour/labToHex'
+import { COLOUR_STEPS, type ColourStep } from '../../core/formulation/signs/signIds'
+import { coloursOf } from '../../core/process/program/coloursOf'
+import type { CookPlan } from '../../core/record/plan/plan'
 
 /** One step of a roast as this food shows it: its colour where it begins and where the next one begins, `#rrggbb`. */
 export interface RoastColour { readonly step: ColourStep, readonly from: string, readonly to: string, readonly lightness: number }

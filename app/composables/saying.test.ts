@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
-import { volumesOf } from '../../core/comes/volumes'
-import { stageDish } from '../../core/dish/stageDish'
-import { finishedShare } from '../../core/proportions/finishedShare'
+import { volumesOf } from '../../core/formulation/yield/volumes'
+import { stageDish } from '../../core/formulation/stages/stageDish'
+import { finishedShare } from '../../core/formulation/proportions/finishedShare'
 import { rowOf } from '../../test/support/plans'
 import { sayScale, type SaidAgainst } from './saying'
 

@@ -1,11 +1,11 @@
 import type { Ingredient } from '../../contracts/ingredient'
 import type { Kitchen, Measure } from '../../contracts/kitchen'
-import type { DishCard } from '../../core/dish/dish'
+import type { DishCard } from '../../core/formulation/dish/dish'
 import { CoreError } from '../../core/error'
-import { inRatio, parseRatio, type SaidRatio } from '../../core/proportions/ratio'
-import { baseOf, type ScaleFacts } from '../../core/scale/baseOf'
-import { parseScale } from '../../core/scale/parseScale'
-import { fromStore } from '../../core/store/fromStore'
+import { inRatio, parseRatio, type SaidRatio } from '../../core/formulation/proportions/ratio'
+import { baseOf, type ScaleFacts } from '../../core/formulation/scale/baseOf'
+import { parseScale } from '../../core/formulation/scale/parseScale'
+import { fromStore } from '../../core/formulation/store/fromStore'
 import { requestText } from '../../words/scale'
 
 /** What a spoken amount is measured against. */

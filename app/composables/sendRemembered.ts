@@ -1,4 +1,4 @@
-import type { RememberedCook } from '../../core/batch/rememberBatch'
+import type { RememberedCook } from '../../core/cook/batch/rememberBatch'
 import { Anything, ask } from '../clients/api'
 import { hearthNow } from '../clients/hearthClock'
 

@@ -1,4 +1,4 @@
-import { wallMinute, wallMs } from '../../core/time/houseDay'
+import { wallMinute, wallMs } from '../../core/maths/time/houseDay'
 import { useSettings } from '../stores/settings'
 import { inHouseTime } from './houseTime'
 

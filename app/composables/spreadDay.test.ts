@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { STARTER_DISHES } from '../../book/dishes'
-import { forecastCook } from '../../core/forecast/forecastCook'
+import { forecastCook } from '../../core/process/forecast/forecastCook'
 import { KITCHEN, OpenSpread } from '../../test/app/openSpread'
 import { askForecast } from '../clients/forecaster'
 import { useSpreadWishes } from './spreadWishes'

@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { nextTick, reactive, ref } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
-import type { Observation } from '../../core/live/observation'
-import type { CookPlan } from '../../core/live/plan'
+import type { Observation } from '../../core/record/marks/observation'
+import type { CookPlan } from '../../core/record/plan/plan'
 import { examplePlan, marked } from '../../test/support/plans'
 import { exampleSpread } from '../../test/support/spreads'
 import { OpenSpread, PLAN } from '../../test/app/openSpread'

@@ -1,5 +1,5 @@
-import { orderObservations } from '../../core/live/orderObservations'
-import type { Observation } from '../../core/live/observation'
+import { orderObservations } from '../../core/record/marks/orderObservations'
+import type { Observation } from '../../core/record/marks/observation'
 
 /** Moments closer than this are the same moment, ms: an acknowledgement moves a mark by its journey only. */
 const SAME_MS = 400

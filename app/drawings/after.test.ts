@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cutTray } from '../../core/tray/cutTray'
+import { cutTray } from '../../core/formulation/tray/cutTray'
 import { archOf } from './arch'
 import { archStrokes } from './archStrokes'
 import { guideSheets, SHEET } from './cuttingGuide'

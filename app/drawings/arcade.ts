@@ -1,7 +1,7 @@
 import { pathRound } from 'd3-path'
-import type { Day, Starts } from '../../core/schedule/day'
-import { stepsOf, type PlannedStep } from '../../core/schedule/lanesOf'
-import { THICKENED } from '../../core/schedule/thickenedMilk'
+import type { Day, Starts } from '../../core/day/problem/day'
+import { stepsOf, type PlannedStep } from '../../core/day/problem/lanesOf'
+import { THICKENED } from '../../core/day/spread/thickenedMilk'
 import type { DayScale } from './dayScale'
 
 /** One stone of an arch over the clock: its outline and colour. */

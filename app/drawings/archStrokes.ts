@@ -1,4 +1,4 @@
-import type { Stone } from '../../core/batch/summary'
+import type { Stone } from '../../core/cook/batch/summary'
 import { archOf, placeOf, type ArchShape, type ArchTimes, type Point } from './arch'
 
 /** One stone as a thick line along the ring's middle. */

@@ -1,6 +1,6 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
-import type { Window } from '../../core/random/window'
+import type { Window } from '../../core/maths/random/window'
 
 /** A window of one number at one moment of the clock. */
 export interface BandMoment { readonly timeS: number, readonly window: Window }

@@ -1,4 +1,4 @@
-import type { TraySize } from '../../core/scale/request'
+import type { TraySize } from '../../core/formulation/scale/request'
 
 /** One sheet of a cutting guide: the part of the tray it shows, mm from the tray's middle. */
 export interface GuideSheet {

@@ -1,5 +1,5 @@
-import type { Day, Starts } from '../../core/schedule/day'
-import { lanesOf, stepsOf, type Lanes, type LaneSpan } from '../../core/schedule/lanesOf'
+import type { Day, Starts } from '../../core/day/problem/day'
+import { lanesOf, stepsOf, type Lanes, type LaneSpan } from '../../core/day/problem/lanesOf'
 import { arcadeOf, type ArcadeRow } from './arcade'
 import { dayScale, type DayScale } from './dayScale'
 

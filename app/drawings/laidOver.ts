@@ -1,4 +1,4 @@
-import type { BatchSummary } from '../../core/batch/summary'
+import type { BatchSummary } from '../../core/cook/batch/summary'
 import { archOf, placeOf, type ArchShape, type Point } from './arch'
 import { archStrokes, type StoneStroke } from './archStrokes'
 

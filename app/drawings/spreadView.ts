@@ -1,6 +1,6 @@
-import type { Day } from '../../core/schedule/day'
-import type { Lanes } from '../../core/schedule/lanesOf'
-import type { Spread } from '../../core/schedule/spread'
+import type { Day } from '../../core/day/problem/day'
+import type { Lanes } from '../../core/day/problem/lanesOf'
+import type { Spread } from '../../core/day/spread/spread'
 import { dayView, type DayView } from './dayView'
 
 /** Below this width names have less room. */

@@ -1,6 +1,6 @@
 import { curveLinearClosed, line } from 'd3-shape'
-import type { CutTray } from '../../core/tray/cut'
-import type { TraySize } from '../../core/scale/request'
+import type { CutTray } from '../../core/formulation/tray/cut'
+import type { TraySize } from '../../core/formulation/scale/request'
 
 /** One cell of a drawn tray. */
 export interface DrawnPiece { readonly kind: 'whole' | 'edge' | 'trimming', readonly outline: string }

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Ingredient } from '../../contracts/ingredient'
-import type { Composition } from '../../core/composition/composition'
+import type { Composition } from '../../core/materials/composition/composition'
 
 /**
  * What a house can add to a pan, with its composition. It is read once, while the hearth can be reached, so that a repair

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { isZone, machineZone } from '../../core/time/houseDay'
+import { isZone, machineZone } from '../../core/maths/time/houseDay'
 import { keepText, keptText } from '../clients/deviceStorage'
 
 const UNITS_KEY = 'yon-hearth.units'

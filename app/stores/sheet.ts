@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { shallowRef, watch } from 'vue'
 import type { Kitchen } from '../../contracts/kitchen'
 import { SheetSchema, type Sheet } from '../../contracts/sheet'
-import type { DishCard } from '../../core/dish/dish'
+import type { DishCard } from '../../core/formulation/dish/dish'
 import { keepText, keptJson } from '../clients/deviceStorage'
 
 const KEPT = 'yon-hearth.sheet'

@@ -1,7 +1,7 @@
-import type { Choices, Preparation } from '../../core/dish/choices'
-import type { DishCard, DishIngredient, Part } from '../../core/dish/dish'
-import { usualChoices } from '../../core/dish/usualChoices'
-import type { FamilyId } from '../../core/family/family'
+import type { Choices, Preparation } from '../../core/formulation/dish/choices'
+import type { DishCard, DishIngredient, Part } from '../../core/formulation/dish/dish'
+import { usualChoices } from '../../core/formulation/dish/usualChoices'
+import type { FamilyId } from '../../core/formulation/family/family'
 
 /** Usual share of the water that stays, by family (estimates). */
 const KEPT: Readonly<Record<FamilyId, number>> = {

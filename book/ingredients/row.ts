@@ -1,8 +1,8 @@
-import { enginePartsOf } from '../../core/composition/enginePartsOf'
-import { energyOf } from '../../core/composition/energyOf'
-import type { Allergen, Ingredient, Kind, Piece } from '../../core/composition/ingredient'
-import { NOTHING } from '../../core/composition/mixOf'
-import { WEIGHT_PARTS, type Nutrients } from '../../core/composition/nutrients'
+import { enginePartsOf } from '../../core/materials/composition/enginePartsOf'
+import { energyOf } from '../../core/materials/composition/energyOf'
+import type { Allergen, Ingredient, Kind, Piece } from '../../core/materials/composition/ingredient'
+import { NOTHING } from '../../core/materials/composition/mixOf'
+import { WEIGHT_PARTS, type Nutrients } from '../../core/materials/composition/nutrients'
 import TABLE from '../composition.json'
 
 /** Either a code of the national table, or parts with their citation. */

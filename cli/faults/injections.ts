@@ -1,6 +1,6 @@
-import type { EndFault } from '../../core/faults/endFaults'
-import type { FaultCause } from '../../core/faults/causes'
-import type { Part } from '../../core/dish/dish'
+import type { EndFault } from '../../core/cook/faults/endFaults'
+import type { FaultCause } from '../../core/cook/faults/causes'
+import type { Part } from '../../core/formulation/dish/dish'
 
 /** What is done to one imaginary batch that nobody writes down, and what it may come out as. */
 export interface Injection {

@@ -1,5 +1,5 @@
-import { syrupAtShare } from '../../core/syrup/syrupAtShare'
-import { sugarWaterActivity } from '../../core/water/sugarWaterActivity'
+import { syrupAtShare } from '../../core/materials/syrup/syrupAtShare'
+import { sugarWaterActivity } from '../../core/materials/water/sugarWaterActivity'
 
 const SEA_PA = 101_325
 /** Boiling points of sucrose solutions at sea level, % by weight and °C: handbook table (recalled, unchecked). */

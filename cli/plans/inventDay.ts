@@ -1,6 +1,6 @@
-import type { Activity, Day, DayDish, Durations, Hold, HotPour, Lag, Serving, VesselKind } from '../../core/schedule/day'
-import { DAY_WEIGHTS } from '../../core/schedule/dayWeights'
-import { seededRandom, type Uniform } from '../../core/random/seededRandom'
+import type { Activity, Day, DayDish, Durations, Hold, HotPour, Lag, Serving, VesselKind } from '../../core/day/problem/day'
+import { DAY_WEIGHTS } from '../../core/day/problem/dayWeights'
+import { seededRandom, type Uniform } from '../../core/maths/random/seededRandom'
 
 
 type Rows = readonly (readonly [id: string, dur: Durations, hands: 0 | 0.5 | 1, burner: 0 | 1, more?: Partial<Activity>])[]

@@ -1,8 +1,8 @@
-import { seededRandom } from '../../core/random/seededRandom'
-import type { Day, Starts } from '../../core/schedule/day'
-import { planCost } from '../../core/schedule/planCost'
-import { planDay } from '../../core/schedule/planDay'
-import { simulateDay, type DayTries } from '../../core/schedule/simulateDay'
+import { seededRandom } from '../../core/maths/random/seededRandom'
+import type { Day, Starts } from '../../core/day/problem/day'
+import { planCost } from '../../core/day/problem/planCost'
+import { planDay } from '../../core/day/planning/planDay'
+import { simulateDay, type DayTries } from '../../core/day/planning/simulateDay'
 
 /** How a padded plan of a day stands many tries, and how a bare one does; shares of 0 to 1. */
 export interface JudgedTries {

@@ -3,15 +3,15 @@ import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-g
 import { Op } from 'sequelize'
 import { ToldEntriesSchema, type CalendarKey } from '../../contracts/calendar'
 import { SpreadSchema } from '../../contracts/spread'
-import { calendarOf, retold, type CalendarSubject, type ToldEntry } from '../../core/schedule/calendarOf'
-import { isoDay, plusDays, machineZone } from '../../core/time/houseDay'
+import { calendarOf, retold, type CalendarSubject, type ToldEntry } from '../../core/day/spread/calendarOf'
+import { isoDay, plusDays, machineZone } from '../../core/maths/time/houseDay'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import type { Kitchens } from './kitchens'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
-import { daysMs, isoMoment } from '../../core/time/moments'
+import { daysMs, isoMoment } from '../../core/maths/time/moments'
 
 /** Says what an entry is of: its title and what stands below it. */
 export type SayEntry = (subject: CalendarSubject) => { readonly title: string, readonly text: string }

@@ -1,6 +1,6 @@
 import { CookPlanSchema, type Cook, type LiveCookLine } from '../../contracts/cook'
-import { thinPlan } from '../../core/batch/thinPlan'
-import type { CookPlan } from '../../core/live/plan'
+import { thinPlan } from '../../core/cook/batch/thinPlan'
+import type { CookPlan } from '../../core/record/plan/plan'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'

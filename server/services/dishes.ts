@@ -1,5 +1,5 @@
 import { readDishCard } from '../../contracts/firstFormat'
-import type { DishCard } from '../../core/dish/dish'
+import type { DishCard } from '../../core/formulation/dish/dish'
 import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'

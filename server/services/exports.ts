@@ -5,11 +5,11 @@ import { createGzip } from 'node:zlib'
 import Papa from 'papaparse'
 import { BACKUP_FORMAT, BACKUP_TABLES, ExportWishSchema, type BackupHead, type ExportWish } from '../../contracts/backup'
 import { BatchSummarySchema } from '../../contracts/batch'
-import type { CookPlan } from '../../core/live/plan'
+import type { CookPlan } from '../../core/record/plan/plan'
 import { lineOf } from './ledger'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
 import { readCook } from './readCook'
-import { isoMoment } from '../../core/time/moments'
+import { isoMoment } from '../../core/maths/time/moments'
 
 /** Rows read at once: of tables with long rows few, so that memory stays bounded whatever a house holds. */
 const AT_ONCE: Readonly<Partial<Record<string, number>>> = { photos: 4, cooks: 50, batches: 100, lessons: 50, spreads: 50, dish_versions: 50 }

@@ -1,5 +1,5 @@
-import { isoDay } from '../../core/time/houseDay'
-import { fileMoment } from '../../core/time/moments'
+import { isoDay } from '../../core/maths/time/houseDay'
+import { fileMoment } from '../../core/maths/time/moments'
 
 /** A moment in the name of a file. */
 export { fileMoment }

@@ -21,7 +21,7 @@ import { settlingOf } from './settling'
 import { streamsOf, type Streams } from './streams'
 import { unreadableIn } from './unreadable'
 import type { AppendRequest, StoredObservation } from '../../contracts/observation'
-import { fileMoment } from '../../core/time/moments'
+import { fileMoment } from '../../core/maths/time/moments'
 
 /** Everything the server offers, over one database and one clock. */
 export interface Hearth {

@@ -1,11 +1,11 @@
 import { QueryTypes } from 'sequelize'
 import { BatchAfterSchema, BatchPictureSchema, SEASONS, type BatchFilter, type BatchListLine, type BatchPage, type BatchQuery, type BatchTally } from '../../contracts/batch'
-import { FAMILY_IDS } from '../../core/family/family'
+import { FAMILY_IDS } from '../../core/formulation/family/family'
 import type { Row } from '../models/models'
 import type { Database } from './database'
 import { readAs } from './readRow'
 import { Refusal } from './refusal'
-import { daysMs } from '../../core/time/moments'
+import { daysMs } from '../../core/maths/time/moments'
 
 /** Lists of batches, by what they are looked for. They read columns of the batches and never replay. */
 export interface Ledger {

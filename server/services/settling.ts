@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize'
 import type { SettlingWay } from '../../contracts/aside'
-import { AFTER_KINDS } from '../../core/live/afterFire'
+import { AFTER_KINDS } from '../../core/record/marks/afterFire'
 import { AsideFailed, type Aside } from './aside'
 import type { Batches } from './batches'
 import type { Cooks } from './cooks'

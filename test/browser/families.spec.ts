@@ -1,7 +1,7 @@
 import { STARTER_DISHES } from '../../book/dishes'
-import { FAMILY_IDS } from '../../core/family/family'
-import { mainLine } from '../../core/dish/mainLine'
-import { replay } from '../../core/live/replay'
+import { FAMILY_IDS } from '../../core/formulation/family/family'
+import { mainLine } from '../../core/formulation/dish/mainLine'
+import { replay } from '../../core/record/replay/replay'
 import { atTheFire, cookImaginary, LOOKS_EVERY_S, RATE, type Cooked } from './imaginaryCook'
 import { expect, test } from './hearth'
 

@@ -1,4 +1,4 @@
-import { replay } from '../../core/live/replay'
+import { replay } from '../../core/record/replay/replay'
 import { atTheFire, cookImaginary, RATE, tap, type Cooked } from './imaginaryCook'
 import { expect, test } from './hearth'
 

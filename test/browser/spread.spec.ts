@@ -1,5 +1,5 @@
 import type { APIRequestContext, Locator, Page } from '@playwright/test'
-import type { Spread } from '../../core/schedule/spread'
+import type { Spread } from '../../core/day/spread/spread'
 import { nothingSerious } from './accessible'
 import { expect, test } from './hearth'
 

@@ -1,6 +1,6 @@
 import { Buffer } from 'node:buffer'
-import { lattice } from '../../core/tray/lattice'
-import { cutTray } from '../../core/tray/cutTray'
+import { lattice } from '../../core/formulation/tray/lattice'
+import { cutTray } from '../../core/formulation/tray/cutTray'
 import { nothingSerious } from './accessible'
 import { jpegWithPlace } from '../support/jpegs'
 import { pdfLines, type PdfLine } from '../support/pdfLines'

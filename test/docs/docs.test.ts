@@ -8,8 +8,8 @@ import { BoilCheckSchema } from '../../contracts/heart'
 import { FORMATS } from '../../contracts/formats'
 import { ForecastSchema } from '../../contracts/forecast'
 import { PROBLEM_CODES } from '../../contracts/problem'
-import { readBoilCheck } from '../../core/boil/readBoilCheck'
-import { forecastCook } from '../../core/forecast/forecastCook'
+import { readBoilCheck } from '../../core/process/boil/readBoilCheck'
+import { forecastCook } from '../../core/process/forecast/forecastCook'
 
 const read = (path: string): string => readFileSync(path, 'utf8')
 const hearth = (...args: string[]): string => execFileSync('node', ['scripts/run.mjs', 'cli/hearth.ts', ...args], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] })

@@ -3,8 +3,8 @@ import { promisify } from 'node:util'
 import { describe, expect, it } from 'vitest'
 import { faultyBatch, soundBatch } from '../../cli/faults/faultyBatch'
 import type { FaultReport } from '../../cli/faults/judgeFaults'
-import { findCauses } from '../../core/faults/findCauses'
-import { CAUSES_OF } from '../../core/faults/causes'
+import { findCauses } from '../../core/cook/faults/findCauses'
+import { CAUSES_OF } from '../../core/cook/faults/causes'
 
 describe('hidden causes', () => {
   it('are found first in 70 of a hundred and among the first three in 90, and better than by how usual they are', async () => {

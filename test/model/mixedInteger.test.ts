@@ -1,8 +1,8 @@
 import highs from 'highs'
 import { describe, expect, it } from 'vitest'
 import { inventDay } from '../../cli/plans/inventDay'
-import type { Activity, Day, Durations } from '../../core/schedule/day'
-import { DaySolver } from '../../core/schedule/solveDay'
+import type { Activity, Day, Durations } from '../../core/day/problem/day'
+import { DaySolver } from '../../core/day/planning/solveDay'
 import { asMixedInteger } from '../support/mixedInteger'
 
 /** A day small enough for a general solver: minutes a tenth as long, one cook, one vessel of a kind, half a day. */

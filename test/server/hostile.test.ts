@@ -8,7 +8,7 @@ import fc from 'fast-check'
 import type { Sequelize } from 'sequelize'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { SentObservation } from '../../contracts/observation'
-import { replay } from '../../core/live/replay'
+import { replay } from '../../core/record/replay/replay'
 import { type Hearth, openHearth } from '../../server/services/hearth'
 import { examplePlan, marked } from '../support/plans'
 

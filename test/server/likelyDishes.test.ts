@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { NextDishesSchema } from '../../contracts/nextDish'
-import { dateOfDay, dayNumber, wallMs } from '../../core/time/houseDay'
+import { dateOfDay, dayNumber, wallMs } from '../../core/maths/time/houseDay'
 import { openHearth, type Hearth } from '../../server/services/hearth'
 import { stock } from '../../server/services/stock'
 

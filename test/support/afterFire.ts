@@ -1,9 +1,9 @@
-import { standing, type Standing } from '../../core/after/standing'
-import { mainLine } from '../../core/dish/mainLine'
-import type { LiveCook } from '../../core/live/liveCook'
-import type { Observation } from '../../core/live/observation'
-import type { CookPlan } from '../../core/live/plan'
-import { replay } from '../../core/live/replay'
+import { standing, type Standing } from '../../core/cook/after/standing'
+import { mainLine } from '../../core/formulation/dish/mainLine'
+import type { LiveCook } from '../../core/record/marks/liveCook'
+import type { Observation } from '../../core/record/marks/observation'
+import type { CookPlan } from '../../core/record/plan/plan'
+import { replay } from '../../core/record/replay/replay'
 import { marked, rowOf } from './plans'
 
 /** What was marked after the fire: at a second since the fire was lit, a kind, and what. */

@@ -2,8 +2,8 @@ import type { mount } from '@vue/test-utils'
 import { STARTER_DISHES } from '../../book/dishes'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
-import type { DishCard } from '../../core/dish/dish'
-import { measuredAmounts } from '../../core/proportions/measuredAmounts'
+import type { DishCard } from '../../core/formulation/dish/dish'
+import { measuredAmounts } from '../../core/formulation/proportions/measuredAmounts'
 
 /** A dish of the starter book. */
 export const dishOf = (id: string): DishCard => STARTER_DISHES.find(dish => dish.id === id)!

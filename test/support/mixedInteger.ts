@@ -1,4 +1,4 @@
-import type { Activity, Day } from '../../core/schedule/day'
+import type { Activity, Day } from '../../core/day/problem/day'
 
 /** Everything of a day that takes hands, fire or a vessel for a span that is known beforehand. */
 interface Timed { readonly name: string, readonly length: number, readonly hands: number, readonly burner: number }

@@ -1,9 +1,9 @@
-import { firstBelief } from '../../core/belief/firstBelief'
-import { beliefColumns, MEMBER_NAMES, memberValues } from '../../core/belief/memberValues'
-import { SEMOLINA } from '../../core/family/semolina'
-import { exchangeHeat } from '../../core/forecast/exchangeHeat'
-import { FAT, HELD, NUTS, PAN_TEMP, POWER, SOLIDS, SUGAR, TEMP, VESSEL_SIZE, WATER } from '../../core/forecast/layout'
-import { vesselConditions } from '../../core/forecast/vesselConditions'
+import { firstBelief } from '../../core/process/belief/firstBelief'
+import { beliefColumns, MEMBER_NAMES, memberValues } from '../../core/process/belief/memberValues'
+import { SEMOLINA } from '../../core/formulation/family/semolina'
+import { exchangeHeat } from '../../core/process/engine/exchangeHeat'
+import { FAT, HELD, NUTS, PAN_TEMP, POWER, SOLIDS, SUGAR, TEMP, VESSEL_SIZE, WATER } from '../../core/process/engine/layout'
+import { vesselConditions } from '../../core/process/engine/vesselConditions'
 
 /** The middle of the first belief, and a wide steel pan by the sea. */
 export const member = memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0)

@@ -1,13 +1,13 @@
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
 import { STARTER_DISHES } from '../../book/dishes'
-import type { Ingredient } from '../../core/composition/ingredient'
-import type { Dish } from '../../core/dish/dish'
-import { stageDish } from '../../core/dish/stageDish'
-import { firstBelief } from '../../core/belief/firstBelief'
-import type { Observation } from '../../core/live/observation'
-import type { CookPlan } from '../../core/live/plan'
-import { planCook, type CookChoices } from '../../core/live/planCook'
+import type { Ingredient } from '../../core/materials/composition/ingredient'
+import type { Dish } from '../../core/formulation/dish/dish'
+import { stageDish } from '../../core/formulation/stages/stageDish'
+import { firstBelief } from '../../core/process/belief/firstBelief'
+import type { Observation } from '../../core/record/marks/observation'
+import type { CookPlan } from '../../core/record/plan/plan'
+import { planCook, type CookChoices } from '../../core/cook/planning/planCook'
 
 /** A starter dish with its stages; the first one where none is named. */
 export function starter(id = STARTER_DISHES[0]!.id): Dish {

@@ -1,4 +1,4 @@
-import type { Spread, SpreadDish } from '../../core/schedule/spread'
+import type { Spread, SpreadDish } from '../../core/day/spread/spread'
 import { exampleCard } from './exampleCard'
 
 /** A dish of two steps before its pour and one after, as a day keeps it. */

@@ -1,5 +1,5 @@
 import type { WorkerQuestion } from '../../contracts/worker'
-import type { Standing } from '../../core/forecast/standing'
+import type { Standing } from '../../core/process/forecast/standing'
 import { answers } from '../../workers/answer'
 
 /** A worker in the same thread, with few members: every answer comes a moment after its question. */

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
 import type { ToldLesson } from '../../../contracts/lesson'
-import { FIRE_KINDS } from '../../../core/fire/fireKinds'
-import { factorWindow } from '../../../core/random/spreadWindow'
+import { FIRE_KINDS } from '../../../core/materials/fire/fireKinds'
+import { factorWindow } from '../../../core/maths/random/spreadWindow'
 import SpanRow from './SpanRow.vue'
 
 const props = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
-import { firstBelief } from '../../../core/belief/firstBelief'
-import { CONSTANTS } from '../../../core/constants/constants'
+import { firstBelief } from '../../../core/process/belief/firstBelief'
+import { CONSTANTS } from '../../../core/materials/constants/constants'
 
 const spaced = (id: string): string => id.replace(/([A-Z])/g, ' $1').toLowerCase()
 const number = (value: number): string => (Math.abs(value) >= 1e5 || (value !== 0 && Math.abs(value) < 1e-3) ? value.toExponential(2) : String(Number(value.toPrecision(4))))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { scaleLog } from 'd3-scale'
-import type { Window } from '../../../core/random/window'
+import type { Window } from '../../../core/maths/random/window'
 
 const props = defineProps<{
   /** What is spanned, such as `Before`. */

@@ -2,8 +2,8 @@ import { mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { BatchListLine } from '../../../contracts/batch'
-import type { Correction } from '../../../core/composition/correction'
-import type { Liking } from '../../../core/live/afterFire'
+import type { Correction } from '../../../core/materials/composition/correction'
+import type { Liking } from '../../../core/record/marks/afterFire'
 import HouseKnows from './HouseKnows.vue'
 
 const tasted = (id: string, sweetness: number, liking?: Liking): BatchListLine => ({

@@ -4,8 +4,8 @@ import { computed } from 'vue'
 import { minutesText } from '../../composables/format'
 import type { DishArch } from '../../stores/dishArches'
 import type { Ingredient } from '../../../contracts/ingredient'
-import { labToHex } from '../../../core/colour/labToHex'
-import type { DishCard } from '../../../core/dish/dish'
+import { labToHex } from '../../../core/materials/colour/labToHex'
+import type { DishCard } from '../../../core/formulation/dish/dish'
 import SmallArch from '../SmallArch.vue'
 
 const props = defineProps<{

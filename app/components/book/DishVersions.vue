@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { dayText } from '../../composables/format'
 import type { DishVersion } from '../../../contracts/dish'
-import type { DishCard } from '../../../core/dish/dish'
+import type { DishCard } from '../../../core/formulation/dish/dish'
 import { schoolOf } from '../../../words/dish'
 
 defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NextDishes } from '../../../contracts/nextDish'
-import type { DishCard } from '../../../core/dish/dish'
+import type { DishCard } from '../../../core/formulation/dish/dish'
 import { NEXT_WORDS } from '../../../words/nextDish'
 import { calendarDayText, clockText, dayText } from '../../composables/format'
 import SmallArch from '../SmallArch.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { endFaultsOf } from '../../../core/faults/endFaults'
-import type { LiveCook } from '../../../core/live/liveCook'
-import type { CookPlan } from '../../../core/live/plan'
+import { endFaultsOf } from '../../../core/cook/faults/endFaults'
+import type { LiveCook } from '../../../core/record/marks/liveCook'
+import type { CookPlan } from '../../../core/record/plan/plan'
 import FinishForm from '../FinishForm.vue'
 import type { Marks } from './panel'
 import StepList from './StepList.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CookPlan } from '../../../core/live/plan'
-import type { LiveCook } from '../../../core/live/liveCook'
-import type { Fault } from '../../../core/repair/repair'
+import type { CookPlan } from '../../../core/record/plan/plan'
+import type { LiveCook } from '../../../core/record/marks/liveCook'
+import type { Fault } from '../../../core/cook/remedies/repair'
 import AddedSection from './drawer/AddedSection.vue'
 import FlameSection from './drawer/FlameSection.vue'
 import MarkedList from './drawer/MarkedList.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSayAmount } from '../../composables/houseAmounts'
-import { baseIds } from '../../../core/dish/basesOf'
-import type { CookPlan } from '../../../core/live/plan'
+import { baseIds } from '../../../core/formulation/dish/basesOf'
+import type { CookPlan } from '../../../core/record/plan/plan'
 import HouseMark from '../HouseMark.vue'
 
 const props = defineProps<{

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
 import { useSayAmount } from '../../composables/houseAmounts'
-import type { Beside } from '../../../core/live/besideNow'
+import type { Beside } from '../../../core/cook/guidance/besideNow'
 import { vesselText } from '../../../words/cook'
 import { inVessel } from '../../../words/inVessel'
 import type { FirePanel, Marks } from './panel'

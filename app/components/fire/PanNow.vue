@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
-import type { Window } from '../../../core/random/window'
-import { labToHex } from '../../../core/colour/labToHex'
-import { depthMm } from '../../../core/vessel/depthMm'
+import type { Window } from '../../../core/maths/random/window'
+import { labToHex } from '../../../core/materials/colour/labToHex'
+import { depthMm } from '../../../core/materials/vessel/depthMm'
 import { stiffnessText } from '../../../words/stages'
 import type { FirePanel } from './panel'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { timeOfDay } from '../../composables/format'
-import type { CookPlan } from '../../../core/live/plan'
-import type { LiveCook } from '../../../core/live/liveCook'
+import type { CookPlan } from '../../../core/record/plan/plan'
+import type { LiveCook } from '../../../core/record/marks/liveCook'
 import { CAUTIONS } from '../../../words/cook'
 import { EXPECT_WORDS, stageCueText, stageName, WATCH_WORDS } from '../../../words/stages'
 import type { Marks } from './panel'

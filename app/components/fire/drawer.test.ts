@@ -1,7 +1,7 @@
 import { mount, RouterLinkStub } from '@vue/test-utils'
 import { nextTick } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
-import { replay } from '../../../core/live/replay'
+import { replay } from '../../../core/record/replay/replay'
 import { examplePlan, marked } from '../../../test/support/plans'
 import FireDrawer from './FireDrawer.vue'
 

@@ -1,5 +1,5 @@
 import type { Fire } from '../../composables/fire'
-import type { CookPlan } from '../../../core/live/plan'
+import type { CookPlan } from '../../../core/record/plan/plan'
 
 /** What a panel beside the arch is drawn from. */
 export interface FirePanel {

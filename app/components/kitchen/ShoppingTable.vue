@@ -2,7 +2,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { gramsText, packagesText } from '../../composables/format'
-import type { ShoppingLine } from '../../../core/store/shopping'
+import type { ShoppingLine } from '../../../core/formulation/store/shopping'
 
 const props = defineProps<{
   /** What to buy. */

@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
-import { guessMassG } from '../../../core/vessel/guessMassG'
+import { guessMassG } from '../../../core/materials/vessel/guessMassG'
 import CupEditor from './CupEditor.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import FireEditor from './FireEditor.vue'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { EndFault } from '../../../core/faults/endFaults'
-import type { ChangeResult } from '../../../core/faults/changeWorked'
-import type { DishEdit } from '../../../core/faults/dishEdit'
-import type { RankedCause } from '../../../core/faults/findCauses'
+import type { EndFault } from '../../../core/cook/faults/endFaults'
+import type { ChangeResult } from '../../../core/cook/faults/changeWorked'
+import type { DishEdit } from '../../../core/cook/faults/dishEdit'
+import type { RankedCause } from '../../../core/cook/faults/findCauses'
 import { changeText, clueText, editText, FAULT_CAUSE_WORDS } from '../../../words/faults'
 import { FAULT_WORDS } from '../../../words/cook'
 import SegmentedChoice from '../SegmentedChoice.vue'

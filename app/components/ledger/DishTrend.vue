@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
-import { trendOf } from '../../../core/compare/trendOf'
+import { trendOf } from '../../../core/cook/compare/trendOf'
 import { trendLine } from '../../drawings/trendLine'
 import { clockText, dayText, gramsText } from '../../composables/format'
 import { TREND_WORDS } from '../../../words/ledger'

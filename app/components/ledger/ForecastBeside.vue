@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BatchSummary } from '../../../core/batch/summary'
-import { COLOUR_STEPS } from '../../../core/dish/signIds'
-import type { CookPlan } from '../../../core/live/plan'
+import type { BatchSummary } from '../../../core/cook/batch/summary'
+import { COLOUR_STEPS } from '../../../core/formulation/signs/signIds'
+import type { CookPlan } from '../../../core/record/plan/plan'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import { SIGN_WORDS, STEP_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'

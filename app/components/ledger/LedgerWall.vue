@@ -4,7 +4,7 @@ import { useElementSize, usePreferredDark, useWindowSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
 import WallRow from './WallRow.vue'
-import { yearOf } from '../../../core/time/moments'
+import { yearOf } from '../../../core/maths/time/moments'
 import { useSettings } from '../../stores/settings'
 
 const settings = useSettings()

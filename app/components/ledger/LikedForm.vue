@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIKED_FOR, LIKINGS, type Liked, type LikedFor, type Liking } from '../../../core/live/afterFire'
+import { LIKED_FOR, LIKINGS, type Liked, type LikedFor, type Liking } from '../../../core/record/marks/afterFire'
 import { LIKED_WORDS, likingText } from '../../../words/after'
 import SegmentedChoice from '../SegmentedChoice.vue'
 

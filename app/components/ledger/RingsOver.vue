@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BatchSummary } from '../../../core/batch/summary'
+import type { BatchSummary } from '../../../core/cook/batch/summary'
 import { laidOver, type Aligned } from '../../drawings/laidOver'
 import { line } from 'd3-shape'
 

@@ -6,7 +6,7 @@ import { isHeld } from '../../composables/formRules'
 import { typedGrams, typedNumber, weightUnit } from '../../composables/typed'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { CorrectionSchema, type Measure } from '../../../contracts/kitchen'
-import type { Correction } from '../../../core/composition/correction'
+import type { Correction } from '../../../core/materials/composition/correction'
 import { FIGURE_WORDS, shortName } from '../../../words/measure'
 import TroubleNote from '../TroubleNote.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
-import type { LiquidAccount } from '../../../core/proportions/liquidAccount'
+import type { LiquidAccount } from '../../../core/formulation/proportions/liquidAccount'
 import { scaleLinear } from 'd3-scale'
 import { stack } from 'd3-shape'
 

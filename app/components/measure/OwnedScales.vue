@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
 import type { Ingredient } from '../../../contracts/ingredient'
 import { CoreError } from '../../../core/error'
-import type { MeasureSize } from '../../../core/measures/inMeasures'
-import type { AmountRow } from '../../../core/proportions/measuredAmounts'
-import { ownedScales, type OwnedScale } from '../../../core/scale/ownedScales'
+import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
+import type { AmountRow } from '../../../core/formulation/proportions/measuredAmounts'
+import { ownedScales, type OwnedScale } from '../../../core/formulation/scale/ownedScales'
 import { measureText } from '../../../words/measure'
 
 const props = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CHOICE_VALUES, type Choices } from '../../../core/dish/choices'
-import type { DishCard } from '../../../core/dish/dish'
-import { PREPARATIONS_OF, type Trouble } from '../../../core/dish/troublesOf'
+import { CHOICE_VALUES, type Choices } from '../../../core/formulation/dish/choices'
+import type { DishCard } from '../../../core/formulation/dish/dish'
+import { PREPARATIONS_OF, type Trouble } from '../../../core/formulation/dish/troublesOf'
 import { CHOICE_WORDS, offerText, TROUBLE_WORDS } from '../../../words/choices'
 import LabelledChoice from '../LabelledChoice.vue'
 import TroubleNote from '../TroubleNote.vue'

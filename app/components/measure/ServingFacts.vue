@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
-import { KJ_PER_KCAL } from '../../../core/composition/energyOf'
-import type { WhatComes } from '../../../core/comes/whatComes'
+import { KJ_PER_KCAL } from '../../../core/materials/composition/energyOf'
+import type { WhatComes } from '../../../core/formulation/yield/whatComes'
 import { FAT_WORDS } from '../../../words/measure'
 
 const props = defineProps<{

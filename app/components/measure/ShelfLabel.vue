@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Standing } from '../../../core/proportions/spans'
+import type { Standing } from '../../../core/formulation/dish/spans'
 import { ROLE_WORDS } from '../../../words/measure'
 import SpanBand from '../SpanBand.vue'
 

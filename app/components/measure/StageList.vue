@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSayAmount } from '../../composables/houseAmounts'
-import { comesBack } from '../../../core/dish/comesBack'
-import type { Dish, Stage } from '../../../core/dish/dish'
-import type { MeasureSize } from '../../../core/measures/inMeasures'
-import { usualMinutes } from '../../../core/dish/usualMinutes'
+import { comesBack } from '../../../core/formulation/dish/comesBack'
+import type { Dish, Stage } from '../../../core/formulation/dish/dish'
+import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
+import { usualMinutes } from '../../../core/formulation/dish/usualMinutes'
 import { CAUTIONS, SIGN_WORDS } from '../../../words/cook'
 import { DISH_VESSEL_WORDS, EXPECT_WORDS, stageName, WATCH_WORDS } from '../../../words/stages'
 

@@ -2,10 +2,10 @@
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
 import type { Ingredient } from '../../../contracts/ingredient'
-import type { DishCard } from '../../../core/dish/dish'
-import { applySwap } from '../../../core/swaps/applySwap'
-import type { SwapRule } from '../../../core/swaps/swap'
-import { solveSwap } from '../../../core/swaps/solveSwap'
+import type { DishCard } from '../../../core/formulation/dish/dish'
+import { applySwap } from '../../../core/formulation/swaps/applySwap'
+import type { SwapRule } from '../../../core/formulation/swaps/swap'
+import { solveSwap } from '../../../core/formulation/swaps/solveSwap'
 import { BALANCE_WORDS, SWAP_WORDS } from '../../../words/measure'
 
 const props = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
-import type { CookPlan } from '../../../core/live/plan'
-import { syrupAim } from '../../../core/live/syrupAim'
+import type { CookPlan } from '../../../core/record/plan/plan'
+import { syrupAim } from '../../../core/cook/guidance/syrupAim'
 import { DISH_VESSEL_WORDS } from '../../../words/stages'
 import { grainingText, SETS_WORDS } from '../../../words/syrup'
 

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { forecastCook } from '../../../core/forecast/forecastCook'
+import { forecastCook } from '../../../core/process/forecast/forecastCook'
 import { starterPlan } from '../../../test/support/plans'
 import AlongTheCook from './AlongTheCook.vue'
 import { choose, chosenIn } from '../../../test/support/hands'

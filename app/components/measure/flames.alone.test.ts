@@ -3,7 +3,7 @@ import { mount } from '@vue/test-utils'
 import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { starterPlan } from '../../../test/support/plans'
-import { planFlames } from '../../../core/flame/planFlames'
+import { planFlames } from '../../../core/process/flame/planFlames'
 import { askFlamePlan, giveUp } from '../../clients/forecaster'
 import FlamePlanner from './FlamePlanner.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { DayView } from '../../drawings/dayView'
-import { TIGHT_MIN } from '../../../core/schedule/slackOf'
+import { TIGHT_MIN } from '../../../core/day/problem/slackOf'
 import { WAIT_WORDS } from '../../../words/spread'
 import { minuteText } from '../../composables/houseTime'
 import { useDayDrag } from '../../composables/dayDrag'

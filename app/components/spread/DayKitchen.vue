@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Spread } from '../../../contracts/spread'
-import type { VesselKind } from '../../../core/schedule/day'
+import type { VesselKind } from '../../../core/day/problem/day'
 import { VESSEL_WORDS } from '../../../words/spread'
 import LabelledChoice from '../LabelledChoice.vue'
 

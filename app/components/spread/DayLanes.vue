@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { TIGHT_MIN } from '../../../core/schedule/slackOf'
+import { TIGHT_MIN } from '../../../core/day/problem/slackOf'
 import type { DayView } from '../../drawings/dayView'
 import { stepName } from '../../../words/spread'
 import { minuteText } from '../../composables/houseTime'

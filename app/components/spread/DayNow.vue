@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { minuteText } from '../../composables/houseTime'
 import type { Spread } from '../../../contracts/spread'
-import type { Today, TodayStep } from '../../../core/schedule/todayOf'
+import type { Today, TodayStep } from '../../../core/day/spread/todayOf'
 import { BROKEN_WORDS, spanText, stepName } from '../../../words/spread'
 import TroubleNote from '../TroubleNote.vue'
 

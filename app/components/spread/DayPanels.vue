@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Spread } from '../../../contracts/spread'
-import type { DishCard } from '../../../core/dish/dish'
-import type { MeasureSize } from '../../../core/measures/inMeasures'
-import type { Shareable } from '../../../core/schedule/shareable'
-import type { ShoppingLine } from '../../../core/store/shopping'
+import type { DishCard } from '../../../core/formulation/dish/dish'
+import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
+import type { Shareable } from '../../../core/day/spread/shareable'
+import type { ShoppingLine } from '../../../core/formulation/store/shopping'
 import ShoppingTable from '../kitchen/ShoppingTable.vue'
 import DayDishes, { type DishChange } from './DayDishes.vue'
 import DayHands from './DayHands.vue'

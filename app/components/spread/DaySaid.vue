@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { minuteText } from '../../composables/houseTime'
 import type { Offer, Planned } from '../../../contracts/planner'
-import type { DayTrouble } from '../../../core/schedule/checkDay'
-import type { Clash } from '../../../core/schedule/clashOf'
+import type { DayTrouble } from '../../../core/day/problem/checkDay'
+import type { Clash } from '../../../core/day/planning/clashOf'
 import { chillText, clashText, DAY_TROUBLE_WORDS, letGoText, OFFER_WORDS, spanText } from '../../../words/spread'
 
 const props = defineProps<{

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { minuteText } from '../../composables/houseTime'
 import { longDayText, minuteOf } from '../../composables/spreadClock'
 import type { Spread } from '../../../contracts/spread'
-import { nextOfDay } from '../../../core/schedule/nextOfDay'
+import { nextOfDay } from '../../../core/day/spread/nextOfDay'
 import { stepName } from '../../../words/spread'
 
 const props = defineProps<{

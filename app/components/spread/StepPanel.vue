@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { minuteText } from '../../composables/houseTime'
-import { TIGHT_MIN } from '../../../core/schedule/slackOf'
+import { TIGHT_MIN } from '../../../core/day/problem/slackOf'
 import TimeField from './TimeField.vue'
 
 const props = defineProps<{

@@ -4,7 +4,7 @@ import type { BatchListLine } from '../../../contracts/batch'
 import { gramsText, momentText, nearDayText } from '../../composables/format'
 import { coldByText, eatByText, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 import SmallArch from '../SmallArch.vue'
-import { daysMs } from '../../../core/time/moments'
+import { daysMs } from '../../../core/maths/time/moments'
 
 const props = defineProps<{
   /** What is in the house, what must be eaten first before the rest. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Standing } from '../../../core/after/standing'
-import { PLACES, type Place } from '../../../core/live/place'
+import type { Standing } from '../../../core/cook/after/standing'
+import { PLACES, type Place } from '../../../core/record/marks/place'
 import { momentText, nearDayText } from '../../composables/format'
 import { coldByText, daysText, eatByText, KEEPING_RULE, KEEPING_WORDS, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 import SegmentedChoice from '../SegmentedChoice.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Setting } from '../../../core/cooling/settingOf'
+import type { Setting } from '../../../core/process/cooling/settingOf'
 import { SETS_WORDS } from '../../../words/after'
 import { degreesText, momentText } from '../../composables/format'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import type { FinishedMass } from '../../../core/after/finishedMass'
-import type { Shaping } from '../../../core/live/afterFire'
-import { bowlsOf } from '../../../core/tray/bowlsOf'
+import type { FinishedMass } from '../../../core/cook/after/finishedMass'
+import type { Shaping } from '../../../core/record/marks/afterFire'
+import { bowlsOf } from '../../../core/formulation/tray/bowlsOf'
 import type { Measure } from '../../../contracts/kitchen'
 import { vesselShape } from '../../drawings/vesselShape'
 import { gramsText } from '../../composables/format'

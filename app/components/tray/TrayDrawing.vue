@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { CutTray } from '../../../core/tray/cut'
-import type { TraySize } from '../../../core/scale/request'
+import type { CutTray } from '../../../core/formulation/tray/cut'
+import type { TraySize } from '../../../core/formulation/scale/request'
 import { trayView } from '../../drawings/trayView'
 
 const props = defineProps<{

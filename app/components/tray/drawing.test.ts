@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { h } from 'vue'
-import { cutTray } from '../../../core/tray/cutTray'
+import { cutTray } from '../../../core/formulation/tray/cutTray'
 import HearthAway from '../HearthAway.vue'
 import StepField from './StepField.vue'
 import TrayDrawing from './TrayDrawing.vue'

@@ -11,7 +11,7 @@ import { newId } from '../../clients/outbox'
 import { degreesUnit, typedCelsius, typedGrams, weightUnit } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
 import type { ToldLesson } from '../../../contracts/lesson'
-import { depthMm } from '../../../core/vessel/depthMm'
+import { depthMm } from '../../../core/materials/vessel/depthMm'
 import TroubleNote from '../../components/TroubleNote.vue'
 
 const house = useHouse()

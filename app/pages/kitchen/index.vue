@@ -17,8 +17,8 @@ import { newId } from '../../clients/outbox'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { Kitchen, ShelfName } from '../../../contracts/kitchen'
-import { USUAL_ROOM_C } from '../../../core/live/usualRoom'
-import { houseTable } from '../../../core/composition/corrections'
+import { USUAL_ROOM_C } from '../../../core/record/plan/usualRoom'
+import { houseTable } from '../../../core/materials/composition/corrections'
 import PanelDrawer from '../../components/PanelDrawer.vue'
 
 const house = useHouse()

@@ -16,7 +16,7 @@ import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import judged from '../../../book/judged.json'
 import type { EvidenceSource, Lesson } from '../../../contracts/lesson'
-import { FAMILY_IDS } from '../../../core/family/family'
+import { FAMILY_IDS } from '../../../core/formulation/family/family'
 import { familyName } from '../../../words/dish'
 import { NUMBER_WORDS } from '../../../words/learned'
 

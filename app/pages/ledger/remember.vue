@@ -13,12 +13,12 @@ import { newId } from '../../clients/outbox'
 import { typedGrams, weightUnit } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
-import { isoDay, wallMs } from '../../../core/time/houseDay'
-import { houseTable } from '../../../core/composition/corrections'
-import { END_FAULTS } from '../../../core/faults/endFaults'
-import type { Observation } from '../../../core/live/observation'
-import type { CookPlan } from '../../../core/live/plan'
-import { daysMs } from '../../../core/time/moments'
+import { isoDay, wallMs } from '../../../core/maths/time/houseDay'
+import { houseTable } from '../../../core/materials/composition/corrections'
+import { END_FAULTS } from '../../../core/cook/faults/endFaults'
+import type { Observation } from '../../../core/record/marks/observation'
+import type { CookPlan } from '../../../core/record/plan/plan'
+import { daysMs } from '../../../core/maths/time/moments'
 
 const NOON_H = 12
 const house = useHouse()

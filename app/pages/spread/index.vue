@@ -10,8 +10,8 @@ import { useSettings } from '../../stores/settings'
 import { formRules, isRight } from '../../composables/formRules'
 import { longDayText } from '../../composables/spreadClock'
 import { useHouse } from '../../stores/house'
-import { isoDay, plusDays } from '../../../core/time/houseDay'
-import { vesselsOfKitchen } from '../../../core/schedule/putOnDay'
+import { isoDay, plusDays } from '../../../core/maths/time/houseDay'
+import { vesselsOfKitchen } from '../../../core/day/spread/putOnDay'
 
 const house = useHouse()
 const settings = useSettings()

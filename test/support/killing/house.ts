@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { CookPlan } from '../../../core/live/plan'
+import type { CookPlan } from '../../../core/record/plan/plan'
 import { onOwn } from '../../../server/services/ownConnection'
 
 /** What is under way when the server is killed. */

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { seededRandom } from '../../../core/random/seededRandom'
+import { seededRandom } from '../../../core/maths/random/seededRandom'
 import { freePort } from '../freePort'
 import { backups } from './backups'
 import { copies } from './copies'

@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { mainLine } from '../../../core/dish/mainLine'
+import { mainLine } from '../../../core/formulation/dish/mainLine'
 import { onOwn } from '../../../server/services/ownConnection'
 import { kill9, killed, PLAN, read, send, start, type House, type Killing } from './house'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CookPlan } from '../../../../core/live/plan'
+import type { CookPlan } from '../../../../core/record/plan/plan'
 import { vesselText } from '../../../../words/cook'
 import type { Marks } from '../panel'
 import ChoiceRow, { type Choice } from './ChoiceRow.vue'

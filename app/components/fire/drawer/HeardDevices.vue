@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { HeardDevice } from '../../../../contracts/device'
-import type { CookPlan } from '../../../../core/live/plan'
+import type { CookPlan } from '../../../../core/record/plan/plan'
 import { vesselText } from '../../../../words/cook'
 import { DEVICE_WORDS } from '../../../../words/devices'
 import ChoiceRow from './ChoiceRow.vue'

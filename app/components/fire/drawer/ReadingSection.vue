@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { degreesText, gramsText } from '../../../composables/format'
 import { degreesUnit, gramsToType, typedCelsius, typedGrams, typedNumber, weightUnit } from '../../../composables/typed'
-import type { CookPlan } from '../../../../core/live/plan'
+import type { CookPlan } from '../../../../core/record/plan/plan'
 import { vesselText } from '../../../../words/cook'
 import type { Marks } from '../panel'
 import ChoiceRow from './ChoiceRow.vue'

@@ -5,7 +5,7 @@ import { useCooks } from '../../../stores/cooks'
 import { lengthText } from '../../../composables/format'
 import { guideSheets } from '../../../drawings/cuttingGuide'
 import { trayView } from '../../../drawings/trayView'
-import { cutTray } from '../../../../core/tray/cutTray'
+import { cutTray } from '../../../../core/formulation/tray/cutTray'
 import { pageTitle } from '../../../../words/titles'
 
 const id = String(useRoute().params.id)
