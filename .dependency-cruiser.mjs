@@ -32,7 +32,7 @@ const LAYERS = ['maths', 'materials', 'formulation', 'record', 'process', 'cook'
 const OURS = ['core', 'contracts', 'workers', 'book', 'words', 'devices', 'cli', 'demo', 'server', 'app', 'scripts', 'test']
 /** Packages each room may use; a room that is not listed may use any. */
 const PACKAGES = {
-  'core': ['culori', 'fraction.js', 'd3-array', 'luxon'],
+  'core': ['culori', 'fraction.js', 'd3-array', 'luxon', 'zod'],
   'contracts': ['zod'],
   'workers': [],
   'book': [],

@@ -4,6 +4,7 @@ import { COOKINGS, FAT_WAYS, FINISHES, FORMS, LIQUIDS, NUT_WAYS, POURS, PREPARAT
 import { DOINGS, FLAMES, PARTS, type Dish, type DishCard } from '../core/formulation/dish/dish'
 import { FAMILY_IDS } from '../core/formulation/family/family'
 import { Id, Millis, Name } from './ids'
+import { SIGN_IDS } from '../core/formulation/signs/signIds'
 
 const BoundarySchema = z.strictObject({ stage: Id, edge: z.enum(['start', 'end']) })
 const Codes = z.array(Id).max(12).optional()
@@ -16,7 +17,7 @@ const StageSchema = z.strictObject({
   takesOut: z.array(Id).max(10),
   flame: z.enum(FLAMES),
   lid: z.boolean(),
-  until: z.union([z.strictObject({ sign: Id }), z.strictObject({ minutes: z.number().gt(0).max(1440) })]),
+  until: z.union([z.strictObject({ sign: z.enum(SIGN_IDS) }), z.strictObject({ minutes: z.number().gt(0).max(1440) })]),
   from: Id.optional(),
   meets: BoundarySchema.optional(),
   phase: z.enum(['before', 'fire', 'after']).optional(),

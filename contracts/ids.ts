@@ -1,7 +1,6 @@
 import { z } from 'zod'
 
-/** An id made by a client or the server: letters, digits, dashes; 1 to 64 characters. */
-export const Id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/)
+export { Id } from '../core/record/marks/ids'
 
 /** A name people read: 1 to 60 characters, no control characters. */
 // eslint-disable-next-line no-control-regex -- control characters are what is refused

@@ -2,6 +2,7 @@ import { darker } from '../core/cook/compare/differences'
 import type { Difference } from '../core/cook/compare/difference'
 import { clockText } from './clockText'
 import { STEP_WORDS } from './cook'
+import { wordFor } from './wordFor'
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six']
 
@@ -27,7 +28,7 @@ export function differenceText(one: Difference, turn: string, say: CompareWords)
     case 'turn': return `${turn} ${clockText(Math.abs(one.byS))} ${one.byS < 0 ? 'earlier' : 'later'}`
     case 'after-turn': return `${clockText(Math.abs(one.byS))} ${one.byS < 0 ? 'shorter' : 'longer'} after that`
     case 'end': return `off the fire ${clockText(Math.abs(one.byS))} ${one.byS < 0 ? 'earlier' : 'later'}`
-    case 'colour': return `roasted ${darker(one.is, one.was) ? 'darker' : 'lighter'}: ${STEP_WORDS[one.is] ?? one.is}, not ${STEP_WORDS[one.was] ?? one.was}`
+    case 'colour': return `roasted ${darker(one.is, one.was) ? 'darker' : 'lighter'}: ${wordFor(STEP_WORDS, one.is) ?? one.is}, not ${wordFor(STEP_WORDS, one.was) ?? one.was}`
     case 'weight': return `${say.grams(Math.abs(one.byG))} ${one.byG < 0 ? 'lighter' : 'heavier'} at the end from the same base${one.weighed ? '' : ', by the forecast'}`
     case 'room': return `room ${Math.round(Math.abs(one.byK))} K ${one.byK < 0 ? 'cooler' : 'warmer'}`
     case 'added': return 'more went in on the way'

@@ -6,6 +6,9 @@ import { clockText } from './clockText'
 import { planMarkText } from './flames'
 import { lateCueText } from './late'
 import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBegunText, stageBeginText, stageCueText, stageName } from './stages'
+import type { EndFault } from '../core/cook/faults/endFaults'
+import type { ColourStep, SignId } from '../core/formulation/signs/signIds'
+import { wordFor } from './wordFor'
 
 /** The one thing to do now, by code: short enough for one glance. */
 export const CUES: Readonly<Record<CueCode, string>> = {
@@ -59,7 +62,7 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
 }
 
 /** Signs as a cook says them: what is waited for, and what is marked. */
-export const SIGN_WORDS: Readonly<Record<string, { readonly waited: string, readonly marked: string, readonly short: string }>> = {
+export const SIGN_WORDS: Readonly<Record<SignId, { readonly waited: string, readonly marked: string, readonly short: string }>> = {
   'nuts-golden': { waited: 'nuts golden', marked: 'Nuts are golden', short: 'nuts' },
   'aroma': { waited: 'nutty smell', marked: 'I smell it', short: 'smell' },
   'pale': { waited: 'first colour', marked: 'First colour', short: 'colour' },
@@ -88,7 +91,7 @@ export const SIGN_WORDS: Readonly<Record<string, { readonly waited: string, read
 }
 
 /** Colour steps to choose from. */
-export const STEP_WORDS: Readonly<Record<string, string>> = {
+export const STEP_WORDS: Readonly<Record<ColourStep, string>> = {
   'pale': 'pale', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown', 'burnt': 'burnt',
 }
 
@@ -105,26 +108,16 @@ export const ACTION_WORDS: Readonly<Record<string, string>> = {
 }
 
 /** What is being done, by stage. */
-export const DOING_WORDS: Readonly<Record<string, string>> = {
+export const DOING_WORDS: Readonly<Record<Stage['does'], string>> = {
   'prepare': 'get ready', 'melt': 'melt', 'boil-syrup': 'boil the syrup', 'press': 'pressure', 'wait': 'wait', 'sweeten': 'sweeten', 'cool': 'cool', 'set': 'set',
   'shape': 'shape', 'fry': 'fry nuts', 'roast': 'roast', 'heat': 'heat', 'pour': 'pour', 'cook-down': 'take up', 'enrich': 'enrich', 'rest': 'rest',
 }
 
 /** Faults to choose from at the end. */
-export const FAULT_WORDS: Readonly<Record<string, string>> = {
+export const FAULT_WORDS: Readonly<Record<EndFault, string>> = {
   'burnt': 'burnt note', 'raw-taste': 'raw taste', 'gluey': 'gluey', 'hard-grain': 'hard grain', 'lumpy': 'lumpy',
   'runny': 'runny', 'dry': 'dry', 'greasy': 'greasy', 'too-sweet': 'too sweet', 'not-sweet': 'not sweet enough',
   'slab-soft': 'slab too soft', 'slab-hard': 'slab too hard', 'grainy': 'sugar back to grain', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk split',
-}
-
-/** Kinds of moments in the ledger and in taking back. */
-export const KIND_WORDS: Readonly<Record<string, string>> = {
-  'cook.started': 'fire lit', 'stage.began': 'began', 'sign.seen': 'marked', 'looks.like': 'looked', 'flame.changed': 'flame',
-  'lid.changed': 'lid', 'vessel.lit': 'put on', 'off.fire': 'off the fire', 'weighed': 'weighed', 'temperature': 'temperature',
-  'depth.measured': 'depth', 'uptake.seen': 'taken up', 'release.heard': 'release heard', 'added': 'beside the plan:', 'repaired': 'put right',
-  'forgotten': 'forgotten', 'kept.back': 'kept back', 'rest.poured': 'rest poured', 'unstirred': 'left unstirred', 'slip': 'slip', 'not.yet': 'not yet', 'perceived': 'perceived',
-  'checked': 'looked into', 'reading.unsure': 'scale, unsure', 'step.done': 'done', 'note': 'note', 'cook.finished': 'finished', 'outcome': 'how it turned out',
-  'shaped': 'shaped', 'put.away': 'put away', 'given.out': 'given out', 'gone': 'nothing left', 'liked': 'how it was liked', 'dish.changed': 'dish changed',
 }
 
 /**
@@ -141,7 +134,7 @@ export function actionText(code: string, plan: Pick<CookPlan, 'dish' | 'fires'>)
   if (kind === 'turn') return `Flame is ${id === 'off' ? 'off' : `on ${planMarkText(plan, id)}`}`
   if (kind === 'asked') return 'Yes, about then'
   if (kind === 'ready') return readyText(plan, id)
-  if (kind === 'sign') return SIGN_WORDS[id]?.marked ?? id
+  if (kind === 'sign') return wordFor(SIGN_WORDS, id)?.marked ?? id
   const stage = plan.dish.stages.find(one => one.id === id)
   if (kind === 'light') return `${upper(BESIDE_WORDS[id] ?? id)} ${id === 'nuts-last' ? 'are' : 'is'} on`
   return stage ? stageBeginText(stage) : code
@@ -182,7 +175,7 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
 function readyText(plan: Pick<CookPlan, 'dish'>, id: string): string {
   const stage = plan.dish.stages.find(one => one.id === id)
   const sign = stage && 'sign' in stage.until ? stage.until.sign : ''
-  return sign === 'boil' ? `${upper(BESIDE_WORDS[id] ?? 'it')} boils` : SIGN_WORDS[sign]?.marked ?? 'It is ready'
+  return sign === 'boil' ? `${upper(BESIDE_WORDS[id] ?? 'it')} boils` : wordFor(SIGN_WORDS, sign)?.marked ?? 'It is ready'
 }
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

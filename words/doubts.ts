@@ -2,6 +2,7 @@ import type { Surprise } from '../core/record/plan/doubt'
 import type { CookPlan } from '../core/record/plan/plan'
 import { SIGN_WORDS, STEP_WORDS } from './cook'
 import { planMarkText } from './flames'
+import { wordFor } from './wordFor'
 
 /**
  * A plain sentence for something seen that can hardly be true under the plan.
@@ -11,7 +12,7 @@ import { planMarkText } from './flames'
  * @returns one or two short sentences
  */
 export function surpriseText(plan: Pick<CookPlan, 'dish' | 'fires'>, surprise: Surprise): string {
-  const what = STEP_WORDS[surprise.sign] ?? SIGN_WORDS[surprise.sign]?.waited ?? surprise.sign
+  const what = wordFor(STEP_WORDS, surprise.sign) ?? SIGN_WORDS[surprise.sign].waited
   const flame = surprise.thought === null || surprise.thought === 'off' ? 'this flame' : `flame ${planMarkText(plan, surprise.thought)}`
   const times = surprise.times >= 2 ? ` (${Math.round(surprise.times)} times)` : ''
   const head = `${what.charAt(0).toUpperCase()}${what.slice(1)} came much ${surprise.faster ? 'sooner' : 'later'}${times} than ${flame} can${surprise.faster ? '' : ' explain'}.`

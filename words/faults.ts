@@ -4,6 +4,7 @@ import type { Clue } from '../core/cook/faults/findCauses'
 import type { ChangeResult } from '../core/cook/faults/changeWorked'
 import { CHOICE_WORDS } from './choices'
 import { FAULT_WORDS } from './cook'
+import { wordFor } from './wordFor'
 
 /** What a fault comes from, and what the hand does about it next time. */
 export const FAULT_CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: string, readonly next: string }>> = {
@@ -93,7 +94,7 @@ export function editText(edit: DishEdit): string {
  * @returns a sentence
  */
 export function changeText({ change, since, again }: ChangeResult): string {
-  const fault = FAULT_WORDS[change.fault] ?? change.fault
+  const fault = wordFor(FAULT_WORDS, change.fault) ?? change.fault
   if (since === 0) return `Changed against “${fault}”; not cooked since.`
   const times = since === 1 ? 'Cooked once since' : `Cooked ${since} times since`
   if (again === 0) return `${times}, never ${fault} again: it worked.`

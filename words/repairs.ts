@@ -1,4 +1,5 @@
 import type { Fault } from '../core/cook/remedies/repair'
+import type { Slip, UptakePace } from '../core/record/marks/kindsAtFire'
 
 /** Faults as a cook says them. */
 export const REPAIR_WORDS: Readonly<Record<Fault, string>> = {
@@ -75,9 +76,9 @@ export const LOST_WORDS: Readonly<Record<string, string>> = {
 }
 
 /** Slips a cook can own up to. */
-export const SLIP_WORDS: Readonly<Record<string, string>> = {
+export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
   'poured-early': 'Poured too early', 'liquid-cold': 'Liquid was not hot', 'flame-too-high': 'Flame was too high', 'spilt': 'Some was spilt',
 }
 
 /** How fast it is taken up. */
-export const UPTAKE_WORDS: Readonly<Record<string, string>> = { 'quickly': 'quickly', 'slowly': 'slowly', 'no-more': 'not any more' }
+export const UPTAKE_WORDS: Readonly<Record<UptakePace, string>> = { 'quickly': 'quickly', 'slowly': 'slowly', 'no-more': 'not any more' }

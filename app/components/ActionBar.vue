@@ -6,6 +6,7 @@ import type { ColourStep } from '../../core/formulation/signs/signIds'
 import type { Action } from '../../core/cook/guidance/actions'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { actionText, STEP_WORDS } from '../../words/cook'
+import type { AnyMark } from '../../core/record/marks/kinds'
 
 const props = defineProps<{
   /** The plan whose stages the actions name. */
@@ -20,7 +21,7 @@ const props = defineProps<{
 
 const emit = defineEmits<{
   /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  mark: [mark: AnyMark]
 }>()
 
 /** An action that has just come into a place cannot be pressed for this long, real ms: the hand may have been on its way to the one before. */
@@ -49,12 +50,12 @@ const shown = computed(() => props.actions.map((action, i) => ({ ...action, plac
 
 function press(action: Action): void {
   if (action.opens === 'colours') choosing.value = true
-  else if (action.marks) emit('mark', action.marks.kind, action.marks.payload)
+  else if (action.marks) emit('mark', action.marks)
 }
 
 function choose(step: ColourStep): void {
   choosing.value = false
-  emit('mark', 'looks.like', { step })
+  emit('mark', { kind: 'looks.like', payload: { step } })
 }
 
 /** Presses the action at a place, as a key does. */

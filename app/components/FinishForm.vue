@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { FAULT_WORDS } from '../../words/cook'
+import { wordFor } from '../../words/wordFor'
 
 const props = defineProps<{
   /** Faults that this dish can have. */
@@ -44,7 +45,7 @@ function send(): void {
         :key="fault"
         :value="fault"
       >
-        {{ FAULT_WORDS[fault] }}
+        {{ wordFor(FAULT_WORDS, fault) ?? fault }}
       </ElCheckboxButton>
     </ElCheckboxGroup>
     <label for="line">One line for next time</label>

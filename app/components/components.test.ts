@@ -88,7 +88,7 @@ describe('the big actions', () => {
     const drawn = bar(0)
     expect(drawn.findAll('button')).toHaveLength(1)
     await drawn.get('[data-action="start"]').trigger('click')
-    expect(drawn.emitted('mark')).toEqual([['cook.started', {}]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'cook.started', payload: {} }]])
     expect(bar(2).findAll('button')[0]!.classes()).toContain('el-button--primary')
   })
 
@@ -98,7 +98,7 @@ describe('the big actions', () => {
     expect(drawn.findAll('.swatch')).toHaveLength(5)
     expect(drawn.findAll('button')[1]!.text()).toContain('forecast: now')
     await drawn.findAll('button')[1]!.trigger('click')
-    expect(drawn.emitted('mark')).toEqual([['looks.like', { step: 'golden' }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'looks.like', payload: { step: 'golden' } }]])
     expect(drawn.find('[data-action="looks"]').exists()).toBe(true)
   })
 
@@ -116,7 +116,7 @@ describe('the big actions', () => {
     await drawn.vm.$nextTick()
     exposed.pressAt(2)
     exposed.pressAt(7)
-    expect(drawn.emitted('mark')).toEqual([['looks.like', { step: 'deep-golden' }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'looks.like', payload: { step: 'deep-golden' } }]])
   })
 })
 
@@ -135,7 +135,7 @@ describe('an action that changes under the hand', () => {
     expect(drawn.emitted('mark')).toBeUndefined()
     await vi.advanceTimersByTimeAsync(450)
     await first.trigger('click')
-    expect(drawn.emitted('mark')).toEqual([['sign.seen', { sign: 'aroma' }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'sign.seen', payload: { sign: 'aroma' } }]])
     vi.useRealTimers()
   })
 })

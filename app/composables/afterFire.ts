@@ -3,6 +3,7 @@ import { BatchSchema, type Batch } from '../../contracts/batch'
 import type { StoredObservation } from '../../contracts/observation'
 import { INGREDIENTS } from '../../book/ingredients'
 import { standing, type Standing } from '../../core/cook/after/standing'
+import type { AnyMark, MarkKind } from '../../core/record/marks/kinds'
 import type { LiveCook } from '../../core/record/marks/liveCook'
 import type { Observation } from '../../core/record/marks/observation'
 import type { CookPlan } from '../../core/record/plan/plan'
@@ -17,7 +18,7 @@ const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
 interface Cooks {
   readonly known: Readonly<Record<string, { readonly plan: CookPlan, readonly observations: readonly Observation[] }>>
   load(id: string): Promise<unknown>
-  mark(id: string, kind: string, payload: Readonly<Record<string, unknown>>): void
+  mark(id: string, mark: AnyMark): void
   receive(id: string, stored: readonly StoredObservation[]): void
 }
 
@@ -32,9 +33,9 @@ export interface BatchAfterFire {
   readonly plan: ComputedRef<CookPlan | null>
   readonly cook: ComputedRef<LiveCook | null>
   readonly now: ComputedRef<Standing | null>
-  mark(kind: string, payload: Readonly<Record<string, unknown>>): void
+  mark(mark: AnyMark): void
   /** Takes back the newest mark of a kind. */
-  takeBack(kind: string): void
+  takeBack(kind: MarkKind): void
 }
 
 /**
@@ -79,10 +80,10 @@ export function useAfterFire(id: string, cooks: Cooks): BatchAfterFire {
   })
   return {
     state, batch, plan, cook, now,
-    mark: (kind, payload) => cooks.mark(id, kind, payload),
+    mark: mark => cooks.mark(id, mark),
     takeBack(kind) {
       const last = cook.value?.moments.filter(one => one.kind === kind && !one.withdrawn).at(-1)
-      if (last) cooks.mark(id, 'withdrawn', { replaces: last.id })
+      if (last) cooks.mark(id, { kind: 'withdrawn', payload: { replaces: last.id } })
     },
   }
 }

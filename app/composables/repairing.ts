@@ -1,4 +1,5 @@
 import { computed, ref, type Ref } from 'vue'
+import type { MarkOf } from '../../core/record/marks/kinds'
 import type { CookPlan } from '../../core/record/plan/plan'
 import type { Fault, Remedy } from '../../core/cook/remedies/repair'
 import { repairOf } from '../../core/cook/repair/repairOf'
@@ -24,8 +25,8 @@ export function useRepairing(fire: Fire, plan: Readonly<Ref<CookPlan>>, first: F
       ? repairOf(plan.value, fire.cook.value, fire.forecast.value, everyS.value, fault.value, pantry.compositions)
       : null)),
     /** What is marked when a remedy is applied. */
-    applied(remedy: Remedy): Readonly<Record<string, unknown>> {
-      return { fault: fault.value, way: remedy.way, adds: remedy.adds, liftsFatG: remedy.liftsFatG }
+    applied(of: Fault, remedy: Remedy): MarkOf<'repaired'>['payload'] {
+      return { fault: of, way: remedy.way, adds: remedy.adds, liftsFatG: remedy.liftsFatG }
     },
   }
 }

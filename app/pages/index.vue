@@ -16,6 +16,7 @@ import { useNextDays } from '../composables/nextDay'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
 import { FAULT_WORDS } from '../../words/cook'
+import { wordFor } from '../../words/wordFor'
 
 /** Where nobody can be asked what may be next. */
 const FIRST_DISH = 'sweet-water-semolina'
@@ -207,7 +208,7 @@ const guesses = computed(() => {
                 :title="`${batch.dish}, ${dayText(batch.startedAt)}`"
               /></span>
               <span class="day">{{ dayText(batch.startedAt) }}</span>
-              <span class="soft small">{{ batch.summary.faults.length > 0 ? batch.summary.faults.map(one => FAULT_WORDS[one] ?? one).join(', ') : batch.summary.finishedG === null ? 'came right' : `came right, ${gramsText(batch.summary.finishedG)}` }}</span>
+              <span class="soft small">{{ batch.summary.faults.length > 0 ? batch.summary.faults.map(one => wordFor(FAULT_WORDS, one) ?? one).join(', ') : batch.summary.finishedG === null ? 'came right' : `came right, ${gramsText(batch.summary.finishedG)}` }}</span>
             </NuxtLink>
           </li>
         </ul>

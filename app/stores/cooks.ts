@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { CookSchema, type Cook } from '../../contracts/cook'
 import type { StoredObservation } from '../../contracts/observation'
+import type { AnyMark } from '../../core/record/marks/kinds'
 import type { Observation } from '../../core/record/marks/observation'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { ask, isForLater } from '../clients/api'
@@ -58,7 +59,7 @@ export const useCooks = defineStore('cooks', () => {
   }
 
   /** Marks something in a cook. */
-  function mark(id: string, kind: string, payload: Readonly<Record<string, unknown>>): void {
+  function mark(id: string, { kind, payload }: AnyMark): void {
     const observation = keepObservation(id, kind, payload)
     const cook = known.value[id]
     if (cook) set(id, { ...cook, observations: merge(cook.observations, [observation]) })

@@ -56,7 +56,7 @@ describe('cooks', () => {
     away = true
     const cooks = useCooks()
     cooks.begin(plan)
-    cooks.mark('cook-1', 'cook.started', {})
+    cooks.mark('cook-1', { kind: 'cook.started', payload: {} })
     expect(cooks.known['cook-1']!.observations.map(one => one.kind)).toEqual(['cook.started'])
     setActivePinia(createPinia())
     expect(await useCooks().load('cook-1')).toBe('here')
@@ -77,7 +77,7 @@ describe('cooks', () => {
     away = true
     const cooks = useCooks()
     cooks.begin(plan)
-    cooks.mark('cook-1', 'cook.started', {})
+    cooks.mark('cook-1', { kind: 'cook.started', payload: {} })
     const [waiting] = cooks.known['cook-1']!.observations
     cooks.receive('cook-1', [{ ...waiting!, sentAt: 1, receivedAt: 2, place: 1 } as StoredObservation, stored(7, 'note', 'phone')])
     cooks.receive('cook-1', [stored(7, 'note', 'phone')])

@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize'
 import type { SettlingWay } from '../../contracts/aside'
-import { AFTER_KINDS } from '../../core/record/marks/afterFire'
+import { isMarkKind, MARK_KIND_IDS, MARK_KINDS } from '../../core/record/marks/kinds'
 import { AsideFailed, type Aside } from './aside'
 import type { Batches } from './batches'
 import type { Cooks } from './cooks'
@@ -20,8 +20,8 @@ export interface Settling {
 }
 
 /** Kinds after which a cook has to be run anew; and those that are only told anew. */
-const RUN = ['cook.started', 'cook.finished', 'corrected', 'withdrawn', 'weighed']
-const TOLD = ['outcome', 'note', 'step.done', ...AFTER_KINDS]
+const RUN = MARK_KIND_IDS.filter(kind => MARK_KINDS[kind].settles === 'run')
+const TOLD = MARK_KIND_IDS.filter(kind => MARK_KINDS[kind].settles === 'telling')
 /** How long a cook may take to be settled, ms; longer, and it becomes a batch of what was marked alone. */
 const BUDGET_MS = 90_000
 const BARE_MS = 60_000
@@ -81,8 +81,9 @@ export function settlingOf(database: Database, aside: Aside, cooks: Cooks, batch
   }
   return {
     heard(stream, kinds) {
-      if (kinds.some(kind => RUN.includes(kind))) settle(stream, 'settle')
-      else if (kinds.some(kind => TOLD.includes(kind))) settle(stream, 'retell')
+      const ways = kinds.filter(isMarkKind).map(kind => MARK_KINDS[kind].settles)
+      if (ways.includes('run')) settle(stream, 'settle')
+      else if (ways.includes('telling')) settle(stream, 'retell')
     },
     async settled(withinMs, cook) {
       const turn = cook === undefined ? last : turns.get(cook) ?? Promise.resolve()

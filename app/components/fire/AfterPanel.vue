@@ -5,6 +5,7 @@ import type { CookPlan } from '../../../core/record/plan/plan'
 import FinishForm from '../FinishForm.vue'
 import type { Marks } from './panel'
 import StepList from './StepList.vue'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 defineProps<{
   /** Id of the cook. */
@@ -16,7 +17,7 @@ defineProps<{
 }>()
 
 const emit = defineEmits<Marks>()
-const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
+const send = (mark: AnyMark): void => emit('mark', mark)
 </script>
 
 <template>
@@ -31,7 +32,7 @@ const send = (kind: string, payload: Readonly<Record<string, unknown>>): void =>
       :offered="endFaultsOf(plan.dish)"
       :faults="cook.outcome?.faults ?? []"
       :line="cook.outcome?.line ?? ''"
-      @outcome="(faults, text) => emit('mark', 'outcome', { faults, line: text })"
+      @outcome="(faults, text) => emit('mark', { kind: 'outcome', payload: { faults, line: text } })"
     />
     <NuxtLink
       class="stone-button first"

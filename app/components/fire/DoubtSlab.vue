@@ -30,14 +30,14 @@ const agoS = computed(() => {
     <p class="row">
       <ElButton
         v-if="found.flame"
-        @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: found.flame, agoS })"
+        @click="emit('mark', { kind: 'flame.changed', payload: { vessel: fire.main.value, mark: found.flame, agoS } })"
       >
         Yes, it is on {{ planMarkText(plan, found.flame) }}
       </ElButton>
-      <ElButton @click="emit('mark', 'withdrawn', { replaces: found.mark })">
+      <ElButton @click="emit('mark', { kind: 'withdrawn', payload: { replaces: found.mark } })">
         A slip: take it back
       </ElButton>
-      <ElButton @click="emit('mark', 'checked', { what: 'flame' })">
+      <ElButton @click="emit('mark', { kind: 'checked', payload: { what: 'flame' } })">
         It is so
       </ElButton>
     </p>

@@ -11,6 +11,7 @@ import { turnText } from '../../../words/dish'
 import { lateText } from '../../../words/late'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import PanDrawing from '../PanDrawing.vue'
+import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** State of the fire screen. */
@@ -80,7 +81,7 @@ const detail = computed(() => {
     const carry = next.sign === 'nuts-golden' ? carryAt(next.window.middle) : null
     const early = Math.max(0, next.window.early - (carry ?? 0) - nowS.value)
     const late = Math.max(0, next.window.late - (carry ?? 0) - nowS.value)
-    const words = carry === null ? SIGN_WORDS[next.sign]?.waited ?? next.sign : `out, ${carry} s before golden`
+    const words = carry === null ? wordFor(SIGN_WORDS, next.sign)?.waited ?? next.sign : `out, ${carry} s before golden`
     if (late <= 20) return `${words}: any moment`
     const upTo = Math.ceil(late / 60)
     return early < 45 ? `${words} within ${upTo} min` : `${words} in ${Math.max(1, Math.round(early / 60))} to ${upTo} min`

@@ -8,6 +8,7 @@ import FlameSection from './drawer/FlameSection.vue'
 import MarkedList from './drawer/MarkedList.vue'
 import ReadingSection from './drawer/ReadingSection.vue'
 import SeenSection from './drawer/SeenSection.vue'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -24,7 +25,7 @@ const props = defineProps<{
 
 const emit = defineEmits<{
   /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  mark: [mark: AnyMark]
   /** What was perceived may be a fault: it is to be looked into. */
   wrong: [fault: Fault]
   /** The drawer is to close. */
@@ -32,7 +33,7 @@ const emit = defineEmits<{
 }>()
 
 const vessels = computed(() => [props.main, ...props.sides])
-const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
+const send = (mark: AnyMark): void => emit('mark', mark)
 </script>
 
 <template>

@@ -19,6 +19,7 @@ import SyrupSlab from './SyrupSlab.vue'
 import TakeUpLate from './TakeUpLate.vue'
 import UnsureSlab from './UnsureSlab.vue'
 import type { Marks } from './panel'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const props = defineProps<{
   /** State of the fire screen. */
@@ -32,7 +33,7 @@ const props = defineProps<{
 const emit = defineEmits<Marks>()
 
 const say = useSayAmount(() => props.plan.cup)
-const send = (kind: string, payload: Readonly<Record<string, unknown>>): void => emit('mark', kind, payload)
+const send = (mark: AnyMark): void => emit('mark', mark)
 const nowS = computed(() => props.fire.nowS.value)
 const cook = computed(() => props.fire.cook.value)
 /** What the next stage of the main line takes, with weights. */
@@ -211,7 +212,7 @@ const cautions = computed(() => [props.fire.cue.value?.caution, props.fire.cue.v
         <p class="next">
           Pan and fat bring it there: right {{ offNow.off }} in 100, left on {{ offNow.on }}. Keep stirring.
         </p>
-        <ElButton @click="emit('mark', 'flame.changed', { vessel: fire.main.value, mark: 'off' })">
+        <ElButton @click="emit('mark', { kind: 'flame.changed', payload: { vessel: fire.main.value, mark: 'off' } })">
           Flame is off
         </ElButton>
       </section>

@@ -6,6 +6,7 @@ import type { Beside } from '../../../core/cook/guidance/besideNow'
 import { vesselText } from '../../../words/cook'
 import { inVessel } from '../../../words/inVessel'
 import type { FirePanel, Marks } from './panel'
+import type { SignId } from '../../../core/formulation/signs/signIds'
 
 const props = defineProps<FirePanel>()
 
@@ -23,7 +24,7 @@ const shown = computed(() => {
 
 /** Water that is worth putting back, g. */
 const WORTH_G = 15
-const signOf = (one: Beside): string => {
+const signOf = (one: Beside): SignId => {
   const until = props.plan.dish.stages.find(stage => stage.id === one.stage)?.until
   return until && 'sign' in until ? until.sign : 'boil'
 }
@@ -62,8 +63,11 @@ function small(one: Beside): string {
 }
 
 /** The mark of a vessel's flame that only keeps it warm: its lowest. */
-const lowest = (one: Beside): string | null => props.plan.fires[one.vessel]?.marks[0]?.id ?? null
-const planned = (one: Beside): string | null => props.plan.flames[one.stage] ?? null
+const lowest = (one: Beside): string | undefined => props.plan.fires[one.vessel]?.marks[0]?.id
+const planned = (one: Beside): string | undefined => props.plan.flames[one.stage]
+function setFlame(one: Beside, mark: string | undefined): void {
+  if (mark !== undefined) emit('mark', { kind: 'flame.changed', payload: { vessel: one.vessel, mark } })
+}
 </script>
 
 <template>
@@ -87,25 +91,25 @@ const planned = (one: Beside): string | null => props.plan.flames[one.stage] ?? 
     <p class="row">
       <ElButton
         v-if="one.status === 'light-now' || one.status === 'later'"
-        @click="emit('mark', 'vessel.lit', { vessel: one.vessel })"
+        @click="emit('mark', { kind: 'vessel.lit', payload: { vessel: one.vessel } })"
       >
         It is on
       </ElButton>
       <ElButton
         v-else-if="one.status === 'heating' || one.status === 'overdue'"
-        @click="emit('mark', 'sign.seen', { sign: signOf(one), vessel: one.vessel })"
+        @click="emit('mark', { kind: 'sign.seen', payload: { sign: signOf(one), vessel: one.vessel } })"
       >
         {{ isNuts(one) ? 'Golden' : signOf(one) === 'strength' ? 'At strength' : 'It boils' }}
       </ElButton>
       <ElButton
         v-else-if="one.status === 'early' && lowest(one)"
-        @click="emit('mark', 'flame.changed', { vessel: one.vessel, mark: lowest(one) })"
+        @click="setFlame(one, lowest(one))"
       >
         Turned low
       </ElButton>
       <ElButton
         v-else-if="one.status === 'cooled' && planned(one)"
-        @click="emit('mark', 'flame.changed', { vessel: one.vessel, mark: planned(one) })"
+        @click="setFlame(one, planned(one))"
       >
         On again
       </ElButton>

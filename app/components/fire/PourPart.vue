@@ -34,7 +34,7 @@ const asks = computed(() => pour.value !== null && kept.value === 0 && cook.valu
       <p class="soft">
         Keep it hot. In spoons later if the grain is still hard or it turns dry; else it stays out.
       </p>
-      <ElButton @click="emit('mark', 'rest.poured', { vessel: pour.from })">
+      <ElButton @click="emit('mark', { kind: 'rest.poured', payload: { vessel: pour.from! } })">
         The rest is in
       </ElButton>
     </template>
@@ -44,7 +44,7 @@ const asks = computed(() => pour.value !== null && kept.value === 0 && cook.valu
         <ElButton
           v-for="one in SHARES"
           :key="one.share"
-          @click="emit('mark', 'kept.back', { vessel: pour.from, share: one.share })"
+          @click="emit('mark', { kind: 'kept.back', payload: { vessel: pour.from, share: one.share } })"
         >
           {{ one.text }}
         </ElButton>

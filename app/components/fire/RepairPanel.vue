@@ -8,6 +8,7 @@ import type { Fault, Remedy } from '../../../core/cook/remedies/repair'
 import { CAUSE_WORDS, LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, REPAIR_WORDS, WAY_WORDS } from '../../../words/repairs'
 import { EXPECT_WORDS } from '../../../words/stages'
 import type { FirePanel } from './panel'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const props = defineProps<FirePanel & {
   /** The fault it opens with, where one was named. */
@@ -16,7 +17,7 @@ const props = defineProps<FirePanel & {
 
 const emit = defineEmits<{
   /** Something was marked. */
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  mark: [mark: AnyMark]
   /** The panel is to close. */
   close: []
 }>()
@@ -51,7 +52,7 @@ const moved = (remedy: Remedy): string => (['water', 'sugar', 'fat'] as const)
   .filter(part => percent(remedy.before[part]) !== percent(remedy.after[part]))
   .map(part => `${part} ${percent(remedy.before[part])} → ${percent(remedy.after[part])}`).join(', ')
 function apply(remedy: Remedy): void {
-  emit('mark', 'repaired', applied(remedy))
+  if (fault.value) emit('mark', { kind: 'repaired', payload: applied(fault.value, remedy) })
   emit('close')
 }
 </script>

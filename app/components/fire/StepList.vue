@@ -52,7 +52,7 @@ const rows = computed(() => steps.value.map((stage) => {
           class="tick"
           :aria-pressed="row.done"
           :aria-label="`${row.cue}: done`"
-          @click="row.done || emit('mark', 'step.done', { stage: row.id })"
+          @click="row.done || emit('mark', { kind: 'step.done', payload: { stage: row.id } })"
         >
           {{ row.done ? '✓' : '' }}
         </ElButton>

@@ -25,11 +25,12 @@ function change(by: number): void {
 /** What went before is taken to have lasted as the plan forecast. */
 function takeUp(): void {
   const k = line.value.findIndex(one => one.id === stage.value)
-  if (k < 0) return
+  const began = line.value[k]
+  if (!began) return
   const agoS = minutes.value * 60
   const before = props.fire.forecast.value?.stages[k]?.middle ?? 0
-  emit('mark', 'cook.started', { agoS: Math.round(agoS + before) })
-  if (k > 0) emit('mark', 'stage.began', { stage: stage.value, agoS })
+  emit('mark', { kind: 'cook.started', payload: { agoS: Math.round(agoS + before) } })
+  if (k > 0) emit('mark', { kind: 'stage.began', payload: { stage: began.id, agoS } })
 }
 </script>
 

@@ -11,7 +11,7 @@ const emit = defineEmits<Marks>()
 const last = computed(() => props.fire.cook.value?.unsure.at(-1) ?? null)
 const tareG = computed(() => props.plan.vessels[last.value?.what.vessel ?? '']?.vessel.massG ?? 0)
 function itIs(grossG: number): void {
-  if (last.value) emit('mark', 'corrected', { replaces: last.value.id, kind: 'weighed', payload: { vessel: last.value.what.vessel, grossG } })
+  if (last.value) emit('mark', { kind: 'corrected', payload: { replaces: last.value.id, kind: 'weighed', payload: { vessel: last.value.what.vessel, grossG } } })
 }
 </script>
 
@@ -33,7 +33,7 @@ function itIs(grossG: number): void {
       <ElButton @click="itIs(last.what.readG + tareG)">
         Without the pan
       </ElButton>
-      <ElButton @click="emit('mark', 'withdrawn', { replaces: last.id })">
+      <ElButton @click="emit('mark', { kind: 'withdrawn', payload: { replaces: last.id } })">
         Neither
       </ElButton>
     </p>

@@ -4,6 +4,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { replay } from '../../../core/record/replay/replay'
 import { examplePlan, marked } from '../../../test/support/plans'
 import FireDrawer from './FireDrawer.vue'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const plan = examplePlan()
 const story = [
@@ -25,7 +26,7 @@ describe('the drawer for everything else', () => {
     expect(pressed).toEqual(['low-middle', 'off', 'Lid is on', 'the pan'])
     expect(drawn.findAll('button').filter(one => one.text() === 'Taken off the fire')).toHaveLength(1)
     await press(drawn, 'middle-high')
-    expect(drawn.emitted('mark')![0]).toEqual(['flame.changed', { vessel: 'pan', mark: 'm5' }])
+    expect(drawn.emitted('mark')![0]).toEqual([{ kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm5' } }])
   })
 
   it('marks lids and taking off the fire', async () => {
@@ -34,7 +35,7 @@ describe('the drawer for everything else', () => {
     await press(drawn, 'Lid is on')
     await press(drawn, 'Taken off the fire')
     expect(drawn.emitted('mark')).toEqual([
-      ['lid.changed', { vessel: 'pan', lid: true }], ['lid.changed', { vessel: 'pot', lid: false }], ['off.fire', { vessel: 'pan' }],
+      [{ kind: 'lid.changed', payload: { vessel: 'pan', lid: true } }], [{ kind: 'lid.changed', payload: { vessel: 'pot', lid: false } }], [{ kind: 'off.fire', payload: { vessel: 'pan' } }],
     ])
   })
 
@@ -45,7 +46,7 @@ describe('the drawer for everything else', () => {
     await press(drawn, 'Forgot the ghee')
     await press(drawn, '1 min')
     expect(drawn.emitted('mark')).toEqual([
-      ['sign.seen', { sign: 'flecks', as: 'dark-flecks' }], ['slip', { what: 'poured-early' }], ['forgotten', { ingredient: 'ghee' }], ['unstirred', { seconds: 60 }],
+      [{ kind: 'sign.seen', payload: { sign: 'flecks', as: 'dark-flecks' } }], [{ kind: 'slip', payload: { what: 'poured-early' } }], [{ kind: 'forgotten', payload: { ingredient: 'ghee' } }], [{ kind: 'unstirred', payload: { seconds: 60 } }],
     ])
   })
 
@@ -56,7 +57,7 @@ describe('the drawer for everything else', () => {
     expect(said(drawn)).toBe('Still smells raw. Marked.')
     await press(drawn, 'Like wet sand')
     expect(said(drawn)).toContain('As it should be')
-    expect(drawn.emitted('mark')).toEqual([['not.yet', { sign: 'aroma', as: 'raw-smell' }], ['perceived', { as: 'wet-sand' }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'not.yet', payload: { sign: 'aroma', as: 'raw-smell' } }], [{ kind: 'perceived', payload: { as: 'wet-sand' } }]])
   })
 
   it('leads from what may be a fault to putting it right', async () => {
@@ -83,10 +84,10 @@ describe('the drawer for everything else', () => {
     await press(drawn, 'fat off')
     await field().get('#added').setValue('25')
     await field().trigger('submit')
-    const [water, fat] = drawn.emitted('mark')!
-    expect(water).toEqual(['added', { adds: [{ ingredient: 'water', massG: 40, composition: expect.objectContaining({ water: 1 }) as object }] }])
-    expect(fat).toEqual(['added', { liftsFatG: 25 }])
-    const changed = replay(plan, [...story, marked(8, 500, ...(water as [string, Record<string, unknown>])), marked(9, 510, ...(fat as [string, Record<string, unknown>]))]).changes
+    const [water, fat] = drawn.emitted('mark') as [AnyMark][]
+    expect(water).toEqual([{ kind: 'added', payload: { adds: [{ ingredient: 'water', massG: 40, composition: expect.objectContaining({ water: 1 }) as object }] } }])
+    expect(fat).toEqual([{ kind: 'added', payload: { liftsFatG: 25 } }])
+    const changed = replay(plan, [...story, ...[water!, fat!].map(([{ kind, payload }], i) => marked(8 + i, 500 + 10 * i, kind, payload))]).changes
     expect(changed.map(one => [one.what.adds.length, one.what.liftsFatG])).toEqual([[1, 0], [0, 25]])
   })
 
@@ -100,7 +101,7 @@ describe('the drawer for everything else', () => {
     await drawn.findAll('form')[2]!.trigger('submit')
     await drawn.get('#depth').setValue('deep')
     await drawn.findAll('form')[2]!.trigger('submit')
-    expect(drawn.emitted('mark')).toEqual([['temperature', { vessel: 'pot', tempC: 96 }], ['depth.measured', { vessel: 'pan', depthMm: 34 }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'temperature', payload: { vessel: 'pot', tempC: 96 } }], [{ kind: 'depth.measured', payload: { vessel: 'pan', depthMm: 34 } }]])
     expect(drawn.get('[role="alert"]').text()).toContain('A depth in mm')
   })
 
@@ -108,7 +109,7 @@ describe('the drawer for everything else', () => {
     const drawn = drawer(3)
     await press(drawn, 'It was …')
     await press(drawn, 'golden')
-    expect(drawn.emitted('mark')).toEqual([['corrected', { replaces: 'tablet-3', kind: 'looks.like', payload: { step: 'golden' } }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'corrected', payload: { replaces: 'tablet-3', kind: 'looks.like', payload: { step: 'golden' } } }]])
   })
 
   it('marks weight and temperature and refuses nonsense with a sentence', async () => {
@@ -121,7 +122,7 @@ describe('the drawer for everything else', () => {
     await drawn.findAll('form')[0]!.trigger('submit')
     await drawn.get('#temp').setValue('142')
     await drawn.findAll('form')[1]!.trigger('submit')
-    expect(drawn.emitted('mark')).toEqual([['weighed', { vessel: 'pan', grossG: 2940.5 }], ['temperature', { vessel: 'pan', tempC: 142 }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'weighed', payload: { vessel: 'pan', grossG: 2940.5 } }], [{ kind: 'temperature', payload: { vessel: 'pan', tempC: 142 } }]])
     expect(drawn.find('[role="alert"]').exists()).toBe(false)
   })
 
@@ -131,7 +132,7 @@ describe('the drawer for everything else', () => {
     expect(drawn.emitted('mark')).toBeUndefined()
     await drawn.get('#note').setValue(' smells of cardamom ')
     await drawn.findAll('form')[3]!.trigger('submit')
-    expect(drawn.emitted('mark')).toEqual([['note', { text: 'smells of cardamom' }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'note', payload: { text: 'smells of cardamom' } }]])
   })
 
   it('lists what was marked, newest first, with a way back for each, and shows what it does not know', async () => {
@@ -142,6 +143,6 @@ describe('the drawer for everything else', () => {
     expect(drawn.findAll('.gone')).toHaveLength(1)
     await drawn.findAll('.moments li')[2]!.findAll('button')[3]!.trigger('click')
     await drawn.findAll('.moments li')[2]!.findAll('button')[0]!.trigger('click')
-    expect(drawn.emitted('mark')).toEqual([['withdrawn', { replaces: 'tablet-2' }], ['corrected', { replaces: 'tablet-2', shiftS: -30 }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'withdrawn', payload: { replaces: 'tablet-2' } }], [{ kind: 'corrected', payload: { replaces: 'tablet-2', shiftS: -30 } }]])
   })
 })

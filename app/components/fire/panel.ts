@@ -1,5 +1,6 @@
 import type { Fire } from '../../composables/fire'
 import type { CookPlan } from '../../../core/record/plan/plan'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 /** What a panel beside the arch is drawn from. */
 export interface FirePanel {
@@ -11,5 +12,5 @@ export interface FirePanel {
 
 /** What a panel tells: something was marked. */
 export interface Marks {
-  mark: [kind: string, payload: Readonly<Record<string, unknown>>]
+  mark: [mark: AnyMark]
 }

@@ -19,6 +19,7 @@ import StepList from './StepList.vue'
 import SyrupSlab from './SyrupSlab.vue'
 import TakeUpLate from './TakeUpLate.vue'
 import { choose } from '../../../test/support/hands'
+import type { MarkOf } from '../../../core/record/marks/kinds'
 
 const plan = examplePlan()
 const roast = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' })]
@@ -47,7 +48,7 @@ describe('the vessels beside the pan', () => {
     await flushPromises()
     expect(drawn.text()).toMatch(/water · .* g, .* sugar · .* g\./)
     await press(drawn, 'It is on')
-    expect(drawn.emitted('mark')).toEqual([['vessel.lit', { vessel: 'pot' }]])
+    expect(drawn.emitted('mark')).toEqual([[{ kind: 'vessel.lit', payload: { vessel: 'pot' } }]])
   })
 
   it('say that it boils, waits too early, or comes too late', async () => {
@@ -55,7 +56,7 @@ describe('the vessels beside the pan', () => {
     const heating = show(OtherVessels, fireOf(plan, lit, 300))
     expect(heating.text()).toMatch(/boils \d/)
     await press(heating, 'It boils')
-    expect(heating.emitted('mark')).toEqual([['sign.seen', { sign: 'boil', vessel: 'pot' }]])
+    expect(heating.emitted('mark')).toEqual([[{ kind: 'sign.seen', payload: { sign: 'boil', vessel: 'pot' } }]])
     const late = [...roast, marked(3, 500, 'sign.seen', { sign: 'aroma' }), marked(4, 640, 'looks.like', { step: 'pale' })]
     expect(show(OtherVessels, fireOf(plan, late, 650)).text()).toContain('It comes after the pan is right')
   })
@@ -91,7 +92,7 @@ describe('a doubt', () => {
     expect(drawn.text()).toContain('Nutty smell came much sooner (3 times) than flame')
     for (const button of drawn.findAll('button')) await button.trigger('click')
     expect(drawn.emitted('mark')).toEqual([
-      ['flame.changed', { vessel: 'pan', mark: 'm5', agoS: 59 }], ['withdrawn', { replaces: 'tablet-9' }], ['checked', { what: 'flame' }],
+      [{ kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm5', agoS: 59 } }], [{ kind: 'withdrawn', payload: { replaces: 'tablet-9' } }], [{ kind: 'checked', payload: { what: 'flame' } }],
     ])
     expect(show(DoubtSlab, fireOf(plan, roast, 300)).find('section').exists()).toBe(false)
   })
@@ -103,11 +104,11 @@ describe('liquid that was kept back', () => {
   it('is asked for once it is no longer taken up, and can go in later', async () => {
     const asks = show(PourPart, fireOf(plan, poured, 670))
     await press(asks, 'a quarter')
-    expect(asks.emitted('mark')).toEqual([['kept.back', { vessel: 'pot', share: 0.25 }]])
+    expect(asks.emitted('mark')).toEqual([[{ kind: 'kept.back', payload: { vessel: 'pot', share: 0.25 } }]])
     const kept = show(PourPart, fireOf(plan, [...poured, marked(5, 672, 'kept.back', { vessel: 'pot', share: 0.25 })], 680))
     expect(kept.text()).toMatch(/\d+ g of sweet water kept back/)
     await press(kept, 'The rest is in')
-    expect(kept.emitted('mark')).toEqual([['rest.poured', { vessel: 'pot' }]])
+    expect(kept.emitted('mark')).toEqual([[{ kind: 'rest.poured', payload: { vessel: 'pot' } }]])
   })
 })
 
@@ -119,9 +120,9 @@ describe('a cook that is already under way', () => {
     await drawn.get('[aria-label="One minute more"]').trigger('click')
     expect(drawn.text()).toContain('6 min ago')
     await press(drawn, 'Take it up from there')
-    const [started, began] = drawn.emitted('mark')! as [string, { agoS: number }][]
-    expect(began).toEqual(['stage.began', { stage: 'roast', agoS: 360 }])
-    expect(started![1].agoS).toBeGreaterThan(400)
+    const [started, began] = drawn.emitted('mark') as [MarkOf<'cook.started'>][]
+    expect(began).toEqual([{ kind: 'stage.began', payload: { stage: 'roast', agoS: 360 } }])
+    expect(started![0].payload.agoS).toBeGreaterThan(400)
   })
 })
 
@@ -132,7 +133,7 @@ describe('steps away from the fire', () => {
     expect(before.text()).toMatch(/Soak.*about 4 h/)
     expect(before.text()).toContain('Hot food builds pressure')
     await before.findAll('button')[0]!.trigger('click')
-    expect(before.emitted('mark')).toEqual([['step.done', { stage: 'soak' }]])
+    expect(before.emitted('mark')).toEqual([[{ kind: 'step.done', payload: { stage: 'soak' } }]])
     const slab = starterPlan('diamond-cashew')
     const after = show(StepList, fireOf(slab, [], 0), slab, { cook: replay(slab, [marked(1, 0, 'cook.started'), marked(2, 1200, 'cook.finished'), marked(3, 1230, 'step.done', { stage: 'spread' })]), phase: 'after' })
     expect(after.findAll('li').map(one => one.classes('done'))).toEqual([true, false])
@@ -160,9 +161,9 @@ describe('something is wrong', () => {
     const drawn = show(RepairPanel, fireOf(plan, down, 760))
     await press(drawn, 'not sweet enough')
     await drawn.get('[data-way="add-sugar"]').trigger('click')
-    const [kind, payload] = drawn.emitted('mark')![0] as [string, { way: string, adds: { ingredient: string, massG: number }[] }]
-    expect([kind, payload.way, payload.adds[0]!.ingredient]).toEqual(['repaired', 'add-sugar', 'sugar'])
-    expect(replay(plan, [...down, marked(9, 770, kind, payload as unknown as Record<string, unknown>)]).changes).toHaveLength(1)
+    const [{ kind, payload }] = drawn.emitted('mark')![0] as [MarkOf<'repaired'>]
+    expect([kind, payload.way, payload.adds?.[0]?.ingredient]).toEqual(['repaired', 'add-sugar', 'sugar'])
+    expect(replay(plan, [...down, marked(9, 770, kind, payload)]).changes).toHaveLength(1)
     const burnt = show(RepairPanel, fireOf(plan, down, 760))
     await press(burnt, 'burnt note, flecks')
     expect(burnt.text()).toContain('A burnt note cannot be taken out')

@@ -8,8 +8,10 @@ import type { CookPlan } from '../../../core/record/plan/plan'
 import { clockText, gramsText } from '../../composables/format'
 import { formRules, isRight } from '../../composables/formRules'
 import { typedNumber } from '../../composables/typed'
-import { KIND_WORDS, SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
+import { SIGN_WORDS, STEP_WORDS, vesselText } from '../../../words/cook'
+import { markVerb } from '../../../words/moment'
 import { stageName } from '../../../words/stages'
+import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** The plan of the batch. */
@@ -35,8 +37,8 @@ const story = computed(() => {
 function momentText(kind: string, what: string): string {
   const stage = props.plan.dish.stages.find(one => one.id === what)
   const mark = Object.values(props.plan.fires).flatMap(fire => fire.marks).find(one => one.id === what)?.label
-  const word = stage ? stageName(stage) : SIGN_WORDS[what]?.waited ?? STEP_WORDS[what] ?? (props.plan.vessels[what] ? vesselText(props.plan, what) : undefined) ?? (kind === 'weighed' ? gramsText(Number(what)) : mark ?? what)
-  return `${KIND_WORDS[kind] ?? kind} ${word}`
+  const word = stage ? stageName(stage) : wordFor(SIGN_WORDS, what)?.waited ?? wordFor(STEP_WORDS, what) ?? (props.plan.vessels[what] ? vesselText(props.plan, what) : undefined) ?? (kind === 'weighed' ? gramsText(Number(what)) : mark ?? what)
+  return `${markVerb(kind)} ${word}`
 }
 /** A minute of the cook, such as 7:30 or 7.5, s. */
 function seconds(said: string): number {

@@ -6,6 +6,7 @@ import type { CookPlan } from '../../../core/record/plan/plan'
 import { clockText, gramsText, windowText } from '../../composables/format'
 import { SIGN_WORDS, STEP_WORDS } from '../../../words/cook'
 import { turnText } from '../../../words/dish'
+import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** The plan of the batch. */
@@ -18,7 +19,7 @@ const props = defineProps<{
 
 const roastTo = computed(() => {
   const until = props.plan.dish.stages.findLast(stage => stage.does === 'roast' && (stage.phase ?? 'fire') === 'fire')?.until
-  return until && 'sign' in until ? SIGN_WORDS[until.sign]?.waited ?? until.sign : null
+  return until && 'sign' in until ? SIGN_WORDS[until.sign].waited : null
 })
 /** Whether a colour was marked, and whether all of it was entered afterwards. */
 const coloured = computed(() => props.summary.moments.some(one => one.kind === 'looks.like' || (one.kind === 'sign.seen' && COLOUR_STEPS.some(step => step === one.what))))
@@ -31,7 +32,7 @@ const rows = computed(() => {
     { name: turnText(props.plan.dish), planned: one.plannedKeystoneWindow ? windowText(...one.plannedKeystoneWindow) : 'not planned', happened: one.keystoneS === null ? 'not marked' : clockText(one.keystoneS), says: within(one.keystoneS, one.plannedKeystoneWindow) },
     { name: 'Off the fire', planned: one.plannedEndWindow ? windowText(...one.plannedEndWindow) : 'not planned', happened: one.endS === null ? 'not marked' : clockText(one.endS), says: within(one.endS, one.plannedEndWindow) },
     { name: 'Finished weight', planned: one.plannedFinishedG === null ? 'not planned' : gramsText(one.plannedFinishedG), happened: one.finishedG === null ? 'unknown' : gramsText(one.finishedG), says: one.weighed ? 'weighed' : 'forecast, not weighed' },
-    ...(roastTo.value === null && one.darkestStep === null ? [] : [{ name: 'Roast', planned: roastTo.value ?? 'not planned', happened: one.darkestStep ? STEP_WORDS[one.darkestStep] ?? one.darkestStep : remembered.value ? 'not remembered' : 'raw', says: coloured.value ? 'from what was marked' : remembered.value ? '' : 'by the forecast; no colour was marked' }]),
+    ...(roastTo.value === null && one.darkestStep === null ? [] : [{ name: 'Roast', planned: roastTo.value ?? 'not planned', happened: one.darkestStep ? wordFor(STEP_WORDS, one.darkestStep) ?? one.darkestStep : remembered.value ? 'not remembered' : 'raw', says: coloured.value ? 'from what was marked' : remembered.value ? '' : 'by the forecast; no colour was marked' }]),
   ]
 })
 </script>

@@ -11,6 +11,7 @@ import type { CookPlan } from '../../../core/record/plan/plan'
 import { STEP_WORDS } from '../../../words/cook'
 import { markText, oneIn, roastEndsText, ROAST_WORDS, TURN_WORDS } from '../../../words/flames'
 import LabelledChoice from '../LabelledChoice.vue'
+import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** The plan whose last roast is planned. */
@@ -117,7 +118,7 @@ const taken = (schedule: FlameSchedule): boolean => {
         </li>
       </ol>
       <p class="soft small">
-        {{ minutesText(row.schedule.lastsS) }} · {{ roastEndsText(STEP_WORDS[wish.step] ?? wish.step, row.schedule.reaches, row.schedule.comes) }} · burnt {{ oneIn(row.schedule.burns) }}
+        {{ minutesText(row.schedule.lastsS) }} · {{ roastEndsText(wordFor(STEP_WORDS, wish.step) ?? wish.step, row.schedule.reaches, row.schedule.comes) }} · burnt {{ oneIn(row.schedule.burns) }}
       </p>
     </div>
   </section>

@@ -37,6 +37,7 @@ import { keepingText } from '../../../words/keeping'
 import { cueText } from '../../../words/cook'
 import { momentText } from '../../../words/moment'
 import { pageTitle } from '../../../words/titles'
+import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const id = String(useRoute().params.id)
 const cooks = useCooks()
@@ -72,18 +73,18 @@ const announcing = useAnnouncing(computed(() => cue.value?.code ?? null), words,
 const awake = useAwake(running)
 const secure = typeof window !== 'undefined' && window.isSecureContext
 
-function mark(kind: string, payload: Readonly<Record<string, unknown>>): void {
+function mark(mark: AnyMark): void {
   const pour = fire.windows.value.find(one => one.id === 'pour')
-  const by = plan.value ? momentText(plan.value, kind, payload, { grams: gramsText, degrees: degreesText }) : kind
+  const by = plan.value ? momentText(plan.value, mark.kind, mark.payload, { grams: gramsText, degrees: degreesText }) : mark.kind
   before.value = pour ? { window: windowText(pour.fromS, pour.toS), by } : null
-  cooks.mark(id, kind, payload)
+  cooks.mark(id, mark)
   announcing.marked()
 }
 function takeBack(): void {
-  if (last.value) mark('withdrawn', { replaces: last.value.id })
+  if (last.value) mark({ kind: 'withdrawn', payload: { replaces: last.value.id } })
 }
 function earlier(): void {
-  if (last.value) mark('corrected', { replaces: last.value.id, shiftS: -30 })
+  if (last.value) mark({ kind: 'corrected', payload: { replaces: last.value.id, shiftS: -30 } })
 }
 
 /** What stands beside the arch: the moment, everything else, or what is wrong. */

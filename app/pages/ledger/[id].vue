@@ -28,6 +28,7 @@ import { LIKED_WORDS } from '../../../words/after'
 import { editText } from '../../../words/faults'
 import { FAULT_WORDS } from '../../../words/cook'
 import { pageTitle } from '../../../words/titles'
+import { wordFor } from '../../../words/wordFor'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -95,7 +96,7 @@ async function change(fault: string, cause: string, edit: DishEdit): Promise<voi
   }
   busy.value = true
   await house.keepDish(next).then(() => {
-    after.mark('dish.changed', { dish: next.id, version: next.version, fault, cause })
+    after.mark({ kind: 'dish.changed', payload: { dish: next.id, version: next.version, fault, cause } })
     changeSays.value = `Kept as version ${next.version} of ${next.name}: ${editText(edit)}. Older versions can be taken again in the book.`
   }, (error: unknown) => {
     changeSays.value = `Not kept: ${error instanceof Error ? error.message : ''}`
@@ -112,7 +113,7 @@ const wishes = computed(() => LIKED_FOR.flatMap((of) => {
   return edit ? [{ of, edit, liking: liking as Liking }] : []
 }))
 function like(of: LikedFor, liking: Liking): void {
-  after.mark('liked', { [of]: liking })
+  after.mark({ kind: 'liked', payload: { [of]: liking } })
 }
 
 const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatchPhotos(id)
@@ -200,7 +201,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
               class="outcome"
               :class="{ danger: faults.length > 0 }"
             >
-              {{ faults.length > 0 ? `◆ ${faults.map(one => FAULT_WORDS[one] ?? one).join(', ')}` : 'Came right' }}{{ line ? `: “${line}”` : '' }}
+              {{ faults.length > 0 ? `◆ ${faults.map(one => wordFor(FAULT_WORDS, one) ?? one).join(', ')}` : 'Came right' }}{{ line ? `: “${line}”` : '' }}
             </p>
           </div>
         </div>
@@ -218,7 +219,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
             :offered="endFaultsOf(plan.dish)"
             :faults="faults"
             :line="line"
-            @outcome="(named, text) => after.mark('outcome', { faults: named, line: text })"
+            @outcome="(named, text) => after.mark({ kind: 'outcome', payload: { faults: named, line: text } })"
           />
           <div class="liking">
             <LikedForm
@@ -273,7 +274,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
           :plan="plan"
           :moments="summary.moments"
           :notes="cook?.notes ?? []"
-          @note="(text, atS) => after.mark('note', { text, atS })"
+          @note="(text, atS) => after.mark({ kind: 'note', payload: { text, atS } })"
         />
       </template>
       <p><NuxtLink to="/ledger">All batches</NuxtLink></p>

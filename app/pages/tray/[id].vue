@@ -115,7 +115,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
         :trays="house.kitchen.trays"
         :colour="colour"
         :shaped="cook.after.shaped?.what ?? null"
-        @shape="shaping => after.mark('shaped', { ...shaping })"
+        @shape="shaping => after.mark({ kind: 'shaped', payload: { ...shaping } })"
       >
         <template #under>
           <SettingLine
@@ -143,7 +143,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
         :rolling="rolling"
         :since="since"
         :now="now"
-        @shape="shaping => after.mark('shaped', { ...shaping })"
+        @shape="shaping => after.mark({ kind: 'shaped', payload: { ...shaping } })"
       />
       <ShapeBowls
         v-else
@@ -151,7 +151,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
         :cups="cups"
         :colour="colour"
         :shaped="cook.after.shaped?.what ?? null"
-        @shape="shaping => after.mark('shaped', { ...shaping })"
+        @shape="shaping => after.mark({ kind: 'shaped', payload: { ...shaping } })"
       />
       <div class="below">
         <ServePanel
@@ -166,14 +166,14 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
           :low-w="lowW"
           :given="given"
           :now="now"
-          @give="(massG, to) => after.mark('given.out', { massG, to })"
-          @gone="after.mark('gone', {})"
+          @give="(massG, to) => after.mark({ kind: 'given.out', payload: { massG, to } })"
+          @gone="after.mark({ kind: 'gone', payload: {} })"
           @take-back="after.takeBack('given.out')"
         />
         <KeepPanel
           :standing="standing"
           :now="now"
-          @put="(place, inTime) => after.mark('put.away', { place, ...(inTime ? { inTime } : {}) })"
+          @put="(place, inTime) => after.mark({ kind: 'put.away', payload: { place, ...(inTime ? { inTime } : {}) } })"
         >
           <NuxtLink
             class="stone-button"
@@ -187,7 +187,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
         v-if="!answered"
         class="slab"
         :liked="cook.after.liked"
-        @like="(of, liking) => after.mark('liked', { [of]: liking })"
+        @like="(of, liking) => after.mark({ kind: 'liked', payload: { [of]: liking } })"
       />
       <p
         v-if="standing.gone"

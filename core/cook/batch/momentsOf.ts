@@ -1,15 +1,13 @@
-import { AFTER_KINDS } from '../../record/marks/afterFire'
+import { AFTER_THE_FIRE } from '../../record/marks/kindsAfter'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { CookPlan } from '../../record/plan/plan'
 import type { BatchSummary } from './summary'
 
-/** What happens after the fire is no moment of the cook. */
-const AFTER = new Set<string>(AFTER_KINDS)
 const MOST_TEXT = 200
 const MOST_MOMENTS = 400
 
 /**
- * The moments that a batch keeps: what was marked and understood, in the order of the cook, the first four hundred.
+ * The moments that a batch keeps: what was marked and understood, up to the end of the fire, in the order of the cook, the first four hundred.
  *
  * @param plan its plan
  * @param cook replayed
@@ -17,7 +15,7 @@ const MOST_MOMENTS = 400
  */
 export function momentsOf(plan: CookPlan, cook: LiveCook): BatchSummary['moments'] {
   const notedAt = new Map(cook.notes.map(one => [one.id, one.timeS]))
-  return cook.moments.filter(moment => moment.known && !moment.withdrawn && !AFTER.has(moment.kind)).map(moment => ({
+  return cook.moments.filter(moment => moment.known && !moment.withdrawn && !Object.hasOwn(AFTER_THE_FIRE, moment.kind)).map(moment => ({
     kind: moment.kind,
     what: named(moment).slice(0, MOST_TEXT),
     timeS: notedAt.get(moment.id) ?? moment.timeS,

@@ -4,7 +4,7 @@ import { mainVessel } from '../../formulation/dish/mainVessel'
 import { compileProgram } from '../../process/program/compileProgram'
 import { conditionEnsemble } from '../../process/ensemble/conditionEnsemble'
 import { readForecast } from '../../process/forecast/readForecast'
-import { AFTER_KINDS } from '../../record/marks/afterFire'
+import { isMarkKind, MARK_KINDS } from '../../record/marks/kinds'
 import { fewMarks } from '../../record/replay/fewMarks'
 import type { Observation } from '../../record/marks/observation'
 import type { CookPlan } from '../../record/plan/plan'
@@ -18,8 +18,6 @@ import { drawnPlan } from './thinPlan'
 const MEMBERS = 300
 /** What is not known after the last mark is simulated for so long and no longer, s: a finish may be forgotten for days. */
 const MOST_UNKNOWN_S = 2 * 3600
-/** Kinds that say nothing of what the pan does. */
-const SAY_NOTHING = new Set<string>([...AFTER_KINDS, 'cook.finished', 'outcome', 'note', 'step.done'])
 
 /** What remains of a finished cook: its summary, and what it says of the lasting numbers. */
 export interface SettledCook { readonly summary: BatchSummary, readonly evidence: readonly Evidence[] }
@@ -34,7 +32,7 @@ export interface SettledCook { readonly summary: BatchSummary, readonly evidence
  */
 export function settleCook(plan: CookPlan, observations: readonly Observation[]): SettledCook {
   const cook = fewMarks(replay(plan, observations))
-  const saying = cook.moments.filter(moment => moment.known && !moment.withdrawn && !SAY_NOTHING.has(moment.kind))
+  const saying = cook.moments.filter(moment => moment.known && !moment.withdrawn && isMarkKind(moment.kind) && MARK_KINDS[moment.kind].ofPan)
   const lastS = saying.reduce((last, moment) => Math.max(last, moment.timeS), 0)
   const endS = Math.min(cook.finishedS ?? cook.offFireS ?? lastS, lastS + MOST_UNKNOWN_S)
   const program = compileProgram(plan, cook, endS)

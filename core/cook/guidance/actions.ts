@@ -1,10 +1,11 @@
-import { COLOUR_STEPS } from '../../formulation/signs/signIds'
+import { COLOUR_STEPS, type SignId } from '../../formulation/signs/signIds'
 import type { Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { sideStages } from '../../formulation/dish/sideStages'
 import type { Forecast } from '../../record/plan/forecast'
 import { askedNow, dueSide } from './cue'
 import { dueTurn } from './dueTurn'
+import type { AnyMark } from '../../record/marks/kinds'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { CookPlan } from '../../record/plan/plan'
 
@@ -13,7 +14,7 @@ export interface Action {
   readonly role: 'smelled' | 'seen' | 'done' | 'other'
   /** Which words it carries: a code of `words/`. */
   readonly code: string
-  readonly marks: { readonly kind: string, readonly payload: Readonly<Record<string, unknown>> } | null
+  readonly marks: AnyMark | null
   readonly opens: 'colours' | null
 }
 
@@ -37,16 +38,16 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | n
   if (cook.finishedS !== null) return []
   const line = mainLine(plan.dish)
   const stage = line[cook.stage]
-  if (!stage) return [action('done', 'start', 'cook.started', {})]
+  if (!stage) return [action('done', 'start', { kind: 'cook.started', payload: {} })]
   const next = line[cook.stage + 1]
-  const done = next ? action('done', `begin.${next.id}`, 'stage.began', { stage: next.id }) : action('done', 'finish', 'cook.finished', {})
+  const done = action('done', next ? `begin.${next.id}` : 'finish', goOn(next))
   const asks = askedNow(plan, cook, forecast)
   if (asks) {
     const agoS = Math.max(0, Math.round(nowS - asks.atS))
     return [
-      { ...done, code: `asked.${next?.id ?? 'finish'}`, marks: { kind: done.marks!.kind, payload: { ...done.marks!.payload, agoS } } },
+      { ...done, code: `asked.${next?.id ?? 'finish'}`, marks: goOn(next, agoS) },
       done,
-      asks.sign === null ? action('other', 'asked-not', 'checked', { what: 'going-on' }) : action('other', 'asked-not', 'not.yet', { sign: asks.sign }),
+      asks.sign === null ? action('other', 'asked-not', { kind: 'checked', payload: { what: 'going-on' } }) : action('other', 'asked-not', { kind: 'not.yet', payload: { sign: asks.sign } }),
     ]
   }
   const first = called(plan, cook, forecast, nowS, stage)
@@ -61,8 +62,8 @@ function called(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS:
   const due = dueSide(plan, cook, forecast, nowS)
   const turn = dueTurn(plan, cook)
   return [
-    ...(due ? [action('other', `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, 'vessel.lit', { vessel: due })] : []),
-    ...(turn ? [action('other', `turn.${turn.mark}`, 'flame.changed', { vessel: stage.vessel, mark: turn.mark })] : []),
+    ...(due ? [action('other', `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, { kind: 'vessel.lit', payload: { vessel: due } })] : []),
+    ...(turn ? [action('other', `turn.${turn.mark}`, { kind: 'flame.changed', payload: { vessel: stage.vessel, mark: turn.mark } })] : []),
   ]
 }
 
@@ -70,9 +71,9 @@ function called(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS:
 function seenIn(stage: Stage, cook: LiveCook): Action[] {
   const tapped = (sign: string): boolean => cook.signs.some(tap => tap.what === sign)
   const actions: Action[] = []
-  if (stage.does === 'press') actions.push(action('seen', 'release', 'release.heard', {}))
+  if (stage.does === 'press') actions.push(action('seen', 'release', { kind: 'release.heard', payload: {} }))
   if (poursInParts(stage) && lastUptake(cook) !== 'no-more') {
-    actions.push(action('seen', 'uptake.quickly', 'uptake.seen', { pace: 'quickly' }), action('seen', 'uptake.no-more', 'uptake.seen', { pace: 'no-more' }))
+    actions.push(action('seen', 'uptake.quickly', { kind: 'uptake.seen', payload: { pace: 'quickly' } }), action('seen', 'uptake.no-more', { kind: 'uptake.seen', payload: { pace: 'no-more' } }))
   }
   if (stage.does === 'roast' && stage.id !== 'paste' && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
   if ('sign' in stage.until) {
@@ -89,9 +90,9 @@ function readyBeside(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, 
     const here = forecast?.sides.find(one => one.vessel === side.vessel)
     if (!here || cook.stage >= here.meets) return []
     const { boils } = here
-    const waits = cook.lit[side.vessel] !== undefined && cook.ready[side.vessel] === undefined && 'sign' in side.until
-    if (!waits || !boils || nowS < boils.early - READY_SOON_S) return []
-    return [action('seen', `ready.${side.id}`, 'sign.seen', { sign: 'sign' in side.until ? side.until.sign : '', vessel: side.vessel })]
+    const waits = cook.lit[side.vessel] !== undefined && cook.ready[side.vessel] === undefined
+    if (!waits || !('sign' in side.until) || !boils || nowS < boils.early - READY_SOON_S) return []
+    return [action('seen', `ready.${side.id}`, { kind: 'sign.seen', payload: { sign: side.until.sign, vessel: side.vessel } })]
   })
 }
 
@@ -108,10 +109,16 @@ function goesOn(stage: Stage, cook: LiveCook): boolean {
   return 'sign' in stage.until && stage.does === 'roast' && cook.looks.length > 0
 }
 
-function action(role: Action['role'], code: string, kind: string, payload: Readonly<Record<string, unknown>>): Action {
-  return { role, code, marks: { kind, payload }, opens: null }
+/** What says that the next stage has begun, or that all is done; so many seconds ago where that is said. */
+function goOn(next: Stage | undefined, agoS?: number): AnyMark {
+  const ago = agoS === undefined ? {} : { agoS }
+  return next ? { kind: 'stage.began', payload: { stage: next.id, ...ago } } : { kind: 'cook.finished', payload: ago }
 }
 
-function signAction(role: 'smelled' | 'seen', sign: string): Action {
-  return action(role, `sign.${sign}`, 'sign.seen', { sign })
+function action(role: Action['role'], code: string, marks: AnyMark): Action {
+  return { role, code, marks, opens: null }
+}
+
+function signAction(role: 'smelled' | 'seen', sign: SignId): Action {
+  return action(role, `sign.${sign}`, { kind: 'sign.seen', payload: { sign } })
 }

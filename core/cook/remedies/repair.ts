@@ -1,5 +1,5 @@
 import type { Shares } from '../../materials/composition/panContents'
-import type { Added } from '../../record/marks/liveCook'
+import type { Added } from '../../record/marks/panChange'
 
 /** What can go wrong at the fire and after it, as a cook would name it. */
 export const FAULTS = [

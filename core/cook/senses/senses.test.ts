@@ -25,7 +25,7 @@ describe('what can be perceived', () => {
       expect(offered.map(one => one.sense), stage.id).toEqual([...offered.map(one => one.sense)].sort((a, b) => SENSES.indexOf(a) - SENSES.indexOf(b)))
       expect(new Set(offered.map(one => one.code)).size).toBe(offered.length)
       if (!('sign' in stage.until) || stage.does === 'roast') continue
-      const own = offered.filter(one => one.payload.sign === (stage.until as { sign: string }).sign).map(one => one.kind)
+      const own = offered.filter(({ mark }) => 'sign' in mark.payload && mark.payload.sign === (stage.until as { sign: string }).sign).map(one => one.mark.kind)
       expect(own, `${stage.id} ${stage.until.sign}`).toContain('sign.seen')
       expect(own, `${stage.id} ${stage.until.sign}`).toContain('not.yet')
     }
@@ -69,7 +69,7 @@ describe('a perception that was marked', () => {
   it('narrows as the sign it stands for does, and a raw smell puts the pour later', () => {
     const window = (...more: readonly ReturnType<typeof marked>[]) => forecastCook(plan, [...begun(plan, 1), ...more], 560, 150).stages[2]!
     const [nutty] = termsOf(plan.dish, mainLine(plan.dish)[1]!).filter(one => one.code === 'nutty')
-    expect(window(marked(40, 555, nutty!.kind, nutty!.payload))).toEqual(window(marked(40, 555, 'sign.seen', { sign: 'aroma' })))
+    expect(window(marked(40, 555, nutty!.mark.kind, nutty!.mark.payload))).toEqual(window(marked(40, 555, 'sign.seen', { sign: 'aroma' })))
     expect(window(marked(40, 555, 'not.yet', { sign: 'aroma', as: 'raw-smell' })).middle).toBeGreaterThan(window(marked(40, 555, 'sign.seen', { sign: 'aroma' })).middle)
   })
 
@@ -91,7 +91,7 @@ describe('a perception that was marked', () => {
     const [acrid] = termsOf(plan.dish, mainLine(plan.dish)[roast]!).filter(one => one.code === 'acrid')
     const cue = (...more: readonly ReturnType<typeof marked>[]) => cueOf(plan, replay(plan, [...begun(plan, roast), ...more]), null, 300 * roast + 90).code
     expect(cue()).not.toBe('burnt')
-    expect(cue(marked(40, 300 * roast + 60, acrid!.kind, acrid!.payload))).toBe('burnt')
+    expect(cue(marked(40, 300 * roast + 60, acrid!.mark.kind, acrid!.mark.payload))).toBe('burnt')
   })
 
   it('does not call the flame back while liquid is still to be poured in parts', () => {

@@ -1,4 +1,5 @@
 import type { Dish, Stage } from '../../formulation/dish/dish'
+import type { MarkOf } from '../../record/marks/kinds'
 import type { SignId } from '../../formulation/signs/signIds'
 import { SENSES, TERM_CODES, TERMS, type Sense, type TermCode } from '../../formulation/signs/terms'
 
@@ -6,8 +7,7 @@ import { SENSES, TERM_CODES, TERMS, type Sense, type TermCode } from '../../form
 export interface Offered {
   readonly code: TermCode
   readonly sense: Sense
-  readonly kind: 'sign.seen' | 'not.yet' | 'perceived'
-  readonly payload: Readonly<Record<string, unknown>>
+  readonly mark: MarkOf<'sign.seen'> | MarkOf<'not.yet'> | MarkOf<'perceived'>
 }
 
 type Of = Pick<Dish, 'family' | 'ingredients'>
@@ -67,10 +67,11 @@ export function termsOf(dish: Of, stage: Stage): readonly Offered[] {
 }
 
 function offered(code: TermCode): Offered {
-  const { sense, says, sign } = TERMS[code]
-  if (says === 'come') return { code, sense, kind: 'sign.seen', payload: { sign, as: code } }
-  if (says === 'not-yet') return { code, sense, kind: 'not.yet', payload: { sign, as: code } }
-  return { code, sense, kind: 'perceived', payload: { as: code } }
+  const term = TERMS[code]
+  const { sense } = term
+  if (term.says === 'come') return { code, sense, mark: { kind: 'sign.seen', payload: { sign: term.sign, as: code } } }
+  if (term.says === 'not-yet') return { code, sense, mark: { kind: 'not.yet', payload: { sign: term.sign, as: code } } }
+  return { code, sense, mark: { kind: 'perceived', payload: { as: code } } }
 }
 
 /** A grain takes up its liquid in it, poured or under the lid. */

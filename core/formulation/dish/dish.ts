@@ -1,5 +1,6 @@
 import type { Allergen } from '../../materials/composition/ingredient'
 import type { Choices, Preparation } from './choices'
+import type { SignId } from '../signs/signIds'
 
 /** What is done in a stage; the sentence for it lives in `words/`. */
 export const DOINGS = [
@@ -37,7 +38,7 @@ export interface DishVessel {
 }
 
 /** When a stage is over: at a sign, or after minutes. */
-export type Until = { readonly sign: string } | { readonly minutes: number }
+export type Until = { readonly sign: SignId } | { readonly minutes: number }
 
 /** One edge of one stage. */
 export interface Boundary {

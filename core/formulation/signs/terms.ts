@@ -5,19 +5,17 @@ export const SENSES = ['smelled', 'seen', 'heard', 'felt'] as const
 export type Sense = (typeof SENSES)[number]
 
 /** What a perception says of a sign: that it has come, that it has not, or nothing that the forecast could use. */
-export type Says = 'come' | 'not-yet' | null
+export type Says = Term['says']
 
 /** One thing that is perceived, as cooks of this craft call it. */
-export interface Term {
-  readonly sense: Sense
-  readonly says: Says
-  readonly sign: SignId | null
-}
+export type Term = { readonly sense: Sense } & (
+  | { readonly says: 'come' | 'not-yet', readonly sign: SignId }
+  | { readonly says: null, readonly sign: null }
+)
 
-const of = (sense: Sense, says: Says, sign: SignId | null): Term => ({ sense, says, sign })
-const come = (sense: Sense, sign: SignId): Term => of(sense, 'come', sign)
-const notYet = (sense: Sense, sign: SignId): Term => of(sense, 'not-yet', sign)
-const kept = (sense: Sense): Term => of(sense, null, null)
+const come = (sense: Sense, sign: SignId): Term => ({ sense, says: 'come', sign })
+const notYet = (sense: Sense, sign: SignId): Term => ({ sense, says: 'not-yet', sign })
+const kept = (sense: Sense): Term => ({ sense, says: null, sign: null })
 
 /** Every perception by its code (craft, sections 2, 5 and 6). */
 const ALL = {

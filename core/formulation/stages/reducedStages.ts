@@ -1,4 +1,4 @@
-import type { DishCard, Stage } from '../dish/dish'
+import type { DishCard, Stage, Until } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
 import { adding, basesIn, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
 
@@ -65,7 +65,7 @@ function softenStages(card: DishCard, fat: FatPlan): Stage[] {
   const nuts = [...(choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)]
   // Where no milk goes in after it, all of its water has to leave here.
   const dries = isPuree(card) || pressed(card) || family === 'coconut-nut' || milkStages(card).length === 0
-  const until = { sign: dries ? 'dry' : 'halved' }
+  const until: Until = { sign: dries ? 'dry' : 'halved' }
   const common = { cautions: ['spitting'], expect: dries ? ['sticks-then-leaves'] : ['volume-falls-first'] }
   if (pressed(card) && !milkComesAfter(card)) return []
   if (pressed(card)) {

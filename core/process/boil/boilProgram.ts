@@ -1,4 +1,4 @@
-import { baseNumbers } from '../engine/baseNumbers'
+import { baseNumbers } from '../program/basesNumbers'
 import { LID, OPEN, type Cover } from '../engine/cover'
 import type { Program, ProgramStage } from '../engine/program'
 import { SIGN } from '../engine/signs'

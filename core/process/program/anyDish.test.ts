@@ -27,7 +27,7 @@ import { HEAT, HELD, PAN_TEMP, POWER, TEMP, VAPOUR, VAPOUR_HEAT, VESSEL_SIZE, WA
 import { ensembleRecord } from '../engine/record'
 import { simulate } from '../engine/simulate'
 import type { TracePoint } from '../engine/trace'
-import { baseNumbers } from '../engine/baseNumbers'
+import { baseNumbers } from './basesNumbers'
 import { SEMOLINA } from '../../formulation/family/semolina'
 
 const dishes = fc.constantFrom(...STARTER_DISHES.map(dish => dish.id))

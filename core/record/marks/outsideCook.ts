@@ -1,5 +1,5 @@
-import { AFTER_KINDS } from './afterFire'
 import { CLOCKS_DIFFER_S } from './isAhead'
+import { isMarkKind, MARK_KINDS } from './kinds'
 
 /** A pan is on the fire no longer than this after its start, s; what is marked beyond it is of another day (assumption: the longest reductions of the craft take some five hours). */
 export const MOST_COOK_S = 24 * 3600
@@ -7,10 +7,6 @@ export const MOST_COOK_S = 24 * 3600
 const MOST_AFTER_S = 400 * 24 * 3600
 /** Soaking and other steps before the fire begin so much before it, s. */
 const MOST_BEFORE_S = 72 * 3600
-
-/** Kinds that may come when the fire is long out, and those that may come before it. */
-const AFTERWARDS = new Set<string>([...AFTER_KINDS, 'cook.finished', 'outcome', 'note', 'step.done', 'off.fire'])
-const BEFORE = new Set<string>(['note', 'step.done'])
 
 /** A moment as far as its time goes. */
 export interface MomentTime {
@@ -32,6 +28,7 @@ export function isOutsideCook({ kind, atMs, ahead }: MomentTime, startedMs: numb
   if (!Number.isFinite(atMs) || ahead) return true
   if (startedMs === null) return false
   const timeS = (atMs - startedMs) / 1000
-  const before = BEFORE.has(kind) ? MOST_BEFORE_S : CLOCKS_DIFFER_S
-  return timeS < -before || timeS > (AFTERWARDS.has(kind) ? MOST_AFTER_S : MOST_COOK_S)
+  const span = isMarkKind(kind) ? MARK_KINDS[kind].span : 'fire'
+  const before = span === 'any-time' ? MOST_BEFORE_S : CLOCKS_DIFFER_S
+  return timeS < -before || timeS > (span === 'fire' ? MOST_COOK_S : MOST_AFTER_S)
 }

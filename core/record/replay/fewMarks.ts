@@ -1,8 +1,12 @@
+import { MARK_KINDS, type ListedMarks } from '../marks/kinds'
 import type { LiveCook } from '../marks/liveCook'
 import type { Marked } from '../marks/marked'
 
 /** So many marks of one kind say all that a forecast can use; a device that was left on sends far more. */
 export const MOST_MARKS = 240
+
+/** The lists that a forecast is made by. */
+const OF_PAN = ['signs', ...Object.values(MARK_KINDS).flatMap(row => (row.ofPan && row.list !== null ? [row.list] : []))] as readonly ('signs' | keyof ListedMarks)[]
 
 /**
  * A cook with no more than some hundreds of marks of each kind, taken evenly, the first and the last among them: what a
@@ -12,13 +16,9 @@ export const MOST_MARKS = 240
  * @returns the cook to forecast by
  */
 export function fewMarks(cook: LiveCook): LiveCook {
-  const { signs, looks, controls, weighings, temperatures, depths, uptakes, releases, changes, notYet, unstirred, perceived } = cook
-  const lists = { signs, looks, controls, weighings, temperatures, depths, uptakes, releases, changes, notYet, unstirred, perceived }
-  if (Object.values(lists).every(list => list.length <= MOST_MARKS)) return cook
-  return {
-    ...cook, signs: few(signs), looks: few(looks), controls: few(controls), weighings: few(weighings), temperatures: few(temperatures), depths: few(depths),
-    uptakes: few(uptakes), releases: few(releases), changes: few(changes), notYet: few(notYet), unstirred: few(unstirred), perceived: few(perceived),
-  }
+  const lists = OF_PAN.map(name => [name, cook[name]] as const)
+  if (lists.every(([, list]) => list.length <= MOST_MARKS)) return cook
+  return { ...cook, ...Object.fromEntries(lists.map(([name, list]) => [name, few<unknown>(list)])) }
 }
 
 function few<T>(list: readonly Marked<T>[]): readonly Marked<T>[] {

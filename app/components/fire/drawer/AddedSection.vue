@@ -4,7 +4,7 @@ import { gramsToType, typedGrams, weightUnit } from '../../../composables/typed'
 import { useIngredients } from '../../../stores/ingredients'
 import type { CookPlan } from '../../../../core/record/plan/plan'
 import type { Composition } from '../../../../core/materials/composition/composition'
-import { MOST_ADDED_G } from '../../../../core/record/marks/readAdded'
+import { MOST_ADDED_G } from '../../../../core/record/marks/panChange'
 import type { Marks } from '../panel'
 import ChoiceRow from './ChoiceRow.vue'
 import NotMarked from './NotMarked.vue'
@@ -36,11 +36,12 @@ function send(): void {
   const massG = typedGrams(weight.value)
   const composition = things.value.get(chosen.value ?? '')
   const most = chosen.value === OFF ? 5000 : MOST_ADDED_G
-  if (!(massG > 0 && massG <= most) || chosen.value === null || (chosen.value !== OFF && !composition)) {
+  const told = chosen.value === OFF ? { liftsFatG: massG } : chosen.value !== null && composition ? { adds: [{ ingredient: chosen.value, massG, composition }] } : null
+  if (!(massG > 0 && massG <= most) || told === null) {
     trouble.value = chosen.value === null ? 'Say first what went in. Nothing was marked.' : `A weight in ${weightUnit()} is needed, such as ${gramsToType(40)}. Nothing was marked.`
     return
   }
-  emit('mark', 'added', chosen.value === OFF ? { liftsFatG: massG } : { adds: [{ ingredient: chosen.value, massG, composition }] })
+  emit('mark', { kind: 'added', payload: told })
   chosen.value = null
   weight.value = trouble.value = ''
 }

@@ -31,9 +31,9 @@ function choicesOf(vessel: string): Choice<string>[] {
 }
 
 function choose(vessel: string, choice: string): void {
-  if (choice === LID) emit('mark', 'lid.changed', { vessel, lid: !(props.flames[vessel]?.lid ?? false) })
-  else if (choice === OFF_FIRE) emit('mark', 'off.fire', { vessel })
-  else emit('mark', 'flame.changed', { vessel, mark: choice })
+  if (choice === LID) emit('mark', { kind: 'lid.changed', payload: { vessel, lid: !(props.flames[vessel]?.lid ?? false) } })
+  else if (choice === OFF_FIRE) emit('mark', { kind: 'off.fire', payload: { vessel } })
+  else emit('mark', { kind: 'flame.changed', payload: { vessel, mark: choice } })
 }
 </script>
 

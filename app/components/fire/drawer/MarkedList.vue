@@ -35,7 +35,7 @@ const instead = computed(() => [
 ])
 const CHANGES = new Set(['sign.seen', 'looks.like', 'stage.began'])
 function change(id: string, kind: string, payload: Readonly<Record<string, unknown>>): void {
-  emit('mark', 'corrected', { replaces: id, kind, payload })
+  emit('mark', { kind: 'corrected', payload: { replaces: id, kind, payload } })
   changing.value = null
 }
 </script>
@@ -55,11 +55,11 @@ function change(id: string, kind: string, payload: Readonly<Record<string, unkno
         <span class="moves">
           <ElButton
             :aria-label="`30 seconds earlier: ${say(moment)}`"
-            @click="emit('mark', 'corrected', { replaces: moment.id, shiftS: -30 })"
+            @click="emit('mark', { kind: 'corrected', payload: { replaces: moment.id, shiftS: -30 } })"
           >−30 s</ElButton>
           <ElButton
             :aria-label="`30 seconds later: ${say(moment)}`"
-            @click="emit('mark', 'corrected', { replaces: moment.id, shiftS: 30 })"
+            @click="emit('mark', { kind: 'corrected', payload: { replaces: moment.id, shiftS: 30 } })"
           >+30 s</ElButton>
           <ElButton
             v-if="CHANGES.has(moment.kind) && !moment.withdrawn"
@@ -70,7 +70,7 @@ function change(id: string, kind: string, payload: Readonly<Record<string, unkno
           <ElButton
             :aria-label="`Take back: ${say(moment)}`"
             :disabled="moment.withdrawn"
-            @click="emit('mark', 'withdrawn', { replaces: moment.id })"
+            @click="emit('mark', { kind: 'withdrawn', payload: { replaces: moment.id } })"
           >Take back</ElButton>
         </span>
         <span

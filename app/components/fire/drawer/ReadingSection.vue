@@ -38,15 +38,15 @@ function send(kind: keyof typeof MOST): void {
   }
   trouble.value = ''
   const of = vessel.value
-  if (kind === 'weighed') emit('mark', 'weighed', { vessel: of, grossG: value })
-  else if (kind === 'temperature') emit('mark', 'temperature', { vessel: of, tempC: value })
-  else emit('mark', 'depth.measured', { vessel: of, depthMm: value })
+  if (kind === 'weighed') emit('mark', { kind: 'weighed', payload: { vessel: of, grossG: value } })
+  else if (kind === 'temperature') emit('mark', { kind: 'temperature', payload: { vessel: of, tempC: value } })
+  else emit('mark', { kind: 'depth.measured', payload: { vessel: of, depthMm: value } })
   weight.value = temperature.value = depth.value = ''
 }
 
 function sendNote(): void {
   if (note.value.trim() === '') return
-  emit('mark', 'note', { text: note.value.trim().slice(0, 400) })
+  emit('mark', { kind: 'note', payload: { text: note.value.trim().slice(0, 400) } })
   note.value = ''
 }
 </script>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { mainLine } from '../../../../core/formulation/dish/mainLine'
-import { SLIPS, UPTAKE_PACES, type LiveCook } from '../../../../core/record/marks/liveCook'
+import type { LiveCook } from '../../../../core/record/marks/liveCook'
+import { SLIPS, UPTAKE_PACES } from '../../../../core/record/marks/kindsAtFire'
 import type { CookPlan } from '../../../../core/record/plan/plan'
 import { FAULT_OF_TERM } from '../../../../core/cook/repair/faultOfTerm'
 import type { Fault } from '../../../../core/cook/remedies/repair'
@@ -43,7 +44,7 @@ function perceive(code: string): void {
   const of = senses.value.flatMap(one => one.terms).find(one => one.code === code)
   if (!of || !stage.value) return
   last.value = { of, stage: stage.value.id }
-  emit('mark', of.kind, of.payload)
+  emit('mark', of.mark)
 }
 </script>
 
@@ -76,25 +77,25 @@ function perceive(code: string): void {
     v-if="wet"
     legend="Liquid is taken up"
     :choices="UPTAKE_PACES.map(key => ({ key, text: UPTAKE_WORDS[key] }))"
-    @choose="pace => emit('mark', 'uptake.seen', { pace })"
+    @choose="pace => emit('mark', { kind: 'uptake.seen', payload: { pace } })"
   />
   <ChoiceRow
     v-if="stage"
     legend="Left unstirred for"
     :choices="LEFT.map(key => ({ key, text: key < 60 ? `${key} s` : `${key / 60} min` }))"
-    @choose="seconds => emit('mark', 'unstirred', { seconds })"
+    @choose="seconds => emit('mark', { kind: 'unstirred', payload: { seconds } })"
   />
   <ChoiceRow
     v-if="stage"
     legend="A slip"
     :choices="SLIPS.map(key => ({ key, text: SLIP_WORDS[key] }))"
-    @choose="what => emit('mark', 'slip', { what })"
+    @choose="what => emit('mark', { kind: 'slip', payload: { what } })"
   />
   <ChoiceRow
     v-if="stage && wentIn.length > 0"
     legend="Left out"
     :choices="wentIn.map(key => ({ key, text: `Forgot the ${key.replaceAll('-', ' ')}` }))"
-    @choose="ingredient => emit('mark', 'forgotten', { ingredient })"
+    @choose="ingredient => emit('mark', { kind: 'forgotten', payload: { ingredient } })"
   />
 </template>
 
