@@ -72,7 +72,7 @@ describe('a batch after the fire', () => {
     await nextTick()
     expect(after.now.value!.leftG).toBeCloseTo(before - 200)
     after.takeBack('given.out')
-    expect(cooks.mark).toHaveBeenCalledWith('batch', 'withdrawn', { replaces: after.cook.value!.moments.at(-1)!.id })
+    expect(cooks.mark).toHaveBeenCalledWith('batch', { kind: 'withdrawn', payload: { replaces: after.cook.value!.moments.at(-1)!.id } })
     after.takeBack('gone')
     expect(cooks.mark).toHaveBeenCalledTimes(1)
     scope.stop()
