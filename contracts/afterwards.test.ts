@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { END_FAULTS } from '../core/cook/faults/endFaults'
+import { END_FAULTS } from '../core/cook/faults/faults'
 import { BackupFootSchema, BackupHeadSchema, BackupRowSchema, BACKUP_FORMAT } from './backup'
 import { BatchAfterSchema, BatchFilterSchema, BatchPatchSchema, BatchQuerySchema } from './batch'
 import { PhotosSchema } from './photo'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { BatchPicture, BatchSummary } from '../core/cook/batch/summary'
-import { END_FAULTS } from '../core/cook/faults/endFaults'
+import { END_FAULTS } from '../core/cook/faults/faults'
 import { FAMILY_IDS } from '../core/formulation/family/family'
 import type { Forecast } from '../core/record/plan/forecast'
 import { PLACES, type Place } from '../core/record/marks/place'

@@ -6,7 +6,7 @@ import { STARTER_DISHES } from '../book/dishes'
 import { settleCook } from '../core/cook/batch/settleCook'
 import type { BatchSummary } from '../core/cook/batch/summary'
 import { stageDish } from '../core/formulation/stages/stageDish'
-import { endFaultsOf } from '../core/cook/faults/endFaults'
+import { faultsAtEnd } from '../core/cook/faults/faultsOf'
 import { thinPlan } from '../core/cook/batch/thinPlan'
 import type { LiveCook } from '../core/record/marks/liveCook'
 import { replay } from '../core/record/replay/replay'
@@ -28,7 +28,7 @@ const START = 1_780_000_000_000
 interface Template extends Pick<CookedBatch, 'plan' | 'observations'> {
   readonly summary: BatchSummary
   readonly evidence: readonly unknown[]
-  readonly faults: ReturnType<typeof endFaultsOf>
+  readonly faults: ReturnType<typeof faultsAtEnd>
   readonly cook: LiveCook
 }
 
@@ -48,7 +48,7 @@ export function cookedTemplates(distinct: number): Template[] {
     const told: CookedBatch = i % 2 === 0 ? cookBatch(dish, { ...demo, baseG: Math.round(demo.baseG * size) }, [], START, 4001 + i) : cookOtherBatch(other.dish, { ...other.one, baseG: Math.round(other.one.baseG * size) }, [], START, 7001 + i)
     const plan = thinPlan(told.plan)
     const settled = settleCook(told.plan, told.observations)
-    return { plan, observations: told.observations, summary: settled.summary, evidence: settled.evidence, faults: endFaultsOf(plan.dish), cook: replay(plan, told.observations) }
+    return { plan, observations: told.observations, summary: settled.summary, evidence: settled.evidence, faults: faultsAtEnd(plan.dish), cook: replay(plan, told.observations) }
   })
 }
 

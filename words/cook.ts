@@ -6,7 +6,6 @@ import { clockText } from './clockText'
 import { planMarkText } from './flames'
 import { lateCueText } from './late'
 import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBegunText, stageBeginText, stageCueText, stageName } from './stages'
-import type { EndFault } from '../core/cook/faults/endFaults'
 import type { ColourStep, SignId } from '../core/formulation/signs/signIds'
 import { wordFor } from './wordFor'
 
@@ -111,13 +110,6 @@ export const ACTION_WORDS: Readonly<Record<string, string>> = {
 export const DOING_WORDS: Readonly<Record<Stage['does'], string>> = {
   'prepare': 'get ready', 'melt': 'melt', 'boil-syrup': 'boil the syrup', 'press': 'pressure', 'wait': 'wait', 'sweeten': 'sweeten', 'cool': 'cool', 'set': 'set',
   'shape': 'shape', 'fry': 'fry nuts', 'roast': 'roast', 'heat': 'heat', 'pour': 'pour', 'cook-down': 'take up', 'enrich': 'enrich', 'rest': 'rest',
-}
-
-/** Faults to choose from at the end. */
-export const FAULT_WORDS: Readonly<Record<EndFault, string>> = {
-  'burnt': 'burnt note', 'raw-taste': 'raw taste', 'gluey': 'gluey', 'hard-grain': 'hard grain', 'lumpy': 'lumpy',
-  'runny': 'runny', 'dry': 'dry', 'greasy': 'greasy', 'too-sweet': 'too sweet', 'not-sweet': 'not sweet enough',
-  'slab-soft': 'slab too soft', 'slab-hard': 'slab too hard', 'grainy': 'sugar back to grain', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk split',
 }
 
 /**

@@ -1,14 +1,49 @@
 import type { FaultCause } from '../core/cook/faults/causes'
+import type { Fault } from '../core/cook/faults/faults'
 import type { DishEdit } from '../core/cook/faults/dishEdit'
 import type { Clue } from '../core/cook/faults/findCauses'
 import type { ChangeResult } from '../core/cook/faults/changeWorked'
 import { CHOICE_WORDS } from './choices'
-import { FAULT_WORDS } from './cook'
 import { wordFor } from './wordFor'
 
+/** Every fault: its name in the ledger, and as it is seen at the fire. */
+export const FAULT_WORDS: Readonly<Record<Fault, { readonly name: string, readonly seen: string }>> = {
+  'runny': { name: 'runny', seen: 'runny, will not tighten' },
+  'dry': { name: 'dry', seen: 'dry, crumbly' },
+  'lumpy': { name: 'lumpy', seen: 'lumpy' },
+  'gluey': { name: 'gluey', seen: 'gluey' },
+  'hard-grain': { name: 'hard grain', seen: 'hard grain' },
+  'raw-taste': { name: 'raw taste', seen: 'tastes raw' },
+  'too-sweet': { name: 'too sweet', seen: 'too sweet' },
+  'not-sweet': { name: 'not sweet enough', seen: 'not sweet enough' },
+  'greasy': { name: 'greasy', seen: 'greasy pool' },
+  'sticking': { name: 'sticks to the pan', seen: 'sticks to the pan' },
+  'burnt': { name: 'burnt note', seen: 'burnt note, flecks' },
+  'syrup-weak': { name: 'syrup too weak', seen: 'syrup too weak' },
+  'syrup-far': { name: 'syrup gone too far', seen: 'syrup gone too far' },
+  'slab-soft': { name: 'slab too soft', seen: 'slab will not set' },
+  'slab-hard': { name: 'slab too hard', seen: 'slab too hard' },
+  'grainy': { name: 'sugar back to grain', seen: 'sugar back to grain' },
+  'balls-crumble': { name: 'balls fall apart', seen: 'balls fall apart' },
+  'balls-flatten': { name: 'balls flatten', seen: 'balls flatten' },
+  'milk-split': { name: 'milk split', seen: 'milk splits' },
+  'milk-catches': { name: 'milk catches', seen: 'milk catches' },
+  'pasty': { name: 'pasty, not in shreds', seen: 'pasty, not in shreds' },
+}
+
+/**
+ * The name of a fault.
+ *
+ * @param fault its code
+ * @returns such as `too sweet`; the code itself for one of a newer or an older version
+ */
+export function faultName(fault: string): string {
+  return wordFor(FAULT_WORDS, fault)?.name ?? fault
+}
+
 /** What a fault comes from, and what the hand does about it next time. */
-export const FAULT_CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: string, readonly next: string }>> = {
-  'flame-high': { name: 'the roast stood too hot', next: 'One mark lower in the roast, and stir on; ask for a flame plan.' },
+export const CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: string, readonly next: string }>> = {
+  'flame-high': { name: 'the flame stood too high', next: 'One mark lower, and stir on; for a roast, ask for a flame plan.' },
   'roast-short': { name: 'the roast was ended too soon', next: 'Wait for the smell and the colour, whatever the clock says.' },
   'roast-long': { name: 'the roast went on too long', next: 'Liquid hot beside it, and pour at the colour.' },
   'too-wet': { name: 'more liquid than it wants', next: 'Weigh the liquid, and pour the last part only as it is taken up.' },
@@ -30,6 +65,15 @@ export const FAULT_CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: str
   'rolled-warm': { name: 'rolled too warm', next: 'Wait until it is hand-warm all through.' },
   'rolled-cool': { name: 'rolled too cool', next: 'Begin as it is hand-warm; a second pair of hands.' },
   'sour': { name: 'sour fruit or jaggery met hot milk', next: 'Milk only when the fruit is dry; jaggery off the boil.' },
+  'kept-back': { name: 'liquid was kept back', next: 'Keep none back, or pour it hot while the grain still takes it up.' },
+  'forgotten': { name: 'something was forgotten', next: 'Tick what goes in as it goes in.' },
+  'sugar-runs': { name: 'sugar just in: it tightens again', next: 'Wait: it tightens again by itself.' },
+  'fat-drawn-later': { name: 'the mass draws it in later', next: 'Wait before lifting any off.' },
+  'too-early': { name: 'it is too early yet', next: 'Give it its time; scrape the base as you stir.' },
+  'produce-sweet': { name: 'sweet roots or fruit', next: 'Taste the produce first; begin with less sugar.' },
+  'produce-plain': { name: 'plain roots or fruit', next: 'Taste the produce first; keep sugar by.' },
+  'grated-fine': { name: 'grated too fine', next: 'Grate it coarser.' },
+  'mashed': { name: 'mashed by stirring', next: 'Lift and turn; do not mash.' },
 }
 
 const many = (value: number, words: readonly [string, string]): string => (value < 0 ? words[0] : words[1])
@@ -94,7 +138,7 @@ export function editText(edit: DishEdit): string {
  * @returns a sentence
  */
 export function changeText({ change, since, again }: ChangeResult): string {
-  const fault = wordFor(FAULT_WORDS, change.fault) ?? change.fault
+  const fault = faultName(change.fault)
   if (since === 0) return `Changed against “${fault}”; not cooked since.`
   const times = since === 1 ? 'Cooked once since' : `Cooked ${since} times since`
   if (again === 0) return `${times}, never ${fault} again: it worked.`

@@ -5,10 +5,11 @@ import { mainLine } from '../core/formulation/dish/mainLine'
 import { forecastCook } from '../core/process/forecast/forecastCook'
 import { SLIPS, UPTAKE_PACES } from '../core/record/marks/kindsAtFire'
 import { replay } from '../core/record/replay/replay'
-import { FAULTS } from '../core/cook/remedies/repair'
+import { FAULT_IDS } from '../core/cook/faults/faults'
 import { repairOf } from '../core/cook/repair/repairOf'
 import { marked, starterPlan } from '../test/support/plans'
-import { CAUSE_WORDS, LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, REPAIR_WORDS, SLIP_WORDS, UPTAKE_WORDS, WAY_WORDS } from './repairs'
+import { LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, SLIP_WORDS, UPTAKE_WORDS, WAY_WORDS } from './repairs'
+import { CAUSE_WORDS, FAULT_WORDS } from './faults'
 import { EXPECT_WORDS } from './stages'
 
 describe('words for repairs', () => {
@@ -22,9 +23,9 @@ describe('words for repairs', () => {
         const marks = [marked(1, 0, 'cook.started'), ...line.slice(1, upTo + 1).map((stage, i) => marked(i + 2, 200 * (i + 1), 'stage.began', { stage: stage.id }))]
         const nowS = 200 * upTo + 30
         const forecast = forecastCook(plan, marks, nowS, 4)
-        for (const fault of FAULTS) {
+        for (const fault of FAULT_IDS) {
           const repair = repairOf(plan, replay(plan, marks), forecast, nowS, fault, pantry)!
-          expect(REPAIR_WORDS[fault]).toBeTruthy()
+          expect(FAULT_WORDS[fault].seen).toBeTruthy()
           for (const { cause, record } of repair.causes) expect([CAUSE_WORDS[cause], RECORD_WORDS[record]].every(Boolean), cause).toBe(true)
           if (repair.lost) expect(LOST_WORDS[repair.lost], repair.lost).toBeTruthy()
           if (repair.expected) expect(EXPECT_WORDS[repair.expected], repair.expected).toBeTruthy()

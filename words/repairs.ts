@@ -1,16 +1,9 @@
-import type { Fault } from '../core/cook/remedies/repair'
+import type { Lost } from '../core/cook/faults/faults'
+import type { RemedyNote, Way } from '../core/cook/remedies/remedy'
 import type { Slip, UptakePace } from '../core/record/marks/kindsAtFire'
 
-/** Faults as a cook says them. */
-export const REPAIR_WORDS: Readonly<Record<Fault, string>> = {
-  'runny': 'runny, will not tighten', 'dry': 'dry, crumbly', 'lumpy': 'lumpy', 'gluey': 'gluey', 'hard-grain': 'hard grain', 'raw-taste': 'tastes raw', 'too-sweet': 'too sweet',
-  'not-sweet': 'not sweet enough', 'greasy': 'greasy pool', 'sticking': 'sticks to the pan', 'syrup-weak': 'syrup too weak', 'syrup-far': 'syrup gone too far',
-  'slab-soft': 'slab will not set', 'slab-hard': 'slab too hard', 'balls-crumble': 'balls fall apart', 'balls-flatten': 'balls flatten', 'milk-split': 'milk splits', 'milk-catches': 'milk catches', 'pasty': 'pasty, not in shreds',
-  'scorched': 'burnt note, flecks',
-}
-
 /** What to do, by way: a title for one glance and the sentence under it. */
-export const WAY_WORDS: Readonly<Record<string, { readonly title: string, readonly text: string }>> = {
+export const WAY_WORDS: Readonly<Record<Way, { readonly title: string, readonly text: string }>> = {
   'boil-off': { title: 'Drive the water off', text: 'Uncovered, on a higher flame, stirring all the time.' },
   'bind-base': { title: 'More roasted base', text: 'Roast it beside, then sprinkle it in and stir.' },
   'bind-powder': { title: 'Milk powder', text: 'Sprinkle it over, stir it smooth.' },
@@ -42,7 +35,7 @@ export const WAY_WORDS: Readonly<Record<string, { readonly title: string, readon
 }
 
 /** Remarks beside a way, by code. */
-export const REPAIR_NOTES: Readonly<Record<string, string>> = {
+export const REPAIR_NOTES: Readonly<Record<RemedyNote, string>> = {
   'uncovered-higher': 'Lid off, a mark higher.', 'long-spoon': 'It spits: long spoon.', 'roast-it-first': 'Raw base tastes raw: roast it first.', 'sprinkle-stir': 'Sprinkle, do not tip.',
   'contains-milk': 'Contains milk.', 'hot': 'Hot, not cold.', 'side-spoons': 'At the side; steam rises.', 'cover-low': 'Lid on, low flame, a few minutes.',
   'sugar-slows': 'Sugar is in: the grain swells slowly, if at all.', 'warm': 'Warm, not smoking.', 'powdered-off-fire': 'Powdered, off the fire.',
@@ -53,22 +46,11 @@ export const REPAIR_NOTES: Readonly<Record<string, string>> = {
   'nothing-sour': 'Nothing sour in; fruit goes in dry, jaggery off the boil.', 'lift-not-mash': 'Lift and turn, do not mash.', 'scrape-not-if-brown': 'Where the base is brown, do not scrape.',
 }
 
-/** Causes, by code. */
-export const CAUSE_WORDS: Readonly<Record<string, string>> = {
-  'low-flame': 'flame left low after the pour', 'too-wet': 'more water in it than the plan keeps', 'cold-liquid': 'liquid was not at the boil', 'sugar-runs': 'sugar just in: it tightens again',
-  'too-dry': 'less water left than the plan keeps', 'kept-back': 'liquid was kept back', 'too-long': 'cooked too long', 'poured-fast': 'went in fast, stirred late', 'stirred-late': 'left unstirred',
-  'under-roasted': 'roast stopped early', 'sugar-early': 'sugar in before the grain had swollen', 'more-sugar': 'more sugar than planned', 'produce-sweet': 'sweet roots or fruit',
-  'forgotten': 'something was forgotten', 'less-sugar': 'less sugar than planned', 'produce-plain': 'plain roots or fruit', 'more-fat': 'more fat than planned',
-  'fat-drawn-later': 'the mass draws it in later', 'too-early': 'too early to leave the pan', 'less-fat': 'less fat than planned', 'flame-high': 'flame too high', 'too-short': 'boiled too short',
-  'syrup-weak': 'syrup was weak', 'syrup-far': 'syrup went too far', 'too-cool': 'too cool to bind', 'too-warm': 'too warm to stand', 'sour': 'sour fruit or jaggery in hot milk',
-  'left-alone': 'left unstirred', 'grated-fine': 'grated too fine', 'mashed': 'mashed by stirring', 'thin-pan': 'thin pan: it burns in one spot',
-}
-
 /** What the cook's own record says of a cause. */
 export const RECORD_WORDS = { for: 'this cook says so', against: 'this cook says otherwise', open: 'not recorded' } as const
 
 /** What cannot be saved. */
-export const LOST_WORDS: Readonly<Record<string, string>> = {
+export const LOST_WORDS: Readonly<Record<Lost, string>> = {
   'burnt-stays': 'A burnt note cannot be taken out: no liquid in, reuse nothing burnt.',
   'split-stays': 'Split milk stays grainy; the taste is sound.',
   'pasty-stays': 'Shreds that are mashed do not come back: grate it coarser next time.',

@@ -17,11 +17,12 @@ import { TROUBLES } from '../core/formulation/dish/troublesOf'
 import { cueOf } from '../core/cook/guidance/cue'
 import { actionsOf } from '../core/cook/guidance/actions'
 import { replay } from '../core/record/replay/replay'
-import { FAULT_OF_TERM } from '../core/cook/repair/faultOfTerm'
+import { faultOfTerm } from '../core/cook/faults/faultsOf'
 import { SENSES, TERM_CODES } from '../core/formulation/signs/terms'
 import { ROLES, spansOf, standingOf, STYLES } from '../core/formulation/dish/spans'
 import { examplePlan, marked } from '../test/support/plans'
-import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, FAULT_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
+import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
+import { FAULT_WORDS } from './faults'
 import { FIGURE_WORDS, measureText, ORIGIN_WORDS, outsideText, ROLE_WORDS, shortName, STYLE_WORDS, SWAP_WORDS } from './measure'
 import { CHOICE_WORDS, TROUBLE_WORDS } from './choices'
 import { schoolOf, turnText } from './dish'
@@ -61,7 +62,7 @@ describe('there are words', () => {
   it('for every perception and its sense, short enough for a button', () => {
     for (const code of TERM_CODES) expect(TERM_WORDS[code].text, code).toMatch(/^.{3,30}$/)
     for (const sense of SENSES) expect(SENSE_WORDS[sense], sense).toBeTruthy()
-    for (const code of TERM_CODES) if (FAULT_OF_TERM[code]) expect(TERM_WORDS[code].means, code).toBeTruthy()
+    for (const code of TERM_CODES) if (faultOfTerm(code)) expect(TERM_WORDS[code].means, code).toBeTruthy()
   })
 
   it('for every choice and its answers, every trouble, every swap, and where every figure comes from', () => {

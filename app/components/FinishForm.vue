@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { FAULT_WORDS } from '../../words/cook'
-import { wordFor } from '../../words/wordFor'
+import { faultName } from '../../words/faults'
 
 const props = defineProps<{
   /** Faults that this dish can have. */
@@ -45,7 +44,7 @@ function send(): void {
         :key="fault"
         :value="fault"
       >
-        {{ wordFor(FAULT_WORDS, fault) ?? fault }}
+        {{ faultName(fault) }}
       </ElCheckboxButton>
     </ElCheckboxGroup>
     <label for="line">One line for next time</label>

@@ -15,8 +15,7 @@ import { useLeftOpen } from '../composables/leftOpen'
 import { useNextDays } from '../composables/nextDay'
 import { useLiveCooks } from '../composables/liveCooks'
 import { useHouse } from '../stores/house'
-import { FAULT_WORDS } from '../../words/cook'
-import { wordFor } from '../../words/wordFor'
+import { faultName } from '../../words/faults'
 
 /** Where nobody can be asked what may be next. */
 const FIRST_DISH = 'sweet-water-semolina'
@@ -208,7 +207,7 @@ const guesses = computed(() => {
                 :title="`${batch.dish}, ${dayText(batch.startedAt)}`"
               /></span>
               <span class="day">{{ dayText(batch.startedAt) }}</span>
-              <span class="soft small">{{ batch.summary.faults.length > 0 ? batch.summary.faults.map(one => wordFor(FAULT_WORDS, one) ?? one).join(', ') : batch.summary.finishedG === null ? 'came right' : `came right, ${gramsText(batch.summary.finishedG)}` }}</span>
+              <span class="soft small">{{ batch.summary.faults.length > 0 ? batch.summary.faults.map(one => faultName(one)).join(', ') : batch.summary.finishedG === null ? 'came right' : `came right, ${gramsText(batch.summary.finishedG)}` }}</span>
             </NuxtLink>
           </li>
         </ul>

@@ -1,4 +1,4 @@
-import type { EndFault } from '../../core/cook/faults/endFaults'
+import type { EndFault } from '../../core/cook/faults/faults'
 import type { FaultCause } from '../../core/cook/faults/causes'
 import type { Part } from '../../core/formulation/dish/dish'
 

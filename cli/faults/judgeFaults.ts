@@ -1,5 +1,5 @@
 import { findCauses } from '../../core/cook/faults/findCauses'
-import type { EndFault } from '../../core/cook/faults/endFaults'
+import type { EndFault } from '../../core/cook/faults/faults'
 import { faultyBatch } from './faultyBatch'
 import { INJECTIONS } from './injections'
 

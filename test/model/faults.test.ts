@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { faultyBatch, soundBatch } from '../../cli/faults/faultyBatch'
 import type { FaultReport } from '../../cli/faults/judgeFaults'
 import { findCauses } from '../../core/cook/faults/findCauses'
-import { CAUSES_OF } from '../../core/cook/faults/causes'
+import { FAULTS } from '../../core/cook/faults/faults'
 
 describe('hidden causes', () => {
   it('are found first in 70 of a hundred and among the first three in 90, and better than by how usual they are', async () => {
@@ -21,7 +21,7 @@ describe('hidden causes', () => {
   it('stay out of the record', () => {
     const { record, cause, fault } = faultyBatch(5)
     expect(cause).toBe('too-wet')
-    expect(Object.keys(CAUSES_OF[fault])).toContain(cause)
+    expect(Object.keys(FAULTS[fault].causes)).toContain(cause)
     const water = record.plan.amounts.find(one => one.ingredient === 'water' || one.ingredient === 'milk')!
     const perBase = record.plan.dish.ingredients.find(one => one.id === water.id)!.perBase
     expect(water.massG).toBeCloseTo(perBase * record.summary.baseG, 6)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { endFaultsOf } from '../../../core/cook/faults/endFaults'
+import { faultsAtEnd } from '../../../core/cook/faults/faultsOf'
 import type { LiveCook } from '../../../core/record/marks/liveCook'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import FinishForm from '../FinishForm.vue'
@@ -29,7 +29,7 @@ const send = (mark: AnyMark): void => emit('mark', mark)
       @mark="send"
     />
     <FinishForm
-      :offered="endFaultsOf(plan.dish)"
+      :offered="faultsAtEnd(plan.dish)"
       :faults="cook.outcome?.faults ?? []"
       :line="cook.outcome?.line ?? ''"
       @outcome="(faults, text) => emit('mark', { kind: 'outcome', payload: { faults, line: text } })"

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import type { LiveCook } from '../../../core/record/marks/liveCook'
-import type { Fault } from '../../../core/cook/remedies/repair'
+import type { Fault } from '../../../core/cook/faults/faults'
 import AddedSection from './drawer/AddedSection.vue'
 import FlameSection from './drawer/FlameSection.vue'
 import MarkedList from './drawer/MarkedList.vue'

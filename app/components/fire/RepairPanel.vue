@@ -3,9 +3,11 @@ import { computed, toRef } from 'vue'
 import { clockText, degreesText, gramsText } from '../../composables/format'
 import { useSayAmount } from '../../composables/houseAmounts'
 import { useRepairing } from '../../composables/repairing'
-import { faultsOf } from '../../../core/cook/repair/faultsOf'
-import type { Fault, Remedy } from '../../../core/cook/remedies/repair'
-import { CAUSE_WORDS, LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, REPAIR_WORDS, WAY_WORDS } from '../../../words/repairs'
+import { faultsAtFire } from '../../../core/cook/faults/faultsOf'
+import type { Remedy } from '../../../core/cook/remedies/remedy'
+import type { Fault } from '../../../core/cook/faults/faults'
+import { LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, WAY_WORDS } from '../../../words/repairs'
+import { CAUSE_WORDS, FAULT_WORDS } from '../../../words/faults'
 import { EXPECT_WORDS } from '../../../words/stages'
 import type { FirePanel } from './panel'
 import type { AnyMark } from '../../../core/record/marks/kinds'
@@ -25,7 +27,7 @@ const emit = defineEmits<{
 const { fault, repair, applied } = useRepairing(props.fire, toRef(props, 'plan'), props.first ?? null)
 const say = useSayAmount(() => props.plan.cup)
 /** Faults that can be met in what is made here. */
-const offered = computed(() => faultsOf(props.plan.dish))
+const offered = computed(() => faultsAtFire(props.plan.dish))
 /** The cause that this cook's own record speaks for comes first. */
 const likely = computed(() => repair.value?.causes.find(one => one.record === 'for') ?? null)
 /** The others; what this cook's own record speaks against is no likely cause. */
@@ -63,7 +65,7 @@ function apply(remedy: Remedy): void {
     aria-label="Something is wrong"
   >
     <header>
-      <h2>{{ fault === null ? 'What is wrong?' : REPAIR_WORDS[fault] }}</h2>
+      <h2>{{ fault === null ? 'What is wrong?' : FAULT_WORDS[fault].seen }}</h2>
       <ElButton @click="fault === null ? emit('close') : fault = null">
         {{ fault === null ? 'Close' : 'Other' }}
       </ElButton>
@@ -77,7 +79,7 @@ function apply(remedy: Remedy): void {
         :key="one"
         @click="fault = one"
       >
-        {{ REPAIR_WORDS[one] }}
+        {{ FAULT_WORDS[one].seen }}
       </ElButton>
     </div>
     <p
@@ -100,7 +102,7 @@ function apply(remedy: Remedy): void {
         {{ LOST_WORDS[repair.lost] }}
       </p>
       <p v-if="likely">
-        <strong>Likely:</strong> {{ CAUSE_WORDS[likely.cause] }} <span class="soft small">{{ RECORD_WORDS[likely.record] }}</span>
+        <strong>Likely:</strong> {{ CAUSE_WORDS[likely.cause].name }} <span class="soft small">{{ RECORD_WORDS[likely.record] }}</span>
       </p>
       <article
         v-for="remedy in repair.remedies"
@@ -146,7 +148,7 @@ function apply(remedy: Remedy): void {
             v-for="one in others"
             :key="one.cause"
           >
-            {{ CAUSE_WORDS[one.cause] }} <span class="soft small">{{ RECORD_WORDS[one.record] }}</span>
+            {{ CAUSE_WORDS[one.cause].name }} <span class="soft small">{{ RECORD_WORDS[one.record] }}</span>
           </li>
         </ul>
       </section>

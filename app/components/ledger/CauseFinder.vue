@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { EndFault } from '../../../core/cook/faults/endFaults'
+import type { EndFault } from '../../../core/cook/faults/faults'
 import type { ChangeResult } from '../../../core/cook/faults/changeWorked'
 import type { DishEdit } from '../../../core/cook/faults/dishEdit'
 import type { RankedCause } from '../../../core/cook/faults/findCauses'
-import { changeText, clueText, editText, FAULT_CAUSE_WORDS } from '../../../words/faults'
-import { FAULT_WORDS } from '../../../words/cook'
+import { changeText, clueText, editText, CAUSE_WORDS, faultName } from '../../../words/faults'
 import SegmentedChoice from '../SegmentedChoice.vue'
 
 export interface CauseRow { readonly ranked: RankedCause, readonly edit: DishEdit | null }
@@ -48,12 +47,12 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
         v-if="faults.length > 1"
         label="Fault"
         :chosen="at"
-        :options="faults.map((one, value) => ({ value, label: FAULT_WORDS[one.fault] ?? one.fault }))"
+        :options="faults.map((one, value) => ({ value, label: faultName(one.fault) }))"
         @choose="value => at = value"
       />
     </header>
     <p class="soft">
-      {{ shown ? FAULT_WORDS[shown.fault] : '' }}: likely causes, by this batch's own record{{ good > 0 ? ` and ${good} ${good === 1 ? 'batch' : 'batches'} of this dish that came right` : '' }}.
+      {{ shown ? faultName(shown.fault) : '' }}: likely causes, by this batch's own record{{ good > 0 ? ` and ${good} ${good === 1 ? 'batch' : 'batches'} of this dish that came right` : '' }}.
     </p>
     <ol v-if="shown">
       <li
@@ -62,7 +61,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
         :class="{ likeliest: i === 0 }"
       >
         <div class="head">
-          <h3>{{ FAULT_CAUSE_WORDS[ranked.cause].name }}</h3>
+          <h3>{{ CAUSE_WORDS[ranked.cause].name }}</h3>
           <span
             class="share"
             :aria-label="`${percent(ranked.share)} likely`"
@@ -92,7 +91,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
           </li>
         </ul>
         <p class="next">
-          {{ FAULT_CAUSE_WORDS[ranked.cause].next }}
+          {{ CAUSE_WORDS[ranked.cause].next }}
         </p>
         <ElButton
           v-if="edit"

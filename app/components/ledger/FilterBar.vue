@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BatchFilter, BatchTally } from '../../../contracts/batch'
-import { FAULT_WORDS } from '../../../words/cook'
 import { SEASON_WORDS } from '../../../words/ledger'
 import { familyName } from '../../../words/dish'
 import LabelledChoice from '../LabelledChoice.vue'
-import { wordFor } from '../../../words/wordFor'
+import { faultName } from '../../../words/faults'
 
 const props = defineProps<{
   /** What is looked for. */
@@ -27,7 +26,7 @@ const BARS: readonly { readonly key: Key, readonly asks: string, readonly from: 
 ]
 function nameOf(key: Key, one: { readonly id: string, readonly name: string }): string {
   if (key === 'family') return familyName({ family: one.id })
-  if (key === 'fault') return wordFor(FAULT_WORDS, one.id) ?? one.id
+  if (key === 'fault') return faultName(one.id)
   return key === 'season' ? SEASON_WORDS[one.id] ?? one.id : one.name
 }
 const bars = computed(() => BARS.map(({ key, asks, from }) => {

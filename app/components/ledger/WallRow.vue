@@ -4,8 +4,7 @@ import type { BatchListLine } from '../../../contracts/batch'
 import { drawInTurn } from '../../composables/drawInTurn'
 import { clockText, dayText, gramsText } from '../../composables/format'
 import { archStrokes } from '../../drawings/archStrokes'
-import { FAULT_WORDS } from '../../../words/cook'
-import { wordFor } from '../../../words/wordFor'
+import { faultName } from '../../../words/faults'
 
 const props = defineProps<{
   /** Batches of this row. */
@@ -38,7 +37,7 @@ function open(event: MouseEvent, id: string): void {
 function says(batch: BatchListLine): string {
   if (batch.unreadable) return 'cannot be read here; kept as it is'
   const { faults, finishedG } = batch.summary
-  return faults.length > 0 ? faults.map(one => wordFor(FAULT_WORDS, one) ?? one).join(', ') : finishedG === null ? '' : gramsText(finishedG)
+  return faults.length > 0 ? faults.map(one => faultName(one)).join(', ') : finishedG === null ? '' : gramsText(finishedG)
 }
 
 const SHAPE = { width: 96, height: 108, stone: 16, margin: 5 } as const

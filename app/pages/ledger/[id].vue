@@ -22,13 +22,11 @@ import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { baseIds } from '../../../core/formulation/dish/basesOf'
 import { editedDish, editForLiking, type DishEdit } from '../../../core/cook/faults/dishEdit'
-import { endFaultsOf } from '../../../core/cook/faults/endFaults'
+import { faultsAtEnd } from '../../../core/cook/faults/faultsOf'
 import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/record/marks/afterFire'
 import { LIKED_WORDS } from '../../../words/after'
-import { editText } from '../../../words/faults'
-import { FAULT_WORDS } from '../../../words/cook'
+import { editText, faultName } from '../../../words/faults'
 import { pageTitle } from '../../../words/titles'
-import { wordFor } from '../../../words/wordFor'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -201,7 +199,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
               class="outcome"
               :class="{ danger: faults.length > 0 }"
             >
-              {{ faults.length > 0 ? `◆ ${faults.map(one => wordFor(FAULT_WORDS, one) ?? one).join(', ')}` : 'Came right' }}{{ line ? `: “${line}”` : '' }}
+              {{ faults.length > 0 ? `◆ ${faults.map(one => faultName(one)).join(', ')}` : 'Came right' }}{{ line ? `: “${line}”` : '' }}
             </p>
           </div>
         </div>
@@ -216,7 +214,7 @@ const { photos, says: photoSays, add: addPhoto, remove: removePhoto } = useBatch
         />
         <div class="after slab">
           <FinishForm
-            :offered="endFaultsOf(plan.dish)"
+            :offered="faultsAtEnd(plan.dish)"
             :faults="faults"
             :line="line"
             @outcome="(named, text) => after.mark({ kind: 'outcome', payload: { faults: named, line: text } })"

@@ -11,9 +11,8 @@ import { INGREDIENTS } from '../../../book/ingredients'
 import { differences } from '../../../core/cook/compare/differences'
 import { replay } from '../../../core/record/replay/replay'
 import { differenceText, turnedText } from '../../../words/compare'
-import { FAULT_WORDS } from '../../../words/cook'
 import SegmentedChoice from '../../components/SegmentedChoice.vue'
-import { wordFor } from '../../../words/wordFor'
+import { faultName } from '../../../words/faults'
 
 const MOST = 4
 const LETTERS = ['A', 'B', 'C', 'D']
@@ -43,7 +42,7 @@ const rows = computed(() => records.value.map((record, i) => {
     id: batches.value[i]!.line.id, letter: LETTERS[i]!, dish: record.plan.dish.name, day: dayText(batches.value[i]!.line.startedAt),
     turn: summary.keystoneS === null ? 'not marked' : clockText(summary.keystoneS), end: summary.endS === null ? 'not marked' : clockText(summary.endS),
     weight: summary.finishedG === null ? 'unknown' : gramsText(summary.finishedG), base: gramsText(summary.baseG),
-    outcome: summary.faults.length > 0 ? summary.faults.map(one => wordFor(FAULT_WORDS, one) ?? one).join(', ') : 'came right', faulty: summary.faults.length > 0,
+    outcome: summary.faults.length > 0 ? summary.faults.map(one => faultName(one)).join(', ') : 'came right', faulty: summary.faults.length > 0,
     line: summary.line, words: words.length > 0 ? `${words.join(', ')}.` : i === 0 ? '' : 'No difference that was marked.',
   }
 }))

@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon'
-import { END_FAULTS } from '../faults/endFaults'
+import { END_FAULTS } from '../faults/faults'
 import { foldSpelling } from '../../formulation/spelling/foldSpelling'
 
 /** Why a row of a table cannot be taken yet. */

@@ -8,10 +8,11 @@ import { troublesOf } from '../../formulation/dish/troublesOf'
 import { stageDish } from '../../formulation/stages/stageDish'
 import { forecastCook } from '../../process/forecast/forecastCook'
 import { replay } from '../../record/replay/replay'
-import { CAUSES_OF, FAULT_CAUSES } from './causes'
+import { CAUSES, FAULT_CAUSES } from './causes'
 import { changeWorked } from './changeWorked'
 import { editedDish, editFor, editForLiking } from './dishEdit'
-import { END_FAULTS, endFaultsOf } from './endFaults'
+import { END_FAULTS, FAULT_IDS, FAULTS } from './faults'
+import { faultsAtEnd, faultsAtFire } from './faultsOf'
 import { findCauses } from './findCauses'
 
 const plan = { ...examplePlan(), forecast: forecastCook(examplePlan(), [], 0, 80) }
@@ -38,8 +39,10 @@ describe('the causes of a fault', () => {
       if (ranked.length > 0) expect(ranked.reduce((sum, one) => sum + one.share, 0), fault).toBeCloseTo(1, 9)
       expect(ranked.map(one => one.share)).toEqual([...ranked.map(one => one.share)].sort((p, q) => q - p))
     }
-    for (const [fault, causes] of Object.entries(CAUSES_OF)) expect(Object.values(causes).reduce((sum, one) => sum + one, 0), fault).toBeCloseTo(1, 9)
-    expect(FAULT_CAUSES.every(cause => Object.values(CAUSES_OF).some(causes => cause in causes))).toBe(true)
+    for (const fault of FAULT_IDS) expect(Object.values(FAULTS[fault].causes).reduce((sum, one) => sum + one, 0), fault).toBeCloseTo(1, 9)
+    expect(FAULT_CAUSES.filter(cause => !FAULT_IDS.some(fault => cause in FAULTS[fault].causes))).toEqual([])
+    // What is named of a finished sweet has a cause that a finished batch can tell.
+    for (const fault of END_FAULTS) expect(FAULT_CAUSES.some(cause => cause in FAULTS[fault].causes && CAUSES[cause].features !== null), fault).toBe(true)
   })
 
   it('follow the record: short after the turn and heavy is off too soon, heavy in its time is too wet', () => {
@@ -69,11 +72,23 @@ describe('the causes of a fault', () => {
 
   it('are only those a dish can have', () => {
     for (const dish of STARTER_DISHES) {
-      const faults = endFaultsOf(stageDish(dish))
+      const faults = faultsAtEnd(stageDish(dish))
       expect(faults.length).toBeGreaterThan(4)
       expect(faults.includes('balls-crumble')).toBe(dish.choices.form === 'balls')
       expect(faults.includes('slab-hard')).toBe(dish.choices.form === 'slab')
     }
+  })
+
+  it('are told by one rule at the fire and at the table: only their names there differ', () => {
+    for (const dish of STARTER_DISHES) {
+      const [fire, end] = [faultsAtFire(dish), faultsAtEnd(dish)]
+      const onlyThere = end.filter(fault => !(fire as readonly string[]).includes(fault))
+      expect(onlyThere, dish.id).toEqual(dish.choices.sugar === 'syrup' ? ['grainy'] : [])
+      expect(fire.filter(fault => FAULTS[fault].atEnd === true && !(end as readonly string[]).includes(fault)), dish.id).toEqual([])
+      expect(end.includes('runny'), dish.id).toBe(dish.choices.form === 'soft')
+    }
+    const hard = STARTER_DISHES.filter(dish => faultsAtFire(dish).includes('hard-grain')).map(dish => dish.family)
+    expect(new Set(hard)).toEqual(new Set(['semolina', 'broken-wheat', 'vermicelli', 'lentil'].filter(family => STARTER_DISHES.some(dish => dish.family === family))))
   })
 })
 

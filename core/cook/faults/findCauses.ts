@@ -1,8 +1,8 @@
 import type { Part } from '../../formulation/dish/dish'
 import type { BatchRecord } from '../compare/difference'
-import { CAUSES_OF, type FaultCause } from './causes'
-import type { EndFault } from './endFaults'
-import { EXPECTED, USUAL, type Expectation } from './expected'
+import { entriesOf } from '../../entriesOf'
+import { CAUSES, USUAL, type Expectation, type FaultCause } from './causes'
+import { FAULTS, type EndFault } from './faults'
 import { FEATURES, featuresOf, type Feature, type Features } from './features'
 import { toldOf, type Told } from './told'
 
@@ -46,8 +46,7 @@ export function findCauses(record: BatchRecord, fault: EndFault, good: readonly 
   const features = featuresOf(record)
   const usual = good.length >= LEAST_GOOD ? usualOf(good.map(featuresOf)) : null
   const told = toldOf(record)
-  const causes = Object.entries(CAUSES_OF[fault]) as [FaultCause, number][]
-  const scored = causes.filter(([cause]) => possible(record, cause)).map(([cause, prior]) => {
+  const scored = entriesOf(FAULTS[fault].causes).filter(([cause]) => CAUSES[cause].features !== null && possible(record, cause)).map(([cause, prior]) => {
     const clues = [...featureClues(cause, features), ...(usual ? houseClues(cause, features, usual) : []), ...told.flatMap(([of, value, speaks]): Clue[] => {
       const weight = speaks[cause]
       return weight === undefined ? [] : [{ of, value, weight }]
@@ -77,7 +76,7 @@ function possible({ plan }: BatchRecord, cause: FaultCause): boolean {
 
 function featureClues(cause: FaultCause, features: Features): Clue[] {
   return FEATURES.flatMap((of): Clue[] => {
-    const [value, expected] = [features[of], EXPECTED[cause][of]]
+    const [value, expected] = [features[of], CAUSES[cause].features?.[of]]
     return value === null || !expected ? [] : [{ of, value, weight: clipped(logRatio(value, expected, USUAL[of])) }]
   })
 }
@@ -85,7 +84,7 @@ function featureClues(cause: FaultCause, features: Features): Clue[] {
 /** The same against how the house's good batches lay: what is usual here is no cause. */
 function houseClues(cause: FaultCause, features: Features, usual: Features): Clue[] {
   return FEATURES.flatMap((of): Clue[] => {
-    const [value, middle, expected] = [features[of], usual[of], EXPECTED[cause][of]]
+    const [value, middle, expected] = [features[of], usual[of], CAUSES[cause].features?.[of]]
     if (value === null || middle === null || !expected) return []
     const weight = clipped(logRatio(value - middle, expected, USUAL[of])) * HOUSE_SHARE
     return Math.abs(weight) >= TOLD_FROM ? [{ of: 'others', value: middle, weight }] : []

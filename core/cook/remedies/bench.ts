@@ -7,7 +7,7 @@ import type { Added } from '../../record/marks/panChange'
 import type { CookPlan } from '../../record/plan/plan'
 import type { Composition } from '../../materials/composition/composition'
 import { contentsG, dryG } from '../../process/program/contentsNow'
-import type { Remedy } from './repair'
+import type { Remedy, Way } from './remedy'
 import type { PanContents, Shares } from '../../materials/composition/panContents'
 
 /** Everything a remedy is worked out from. */
@@ -88,11 +88,11 @@ export type RemedyPart = Partial<Pick<Remedy, 'adds' | 'liftsFatG' | 'drivesOffG
  * A remedy with what comes of it.
  *
  * @param bench pan, plan and what is believed of the fire
- * @param way code of `words/`
+ * @param way what is done
  * @param part amounts; the time follows from them where it is not given
  * @returns the remedy
  */
-export function remedy(bench: Bench, way: string, part: RemedyPart = {}): Remedy {
+export function remedy(bench: Bench, way: Way, part: RemedyPart = {}): Remedy {
   const { adds = [], liftsFatG = 0, drivesOffG = 0, tempC = null, notes = [], weighs = false } = part
   const after = changed(bench.now, adds, liftsFatG, drivesOffG)
   const cold = adds.reduce((all, one) => all + one.massG * one.composition.water, 0)

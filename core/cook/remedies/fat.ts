@@ -2,7 +2,7 @@ import { constant } from '../../materials/constants/constants'
 import { familyOf } from '../../formulation/family/families'
 import { remedy, some, type Bench } from './bench'
 import { contentsG } from '../../process/program/contentsNow'
-import type { Remedy } from './repair'
+import type { Remedy } from './remedy'
 import { fatSpoon } from './wetness'
 
 /** Fat that is taken to run out where the forecast sees none, as a share of what is in it (estimate). */

@@ -1,6 +1,6 @@
 import { boundaryIndex } from '../../formulation/dish/boundaryIndex'
 import { remedy, some, type Bench } from './bench'
-import type { Remedy } from './repair'
+import type { Remedy } from './remedy'
 import { fatOf, fatSpoon } from './wetness'
 
 /** Whether the turning point of the dish is still to come. */

@@ -8,7 +8,7 @@ import { syrupAtShare } from '../../materials/syrup/syrupAtShare'
 import { syrupShareOf } from '../../formulation/dish/syrupShareOf'
 import { remedy, some, type Bench } from './bench'
 import { contentsG } from '../../process/program/contentsNow'
-import type { Remedy } from './repair'
+import type { Remedy } from './remedy'
 import type { PanContents } from '../../materials/composition/panContents'
 import { wantedWaterG } from './wetness'
 

@@ -2,7 +2,7 @@ import { constant } from '../../materials/constants/constants'
 import { familyOf } from '../../formulation/family/families'
 import { remedy, some, type Bench } from './bench'
 import { dryG } from '../../process/program/contentsNow'
-import type { Remedy } from './repair'
+import type { Remedy } from './remedy'
 import { fatOf } from './wetness'
 
 /** A change of sweetness that those who eat it notice, as a share (estimate). */

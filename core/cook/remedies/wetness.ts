@@ -2,7 +2,7 @@ import { constant } from '../../materials/constants/constants'
 import { familyOf } from '../../formulation/family/families'
 import { remedy, some, type Bench } from './bench'
 import { contentsG, dryG } from '../../process/program/contentsNow'
-import type { Remedy } from './repair'
+import type { Remedy } from './remedy'
 
 /** Least water that a step drives off or puts back where the forecast sees no difference, as a share of the mass (estimate). */
 const STEP = constant('repairStep')
@@ -62,7 +62,7 @@ export function hardGrain(bench: Bench): Remedy[] {
   const lacks = Math.max(LACKS * full, full - point.heldG)
   const sweet = now.sugarG / Math.max(1, now.sugarG + now.waterG)
   return [remedy(bench, 'swell-on', {
-    adds: some('water', lacks, bench.pantry.water), takesS: SWELL_S * (1 + 2 * sweet), notes: ['hot', 'side-spoons', 'cover-low', ...(sweet > 0.3 ? ['sugar-slows'] : [])],
+    adds: some('water', lacks, bench.pantry.water), takesS: SWELL_S * (1 + 2 * sweet), notes: ['hot', 'side-spoons', 'cover-low', ...(sweet > 0.3 ? ['sugar-slows' as const] : [])],
   })]
 }
 

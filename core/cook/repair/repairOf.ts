@@ -8,34 +8,21 @@ import type { Composition } from '../../materials/composition/composition'
 import { airPressurePa } from '../../materials/water/airPressurePa'
 import { aimOf } from './aimOf'
 import type { Bench } from '../remedies/bench'
-import { causesOf } from './causesOf'
 import { contentsNow, contentsToCome, contentsG } from '../../process/program/contentsNow'
-import { ballsCrumble, ballsFlatten, greasy, sticking } from '../remedies/fat'
-import { lumpy, milkCatches, milkSplit, rawTaste, scorched, beforeTurn } from '../remedies/roast'
-import { slabHard, slabSoft, syrupFar, syrupWeak } from '../remedies/strength'
-import { notSweet, tooSweet } from '../remedies/sweetness'
-import { dry, gluey, hardGrain, pasty, runny } from '../remedies/wetness'
-import type { Fault, Remedy, Repair } from '../remedies/repair'
+import { causesNow, type CauseNow } from '../faults/causesNow'
+import { FAULTS, type Fault, type Lost } from '../faults/faults'
+import type { Remedy } from '../remedies/remedy'
 
-const REMEDIES: Readonly<Record<Fault, (bench: Bench, forecast: Forecast | null) => Remedy[]>> = {
-  'runny': runny, 'dry': dry, 'lumpy': lumpy, 'gluey': gluey, 'hard-grain': hardGrain, 'raw-taste': rawTaste, 'too-sweet': tooSweet, 'not-sweet': notSweet, 'greasy': greasy,
-  'sticking': sticking, 'syrup-weak': syrupWeak, 'syrup-far': syrupFar, 'slab-soft': slabSoft, 'slab-hard': slabHard, 'balls-crumble': ballsCrumble,
-  'balls-flatten': ballsFlatten, 'milk-split': milkSplit, 'milk-catches': milkCatches, 'pasty': pasty, 'scorched': scorched,
-}
-
-/** What a stage says will look wrong and is not, by the fault it would be taken for. */
-const EXPECTED: Readonly<Partial<Record<Fault, readonly string[]>>> = {
-  'runny': ['runs-again', 'looks-too-thin'], 'dry': ['looks-dry'], 'lumpy': ['lumps-at-first'], 'sticking': ['sticks-then-leaves'], 'greasy': ['fat-drawn-in', 'stiff-then-flows'],
-  'milk-split': ['milk-grains'], 'slab-soft': ['soft-middle', 'firms-as-it-cools'], 'balls-flatten': ['firms-as-it-cools'],
-}
-
-/** What cannot be brought back. */
-function lostOf(bench: Bench, fault: Fault): string | null {
-  if (fault === 'scorched') return 'burnt-stays'
-  if (fault === 'milk-split') return 'split-stays'
-  if (fault === 'pasty') return 'pasty-stays'
-  if (fault === 'raw-taste' || fault === 'gluey') return beforeTurn(bench) ? null : 'raw-stays'
-  return null
+/** A fault in this pan now: why, what can be done, and what cannot. */
+export interface Repair {
+  readonly fault: Fault
+  /** Code of `words/` where what is seen is expected at this stage and no fault; null otherwise. */
+  readonly expected: string | null
+  readonly causes: readonly CauseNow[]
+  /** The surest first; empty where nothing helps. */
+  readonly remedies: readonly Remedy[]
+  /** What cannot be saved, or null. */
+  readonly lost: Lost | null
 }
 
 /**
@@ -54,7 +41,8 @@ function lostOf(bench: Bench, fault: Fault): string | null {
 export function repairOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number, fault: Fault, pantry: Readonly<Record<string, Composition>>): Repair | null {
   const bench = benchOf(plan, cook, forecast, nowS, pantry)
   if (!bench) return null
-  return { fault, expected: expectedOf(bench, forecast, nowS, fault), causes: causesOf(bench, fault), remedies: REMEDIES[fault](bench, forecast), lost: lostOf(bench, fault) }
+  const { remedies, lost } = FAULTS[fault]
+  return { fault, expected: expectedOf(bench, forecast, nowS, fault), causes: causesNow(bench, fault), remedies: remedies(bench, forecast), lost: lost?.(bench) ?? null }
 }
 
 /** Pan, plan and fire as remedies are worked out from. */
@@ -80,5 +68,5 @@ function expectedOf({ plan, cook }: Bench, forecast: Forecast | null, nowS: numb
   const late = forecast?.stages[cook.stage + 1]?.late ?? 0
   const after = cook.finishedS === null ? [] : plan.dish.stages.filter(one => one.phase === 'after')
   const says = [...(stage && (cook.finishedS !== null || nowS <= late) ? stage.expect ?? [] : []), ...after.flatMap(one => one.expect ?? [])]
-  return EXPECTED[fault]?.find(code => says.includes(code)) ?? null
+  return FAULTS[fault].expected?.find(code => says.includes(code)) ?? null
 }

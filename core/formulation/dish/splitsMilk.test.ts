@@ -2,8 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { Ingredient } from '../../materials/composition/ingredient'
-import { endFaultsOf } from '../../cook/faults/endFaults'
-import { faultsOf } from '../../cook/repair/faultsOf'
+import { faultsAtEnd, faultsAtFire } from '../../cook/faults/faultsOf'
 import type { DishCard, Part } from './dish'
 import { splitsMilk, takesMilk } from './splitsMilk'
 import { stageDish } from '../stages/stageDish'
@@ -40,7 +39,7 @@ describe('milk that would split', () => {
   it('has a way back and a cause in every dish that takes milk, and none of the book splits it', () => {
     for (const card of STARTER_DISHES) {
       expect(splitsMilk(card), card.id).toEqual({ acid: false, jaggery: false })
-      if (takesMilk(card)) expect([faultsOf(card).includes('milk-split'), endFaultsOf(card).includes('milk-split')], card.id).toEqual([true, true])
+      if (takesMilk(card)) expect([faultsAtFire(card).includes('milk-split'), faultsAtEnd(card).includes('milk-split')], card.id).toEqual([true, true])
     }
     expect(['pineapple', 'pineapple-canned', 'orange-juice'].every(id => rowOf(id).nutrients.acids >= 0.7)).toBe(true)
   })

@@ -4,8 +4,8 @@ import { mainLine } from '../../../../core/formulation/dish/mainLine'
 import type { LiveCook } from '../../../../core/record/marks/liveCook'
 import { SLIPS, UPTAKE_PACES } from '../../../../core/record/marks/kindsAtFire'
 import type { CookPlan } from '../../../../core/record/plan/plan'
-import { FAULT_OF_TERM } from '../../../../core/cook/repair/faultOfTerm'
-import type { Fault } from '../../../../core/cook/remedies/repair'
+import { faultOfTerm } from '../../../../core/cook/faults/faultsOf'
+import type { Fault } from '../../../../core/cook/faults/faults'
 import { SENSES, TERMS } from '../../../../core/formulation/signs/terms'
 import { termsOf, type Offered } from '../../../../core/cook/senses/termsOf'
 import { SLIP_WORDS, UPTAKE_WORDS } from '../../../../words/repairs'
@@ -35,7 +35,7 @@ const senses = computed(() => {
 const wet = computed(() => ['pour', 'cook-down', 'sweeten', 'enrich'].includes(stage.value?.does ?? ''))
 /** What was perceived last, and what it means, until the next stage. */
 const last = ref<{ readonly of: Offered, readonly stage: string } | null>(null)
-const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], ...TERMS[last.value.of.code], fault: FAULT_OF_TERM[last.value.of.code] } : null))
+const reply = computed(() => (last.value && last.value.stage === stage.value?.id ? { ...TERM_WORDS[last.value.of.code], ...TERMS[last.value.of.code], fault: faultOfTerm(last.value.of.code) } : null))
 /** What should have gone in by now. */
 const wentIn = computed(() => mainLine(props.plan.dish).slice(0, props.cook.stage + 1).flatMap(one => one.adds.map(add => add.ingredient))
   .filter((id, i, all) => all.indexOf(id) === i && id !== props.plan.dish.base && !props.cook.forgotten.some(one => one.what === id)))

@@ -7,11 +7,11 @@ import { forecastCook } from '../../process/forecast/forecastCook'
 import type { Observation } from '../../record/marks/observation'
 import type { CookPlan } from '../../record/plan/plan'
 import { replay } from '../../record/replay/replay'
-import { aimOf } from '../repair/aimOf'
+import { aimOf } from './aimOf'
 import { contentsG, contentsNow, contentsToCome, dryG } from '../../process/program/contentsNow'
-import { faultsOf } from '../repair/faultsOf'
-import { FAULTS, type Fault, type Repair } from './repair'
-import { repairOf } from '../repair/repairOf'
+import { faultsAtFire } from '../faults/faultsOf'
+import { FAULT_IDS, type Fault } from '../faults/faults'
+import { type Repair, repairOf } from './repairOf'
 
 const pantry = Object.fromEntries(INGREDIENTS.map(row => [row.id, row.composition]))
 const withForecast = (plan: CookPlan): CookPlan => ({ ...plan, forecast: forecastCook(plan, [], 0, 40) })
@@ -54,7 +54,7 @@ describe('every fault of every dish', () => {
       const marks = begun(of, stage)
       const nowS = 300 * stage + 60
       const forecast = forecastCook(of, marks, nowS, 8)
-      for (const fault of FAULTS) {
+      for (const fault of FAULT_IDS) {
         const repair = repairOf(of, replay(of, marks), forecast, nowS, fault, pantry)!
         expect(repair.causes.length, fault).toBeGreaterThan(0)
         for (const one of repair.remedies) {
@@ -134,7 +134,7 @@ describe('amounts', () => {
 })
 
 describe('the faults that are offered', () => {
-  const of = (id: string) => faultsOf(starterPlan(id).dish)
+  const of = (id: string) => faultsAtFire(starterPlan(id).dish)
 
   it('are those of the form, the sugar and the base', () => {
     expect(of('winter-market-carrot')).toEqual(expect.arrayContaining(['pasty', 'milk-split']))
@@ -165,19 +165,19 @@ describe('what the record of the cook says', () => {
     const boiled = [...begun(plan, 1), marked(20, 310, 'vessel.lit', { vessel: 'pot' }), marked(21, 590, 'sign.seen', { sign: 'boil' }), ...begun(plan, 3).slice(2)]
     expect(at('lumpy', boiled, 960).causes.find(one => one.cause === 'cold-liquid')!.record).toBe('against')
     const low = [...begun(plan, 3), marked(30, 905, 'flame.changed', { vessel: 'pan', mark: 'm1' })]
-    expect(at('runny', low, 960).causes[0]).toEqual({ cause: 'low-flame', record: 'for' })
+    expect(at('runny', low, 960).causes[0]).toEqual({ cause: 'low-after-turn', record: 'for' })
   })
 
   it('knows what looks wrong and is not, until the stage is late', () => {
     expect(at('runny', begun(plan, 3), 930).expected).toBe('looks-too-thin')
-    expect(at('scorched', begun(plan, 1), 400).expected).toBeNull()
+    expect(at('burnt', begun(plan, 1), 400).expected).toBeNull()
     const carrot = withForecast(starterPlan('winter-market-carrot'))
     const sweeten = mainLine(carrot.dish).findIndex(stage => stage.id === 'sweeten')
     expect(at('runny', begun(carrot, sweeten), 300 * sweeten + 60, carrot).expected).toBe('runs-again')
   })
 
   it('says what cannot be saved, and that nothing burnt is used again', () => {
-    const repair = at('scorched', begun(plan, 1), 500)
+    const repair = at('burnt', begun(plan, 1), 500)
     expect(repair.lost).toBe('burnt-stays')
     expect(water(repair, 'start-again').adds.map(one => one.ingredient)).toEqual(['semolina-fine', 'ghee'].map(id => (plan.amounts.some(one => one.ingredient === id) ? id : plan.amounts.find(one => one.id === plan.dish.base)!.ingredient)))
     expect(at('raw-taste', begun(plan, 1), 500).lost).toBeNull()
