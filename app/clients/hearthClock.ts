@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { ClockSchema } from '../../contracts/clock'
 import { ask } from './api'
-import { keepText, keptJson } from './deviceStorage'
+import { keepText, keptJson } from './sync/storage'
 
 const KEPT = 'yon-hearth.clock'
 const KeptSchema = z.object({ ahead: z.number(), rate: z.number() })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { keepingText } from '../../words/keeping'
-import { outboxState } from '../clients/outbox'
+import { outboxState } from '../clients/sync/outbox'
 import HouseMark from './HouseMark.vue'
 
 defineProps<{

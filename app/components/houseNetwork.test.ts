@@ -22,7 +22,7 @@ describe('a device outside the house', () => {
   it('knows it, keeps what was marked, and is let in by the next answer', async () => {
     answers = { 'PUT /api/cooks/cook': () => problem('enter-first', 401) }
     const { lockedOut, ask, Anything } = await import('../clients/api')
-    const { keepPlan, waitingEntries, flush } = await import('../clients/outbox')
+    const { keepPlan, waitingEntries, flush } = await import('../clients/sync/outbox')
     keepPlan(examplePlan())
     await flush()
     expect(lockedOut.value).toBe('enter-first')

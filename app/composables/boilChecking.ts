@@ -9,7 +9,7 @@ import { saturationTempC } from '../../core/materials/water/saturationTempC'
 import { airPressurePa } from '../../core/materials/water/airPressurePa'
 import { hearthNow } from '../clients/hearthClock'
 import { useHearthTime } from './hearthTime'
-import { dropText, keepText, keptJson } from '../clients/deviceStorage'
+import { dropText, keepText, keptJson } from '../clients/sync/storage'
 
 const KEPT = 'yon-hearth.boil'
 

@@ -1,7 +1,7 @@
 import { onScopeDispose } from 'vue'
 import type { StoredObservation } from '../../contracts/observation'
 import { followStored } from '../clients/followed'
-import { onAcknowledged } from '../clients/outbox'
+import { onAcknowledged } from '../clients/sync/outbox'
 
 /**
  * Follows a stream: what other devices mark comes in as it is stored, what this one marks as it is acknowledged.

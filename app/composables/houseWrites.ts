@@ -4,7 +4,7 @@ import type { Kitchen, ShelfName } from '../../contracts/kitchen'
 import type { Correction } from '../../core/materials/composition/correction'
 import { houseDay } from './format'
 import { hearthNow } from '../clients/hearthClock'
-import { newId } from '../clients/outbox'
+import { newId } from '../clients/sync/outbox'
 
 /** Puts one thing on a shelf of the house; fails where the hearth is away. */
 type Put = <S extends ShelfName>(shelf: S, item: Kitchen[S][number]) => Promise<void>

@@ -1,6 +1,6 @@
 import { computed, ref, type Ref } from 'vue'
 import type { DishCard } from '../../core/formulation/dish/dish'
-import { newId } from '../clients/outbox'
+import { newId } from '../clients/sync/outbox'
 
 /** What keeping a dish needs to know, and what it can do. */
 export interface KeepingSources {

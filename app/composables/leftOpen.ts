@@ -1,7 +1,7 @@
 import { computed, ref, type Ref } from 'vue'
 import type { LiveCookLine } from '../../contracts/cook'
 import { Anything, ask } from '../clients/api'
-import { keepObservation } from '../clients/outbox'
+import { keepObservation } from '../clients/sync/outbox'
 
 type LeftOpen = LiveCookLine & { readonly likelyDoneAt: number }
 

@@ -1,7 +1,7 @@
 import { shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
-import { dropText, keptJson, keptKeys } from '../clients/deviceStorage'
-import { countWaiting } from '../clients/outbox'
+import { dropText, keptJson, keptKeys } from '../clients/sync/storage'
+import { countWaiting } from '../clients/sync/outbox'
 
 const PREFIX = 'yon-hearth.refused.'
 const RefusedSchema = z.object({ why: z.string(), entry: z.looseObject({

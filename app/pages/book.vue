@@ -17,7 +17,7 @@ import { dishFile, giveFile, readDishFile, recipeFile, type FoundLines } from '.
 import { dishFinder } from '../composables/findDishes'
 import { houseDay } from '../composables/format'
 import { hearthNow } from '../clients/hearthClock'
-import { newId } from '../clients/outbox'
+import { newId } from '../clients/sync/outbox'
 import { useDishArches } from '../stores/dishArches'
 import { useHouse } from '../stores/house'
 import { INGREDIENTS } from '../../book/ingredients'

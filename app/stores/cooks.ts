@@ -6,11 +6,12 @@ import type { AnyMark } from '../../core/record/marks/kinds'
 import type { Observation } from '../../core/record/marks/observation'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { ask, isForLater } from '../clients/api'
-import { dropText, keepText, keptJson, keptKeys } from '../clients/deviceStorage'
-import { keepObservation, keepPlan, waitingEntries } from '../clients/outbox'
+import { recentOnDevice } from '../clients/sync/recent'
+import { keepObservation, keepPlan, waitingEntries } from '../clients/sync/outbox'
 
-const CACHE = 'yon-hearth.cook.'
-const MOST_CACHED = 3
+/** The cooks that this device can show while the hearth is away. */
+const MOST_RECENT = 3
+const recent = recentOnDevice('cook', CookSchema, MOST_RECENT)
 
 /** A cook as this page knows it: its plan, and what was marked, acknowledged or not. */
 export interface KnownCook {
@@ -34,12 +35,12 @@ export const useCooks = defineStore('cooks', () => {
     try {
       // A plan that waits here is not on the hearth yet: it is not asked for.
       const waits = waitingEntries().some(({ entry }) => entry.type === 'plan' && entry.plan.id === id)
-      cook = waits ? cached(id) : await ask('GET', `/cooks/${id}`, CookSchema)
+      cook = waits ? recent.read(id) : await ask('GET', `/cooks/${id}`, CookSchema)
       fresh = !waits
     }
     catch (error) {
       away = isForLater(error)
-      cook = cached(id)
+      cook = recent.read(id)
     }
     const waiting = waitingEntries()
     const plan = cook?.plan ?? waiting.flatMap(({ entry }) => (entry.type === 'plan' && entry.plan.id === id ? [entry.plan] : []))[0]
@@ -93,13 +94,5 @@ function merge(old: readonly Observation[], fresh: readonly Observation[]): read
 /** Keeps a cook on this device, with what the hearth has stored of it: the rest waits in the outbox. */
 function cacheStored(id: string, plan: CookPlan, observations: readonly Observation[]): void {
   const cook: Cook = { plan, observations: observations.filter((one): one is StoredObservation => 'place' in one) }
-  const keys = keptKeys(CACHE).filter(key => key !== CACHE + id)
-  for (const key of keys.slice(0, Math.max(0, keys.length - MOST_CACHED + 1))) dropText(key)
-  // A memory of the hearth's own must not take the room that marks need.
-  if (!keepText(CACHE + id, JSON.stringify(cook))) dropText(CACHE + id)
-}
-
-function cached(id: string): Cook | null {
-  const parsed = CookSchema.safeParse(keptJson(CACHE + id))
-  return parsed.success ? parsed.data : null
+  recent.keep(id, cook)
 }

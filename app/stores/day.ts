@@ -1,12 +1,12 @@
-import { useDebounceFn, useManualRefHistory } from '@vueuse/core'
+import { useManualRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { SpreadSchema, type Spread } from '../../contracts/spread'
 import { ask, isForLater, Refused } from '../clients/api'
-import { dropText, keepText, keptJson } from '../clients/deviceStorage'
+import { laneOf, type Round } from '../clients/sync/lane'
+import { dropText, keepText, keptJson } from '../clients/sync/storage'
 
 const SAVE_MS = 400
-const RETRY_MS = 5000
 const MOST_UNDONE = 200
 const KEPT = (id: string): string => `yon-hearth.spread.${id}`
 
@@ -22,26 +22,17 @@ export const useDay = (id: string) => defineStore(`day/${id}`, () => {
   /** What is wrong, as a sentence; empty where nothing is. */
   const trouble = shallowRef('')
   const history = useManualRefHistory(spread, { capacity: MOST_UNDONE })
+  /** True while what stands here is not on the hearth. */
   let dirty = false
-  let busy: Promise<void> | null = null
+  const lane = laneOf(send)
+  const isSending = (): boolean => lane.state.value === 'working'
 
   async function read(): Promise<void> {
     spread.value = await ask('GET', `/spreads/${id}`, SpreadSchema)
   }
 
-  /** Sends what is not sent yet; what is under way is waited for. */
-  async function save(): Promise<void> {
-    if (busy) await busy
-    if (!spread.value || busy || !dirty) return
-    busy = send().finally(() => {
-      busy = null
-      if (dirty) void later()
-    })
-    await busy
-  }
-
-  async function send(): Promise<void> {
-    if (!spread.value) return
+  async function send(): Promise<Round> {
+    if (!spread.value || !dirty) return 'done'
     const sent = spread.value
     dirty = false
     try {
@@ -51,26 +42,25 @@ export const useDay = (id: string) => defineStore(`day/${id}`, () => {
       trouble.value = ''
     }
     catch (error) {
+      if (isForLater(error)) {
+        dirty = true
+        trouble.value = 'The hearth cannot be reached. The day is kept on this device and sent when it is back.'
+        throw error
+      }
+      trouble.value = error instanceof Error ? error.message : String(error)
       if (error instanceof Refused && error.problem.code === 'changed-meanwhile') {
         dropText(KEPT(id))
         await read()
         history.clear()
-        trouble.value = error.problem.detail
       }
-      else if (isForLater(error)) {
-        dirty = true
-        setTimeout(() => void save(), RETRY_MS)
-        trouble.value = 'The hearth cannot be reached. The day is kept on this device and sent when it is back.'
-      }
-      else trouble.value = error instanceof Error ? error.message : String(error)
     }
+    return dirty ? 'more' : 'done'
   }
-  const later = useDebounceFn(() => save(), SAVE_MS)
 
   function saveSoon(): void {
     dirty = true
     if (spread.value) keepText(KEPT(id), JSON.stringify(spread.value))
-    void later()
+    lane.afterPause(SAVE_MS)
   }
 
   /** Reads the day; what was changed here and is not sent yet stands. What nobody changed meanwhile can still be undone. */
@@ -82,7 +72,7 @@ export const useDay = (id: string) => defineStore(`day/${id}`, () => {
       if (kept.success && spread.value && kept.data.revision === spread.value.revision) {
         spread.value = kept.data
         dirty = true
-        void later()
+        lane.afterPause(SAVE_MS)
       }
     }
     catch (error) {
@@ -122,10 +112,10 @@ export const useDay = (id: string) => defineStore(`day/${id}`, () => {
 
   /** Another device has changed it: what was changed here while it is read stands, for the hearth tells, when it is sent, who was first. */
   async function heardOf(revision: number): Promise<void> {
-    if (dirty || busy || !spread.value || revision <= spread.value.revision) return
+    if (dirty || isSending() || !spread.value || revision <= spread.value.revision) return
     const theirs = await ask('GET', `/spreads/${id}`, SpreadSchema).catch(() => null)
-    if (theirs && !dirty && !busy) spread.value = theirs
+    if (theirs && !dirty && !isSending()) spread.value = theirs
   }
 
-  return { spread, trouble, canUndo: history.canUndo, load, change, note, undo, heardOf, saved: save }
+  return { spread, trouble, canUndo: history.canUndo, load, change, note, undo, heardOf, saved: lane.now }
 })()

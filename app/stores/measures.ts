@@ -3,7 +3,7 @@ import { shallowRef } from 'vue'
 import { z } from 'zod'
 import { IngredientSchema } from '../../contracts/ingredient'
 import { CorrectionSchema, type Kitchen } from '../../contracts/kitchen'
-import { keepText, keptJson } from '../clients/deviceStorage'
+import { keepText, keptJson } from '../clients/sync/storage'
 
 const KEPT = 'yon-hearth.said-in'
 const SaidInSchema = z.object({

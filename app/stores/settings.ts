@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { isZone, machineZone } from '../../core/maths/time/houseDay'
-import { keepText, keptText } from '../clients/deviceStorage'
+import { keepText, keptText } from '../clients/sync/storage'
 
 const UNITS_KEY = 'yon-hearth.units'
 const ZONE_KEY = 'yon-hearth.zone'

@@ -4,7 +4,7 @@ import { shallowRef, watch } from 'vue'
 import type { Kitchen } from '../../contracts/kitchen'
 import { SheetSchema, type Sheet } from '../../contracts/sheet'
 import type { DishCard } from '../../core/formulation/dish/dish'
-import { keepText, keptJson } from '../clients/deviceStorage'
+import { keepText, keptJson } from '../clients/sync/storage'
 
 const KEPT = 'yon-hearth.sheet'
 const MOST_UNDONE = 200

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { SentObservation } from '../../contracts/observation'
+import type { SentObservation } from '../../../contracts/observation'
 
 let kept: Map<string, SentObservation>
 let asked: string[]
@@ -48,7 +48,7 @@ afterEach(() => {
 
 describe('one that the hearth refuses', () => {
   it('is set aside and said, and neither its stream nor another is held up', async () => {
-    const { keepObservation, flush, waitingEntries, outboxState } = await import('../clients/outbox')
+    const { keepObservation, flush, waitingEntries, outboxState } = await import('./outbox')
     keepObservation('never', 'note', { text: 'of a stream that is none' })
     keepObservation('cook', 'note', { text: 'a' })
     const bad = keepObservation('cook', 'bad', {})
@@ -58,7 +58,7 @@ describe('one that the hearth refuses', () => {
     expect(waitingEntries()).toEqual([])
     expect([outboxState.waiting.value, outboxState.setAside.value, outboxState.reachable.value]).toEqual([0, 2, true])
     expect(held.get(`yon-hearth.refused.observation.${bad.id}`)).toContain('too long')
-    const { useSetAside } = await import('./setAside')
+    const { useSetAside } = await import('../../composables/setAside')
     const { list, letGo } = useSetAside()
     expect(list.value.map(one => one.why)).toEqual(expect.arrayContaining(['line: too long', 'the hearth knows no such cook']))
     expect(list.value.map(one => one.mark?.kind).sort()).toEqual(['bad', 'note'])
@@ -67,9 +67,49 @@ describe('one that the hearth refuses', () => {
   })
 })
 
+describe('a stream that fails', () => {
+  it('holds up no other: each is tried again by itself', async () => {
+    const { keepObservation, flush, waitingEntries, outboxState } = await import('./outbox')
+    const answer = fetch
+    const tried: string[] = []
+    vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
+      tried.push(path)
+      return path.includes('/streams/sick/')
+        ? Promise.resolve(new Response(JSON.stringify({ type: 'x', title: 'x', status: 500, code: 'went-wrong', detail: 'x', fields: [] }), { status: 500 }))
+        : answer(path, init)
+    })
+    keepObservation('sick', 'note', { text: 'waits' })
+    keepObservation('well', 'note', { text: 'goes' })
+    await flush()
+    expect([...kept.values()].map(one => one.payload.text)).toEqual(['goes'])
+    expect(outboxState.reachable.value).toBe(false)
+    keepObservation('well', 'note', { text: 'goes too' })
+    await vi.advanceTimersByTimeAsync(200)
+    expect([...kept.values()].map(one => one.payload.text)).toEqual(['goes', 'goes too'])
+    expect(waitingEntries()).toHaveLength(1)
+    expect(tried.filter(path => path.includes('/sick/'))).toHaveLength(1)
+  })
+
+  it('whose answers settle nothing is not asked without a pause', async () => {
+    const { keepObservation, flush } = await import('./outbox')
+    let asked = 0
+    vi.stubGlobal('fetch', () => {
+      asked++
+      return Promise.resolve(new Response(JSON.stringify({ acknowledged: [], refused: [] })))
+    })
+    keepObservation('cook', 'note', {})
+    await flush()
+    await vi.advanceTimersByTimeAsync(1500)
+    expect(asked).toBe(1)
+    await vi.advanceTimersByTimeAsync(60_000)
+    expect(asked).toBeLessThan(8)
+  })
+})
+
 describe('retries', () => {
   it('come after longer and longer, and at once when the connection is back', async () => {
-    const { keepObservation, flush, tryNow } = await import('../clients/outbox')
+    const { keepObservation, flush } = await import('./outbox')
+    const { tryNow } = await import('./lane')
     let tries = 0
     vi.stubGlobal('fetch', () => {
       tries++
@@ -94,7 +134,7 @@ describe('retries', () => {
 
 describe('a storage', () => {
   it('that is full holds marks on the page, says so, and sends them', async () => {
-    const { keepObservation, flush, waitingEntries, outboxState } = await import('../clients/outbox')
+    const { keepObservation, flush, waitingEntries, outboxState } = await import('./outbox')
     keepObservation('cook', 'note', { text: 'fits' })
     room = held.size
     away = true
@@ -112,7 +152,7 @@ describe('a storage', () => {
     held.set('yon-hearth.out.observation.broken', '{"half":')
     held.set('yon-hearth.number', 'NaN')
     held.set('yon-hearth.clock', 'no json')
-    const outbox = await import('../clients/outbox')
+    const outbox = await import('./outbox')
     expect(outbox.waitingEntries()).toEqual([])
     expect(outbox.keepObservation('cook', 'note', {}).number).toBe(1)
     denied = true
@@ -120,7 +160,7 @@ describe('a storage', () => {
     const two = outbox.keepObservation('cook', 'note', { text: 'held too' })
     expect(two.number).toBeGreaterThan(one.number)
     expect(outbox.outboxState.keeping.value).toBe('denied')
-    const { setHearthClock } = await import('../clients/hearthClock')
+    const { setHearthClock } = await import('../hearthClock')
     await setHearthClock()
     await outbox.flush()
     expect([...kept.values()].map(each => each.payload.text)).toEqual(expect.arrayContaining(['held', 'held too']))
@@ -129,8 +169,8 @@ describe('a storage', () => {
 
 describe('a clock', () => {
   it('that jumped, or a phone that slept, is noticed, and what was marked meanwhile gets its right time', async () => {
-    const clock = await import('../clients/hearthClock')
-    const { keepObservation, waitingEntries } = await import('../clients/outbox')
+    const clock = await import('../hearthClock')
+    const { keepObservation, waitingEntries } = await import('./outbox')
     // The hearth goes on while the phone sleeps: forty minutes by the wall, none by the phone's steady clock.
     let slept = 0
     const steady = performance.now.bind(performance)
@@ -160,7 +200,7 @@ describe('a clock', () => {
 
   it('that is set back while the hearth is away does not take the page with it', async () => {
     vi.resetModules()
-    const clock = await import('../clients/hearthClock')
+    const clock = await import('../hearthClock')
     hearthClock = () => 1_795_000_000_000 + performance.now()
     await clock.setHearthClock()
     away = true

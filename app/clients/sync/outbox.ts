@@ -1,11 +1,12 @@
 import { readonly, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
-import { CookPlanSchema } from '../../contracts/cook'
-import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../contracts/observation'
-import type { CookPlan } from '../../core/record/plan/plan'
-import { Anything, ask, isForLater, Refused } from './api'
-import { deviceKeeping, dropText, keepText, keptJson, keptKeys, keptText, type Keeping } from './deviceStorage'
-import { hearthNow, hearthRate, holdClock, onClockPutRight } from './hearthClock'
+import { CookPlanSchema } from '../../../contracts/cook'
+import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../../contracts/observation'
+import type { CookPlan } from '../../../core/record/plan/plan'
+import { Anything, ask, isForLater, Refused } from '../api'
+import { deviceKeeping, dropText, keepText, keptJson, keptKeys, keptText, type Keeping } from './storage'
+import { hearthNow, hearthRate, holdClock, onClockPutRight } from '../hearthClock'
+import { isReachable, laneOf, type Lane, type Round } from './lane'
 
 const PREFIX = 'yon-hearth.out.'
 /** What the hearth will never take is set aside under this, and told of; nothing is thrown away. */
@@ -26,19 +27,10 @@ const MOST_AT_ONCE = 200
 type Acknowledged = (stream: string, stored: readonly StoredObservation[]) => void
 
 const waiting = shallowRef(0)
-const reachable = shallowRef(true)
 const setAside = shallowRef(0)
 const listeners = new Set<Acknowledged>()
 /** A mark is on this device at once; it is drawn first and sent this much later, ms of the hearth's clock. */
 const DRAWN_MS = 150
-let sending: Promise<void> | null = null
-let again: ReturnType<typeof setTimeout> | null = null
-/** After a failure it is tried again, each time after twice as long, real ms. */
-const FIRST_RETRY_MS = 2000
-const LAST_RETRY_MS = 60_000
-let retryMs = FIRST_RETRY_MS
-let soon: ReturnType<typeof setTimeout> | null = null
-
 /** How many things wait to be acknowledged, whether the hearth answered the last time, what it refused for good, and how this device keeps what waits. */
 export interface OutboxState {
   readonly waiting: Readonly<Ref<number>>
@@ -46,7 +38,7 @@ export interface OutboxState {
   readonly setAside: Readonly<Ref<number>>
   readonly keeping: Readonly<Ref<Keeping>>
 }
-export const outboxState: OutboxState = { waiting: readonly(waiting), reachable: readonly(reachable), setAside: readonly(setAside), keeping: deviceKeeping }
+export const outboxState: OutboxState = { waiting: readonly(waiting), reachable: isReachable, setAside: readonly(setAside), keeping: deviceKeeping }
 
 /**
  * This device's name: made once and kept.
@@ -106,7 +98,19 @@ function put(key: string, entry: Entry): void {
   keepText(key, JSON.stringify(entry))
   waiting.value++
   holdClock(DRAWN_MS)
-  soon ??= setTimeout(() => void flush(), DRAWN_MS / Math.max(1, hearthRate()))
+  laneFor(streamOf(entry)).soon(DRAWN_MS / Math.max(1, hearthRate()))
+}
+
+/** What waits of one stream goes by itself: its plan, where it is a cook that the hearth has not seen, then its marks. */
+const streamOf = (entry: Entry): string => (entry.type === 'plan' ? entry.plan.id : entry.stream)
+const lanes = new Map<string, Lane>()
+
+function laneFor(stream: string): Lane {
+  const known = lanes.get(stream)
+  if (known) return known
+  const lane = laneOf(() => sendStream(stream).finally(countWaiting))
+  lanes.set(stream, lane)
+  return lane
 }
 
 /**
@@ -133,23 +137,11 @@ export function onAcknowledged(listener: Acknowledged): () => void {
   return () => listeners.delete(listener)
 }
 
-/** Sends what waits, in order, one request at a time; tries again, after longer and longer, where the hearth is away. */
-export function flush(): Promise<void> {
-  if (soon) clearTimeout(soon)
-  soon = null
+/** Sends what waits, each stream by itself; tries again, after longer and longer, where the hearth is away. */
+export async function flush(): Promise<void> {
   countWaiting()
-  sending ??= sendAll().finally(() => {
-    sending = null
-    countWaiting()
-    if (waiting.value > 0 && reachable.value) void flush()
-  })
-  return sending
-}
-
-/** The connection may stand again: whatever waits is tried at once. */
-export function tryNow(): void {
-  retryMs = FIRST_RETRY_MS
-  void flush()
+  const streams = new Set(waitingEntries().map(one => streamOf(one.entry)))
+  await Promise.all([...streams].map(stream => laneFor(stream).now()))
 }
 
 /** Counts what waits and what is set aside anew. */
@@ -158,35 +150,26 @@ export function countWaiting(): void {
   setAside.value = keptKeys(SET_ASIDE).length
 }
 
-async function sendAll(): Promise<void> {
-  try {
-    for (const { key, entry } of waitingEntries().filter(one => one.entry.type === 'plan')) await sendPlan(key, entry)
-    const observations = waitingEntries().filter(one => one.entry.type === 'observation')
-    const streams = new Set(observations.map(one => (one.entry.type === 'observation' ? one.entry.stream : '')))
-    for (const stream of streams) await sendStream(stream, observations)
-    reachable.value = true
-    retryMs = FIRST_RETRY_MS
-  }
-  catch {
-    reachable.value = false
-    again ??= setTimeout(() => {
-      again = null
-      void flush()
-    }, retryMs)
-    retryMs = Math.min(LAST_RETRY_MS, retryMs * 2)
-  }
-}
-
 /** What the hearth will never take must not hold up the rest; it is set aside, not thrown away. */
 function putAside(key: string, why: string): void {
   keepText(key.replace(PREFIX, SET_ASIDE), JSON.stringify({ why, entry: keptJson(key) }))
   dropText(key)
 }
 
-async function sendPlan(key: string, entry: Entry): Promise<void> {
-  if (entry.type !== 'plan') return
+/** One round of a stream: its plan, and as many of its marks as go at once. */
+async function sendStream(stream: string): Promise<Round> {
+  const own = waitingEntries().filter(one => streamOf(one.entry) === stream)
+  for (const { key, entry } of own) if (entry.type === 'plan') await sendPlan(key, entry.plan)
+  const marks = own.flatMap(({ key, entry }) => (entry.type === 'observation' ? [{ key, observation: entry.observation }] : []))
+  const settled = marks.length === 0 ? 0 : await sendMarks(stream, marks.slice(0, MOST_AT_ONCE))
+  if (marks.length === settled) return 'done'
+  // An answer that settles nothing is no reason to ask again at once.
+  return settled > 0 ? 'more' : 'stuck'
+}
+
+async function sendPlan(key: string, plan: CookPlan): Promise<void> {
   try {
-    await ask('PUT', `/cooks/${entry.plan.id}`, Anything, entry.plan)
+    await ask('PUT', `/cooks/${plan.id}`, Anything, plan)
     dropText(key)
   }
   catch (error) {
@@ -195,23 +178,24 @@ async function sendPlan(key: string, entry: Entry): Promise<void> {
   }
 }
 
-async function sendStream(stream: string, entries: ReturnType<typeof waitingEntries>): Promise<void> {
-  const own = entries.flatMap(({ key, entry }) =>
-    (entry.type === 'observation' && entry.stream === stream ? [{ key, observation: entry.observation }] : [])).slice(0, MOST_AT_ONCE)
+/** Sends marks; those that are on disk are let go of, those that will never be are set aside. Returns how many of them. */
+async function sendMarks(stream: string, marks: readonly { readonly key: string, readonly observation: SentObservation }[]): Promise<number> {
   try {
-    const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, { sentAt: hearthNow(), observations: own.map(one => one.observation) })
+    const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, { sentAt: hearthNow(), observations: marks.map(one => one.observation) })
     const ids = new Set(acknowledged.map(one => one.id))
     const faults = new Map(refused.map(one => [one.id, `${one.path.replace(/^payload\./, '')}: ${one.message}`]))
-    for (const { key, observation } of own) {
+    for (const { key, observation } of marks) {
       if (ids.has(observation.id)) dropText(key)
       else if (faults.has(observation.id)) putAside(key, faults.get(observation.id) ?? '')
     }
     for (const listener of listeners) listener(stream, acknowledged)
+    return marks.filter(one => ids.has(one.observation.id) || faults.has(one.observation.id)).length
   }
   catch (error) {
     if (isForLater(error)) throw error
     // All of this post was refused: of this stream or of these marks; other streams go on.
-    for (const { key } of own) putAside(key, error instanceof Refused ? (error.problem.code === 'not-found' ? 'the hearth knows no such cook' : error.problem.title) : String(error))
+    for (const { key } of marks) putAside(key, error instanceof Refused ? (error.problem.code === 'not-found' ? 'the hearth knows no such cook' : error.problem.title) : String(error))
+    return marks.length
   }
 }
 

@@ -28,18 +28,42 @@ function storage(): Storage | null {
  */
 export function keepText(key: string, text: string): boolean {
   const here = storage()
-  try {
-    if (!here) throw new Error('denied')
-    here.setItem(key, text)
+  if (here && (put(here, key, text) || madeRoom(here, key, text))) {
     onPage.delete(key)
     if (onPage.size === 0) keeping.value = 'device'
     return true
   }
+  onPage.set(key, text)
+  keeping.value = here ? 'full' : 'denied'
+  return false
+}
+
+/** Those who keep what can be read again, and let go of some of it. */
+const spares = new Set<(key: string) => boolean>()
+
+/**
+ * Says who lets go of what can be read again where the device is full.
+ *
+ * @param letGo lets go of one thing that the key being kept does not need; false where there is none
+ */
+export function onDeviceFull(letGo: (key: string) => boolean): void {
+  spares.add(letGo)
+}
+
+function put(here: Storage, key: string, text: string): boolean {
+  try {
+    here.setItem(key, text)
+    return true
+  }
   catch {
-    onPage.set(key, text)
-    keeping.value = here ? 'full' : 'denied'
     return false
   }
+}
+
+/** What can be read again must not take the room that marks need. */
+function madeRoom(here: Storage, key: string, text: string): boolean {
+  for (const letGo of spares) while (letGo(key)) if (put(here, key, text)) return true
+  return false
 }
 
 /**
