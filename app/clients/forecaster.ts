@@ -1,81 +1,34 @@
-import { readonly, ref, type Ref } from 'vue'
+import type { Ref } from 'vue'
 import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../../contracts/worker'
 import type { FlamePlan, FlameWish } from '../../core/process/flame/flamePlan'
 import type { RoastAhead } from '../../core/process/flame/roastAhead'
 import type { Forecast, Moved } from '../../core/record/plan/forecast'
 import type { Observation } from '../../core/record/marks/observation'
 import type { CookPlan } from '../../core/record/plan/plan'
+import { workerClient } from './workerClient'
 
 type Final = Exclude<WorkerAnswer, { type: 'refused' }>
-interface Pending {
-  readonly stream: string
-  readonly soon: (answer: Final) => void
-  readonly resolve: (answer: Final | null) => void
-  readonly reject: (error: Error) => void
-}
-
-const failed = ref(false)
-/** True after the worker that forecasts stopped, until it answers again: what is marked is safe, windows stand still. */
-export const forecastFailed: Readonly<Ref<boolean>> = readonly(failed)
-
-let worker: Worker | null = null
-let ticket = 0
-const pending = new Map<number, Pending>()
-
-function theWorker(): Worker {
-  if (worker) return worker
-  worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' })
-  worker.onmessage = (event: MessageEvent<unknown>) => {
-    const answer = WorkerAnswerSchema.safeParse(event.data)
-    if (!answer.success) return stopped()
-    failed.value = false
-    hear(answer.data)
-  }
-  worker.onerror = worker.onmessageerror = stopped
-  return worker
-}
-
-/** The next question starts another one. */
-function stopped(): void {
-  failed.value = true
-  for (const waits of pending.values()) waits.reject(new Error('The forecast worker stopped.'))
-  pending.clear()
-  worker?.terminate()
-  worker = null
-}
-
-function hear(answer: WorkerAnswer): void {
-  const waits = pending.get(answer.ticket)
-  if (!waits) return
-  if (answer.type !== 'refused' && !isFinal(answer)) return waits.soon(answer)
-  pending.delete(answer.ticket)
-  if (answer.type === 'refused') waits.reject(new Error(`${answer.code} at ${answer.path}`))
-  else waits.resolve(answer)
-}
-
-function isFinal(answer: Final): boolean {
-  return answer.type !== 'moved' && !(answer.type === 'flame-plan' && answer.done < 1)
-}
-
 type Without<T> = T extends unknown ? Omit<T, 'ticket'> : never
+
+const client = workerClient<Without<WorkerQuestion>, WorkerAnswer>(
+  () => new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
+  message => WorkerAnswerSchema.safeParse(message).data ?? null,
+)
+
+/** True after the worker that forecasts stopped, until it answers again: what is marked is safe, windows stand still. */
+export const forecastFailed: Readonly<Ref<boolean>> = client.failed
+
+const isFinal = (answer: Final): boolean => answer.type !== 'moved' && !(answer.type === 'flame-plan' && answer.done < 1)
 
 /** A newer question of a stream makes the older one stale: it resolves with null. */
 function ask(question: Without<WorkerQuestion>, soon: (answer: Final) => void = () => undefined): Promise<Final | null> {
-  for (const [old, waits] of pending) {
-    if (waits.stream !== question.stream) continue
-    waits.resolve(null)
-    pending.delete(old)
-  }
-  const mine = ++ticket
   return new Promise((resolve, reject) => {
-    if (question.type === 'give-up') resolve(null)
-    else pending.set(mine, { stream: question.stream, soon, resolve, reject })
-    try {
-      theWorker().postMessage(JSON.parse(JSON.stringify({ ...question, ticket: mine })))
-    }
-    catch {
-      stopped()
-    }
+    client.ask(question.stream, question, (answer) => {
+      if (answer.type === 'refused') reject(new Error(`${answer.code} at ${answer.path}`))
+      else if (isFinal(answer)) resolve(answer)
+      else soon(answer)
+      return answer.type === 'refused' || isFinal(answer)
+    }, how => (how === 'stopped' ? reject(new Error('The forecast worker stopped.')) : resolve(null)))
   })
 }
 
@@ -144,5 +97,5 @@ export async function askRoastAhead(stream: string, plan: CookPlan, observations
  * @param stream whose question is no longer wanted
  */
 export function giveUp(stream: string): void {
-  if ([...pending.values()].some(waits => waits.stream === stream)) void ask({ type: 'give-up', stream })
+  if (client.giveUp(stream)) client.tell({ type: 'give-up', stream })
 }

@@ -1,27 +1,18 @@
+import type { Ref } from 'vue'
 import { PlannerAnswerSchema, type PlannerAnswer, type PlannerQuestion } from '../../contracts/planner'
-import type { Day } from '../../core/day/problem/day'
-
-let worker: Worker | null = null
-let ticket = 0
-let hearing: { readonly ticket: number, readonly tell: (answer: PlannerAnswer) => void, readonly failed: () => void } | null = null
-
-function theWorker(): Worker {
-  if (worker) return worker
-  worker = new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' })
-  worker.onmessage = (event: MessageEvent<unknown>) => {
-    const answer = PlannerAnswerSchema.parse(event.data) as PlannerAnswer
-    if (hearing?.ticket === answer.ticket) hearing.tell(answer)
-  }
-  worker.onerror = () => {
-    worker?.terminate()
-    worker = null
-    hearing?.failed()
-    hearing = null
-  }
-  return worker
-}
+import { workerClient } from './workerClient'
 
 type Without<T> = T extends unknown ? Omit<T, 'ticket'> : never
+
+const client = workerClient<Without<PlannerQuestion>, PlannerAnswer>(
+  () => new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
+  message => PlannerAnswerSchema.safeParse(message).data ?? null,
+)
+/** The planner does one thing at a time. */
+const STREAM = 'plan'
+
+/** True after the planner stopped, until it answers again: the day stands as it is. */
+export const plannerFailed: Readonly<Ref<boolean>> = client.failed
 
 /**
  * Asks the planner; a newer question ends the one before it.
@@ -31,13 +22,19 @@ type Without<T> = T extends unknown ? Omit<T, 'ticket'> : never
  * @param failed hears that the planner stopped; it starts anew with the next question
  * @returns ends the question
  */
-export function askPlanner(question: Without<Exclude<PlannerQuestion, { type: 'stop' }>> & { readonly day: Day }, tell: (answer: PlannerAnswer) => void, failed: () => void = () => undefined): () => void {
-  const mine = ++ticket
-  hearing = { ticket: mine, tell, failed }
-  theWorker().postMessage(JSON.parse(JSON.stringify({ ...question, ticket: mine })))
+export function askPlanner(question: Without<Exclude<PlannerQuestion, { type: 'stop' }>>, tell: (answer: PlannerAnswer) => void, failed: () => void = () => undefined): () => void {
+  let over = false
+  client.ask(STREAM, question, (answer) => {
+    tell(answer)
+    // What follows a plan is told until a newer question comes.
+    return false
+  }, (how) => {
+    over = true
+    if (how === 'stopped') failed()
+  })
   return () => {
-    if (hearing?.ticket !== mine) return
-    hearing = null
-    theWorker().postMessage({ type: 'stop', ticket: ++ticket })
+    if (over) return
+    client.giveUp(STREAM)
+    client.tell({ type: 'stop' })
   }
 }

@@ -14,7 +14,7 @@ import type { DayTries } from '../../core/day/planning/simulateDay'
 import type { Doing } from '../../core/day/spread/spread'
 import { whatIsLeft } from '../../core/day/spread/underWay'
 import { hearthNow } from '../clients/hearthClock'
-import { askPlanner } from '../clients/planner'
+import { askPlanner, plannerFailed } from '../clients/planner'
 import { minuteOf } from './spreadClock'
 
 /** Seconds a plan is sought while something is moved, once it stands, and while the day runs late. */
@@ -164,7 +164,7 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
       seeking.value = false
       keepPlan()
     },
-    state: { planned, tries, latest, least, troubles, seeking, cannot, clash, day, found, other },
+    state: { planned, tries, latest, least, troubles, seeking, cannot, clash, day, found, other, stopped: plannerFailed },
     soon: (moving: boolean): void => {
       found.value = null
       other.value = null

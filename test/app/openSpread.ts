@@ -16,7 +16,7 @@ import { DaySolver } from '../../core/day/planning/solveDay'
 import type { Spread } from '../../core/day/spread/spread'
 import { exampleSpread } from '../support/spreads'
 
-vi.mock('../../app/clients/planner', () => ({ askPlanner: vi.fn() }))
+vi.mock('../../app/clients/planner', () => ({ askPlanner: vi.fn(), plannerFailed: ref(false) }))
 vi.mock('../../app/clients/forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
 vi.mock('../../app/composables/cookStream', () => ({ followStream: vi.fn() }))
 vi.mock('../../app/clients/followed', async importActual => ({ ...await importActual<object>(), followSpread: vi.fn() }))

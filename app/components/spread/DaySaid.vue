@@ -25,6 +25,8 @@ const props = defineProps<{
   seeking: boolean
   /** Nothing fits, not even with meals moved. */
   cannot: boolean
+  /** True after the planner stopped on this device. */
+  stopped?: boolean
   /** What cannot be had together then, where that is known. */
   clash: readonly Clash[] | null
   /** What one more of something would do, once asked. */
@@ -85,6 +87,12 @@ const better = (offer: Offer): string => {
       class="danger"
     >
       {{ DAY_TROUBLE_WORDS[trouble.code](names.get(trouble.about) ?? trouble.about) }}
+    </p>
+    <p
+      v-if="stopped"
+      class="danger"
+    >
+      The planner stopped on this device. The day stands as it is and is kept; it is planned again with the next change.
     </p>
     <p
       v-if="cannot"

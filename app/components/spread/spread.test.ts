@@ -77,6 +77,7 @@ describe('what is said of a plan', () => {
   })
 
   it('lets the search end with what it has', async () => {
+    expect(mount(DaySaid, { props: { ...base, stopped: true } }).text()).toContain('The planner stopped on this device')
     const said = mount(DaySaid, { props: { ...base, seeking: true } })
     expect(said.text()).toContain('A better plan is being sought.')
     await button(said, 'That will do').trigger('click')
