@@ -7,7 +7,7 @@ const PLANT = ['coconut-milk', 'oat-milk', 'soya-milk'] as const
 /** Water each grade of semolina asks for, relative to the medium one (estimates). */
 const GRADES: Readonly<Record<string, number>> = { 'semolina-fine': 0.95, 'semolina-medium': 1, 'semolina-coarse': 1.08, 'farina': 1.02 }
 
-const swap = (id: string, from: readonly string[], to: readonly string[], adjusts: SwapRule['adjusts'], notes: readonly string[] = []): SwapRule => ({ id, from, to, adjusts, notes })
+const swap = (id: string, from: readonly string[], to: readonly string[], adjusts: SwapRule['adjusts'], notes: SwapRule['notes'] = []): SwapRule => ({ id, from, to, adjusts, notes })
 
 const gradeSwaps = Object.keys(GRADES).flatMap(from => Object.keys(GRADES).filter(to => to !== from)
   .map((to): SwapRule => ({ ...swap(`${from}-to-${to}`, [from], [to], ['water'], ['grain']), liquidFactor: GRADES[to]! / GRADES[from]! })))

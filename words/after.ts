@@ -4,6 +4,8 @@ import type { Place } from '../core/record/marks/place'
 import type { GivenTo, LikedFor, Liking } from '../core/record/marks/afterFire'
 import type { ServedAs } from '../core/cook/after/bringBack'
 import type { TrayFill } from '../core/formulation/tray/trayFill'
+import type { Allergen } from '../core/materials/composition/ingredient'
+import { wordFor } from './wordFor'
 
 /** Where a sweet stands. */
 export const PLACE_WORDS: Readonly<Record<Place, string>> = { room: 'in the room', cold: 'in the cold' }
@@ -101,12 +103,12 @@ export function daysText([least, most]: readonly [number, number]): string {
  * @returns such as `pistachio nuts and sesame`
  */
 export function allergensText(allergens: readonly string[]): string {
-  const names = allergens.map(one => ALLERGEN_WORDS[one] ?? one)
+  const names = allergens.map(one => wordFor(ALLERGEN_WORDS, one) ?? one)
   return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join('')
 }
 
 /** Allergens as a label names them. */
-export const ALLERGEN_WORDS: Readonly<Record<string, string>> = {
+export const ALLERGEN_WORDS: Readonly<Record<Allergen, string>> = {
   milk: 'milk', wheat: 'wheat (gluten)', barley: 'barley (gluten)', oats: 'oats (gluten)', cashew: 'cashew nuts', almond: 'almonds', pistachio: 'pistachio nuts', walnut: 'walnuts',
   peanut: 'peanuts', sesame: 'sesame', soya: 'soya', coconut: 'coconut', sulphites: 'sulphites',
 }

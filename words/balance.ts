@@ -2,6 +2,7 @@ import type { Part } from '../core/formulation/dish/dish'
 import type { BalanceShift } from '../core/formulation/yield/balanceShift'
 import { ALLERGEN_WORDS } from './after'
 import { outsideText, ROLE_WORDS, STYLE_WORDS } from './measure'
+import { wordFor } from './wordFor'
 
 /** What an ingredient does in a dish, as it is chosen. */
 export const PART_WORDS: Readonly<Record<Part, string>> = {
@@ -27,7 +28,7 @@ export function balanceText(shift: BalanceShift, family: string, grams: (massG: 
   const more = (value: number): string => `${grams(Math.abs(value))} ${value > 0 ? 'more' : 'less'}`
   const said = [
     ...shift.nowhere.map(id => `With these choices ${nameOf(id)} would go in nowhere: change its part, or the choices below.`),
-    ...(shift.allergens.length > 0 ? [`It brings ${shift.allergens.map(one => ALLERGEN_WORDS[one] ?? one).join(', ')} into the dish.`] : []),
+    ...(shift.allergens.length > 0 ? [`It brings ${shift.allergens.map(one => wordFor(ALLERGEN_WORDS, one) ?? one).join(', ')} into the dish.`] : []),
     ...shift.standings.map(({ role, before, after }) => `${ROLE_WORDS[role]}: ${before.style ? STYLE_WORDS[before.style] : 'outside its span'} before, ${after.style ? STYLE_WORDS[after.style] : outsideText(after, family)} after.`),
     ...(Math.abs(shift.waterG) >= LEAST.massG ? [`${more(shift.waterG)} water.`] : []),
     ...(Math.abs(shift.finishedG) >= LEAST.massG ? [`About ${more(shift.finishedG)} sweet in the end.`] : []),

@@ -1,6 +1,8 @@
 import type { Choices } from '../core/formulation/dish/choices'
 import type { TroubleCode } from '../core/formulation/dish/troublesOf'
 import type { FamilyId } from '../core/formulation/family/family'
+import { entriesOf } from '../core/entriesOf'
+import { wordFor } from './wordFor'
 
 /** Families as they are offered, with the names people search by. */
 export const FAMILY_WORDS: Readonly<Record<FamilyId, { readonly name: string, readonly others: readonly string[] }>> = {
@@ -17,7 +19,7 @@ export const FAMILY_WORDS: Readonly<Record<FamilyId, { readonly name: string, re
 }
 
 /** The questions on which cooks disagree, and the answers, as they are chosen. */
-export const CHOICE_WORDS: { readonly [Key in keyof Choices]: { readonly asks: string, readonly answers: Readonly<Record<string, string>> } } = {
+export const CHOICE_WORDS: { readonly [Key in keyof Choices]: { readonly asks: string, readonly answers: { readonly [Value in `${Choices[Key]}`]: string } } } = {
   form: { asks: 'Made into', answers: { soft: 'soft halwa', slab: 'a set slab', balls: 'rolled balls' } },
   preparation: {
     asks: 'Got ready as',
@@ -72,14 +74,22 @@ export const TROUBLE_WORDS: Readonly<Record<TroubleCode, string>> = {
 }
 
 /**
+ * An answer to one of the questions.
+ *
+ * @param key the question
+ * @param value the answer, which may be of another version
+ * @returns such as `as a boiled syrup`
+ */
+export function answerText(key: keyof Choices, value: string | boolean): string {
+  return wordFor<string>(CHOICE_WORDS[key].answers, String(value)) ?? String(value)
+}
+
+/**
  * An offer that takes a trouble away, in words.
  *
  * @param offer changes of choices
  * @returns such as `sugar goes in: as a boiled syrup`
  */
 export function offerText(offer: Partial<Choices>): string {
-  return Object.entries(offer).map(([key, value]) => {
-    const words = CHOICE_WORDS[key as keyof Choices]
-    return `${words.asks.toLowerCase()} ${words.answers[String(value)] ?? String(value)}`
-  }).join(', ')
+  return entriesOf(offer).map(([key, value]) => `${CHOICE_WORDS[key].asks.toLowerCase()} ${answerText(key, value)}`).join(', ')
 }

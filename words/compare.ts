@@ -3,6 +3,7 @@ import type { Difference } from '../core/cook/compare/difference'
 import { clockText } from './clockText'
 import { STEP_WORDS } from './cook'
 import { wordFor } from './wordFor'
+import type { StageRole } from '../core/formulation/dish/stageRole'
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six']
 
@@ -39,7 +40,7 @@ export function differenceText(one: Difference, turn: string, say: CompareWords)
 }
 
 /** What a cook does at the turning point, said of the past, by the stage that begins or ends there. */
-const TURNED: Readonly<Record<string, string>> = { 'pour': 'poured', 'rain': 'grain in', 'milk': 'milk in', 'liquid': 'liquid in', 'sweeten': 'sugar in', 'cool': 'off the fire', 'thicken': 'thickened', 'soften': 'into the syrup' }
+const TURNED: Readonly<Partial<Record<StageRole, string>>> = { 'pour': 'poured', 'rain': 'grain in', 'milk': 'milk in', 'liquid': 'liquid in', 'sweeten': 'sugar in', 'cool': 'off the fire', 'thicken': 'thickened', 'soften': 'into the syrup' }
 
 /**
  * What a cook did at the turning point.
@@ -48,5 +49,5 @@ const TURNED: Readonly<Record<string, string>> = { 'pour': 'poured', 'rain': 'gr
  * @returns such as `poured`
  */
 export function turnedText(stage: string): string {
-  return TURNED[stage] ?? 'turned'
+  return wordFor(TURNED, stage) ?? 'turned'
 }

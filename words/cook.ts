@@ -1,13 +1,17 @@
 import type { Stage } from '../core/formulation/dish/dish'
 import { mainLine } from '../core/formulation/dish/mainLine'
-import type { CautionCode, Cue, CueCode } from '../core/cook/guidance/cue'
+import type { Cue, CueCode } from '../core/cook/guidance/cue'
+import type { CautionCode } from '../core/formulation/dish/stageCodes'
 import type { CookPlan } from '../core/record/plan/plan'
 import { clockText } from './clockText'
 import { planMarkText } from './flames'
 import { lateCueText } from './late'
-import { BESIDE_WORDS, DISH_VESSEL_WORDS, stageBegunText, stageBeginText, stageCueText, stageName } from './stages'
+import { besideText, DISH_VESSEL_WORDS, stageBegunText, stageBeginText, stageCueText, stageName } from './stages'
 import type { ColourStep, SignId } from '../core/formulation/signs/signIds'
 import { wordFor } from './wordFor'
+import { isStage } from '../core/formulation/dish/stageRole'
+import type { PlainAction } from '../core/cook/guidance/actions'
+import type { Form } from '../core/formulation/dish/choices'
 
 /** The one thing to do now, by code: short enough for one glance. */
 export const CUES: Readonly<Record<CueCode, string>> = {
@@ -95,7 +99,7 @@ export const STEP_WORDS: Readonly<Record<ColourStep, string>> = {
 }
 
 /** Big actions by code. */
-export const ACTION_WORDS: Readonly<Record<string, string>> = {
+export const ACTION_WORDS: Readonly<Record<PlainAction, string>> = {
   'start': 'Light the fire',
   'looks': 'It looks like this',
   'finish': 'Finish',
@@ -120,7 +124,7 @@ export const DOING_WORDS: Readonly<Record<Stage['does'], string>> = {
  * @returns a few words
  */
 export function actionText(code: string, plan: Pick<CookPlan, 'dish' | 'fires'>): string {
-  const known = ACTION_WORDS[code]
+  const known = wordFor(ACTION_WORDS, code)
   if (known) return known
   const [kind, id = ''] = code.split('.')
   if (kind === 'turn') return `Flame is ${id === 'off' ? 'off' : `on ${planMarkText(plan, id)}`}`
@@ -128,7 +132,7 @@ export function actionText(code: string, plan: Pick<CookPlan, 'dish' | 'fires'>)
   if (kind === 'ready') return readyText(plan, id)
   if (kind === 'sign') return wordFor(SIGN_WORDS, id)?.marked ?? id
   const stage = plan.dish.stages.find(one => one.id === id)
-  if (kind === 'light') return `${upper(BESIDE_WORDS[id] ?? id)} ${id === 'nuts-last' ? 'are' : 'is'} on`
+  if (kind === 'light') return `${upper(besideText(id) ?? id)} ${id === 'nuts-last' ? 'are' : 'is'} on`
   return stage ? stageBeginText(stage) : code
 }
 
@@ -149,11 +153,11 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
     const late = plan.dish.stages.find(one => one.id === cue.late?.stage)
     return late ? lateCueText(cue.late, late) : CUES.late
   }
-  if ((cue.code === 'work' || (cue.code === 'roast' && stage?.id !== 'roast')) && stage) return stageCueText(stage)
+  if ((cue.code === 'work' || (cue.code === 'roast' && !(stage && isStage(stage, 'roast')))) && stage) return stageCueText(stage)
   if (cue.code === 'turn-down' && cue.mark) return `Turn the flame down to ${planMarkText(plan, cue.mark)}`
   if (cue.code === 'light-other') {
     const beside = plan.dish.stages.find(one => one.meets && one.vessel === cue.vessel)
-    return beside ? `Put the ${BESIDE_WORDS[beside.id] ?? 'other vessel'} on` : CUES[cue.code]
+    return beside ? `Put the ${besideText(beside.id) ?? 'other vessel'} on` : CUES[cue.code]
   }
   if (cue.code === 'next' && stage) {
     const line = mainLine(plan.dish)
@@ -167,7 +171,7 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
 function readyText(plan: Pick<CookPlan, 'dish'>, id: string): string {
   const stage = plan.dish.stages.find(one => one.id === id)
   const sign = stage && 'sign' in stage.until ? stage.until.sign : ''
-  return sign === 'boil' ? `${upper(BESIDE_WORDS[id] ?? 'it')} boils` : wordFor(SIGN_WORDS, sign)?.marked ?? 'It is ready'
+  return sign === 'boil' ? `${upper(besideText(id) ?? 'it')} boils` : wordFor(SIGN_WORDS, sign)?.marked ?? 'It is ready'
 }
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
@@ -181,11 +185,11 @@ const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slic
  */
 export function vesselText(plan: Pick<CookPlan, 'dish'>, vessel: string): string {
   const beside = plan.dish.stages.find(one => one.meets && one.vessel === vessel)
-  return (beside ? BESIDE_WORDS[beside.id] : undefined) ?? `the ${DISH_VESSEL_WORDS[vessel] ?? vessel}`
+  return (beside ? besideText(beside.id) : undefined) ?? `the ${DISH_VESSEL_WORDS[vessel] ?? vessel}`
 }
 
 /** How the end is known, by what is made. */
-export const END_WORDS: Readonly<Record<string, string>> = {
+export const END_WORDS: Readonly<Record<Form, string>> = {
   soft: 'No puddle. Leaves the sides. Fat at the edge. Moves as one.',
   slab: 'Leaves the base, moves as one mass; a cooled pinch rolls and does not stick.',
   balls: 'Holds when pressed in the palm, does not stick.',

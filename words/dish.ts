@@ -1,7 +1,9 @@
 import { secondBases } from '../core/formulation/dish/basesOf'
 import type { Choices } from '../core/formulation/dish/choices'
 import type { Dish, DishCard } from '../core/formulation/dish/dish'
-import { CHOICE_WORDS, FAMILY_WORDS } from './choices'
+import { answerText, CHOICE_WORDS, FAMILY_WORDS } from './choices'
+import type { StageRole } from '../core/formulation/dish/stageRole'
+import { wordFor } from './wordFor'
 
 /** Which choices tell one school from another, in the order they are said. */
 const TOLD: readonly (keyof Choices)[] = ['form', 'preparation', 'roast', 'fat', 'liquid', 'pour', 'sugar', 'nuts', 'cooking', 'lots', 'finish', 'tasting']
@@ -25,8 +27,8 @@ export function schoolOf(dish: Pick<DishCard, 'base' | 'choices' | 'ingredients'
   const told = TOLD.filter(key => !PLAIN[key]?.includes(dish.choices[key]))
     .filter(key => (key === 'nuts' ? has('nuts') : key === 'pour' || key === 'liquid' ? dish.choices.liquid !== 'none' : true))
     .map((key) => {
-      const { asks, answers } = CHOICE_WORDS[key]
-      const answer = answers[String(dish.choices[key])] ?? ''
+      const { asks } = CHOICE_WORDS[key]
+      const answer = answerText(key, dish.choices[key])
       return key === 'sugar' ? `sugar ${answer}` : key === 'fat' ? `fat ${answer}` : key === 'nuts' ? `nuts ${answer}` : key === 'liquid' ? answer : key === 'roast' ? `roast ${answer}` : key === 'form' || key === 'tasting' || key === 'pour' ? answer : `${asks.toLowerCase()} ${answer}`
     })
   return [...seconds, ...told]
@@ -43,7 +45,7 @@ export function familyName(dish: Pick<DishCard, 'family'>): string {
 }
 
 /** What turns a dish at its keystone, by the id of the stage that begins or ends there. */
-const TURNS: Readonly<Record<string, string>> = {
+const TURNS: Readonly<Partial<Record<StageRole, string>>> = {
   'pour': 'Pour', 'rain': 'Grain in', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in', 'cool': 'Off the fire', 'thicken': 'Thickened', 'soften': 'Into the syrup',
 }
 
@@ -54,5 +56,5 @@ const TURNS: Readonly<Record<string, string>> = {
  * @returns such as `Pour`
  */
 export function turnText(dish: Pick<Dish, 'keystone'>): string {
-  return TURNS[dish.keystone.stage] ?? 'Turn'
+  return wordFor(TURNS, dish.keystone.stage) ?? 'Turn'
 }

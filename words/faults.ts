@@ -3,7 +3,7 @@ import type { Fault } from '../core/cook/faults/faults'
 import type { DishEdit } from '../core/cook/faults/dishEdit'
 import type { Clue } from '../core/cook/faults/findCauses'
 import type { ChangeResult } from '../core/cook/faults/changeWorked'
-import { CHOICE_WORDS } from './choices'
+import { answerText, CHOICE_WORDS } from './choices'
 import { wordFor } from './wordFor'
 
 /** Every fault: its name in the ledger, and as it is seen at the fire. */
@@ -125,7 +125,7 @@ const ROLE = { liquid: 'liquid', fat: 'fat', sugar: 'sugar' } as const
  * @returns such as `liquid 8 % less`
  */
 export function editText(edit: DishEdit): string {
-  if (edit.kind === 'choice') return `${CHOICE_WORDS[edit.key].asks.toLowerCase()}: ${CHOICE_WORDS[edit.key].answers[edit.value] ?? edit.value}`
+  if (edit.kind === 'choice') return `${CHOICE_WORDS[edit.key].asks.toLowerCase()}: ${answerText(edit.key, edit.value)}`
   const by = Math.round(Math.abs(edit.times - 1) * 100)
   if (edit.kind === 'minutes') return `${by} % ${edit.times < 1 ? 'fewer' : 'more'} usual minutes there`
   return `${ROLE[edit.role]} ${by} % ${edit.times < 1 ? 'less' : 'more'}`

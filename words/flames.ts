@@ -1,4 +1,4 @@
-import type { FlameSchedule } from '../core/process/flame/flamePlan'
+import type { FlameSchedule, FlameWish } from '../core/process/flame/flamePlan'
 import type { TurnCue } from '../core/record/plan/flameTurn'
 import type { CookPlan } from '../core/record/plan/plan'
 import type { FlameMark } from '../core/materials/fire/flameMark'
@@ -9,7 +9,7 @@ export const TURN_WORDS: Readonly<Record<TurnCue, string>> = {
 }
 
 /** A roast as it is wished for. */
-export const ROAST_WORDS: Readonly<Record<string, string>> = {
+export const ROAST_WORDS: Readonly<Record<FlameWish['step'], string>> = {
   'aroma': 'to its smell', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown', 'burnt': 'burnt',
 }
 

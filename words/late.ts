@@ -1,7 +1,7 @@
 import type { Doing, Stage } from '../core/formulation/dish/dish'
 import type { Late, LateLevel } from '../core/cook/guidance/lateOf'
 import { clockText } from './clockText'
-import { BESIDE_WORDS, stageName } from './stages'
+import { besideText, stageName } from './stages'
 
 /** What is done in a stage that can be late. */
 type LateDoing = Exclude<Doing, 'prepare' | 'set' | 'shape' | 'rest'> | 'rain'
@@ -51,7 +51,7 @@ const doingOf = ({ id, does }: Stage): LateDoing => (id === 'rain' ? id : does i
  */
 export function lateCueText({ level }: Pick<Late, 'level'>, stage: Stage): string {
   const text = LATE_CUES[doingOf(stage)][level]
-  return stage.meets ? `${upper(BESIDE_WORDS[stage.id] ?? stageName(stage))}: ${text.charAt(0).toLowerCase()}${text.slice(1)}` : text
+  return stage.meets ? `${upper(besideText(stage.id) ?? stageName(stage))}: ${text.charAt(0).toLowerCase()}${text.slice(1)}` : text
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { RowTrouble } from '../core/cook/exchange/batchRows'
+import type { Season } from '../contracts/batch'
 /** Quarters of the year. */
-export const SEASON_WORDS: Readonly<Record<string, string>> = { 'dec-feb': 'December to February', 'mar-may': 'March to May', 'jun-aug': 'June to August', 'sep-nov': 'September to November' }
+export const SEASON_WORDS: Readonly<Record<Season, string>> = { 'dec-feb': 'December to February', 'mar-may': 'March to May', 'jun-aug': 'June to August', 'sep-nov': 'September to November' }
 
 /** What the page of a dish's trend says of each figure. */
 export const TREND_WORDS: Readonly<Record<'turn' | 'end' | 'yield', { readonly name: string, readonly more: string, readonly less: string }>> = {

@@ -1,7 +1,11 @@
 import type { PressureFit } from '../core/formulation/dish/pressure'
 import type { FatLook } from '../core/formulation/yield/whatComes'
-import type { Balance } from '../core/formulation/swaps/swap'
+import type { Balance, SwapNote } from '../core/formulation/swaps/swap'
 import type { Role, Standing, Style } from '../core/formulation/dish/spans'
+import type { Origin } from '../contracts/kitchen'
+import type { FamilyId } from '../core/formulation/family/family'
+import type { FigureOrigin } from '../core/materials/composition/ingredient'
+import { wordFor } from './wordFor'
 
 /** Names of the parts that decide a dish's character. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = { fat: 'Richness', sugar: 'Sweetness', liquid: 'Softness' }
@@ -16,7 +20,7 @@ const OUTSIDE: Outside = {
   sugar: { below: 'bland, and stiffer', above: 'very sweet, and slow to tighten' },
   liquid: { below: 'hard grain, gritty', above: 'runny: long cooking down' },
 }
-const OWN: Readonly<Record<string, Partial<Outside>>> = {
+const OWN: Readonly<Partial<Record<FamilyId, Partial<Outside>>>> = {
   'vermicelli': { liquid: { below: 'hard strands', above: 'sticky, mashed strands' }, fat: { below: 'strands stick together', above: 'greasy strands' } },
   'gram-flour': { fat: { below: 'will not loosen and flow; raw taste', above: 'greasy, will not set' }, sugar: { below: 'will not set, crumbly', above: 'sets hard' }, liquid: { below: 'dry and crumbly', above: 'runny, will not set' } },
   'wheat-flour': { liquid: { below: 'gluey lumps', above: 'runny: long cooking down' } },
@@ -35,7 +39,7 @@ const SURE: Readonly<Record<Standing['sure'], string>> = { may: 'may be', likely
  * @returns such as `likely greasy: fat pools at the edge`
  */
 export function outsideText(standing: Standing, family: string): string {
-  const words = (OWN[family]?.[standing.role] ?? OUTSIDE[standing.role])[standing.outside ?? 'below']
+  const words = (wordFor<Partial<Outside>>(OWN, family)?.[standing.role] ?? OUTSIDE[standing.role])[standing.outside ?? 'below']
   return `${SURE[standing.sure]} ${words}`
 }
 
@@ -48,12 +52,12 @@ export const FIT_WORDS = {
 } as const
 
 /** Where a number comes from. */
-export const ORIGIN_WORDS: Readonly<Record<string, string>> = {
+export const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
   guess: 'a guess', entered: 'entered', weighed: 'weighed', learned: 'learned from your batches',
 }
 
 /** Where a figure of the ingredient table comes from. */
-export const FIGURE_WORDS: Readonly<Record<string, string>> = {
+export const FIGURE_WORDS: Readonly<Record<FigureOrigin, string>> = {
   table: 'from a table', recalled: 'recalled, unchecked', estimate: 'an estimate', weighed: 'weighed by you',
 }
 
@@ -64,7 +68,7 @@ export const FAT_WORDS: Readonly<Record<FatLook, string>> = { 'held': 'held in t
 export const BALANCE_WORDS: Readonly<Record<Balance, string>> = { 'water': 'water', 'fat': 'fat', 'sugar': 'sugar', 'milk-solids': 'milk solids', 'starch': 'starch and protein' }
 
 /** What to do or mind after a swap. */
-export const SWAP_WORDS: Readonly<Record<string, string>> = {
+export const SWAP_WORDS: Readonly<Record<SwapNote, string>> = {
   'whisk-in': 'Whisk the powder into the water first.', 'catches': 'It catches sooner: lower flame.', 'brings-sugar': 'It brings its own sugar; the dish\'s is less by it.',
   'no-milk': 'No milk in it any more.', 'no-set': 'It does not thicken like milk.', 'reduce': 'Cook it down: it takes much longer.', 'longer': 'Plan more minutes.',
   'grainy': 'A grainier mass.', 'grate-fine': 'Grate it fine.', 'paler': 'Paler, without the jaggery\'s taste.', 'sweeter-clean': 'No straining.', 'strain': 'Melt and strain it.',

@@ -1,7 +1,7 @@
 import type { Dish } from '../core/formulation/dish/dish'
 import { usualMinutes } from '../core/formulation/dish/usualMinutes'
 import { SIGN_WORDS } from './cook'
-import { stageCueText, stageName, WATCH_WORDS } from './stages'
+import { stageCueText, stageName, watchText } from './stages'
 
 /** One step as it is printed or given to others. */
 export interface StepText { readonly name: string, readonly text: string }
@@ -18,7 +18,7 @@ export function stepsOf(dish: Dish, goesIn: (stage: Dish['stages'][number]) => s
     const adds = goesIn(stage)
     const minutes = Math.round(usualMinutes(dish, stage))
     const until = 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}, ` : ''
-    const watch = (stage.watch ?? []).map(code => WATCH_WORDS[code] ?? '').filter(Boolean).join(' ')
+    const watch = (stage.watch ?? []).map(code => watchText(code)).filter(Boolean).join(' ')
     return { name: stageName(stage), text: `${stageCueText(stage)}${adds ? `: ${adds}` : ''}; ${until}about ${minutes} min. ${watch}`.trim() }
   })
 }

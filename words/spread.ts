@@ -4,7 +4,7 @@ import type { DayTroubleCode } from '../core/day/problem/checkDay'
 import type { Clash, ClashKind } from '../core/day/planning/clashOf'
 import type { Serving, VesselKind } from '../core/day/problem/day'
 import type { Shareable } from '../core/day/spread/shareable'
-import { BESIDE_WORDS, stageName } from './stages'
+import { besideText, stageName } from './stages'
 
 /** Steps of the day that are no stages of a dish. */
 const STEPS: Readonly<Record<string, string>> = {
@@ -13,7 +13,7 @@ const STEPS: Readonly<Record<string, string>> = {
 
 /** Short name of a step. */
 export function stepName(id: string): string {
-  return STEPS[id] ?? STEPS[stageOfBase(id)] ?? BESIDE_WORDS[id] ?? stageName({ id, does: 'cook-down' })
+  return STEPS[id] ?? STEPS[stageOfBase(id)] ?? besideText(id) ?? stageName({ id, does: 'cook-down' })
 }
 
 /** How a dish is served. */

@@ -1,9 +1,11 @@
 import type { Stage } from '../core/formulation/dish/dish'
-import { stageOfBase } from '../core/formulation/dish/stageOfBase'
+import type { ExpectCode, WatchCode } from '../core/formulation/dish/stageCodes'
+import { isStage, roleOfStage, type HeatedRole, type StageRole } from '../core/formulation/dish/stageRole'
 import { allergensText } from './after'
+import { wordFor } from './wordFor'
 
 /** Stages by id: a short name, the one thing to do in a glance, and what is said when it begins. */
-const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: string, readonly begin: string }>> = {
+const STAGES: Readonly<Record<Exclude<StageRole, HeatedRole>, { readonly name: string, readonly cue: string, readonly begin: string }>> = {
   'nuts': { name: 'fry nuts', cue: 'Fry the nuts, keep turning', begin: 'Nuts are in' },
   'roast-dry': { name: 'roast dry', cue: 'Dry roast, keep it moving', begin: 'Base in, dry' },
   'roast': { name: 'roast', cue: 'Keep it moving, low flame', begin: 'Base is in' },
@@ -52,12 +54,22 @@ const STAGES: Readonly<Record<string, { readonly name: string, readonly cue: str
 }
 
 /** The words of a stage: those of a second base's are the first's. */
-const wordsOf = (id: string): (typeof STAGES)[string] | undefined => STAGES[id] ?? STAGES[stageOfBase(id)]
+const wordsOf = (stage: Pick<Stage, 'id'>): (typeof STAGES)['roast'] | undefined => wordFor(STAGES, roleOfStage(stage) ?? '')
 
 /** What stands in the other vessel, by the id of its stage. */
-export const BESIDE_WORDS: Readonly<Record<string, string>> = {
+export const BESIDE_WORDS: Readonly<Record<HeatedRole | 'syrup' | 'nuts-last', string>> = {
   'sweet-water': 'sweet water', 'hot-water': 'water', 'sweet-milk': 'sweet milk', 'hot-milk': 'milk', 'sweet-juice': 'sweet juice', 'hot-juice': 'juice',
   'syrup': 'syrup', 'nuts-last': 'nuts',
+}
+
+/**
+ * What stands in the other vessel.
+ *
+ * @param stage id of its stage
+ * @returns such as `sweet water`; undefined for one of another version
+ */
+export function besideText(stage: string): string | undefined {
+  return wordFor(BESIDE_WORDS, stage)
 }
 
 /** Vessels by their id in a dish. */
@@ -68,23 +80,23 @@ export const DISH_VESSEL_WORDS: Readonly<Record<string, string>> = {
 /** Short name of a stage. */
 export function stageName(stage: Pick<Stage, 'id' | 'does' | 'freeOf'>): string {
   if (stage.freeOf) return `share without ${allergensText(stage.freeOf)}`
-  return wordsOf(stage.id)?.name ?? BESIDE_WORDS[stage.id] ?? stage.does
+  return wordsOf(stage)?.name ?? besideText(stage.id) ?? stage.does
 }
 
 /** The one thing to do in a stage, short enough for a glance. */
 export function stageCueText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'>): string {
   if (stage.freeOf) return `Take the share without ${allergensText(stage.freeOf)} out`
-  return wordsOf(stage.id)?.cue ?? 'Keep stirring'
+  return wordsOf(stage)?.cue ?? 'Keep stirring'
 }
 
 /** What the button says that begins a stage. */
 export function stageBeginText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'> & Partial<Pick<Stage, 'adds'>>): string {
-  if (stage.id === 'roast' && stage.adds?.length === 0) return 'Dry now, roast on'
-  return wordsOf(stage.id)?.begin ?? `Begin: ${stageName(stage)}`
+  if (isStage(stage, 'roast') && stage.adds?.length === 0) return 'Dry now, roast on'
+  return wordsOf(stage)?.begin ?? `Begin: ${stageName(stage)}`
 }
 
 /** What was done when a stage began, for asking after it. */
-const BEGUN: Readonly<Record<string, string>> = {
+const BEGUN: Readonly<Partial<Record<StageRole, string>>> = {
   'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'rain': 'Grain in', 'take-up': 'All poured', 'swell': 'Lid on', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
   'rub-in': 'Sugar rubbed in', 'enrich': 'Additions in', 'enrich-2': 'More fat in', 'enrich-3': 'Last fat in', 'finish': 'Nearly done', 'fat-in': 'Fat in', 'rest': 'Off the fire',
   'cool': 'Off the fire', 'thicken': 'Mix in', 'syrup': 'Syrup on', 'soften': 'In the pan', 'soften-2': 'Second lot in', 'press': 'Lid locked', 'wait': 'Flame off',
@@ -97,11 +109,11 @@ const BEGUN: Readonly<Record<string, string>> = {
  * @returns such as `Poured`
  */
 export function stageBegunText(stage: Pick<Stage, 'id' | 'does'>): string {
-  return BEGUN[stage.id] ?? `Began ${stageName(stage)}`
+  return BEGUN[roleOfStage(stage) ?? 'nuts'] ?? `Began ${stageName(stage)}`
 }
 
 /** What to watch for in a stage, by code. */
-export const WATCH_WORDS: Readonly<Record<string, string>> = {
+export const WATCH_WORDS: Readonly<Record<WatchCode, string>> = {
   'turn-nuts': 'Turn them all the time; take them out a shade early: they darken on.',
   'strain': 'Strain it: there is grit in jaggery.',
   'steep-warm': 'In a spoon of the dish\'s own warm liquid.',
@@ -150,7 +162,7 @@ export const WATCH_WORDS: Readonly<Record<string, string>> = {
 }
 
 /** What will look wrong and is not, by code. */
-export const EXPECT_WORDS: Readonly<Record<string, string>> = {
+export const EXPECT_WORDS: Readonly<Record<ExpectCode, string>> = {
   'runs-again': 'It runs again when the sugar goes in, then tightens.',
   'wet-sand': 'It looks like wet sand.',
   'custard-then-crumbs': 'First a paste, then a loose custard, then crumbs.',
@@ -167,6 +179,26 @@ export const EXPECT_WORDS: Readonly<Record<string, string>> = {
   'fat-drawn-in': 'The fat vanishes into it, then shows again.',
   'soft-middle': 'Soft in the middle under a set top is right for some.',
   'firms-as-it-cools': 'Soft now; it firms as it cools.',
+}
+
+/**
+ * What to watch for, by a code that may be of another version.
+ *
+ * @param code of a stage
+ * @returns a sentence; nothing for a code that is not known
+ */
+export function watchText(code: string): string {
+  return wordFor(WATCH_WORDS, code) ?? ''
+}
+
+/**
+ * What will look wrong and is not, by a code that may be of another version.
+ *
+ * @param code of a stage
+ * @returns a sentence; nothing for a code that is not known
+ */
+export function expectText(code: string): string {
+  return wordFor(EXPECT_WORDS, code) ?? ''
 }
 
 /** How stiff a mass is, from one that runs to one that stands. */

@@ -15,6 +15,7 @@ import { ALLERGEN_WORDS, eatByText, PLACE_WORDS, STOOD_OUT } from '../../words/a
 import { measureText } from '../../words/measure'
 import StepField from '../components/tray/StepField.vue'
 import TroubleNote from '../components/TroubleNote.vue'
+import { wordFor } from '../../words/wordFor'
 
 /** Labels of a sheet, two across. */
 const A_SHEET = 10
@@ -126,7 +127,7 @@ function print(): void {
         </p>
         <p>Ingredients: {{ label.ingredients.map(nameOf).join(', ') }}.</p>
         <p v-if="label.allergens.length > 0">
-          <strong>Contains {{ label.allergens.map(one => ALLERGEN_WORDS[one] ?? one).join(', ') }}.</strong>
+          <strong>Contains {{ label.allergens.map(one => wordFor(ALLERGEN_WORDS, one) ?? one).join(', ') }}.</strong>
         </p>
         <p>
           <strong>{{ label.cold ? 'Keep cold.' : `Keep airtight, ${PLACE_WORDS.room}, cool.` }}</strong> {{ much(label, cup) }}. When in doubt, throw it out.

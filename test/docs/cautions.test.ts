@@ -5,10 +5,10 @@ import { takesMilk } from '../../core/formulation/dish/splitsMilk'
 import { rainsIn } from '../../core/formulation/dish/rainsIn'
 import { stageOfBase } from '../../core/formulation/dish/stageOfBase'
 import type { Stage } from '../../core/formulation/dish/dish'
-import { CAUTION_CODES } from '../../core/cook/guidance/cue'
+import { CAUTION_CODES } from '../../core/formulation/dish/stageCodes'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { CAUTIONS } from '../../words/cook'
-import { WATCH_WORDS } from '../../words/stages'
+import { watchText } from '../../words/stages'
 import { EVERY_FIRE, EVERY_PAN, everySchool, planOf } from '../support/everyWay'
 
 const page = readFileSync('docs/cautions.md', 'utf8')
@@ -48,7 +48,7 @@ describe('cautions', () => {
       expect(page, code).toContain(`\`${code}\``)
     }
     for (const code of ['half-full', 'opens-itself', 'no-hard-centre', 'soft-within', 'soak-cool', 'set-in-cold', 'jaggery-off-boil', 'milk-when-dry', 'free-first']) {
-      expect(WATCH_WORDS[code], code).toBeDefined()
+      expect(watchText(code), code).toMatch(/\S/)
       expect(page, code).toContain(`\`${code}\``)
     }
     for (const [, name] of page.matchAll(/`([a-z0-9/A-Z.-]+\.(?:vue|ts))`/g)) expect(() => readFileSync(name!), name).not.toThrow()

@@ -4,7 +4,7 @@ import { timeOfDay } from '../../composables/format'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import type { LiveCook } from '../../../core/record/marks/liveCook'
 import { CAUTIONS } from '../../../words/cook'
-import { EXPECT_WORDS, stageCueText, stageName, WATCH_WORDS } from '../../../words/stages'
+import { expectText, stageCueText, stageName, watchText } from '../../../words/stages'
 import type { Marks } from './panel'
 
 const props = defineProps<{
@@ -29,7 +29,7 @@ function when(minutes: number, done: boolean): string {
 }
 const rows = computed(() => steps.value.map((stage) => {
   const done = props.cook.steps[stage.id] !== undefined
-  const words = [...(stage.watch ?? []).map(code => WATCH_WORDS[code] ?? ''), ...(stage.expect ?? []).map(code => EXPECT_WORDS[code] ?? '')].filter(Boolean)
+  const words = [...(stage.watch ?? []).map(code => watchText(code)), ...(stage.expect ?? []).map(code => expectText(code))].filter(Boolean)
   const cautions = (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean)
   return { id: stage.id, name: stageName(stage), cue: stageCueText(stage), when: 'minutes' in stage.until ? when(stage.until.minutes, done) : '', words: words.join(' '), cautions: done ? [] : cautions, done }
 }))

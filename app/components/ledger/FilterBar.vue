@@ -5,6 +5,7 @@ import { SEASON_WORDS } from '../../../words/ledger'
 import { familyName } from '../../../words/dish'
 import LabelledChoice from '../LabelledChoice.vue'
 import { faultName } from '../../../words/faults'
+import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** What is looked for. */
@@ -27,7 +28,7 @@ const BARS: readonly { readonly key: Key, readonly asks: string, readonly from: 
 function nameOf(key: Key, one: { readonly id: string, readonly name: string }): string {
   if (key === 'family') return familyName({ family: one.id })
   if (key === 'fault') return faultName(one.id)
-  return key === 'season' ? SEASON_WORDS[one.id] ?? one.id : one.name
+  return key === 'season' ? wordFor(SEASON_WORDS, one.id) ?? one.id : one.name
 }
 const bars = computed(() => BARS.map(({ key, asks, from }) => {
   const found = props.tally[from] as BatchTally['dishes']

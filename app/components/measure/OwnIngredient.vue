@@ -12,6 +12,7 @@ import { ALLERGEN_WORDS } from '../../../words/after'
 import { shortName } from '../../../words/measure'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import TroubleNote from '../TroubleNote.vue'
+import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** Every ingredient of the house. */
@@ -148,7 +149,7 @@ async function keep(): Promise<void> {
           v-for="one in ALLERGENS"
           :key="one"
           :value="one"
-          :label="ALLERGEN_WORDS[one] ?? one"
+          :label="wordFor(ALLERGEN_WORDS, one) ?? one"
         />
       </ElCheckboxGroup>
     </fieldset>

@@ -3,9 +3,10 @@ import { computed } from 'vue'
 import { CHOICE_VALUES, type Choices } from '../../../core/formulation/dish/choices'
 import type { DishCard } from '../../../core/formulation/dish/dish'
 import { PREPARATIONS_OF, type Trouble } from '../../../core/formulation/dish/troublesOf'
-import { CHOICE_WORDS, offerText, TROUBLE_WORDS } from '../../../words/choices'
+import { answerText, CHOICE_WORDS, offerText, TROUBLE_WORDS } from '../../../words/choices'
 import LabelledChoice from '../LabelledChoice.vue'
 import TroubleNote from '../TroubleNote.vue'
+import { familyOf } from '../../../core/formulation/family/families'
 
 const props = defineProps<{
   /** Dish in hand. */
@@ -22,20 +23,20 @@ const emit = defineEmits<{
 /** Questions that only some dishes ask. */
 const asked = computed(() => (Object.keys(CHOICE_VALUES) as (keyof Choices)[]).filter((key) => {
   const { family, choices, ingredients } = props.card
-  const fresh = family === 'vegetable' || family === 'fruit'
+  const { kind, fresh } = familyOf(family)
   switch (key) {
     case 'preparation': return (PREPARATIONS_OF[family]?.length ?? 0) > 1
-    case 'cooking': return fresh || choices.preparation === 'cooked-puree' || choices.cooking === 'pressure'
+    case 'cooking': return kind === 'produce' || choices.preparation === 'cooked-puree' || choices.cooking === 'pressure'
     case 'lots': return choices.preparation === 'grated' || choices.lots
     case 'nuts': return ingredients.some(one => one.part === 'nuts')
-    case 'pour': return choices.liquid !== 'none' && !fresh && family !== 'coconut-nut'
-    case 'roast': return !fresh && family !== 'coconut-nut' && choices.preparation !== 'cooked-puree' ? true : choices.roast !== 'none'
+    case 'pour': return choices.liquid !== 'none' && !fresh
+    case 'roast': return !fresh && choices.preparation !== 'cooked-puree' ? true : choices.roast !== 'none'
     default: return true
   }
 }))
 const optionsOf = (key: keyof Choices) => (CHOICE_VALUES[key] as readonly (string | boolean)[])
   .filter(value => key !== 'preparation' || (PREPARATIONS_OF[props.card.family] ?? []).includes(value as Choices['preparation']))
-  .map(value => ({ value: String(value), label: CHOICE_WORDS[key].answers[String(value)] ?? String(value) }))
+  .map(value => ({ value: String(value), label: answerText(key, value) }))
 function choose(key: keyof Choices, value: string): void {
   emit('choose', { [key]: key === 'lots' ? value === 'true' : value } as Partial<Choices>)
 }

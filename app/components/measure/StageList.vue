@@ -6,7 +6,7 @@ import type { Dish, Stage } from '../../../core/formulation/dish/dish'
 import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
 import { usualMinutes } from '../../../core/formulation/dish/usualMinutes'
 import { CAUTIONS, SIGN_WORDS } from '../../../words/cook'
-import { DISH_VESSEL_WORDS, EXPECT_WORDS, stageName, WATCH_WORDS } from '../../../words/stages'
+import { DISH_VESSEL_WORDS, expectText, stageName, watchText } from '../../../words/stages'
 
 const props = defineProps<{
   /** Dish with its stages. */
@@ -34,10 +34,10 @@ function shown(stage: Stage) {
     id: stage.id,
     name: stageName(stage),
     minutes: minutes >= 90 ? `${Math.round(minutes / 30) / 2} h` : `${minutes} min`,
-    where: [[stage.vessel === 'table' ? '' : `${DISH_VESSEL_WORDS[stage.vessel] ?? stage.vessel}${stage.flame === 'off' ? ', flame off' : `, ${stage.flame} flame`}${stage.lid ? ', lid on' : ''}`, HANDS[stage.hands ?? 1], beside ? `beside it, ready for: ${beside}` : ''].filter(Boolean).join(' · '), ...(stage.watch ?? []).map(code => WATCH_WORDS[code] ?? code)].join('. ').replace(/\.\. /g, '. '),
+    where: [[stage.vessel === 'table' ? '' : `${DISH_VESSEL_WORDS[stage.vessel] ?? stage.vessel}${stage.flame === 'off' ? ', flame off' : `, ${stage.flame} flame`}${stage.lid ? ', lid on' : ''}`, HANDS[stage.hands ?? 1], beside ? `beside it, ready for: ${beside}` : ''].filter(Boolean).join(' · '), ...(stage.watch ?? []).map(code => watchText(code) ?? code)].join('. ').replace(/\.\. /g, '. '),
     goesIn: [...stage.adds.map(add => (comesBack(props.dish.stages, stage.id, add.ingredient) ? `the ${add.ingredient.replaceAll('-', ' ')} set aside` : said(add.ingredient, add.share))), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => said(id, 1)).join(', '),
     until: 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}` : '',
-    expect: (stage.expect ?? []).map(code => EXPECT_WORDS[code] ?? code).join(' '),
+    expect: (stage.expect ?? []).map(code => expectText(code)).join(' '),
     cautions: (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean),
   }
 }

@@ -13,7 +13,7 @@ import { familyOf } from '../../../core/formulation/family/families'
 import { BUBBLING } from '../../../core/materials/vessel/panFit'
 import { turnText } from '../../../words/dish'
 import { FIT_WORDS, pressureText } from '../../../words/measure'
-import { BESIDE_WORDS } from '../../../words/stages'
+import { besideText } from '../../../words/stages'
 import ArchDrawing, { type ArchBand } from '../ArchDrawing.vue'
 import ChoiceSelect from '../ChoiceSelect.vue'
 import PanDrawing from '../PanDrawing.vue'
@@ -175,7 +175,7 @@ const ways = computed(() => {
           v-for="side in forecast?.sides.slice(0, 1)"
           :key="side.vessel"
           class="soft small"
-        >{{ BESIDE_WORDS[dish?.stages.find(one => one.meets && one.vessel === side.vessel)?.id ?? ''] ?? 'other vessel' }} on at {{ minutes(side.lightS ?? 0) }} min</span>
+        >{{ besideText(dish?.stages.find(one => one.meets && one.vessel === side.vessel)?.id ?? '') ?? 'other vessel' }} on at {{ minutes(side.lightS ?? 0) }} min</span>
       </p>
     </div>
     <p

@@ -13,7 +13,7 @@ import { CAUTIONS } from '../../../words/cook'
 import { familyName, schoolOf } from '../../../words/dish'
 import { measureText } from '../../../words/measure'
 import { stepsOf } from '../../../words/recipe'
-import { EXPECT_WORDS } from '../../../words/stages'
+import { expectText } from '../../../words/stages'
 import { pageTitle } from '../../../words/titles'
 
 const house = useHouse()
@@ -111,7 +111,7 @@ function print(): void {
             :key="step.stage.id"
           >
             <strong>{{ step.name }}<template v-if="step.stage.meets">, beside it</template>.</strong> {{ step.text }}
-            <em v-if="(step.stage.expect ?? []).length > 0">Not wrong: {{ (step.stage.expect ?? []).map(code => EXPECT_WORDS[code]).join(' ') }}</em>
+            <em v-if="(step.stage.expect ?? []).length > 0">Not wrong: {{ (step.stage.expect ?? []).map(code => expectText(code)).join(' ') }}</em>
           </li>
         </ol>
       </section>

@@ -11,6 +11,7 @@ import { slabHard, slabSoft, syrupFar, syrupWeak } from '../remedies/strength'
 import { notSweet, tooSweet } from '../remedies/sweetness'
 import { dry, gluey, hardGrain, pasty, runny } from '../remedies/wetness'
 import type { FaultCause } from './causes'
+import type { ExpectCode } from '../../formulation/dish/stageCodes'
 
 /** What of a dish decides which faults it can have; without choices it is taken for a soft one of a plain liquid. */
 export type FaultyDish = Pick<Dish, 'family' | 'ingredients' | 'choices'>
@@ -30,7 +31,7 @@ interface FaultRow {
   /** What can be done about it at the fire, the surest first. */
   readonly remedies: (bench: Bench, forecast: Forecast | null) => readonly Remedy[]
   /** What a stage says will look so and is no fault: codes of its `expect`. */
-  readonly expected?: readonly string[]
+  readonly expected?: readonly ExpectCode[]
   /** What cannot be brought back. */
   readonly lost?: (bench: Bench) => Lost | null
   /** Perceptions that may be its mark, where something can be done. */
@@ -44,10 +45,8 @@ const always = (): boolean => true
 const inForm = (form: Choices['form']) => (dish: FaultyDish): boolean => choicesOf(dish).form === form
 const ofSyrup = (dish: FaultyDish): boolean => choicesOf(dish).sugar === 'syrup'
 const isRoasted = (dish: FaultyDish): boolean => !familyOf(dish.family).fresh
-const isGrated = (dish: FaultyDish): boolean => dish.family === 'vegetable' || dish.family === 'fruit'
-/** Families whose base swells as grain. */
-const GRAIN: readonly string[] = ['semolina', 'broken-wheat', 'vermicelli', 'lentil']
-const swells = (dish: FaultyDish): boolean => GRAIN.includes(dish.family)
+const isGrated = (dish: FaultyDish): boolean => familyOf(dish.family).kind === 'produce'
+const swells = (dish: FaultyDish): boolean => familyOf(dish.family).kind === 'grain'
 const splits = ({ ingredients, choices }: FaultyDish): boolean =>
   (choices ? takesMilk({ ingredients, choices }) : ingredients.some(one => one.part === 'milk'))
 const hasMilk = (dish: FaultyDish): boolean => dish.ingredients.some(one => one.part === 'milk' || one.part === 'milk-solids')

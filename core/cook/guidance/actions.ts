@@ -8,12 +8,18 @@ import { dueTurn } from './dueTurn'
 import type { AnyMark } from '../../record/marks/kinds'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { CookPlan } from '../../record/plan/plan'
+import { isStage } from '../../formulation/dish/stageRole'
+
+/** Actions that name nothing but themselves. */
+export type PlainAction = 'start' | 'looks' | 'finish' | 'release' | 'uptake.quickly' | 'uptake.slowly' | 'uptake.no-more' | 'asked-not'
+/** Actions that name a stage, a sign or a flame. */
+type NamingAction = `${'begin' | 'asked' | 'light' | 'ready' | 'turn' | 'sign'}.${string}`
 
 /** One of the big actions: what it marks, or that it opens the colours to choose from. */
 export interface Action {
   readonly role: 'smelled' | 'seen' | 'done' | 'other'
   /** Which words it carries: a code of `words/`. */
-  readonly code: string
+  readonly code: PlainAction | NamingAction
   readonly marks: AnyMark | null
   readonly opens: 'colours' | null
 }
@@ -75,7 +81,7 @@ function seenIn(stage: Stage, cook: LiveCook): Action[] {
   if (poursInParts(stage) && lastUptake(cook) !== 'no-more') {
     actions.push(action('seen', 'uptake.quickly', { kind: 'uptake.seen', payload: { pace: 'quickly' } }), action('seen', 'uptake.no-more', { kind: 'uptake.seen', payload: { pace: 'no-more' } }))
   }
-  if (stage.does === 'roast' && stage.id !== 'paste' && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
+  if (stage.does === 'roast' && !isStage(stage, 'paste') && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
   if ('sign' in stage.until) {
     const { sign } = stage.until
     if (COLOURS.includes(sign)) actions.push({ role: 'seen', code: 'looks', marks: null, opens: 'colours' })
@@ -115,7 +121,7 @@ function goOn(next: Stage | undefined, agoS?: number): AnyMark {
   return next ? { kind: 'stage.began', payload: { stage: next.id, ...ago } } : { kind: 'cook.finished', payload: ago }
 }
 
-function action(role: Action['role'], code: string, marks: AnyMark): Action {
+function action(role: Action['role'], code: Action['code'], marks: AnyMark): Action {
   return { role, code, marks, opens: null }
 }
 

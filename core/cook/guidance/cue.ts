@@ -2,7 +2,7 @@ import type { Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { rainsIn } from '../../formulation/dish/rainsIn'
 import { sideStages } from '../../formulation/dish/sideStages'
-import { HEAT_CAUTIONS, type HeatCaution } from '../../process/flame/heatLimits'
+import { CAUTION_CODES, firstKnown, HEAT_CAUTIONS, type CautionCode, type HeatCaution } from '../../formulation/dish/stageCodes'
 import type { Forecast } from '../../record/plan/forecast'
 import type { Window } from '../../maths/random/window'
 import type { SignId } from '../../formulation/signs/signIds'
@@ -13,10 +13,7 @@ import { hasShown } from '../../record/replay/hasShown'
 import { lateOf, type Late } from './lateOf'
 import type { CookPlan } from '../../record/plan/plan'
 import type { LiveCook } from '../../record/marks/liveCook'
-
-/** Cautions by the step where a hand could be burned. */
-export const CAUTION_CODES = ['hot-fat', 'pour', 'splashes', 'spitting', 'hot-sweet', 'syrup', 'scald', 'pressure', 'grinder', 'allergen', 'two-hours', ...HEAT_CAUTIONS] as const
-export type CautionCode = (typeof CAUTION_CODES)[number]
+import { isStage } from '../../formulation/dish/stageRole'
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
@@ -74,7 +71,7 @@ export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null,
 /** What is late comes before everything else; a sign that was just marked has its own cue for a while. */
 function lateCue(plan: CookPlan, cook: LiveCook, late: Late, running: Stage): Pick<Cue, 'code' | 'caution' | 'vessel'> | null {
   const stage = plan.dish.stages.find(one => one.id === late.stage)!
-  const caution = (stage.cautions?.[0] as CautionCode | undefined) ?? null
+  const caution = firstKnown(CAUTION_CODES, stage.cautions)
   if (stage.meets) return { code: cook.lit[stage.vessel] === undefined ? 'light-other' : 'late', caution, vessel: stage.vessel }
   if (late.window === null && late.level === 1 && running.does !== 'press') return null
   return { code: 'late', caution, vessel: null }
@@ -126,7 +123,7 @@ export function dueSide(plan: CookPlan, cook: LiveCook, forecast: Forecast | nul
 function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cue['next'] {
   const stage = mainLine(plan.dish)[cook.stage]
   if (!forecast || !stage || !('sign' in stage.until)) return null
-  const aroma: SignId[] = stage.does === 'roast' && stage.id !== 'paste' && !hasShown(cook, 'aroma') ? ['aroma'] : []
+  const aroma: SignId[] = stage.does === 'roast' && !isStage(stage, 'paste') && !hasShown(cook, 'aroma') ? ['aroma'] : []
   for (const sign of [...aroma, stage.until.sign as SignId]) {
     const window = forecast.signs[sign]
     if (window && !hasShown(cook, sign)) return { sign, window }
@@ -157,12 +154,12 @@ function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
 }
 
 /** A wet stage that is not the taking up of a pour speaks by its own name. */
-const plain = (stage: Stage): boolean => stage.id !== 'take-up'
+const plain = (stage: Stage): boolean => !isStage(stage, 'take-up')
 const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next')
 
 /** The caution of a stage itself: where nothing but grain is in the pan there is no hot fat. */
 const ownCaution = ({ cautions }: Stage): CautionCode | null =>
-  (cautions as readonly CautionCode[] | undefined)?.find(code => !HEAT_CAUTIONS.some(heat => heat === code)) ?? null
+  firstKnown(CAUTION_CODES.filter(code => !(HEAT_CAUTIONS as readonly string[]).includes(code)), cautions)
 
 type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 
@@ -201,6 +198,6 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
       return { code: nowS >= began + rests ? 'rested' : 'rest', caution: 'hot-sweet' }
     }
     case 'cook-down': return { code: lastPerceived(cook, ['hard-centre', 'soft-through']) === 'hard-centre' ? 'still-hard' : ready || isOver(stage, cook, nowS) ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
-    default: return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'work', caution: (stage.cautions?.[0] as CautionCode | undefined) ?? null }
+    default: return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'work', caution: firstKnown(CAUTION_CODES, stage.cautions) }
   }
 }

@@ -12,12 +12,13 @@ import { contentsNow, contentsToCome, contentsG } from '../../process/program/co
 import { causesNow, type CauseNow } from '../faults/causesNow'
 import { FAULTS, type Fault, type Lost } from '../faults/faults'
 import type { Remedy } from '../remedies/remedy'
+import type { ExpectCode } from '../../formulation/dish/stageCodes'
 
 /** A fault in this pan now: why, what can be done, and what cannot. */
 export interface Repair {
   readonly fault: Fault
-  /** Code of `words/` where what is seen is expected at this stage and no fault; null otherwise. */
-  readonly expected: string | null
+  /** What of the stage says that it is expected there and no fault; null otherwise. */
+  readonly expected: ExpectCode | null
   readonly causes: readonly CauseNow[]
   /** The surest first; empty where nothing helps. */
   readonly remedies: readonly Remedy[]
@@ -63,7 +64,7 @@ function benchOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS
 }
 
 /** Expected for as long as the running stage is not late. */
-function expectedOf({ plan, cook }: Bench, forecast: Forecast | null, nowS: number, fault: Fault): string | null {
+function expectedOf({ plan, cook }: Bench, forecast: Forecast | null, nowS: number, fault: Fault): ExpectCode | null {
   const stage = mainLine(plan.dish)[cook.stage]
   const late = forecast?.stages[cook.stage + 1]?.late ?? 0
   const after = cook.finishedS === null ? [] : plan.dish.stages.filter(one => one.phase === 'after')

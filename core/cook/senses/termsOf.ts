@@ -2,6 +2,8 @@ import type { Dish, Stage } from '../../formulation/dish/dish'
 import type { MarkOf } from '../../record/marks/kinds'
 import type { SignId } from '../../formulation/signs/signIds'
 import { SENSES, TERM_CODES, TERMS, type Sense, type TermCode } from '../../formulation/signs/terms'
+import { isStage } from '../../formulation/dish/stageRole'
+import { familyOf } from '../../formulation/family/families'
 
 /** One perception that is offered, with what marking it writes down. */
 export interface Offered {
@@ -17,34 +19,34 @@ const ROAST_LOOKS: Readonly<Record<string, readonly TermCode[]>> = {
   'semolina': ['wet-sand'], 'broken-wheat': ['wet-sand'], 'vermicelli': ['brittle'], 'wheat-flour': ['wheat-paste', 'custard', 'crumbs-in-fat'],
   'other-flour': ['wheat-paste', 'custard', 'crumbs-in-fat'], 'gram-flour': ['stiff', 'flows'], 'lentil': [], 'vegetable': [], 'fruit': [], 'coconut-nut': [],
 }
-const GRAINS = ['semolina', 'broken-wheat', 'vermicelli', 'lentil']
 /** Bases whose finished mass falls to a crumb when it is parted. */
-const CRUMBS = ['semolina', 'broken-wheat', 'lentil', 'gram-flour', 'wheat-flour', 'other-flour']
+const crumbles = (family: string): boolean => family !== 'vermicelli' && ['grain', 'flour'].includes(familyOf(family).kind)
 
 const when = (test: boolean, ...codes: readonly TermCode[]): readonly TermCode[] => (test ? codes : [])
 
 /** Perceptions that a stage's own sign is known by. */
 function ofSign(dish: Of, sign: SignId): readonly TermCode[] {
-  return TERM_CODES.filter(code => TERMS[code].sign === sign && (code !== 'crumb-when-parted' || CRUMBS.includes(dish.family)))
+  return TERM_CODES.filter(code => TERMS[code].sign === sign && (code !== 'crumb-when-parted' || crumbles(dish.family)))
 }
 
 /** Perceptions that go with what is done, whatever ends it. */
 function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
   const { family } = dish
-  const wetGrain = GRAINS.includes(family) && stage.id !== 'paste'
+  const { kind } = familyOf(family)
+  const wetGrain = kind === 'grain' && !isStage(stage, 'paste')
   const milk = dish.ingredients.some(one => one.part === 'milk')
   switch (stage.does) {
     case 'roast': {
-      if (stage.id === 'paste') return ['nutty', 'acrid', 'lumps']
-      return ['raw-smell', 'nutty', 'acrid', 'dark-flecks', ...(stage.id === 'roast-dry' || stage.id === 'fat-in' ? [] : ROAST_LOOKS[family] ?? []), ...when(family === 'vegetable', 'pasty')]
+      if (isStage(stage, 'paste')) return ['nutty', 'acrid', 'lumps']
+      return ['raw-smell', 'nutty', 'acrid', 'dark-flecks', ...(isStage(stage, 'roast-dry', 'fat-in') ? [] : ROAST_LOOKS[family] ?? []), ...when(family === 'vegetable', 'pasty')]
     }
     case 'pour': return ['erupts', 'spitting-stopped', ...when(family !== 'vermicelli', 'lumps')]
     // Powdered sugar is rubbed in off the fire: what is felt then is whether it will hold as a ball.
-    case 'sweeten': return stage.id === 'rub-in' ? ['holds-pressed', 'crumbles', 'slumps'] : ['glossy']
+    case 'sweeten': return isStage(stage, 'rub-in') ? ['holds-pressed', 'crumbles', 'slumps'] : ['glossy']
     case 'cook-down': return [
-      ...when(stage.id === 'thicken' || family.endsWith('flour'), 'lumps'), ...when(wetGrain && (swells(stage) || stage.id === 'milk'), 'hard-centre', 'soft-through', 'has-grown'),
-      ...when(stage.id.startsWith('soften'), 'raw-smell-gone', 'tender'), ...when(family === 'vegetable', 'pasty'),
-      ...when(stage.id === 'milk' && milk, 'milk-grainy', 'milk-splits', 'catches'), ...when(swells(stage), 'leaves-sides'), ...when(stage.id === 'swell', 'lumps'), ...when(stage.id === 'finish', 'fat-at-edge', 'glossy'),
+      ...when(isStage(stage, 'thicken') || kind === 'flour', 'lumps'), ...when(wetGrain && (swells(stage) || isStage(stage, 'milk')), 'hard-centre', 'soft-through', 'has-grown'),
+      ...when(isStage(stage, 'soften', 'soften-2'), 'raw-smell-gone', 'tender'), ...when(family === 'vegetable', 'pasty'),
+      ...when(isStage(stage, 'milk') && milk, 'milk-grainy', 'milk-splits', 'catches'), ...when(swells(stage), 'leaves-sides'), ...when(isStage(stage, 'swell'), 'lumps'), ...when(isStage(stage, 'finish'), 'fat-at-edge', 'glossy'),
     ]
     case 'enrich': return ['leaves-sides', 'fat-at-edge', 'glossy']
     case 'boil-syrup': return ['grains-on-wall']
@@ -75,4 +77,4 @@ function offered(code: TermCode): Offered {
 }
 
 /** A grain takes up its liquid in it, poured or under the lid. */
-const swells = ({ id }: Pick<Stage, 'id'>): boolean => id === 'take-up' || id === 'swell'
+const swells = (stage: Pick<Stage, 'id'>): boolean => isStage(stage, 'take-up', 'swell')

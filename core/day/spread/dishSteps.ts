@@ -7,6 +7,7 @@ import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './layin
 import { keeps, layFirst, laySeconds } from './layReady'
 import { chilledDish, standingDish } from '../problem/outsideCold'
 import { THICKENED } from './thickenedMilk'
+import { isStage } from '../../formulation/dish/stageRole'
 
 /** What the day says of a dish. */
 export interface OnTheDay {
@@ -40,11 +41,11 @@ const SERVED = 2
 export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>, day: OnTheDay): DayDish {
   const laying: Laying = { activities: [], lags: [], holds: [], last: null, min: 0, max: null, kind: 'prep' }
   const before = dish.stages.filter(stage => stage.phase === 'before')
-  const chained = before.filter(one => one.id !== 'steep' && one.id !== 'melt')
+  const chained = before.filter(one => !isStage(one, 'steep', 'melt'))
   layFirst(laying, chained, spans)
   const { first, fire } = layFire(laying, dish, spans)
   laySeconds(laying, dish, chained, spans, fire)
-  for (const stage of before.filter(one => one.id === 'steep' || one.id === 'melt')) layAside(laying, stage, spans, stepOf(fire, stage.id === 'melt' ? jaggeryStage(dish) : mainLine(dish).filter(one => one.does !== 'rest').at(-1)!))
+  for (const stage of before.filter(one => isStage(one, 'steep', 'melt'))) layAside(laying, stage, spans, stepOf(fire, isStage(stage, 'melt') ? jaggeryStage(dish) : mainLine(dish).filter(one => one.does !== 'rest').at(-1)!))
   const hotPour = laySides(laying, dish, spans, fire)
   const begins = layRoastingPan(laying, dish, fire) ?? first
   const rest = layAfter(laying, dish, spans)
@@ -101,7 +102,7 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
       continue
     }
     const activity: Activity = { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, hot: true }
-    if (stage.id === 'soften-2' && dish.choices?.lots) layNextLot(laying, spans)
+    if (isStage(stage, 'soften-2') && dish.choices?.lots) layNextLot(laying, spans)
     if (fried) layFried(laying, activity, line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)), fire, stage)
     else {
       if (wait) follow(laying, activity, wait[0], wait[1] + WAITS.cool, 'cool')
@@ -140,7 +141,7 @@ function layFried(laying: Laying, activity: Activity, next: Stage | undefined, f
 
 /** Steeping and melting: any time before the step they go into. */
 function layAside(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>, into: string): void {
-  const melt = stage.id === 'melt'
+  const melt = isStage(stage, 'melt')
   laying.activities.push({ id: stage.id, dur: melt ? spans[stage.id]! : PUT_TO_STEEP, hands: melt ? 0.5 : 1, burner: melt ? 1 : 0 })
   laying.lags.push({ from: stage.id, to: into, min: melt ? 0 : WAITS.steep[0], max: melt ? null : WAITS.steep[1], kind: melt ? 'melted' : 'steep' })
   if (melt) laying.holds.push({ need: 'pot', first: stage.id, last: stage.id })
@@ -210,7 +211,7 @@ function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
       laying.activities[laying.activities.length - 1] = open
       continue
     }
-    open = { id: stage.id, dur, hands: 1, burner: 0, ...(stage.id === 'spread' ? { hot: true } : {}) }
+    open = { id: stage.id, dur, hands: 1, burner: 0, ...(isStage(stage, 'spread') ? { hot: true } : {}) }
     follow(laying, open, min, dish.choices?.form === 'balls' ? min + WAITS.warm : max, kind)
     min = max = 0
     kind = 'warm'

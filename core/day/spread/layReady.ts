@@ -6,6 +6,7 @@ import { sideStages } from '../../formulation/dish/sideStages'
 import { baseSuffix, stageOfBase } from '../../formulation/dish/stageOfBase'
 import type { Durations, VesselKind } from '../problem/day'
 import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
+import { isStage } from '../../formulation/dish/stageRole'
 
 /** Minutes of every stage. */
 type Spans = Readonly<Record<string, Durations>>
@@ -14,7 +15,6 @@ const WASH: Durations = [4, 5, 7]
 
 /** Which base a stage gets ready: `-2` for a second one that has its own way, nothing for the first. */
 const ofBase = (stage: Stage): string => baseSuffix(stage.id)
-const plainId = (stage: Stage): string => stageOfBase(stage.id)
 
 /**
  * The first base got ready before the fire, one step after another.
@@ -64,8 +64,8 @@ function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
   if (stage.hands === 0 && stage.does === 'prepare') {
     if (!laying.last) follow(laying, { id: `wash${ofBase(stage)}`, dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')
     laying.min += dur[1]
-    if (plainId(stage) === 'soak') laying.max = WAITS.soak - WAITS.paste
-    laying.kind = plainId(stage)
+    if (isStage(stage, 'soak')) laying.max = WAITS.soak - WAITS.paste
+    laying.kind = stageOfBase(stage.id)
     return
   }
   if (stage.does === 'wait') {
@@ -73,7 +73,7 @@ function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
     laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
     return
   }
-  const grinds = plainId(stage) === 'grind' || plainId(stage) === 'puree'
+  const grinds = isStage(stage, 'grind', 'puree')
   const at = stage.does === 'press' ? 'wait' : stage.vessel
   follow(laying, { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, ...(grinds ? { grinder: 1 as const } : {}) }, 0, laying.max === null ? maxBefore(stage) : 60, laying.kind)
   laying.kind = kindAfter(stage)
@@ -83,11 +83,11 @@ function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
 
 /** How long what stands before a step may wait, minutes. */
 function maxBefore(stage: Stage): number | null {
-  return plainId(stage) === 'puree' ? WAITS.openLate : null
+  return isStage(stage, 'puree') ? WAITS.openLate : null
 }
 
 function kindAfter(stage: Stage): string {
-  return plainId(stage) === 'grate' ? 'grated' : plainId(stage) === 'grind' || plainId(stage) === 'puree' ? 'paste' : 'prep'
+  return isStage(stage, 'grate') ? 'grated' : isStage(stage, 'grind', 'puree') ? 'paste' : 'prep'
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { Allergen } from '../../materials/composition/ingredient'
 import type { Dish, Stage } from './dish'
+import { isStage } from './stageRole'
 
 /** Allergens of an ingredient by its id in the table. */
 export type AllergensOf = (ingredient: string) => readonly Allergen[]
@@ -13,7 +14,7 @@ export type AllergensOf = (ingredient: string) => readonly Allergen[]
  * @returns allergens; empty where such a share would be free of nothing
  */
 export function freeOf(dish: Pick<Dish, 'stages' | 'ingredients'>, allergensOf: AllergensOf): Allergen[] {
-  const late = new Set(dish.stages.find(stage => stage.id === 'nuts-in')?.handles)
+  const late = new Set(dish.stages.find(stage => isStage(stage, 'nuts-in'))?.handles)
   const of = (isLate: boolean): Allergen[] => dish.ingredients
     .filter(one => one.perBase > 0 && late.has(one.id) === isLate)
     .flatMap(one => [...allergensOf(one.ingredient)])
@@ -29,10 +30,10 @@ export function freeOf(dish: Pick<Dish, 'stages' | 'ingredients'>, allergensOf: 
  * @returns the dish; without the stage of that share where it would be free of nothing
  */
 export function withFreeShare<D extends Dish>(dish: D, allergensOf: AllergensOf): D {
-  if (!dish.stages.some(stage => stage.id === 'free-share')) return dish
+  if (!dish.stages.some(stage => isStage(stage, 'free-share'))) return dish
   const free = freeOf(dish, allergensOf)
   const stages = dish.stages.flatMap((stage): Stage[] => {
-    if (stage.id !== 'free-share') return [stage]
+    if (!isStage(stage, 'free-share')) return [stage]
     return free.length > 0 ? [{ ...stage, freeOf: free }] : []
   })
   return { ...dish, stages }

@@ -1,4 +1,5 @@
 import type { Form } from './choices'
+import { familyOf } from '../family/families'
 
 /** Parts of a dish whose weight relative to the base decides its character. */
 export const ROLES = ['fat', 'sugar', 'liquid'] as const
@@ -54,7 +55,7 @@ const PUREE: Spans = { ...SPANS.lentil, liquid: guess(0, 4) }
 export function spansOf(dish: { readonly family: string, readonly choices?: { readonly form: Form, readonly preparation: string } | undefined }): Spans {
   const form = dish.choices?.form ?? 'soft'
   if (dish.choices?.preparation === 'cooked-puree') return PUREE
-  if (form === 'balls' && !['vegetable', 'fruit', 'coconut-nut'].includes(dish.family)) return SPANS.balls
+  if (form === 'balls' && !familyOf(dish.family).fresh) return SPANS.balls
   return SPANS[`${dish.family} ${form}`] ?? SPANS[dish.family] ?? SPANS.semolina
 }
 

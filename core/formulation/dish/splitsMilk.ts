@@ -1,4 +1,5 @@
 import type { DishCard, Part } from './dish'
+import type { WatchCode } from './stageCodes'
 
 /** Fruit and juice sour enough to split milk that is heated with them: about 0.7 g of acid in 100 g and more, by their ids in the table. */
 const SOUR: ReadonlySet<string> = new Set(['pineapple', 'pineapple-canned', 'orange-juice'])
@@ -37,7 +38,7 @@ export function splitsMilk(card: Pick<DishCard, 'ingredients' | 'choices'>): { r
  * @param card ingredients and choices
  * @param at where the milk or the sugar goes in
  */
-export function milkWatches(card: Pick<DishCard, 'ingredients' | 'choices' | 'family'>, at: 'milk' | 'sugar'): string[] {
+export function milkWatches(card: Pick<DishCard, 'ingredients' | 'choices' | 'family'>, at: 'milk' | 'sugar'): WatchCode[] {
   if (!takesMilk(card)) return []
   if (at === 'sugar') return holds(card, 'jaggery') ? ['jaggery-off-boil'] : []
   return card.family === 'fruit' || holds(card, 'fruit') ? ['milk-when-dry'] : []

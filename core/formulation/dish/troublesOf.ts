@@ -2,6 +2,7 @@ import { goesInWet, isAlike, secondBases, type SecondBase } from './basesOf'
 import type { Choices } from './choices'
 import type { DishCard, Part } from './dish'
 import { splitsMilk } from './splitsMilk'
+import { familyOf } from '../family/families'
 
 /** A combination that cannot work: its code (the sentence lives in `words/`), and what would. */
 export interface Trouble {
@@ -21,7 +22,6 @@ export type TroubleCode = (typeof TROUBLES)[number]
 
 /** Bases that froth up and block the valve (food safety advice; recalled, unchecked). */
 const FROTHS: ReadonlySet<string> = new Set(['apple'])
-const REDUCED: readonly string[] = ['vegetable', 'fruit', 'coconut-nut']
 const SLURRY_BASES: readonly string[] = ['wheat-flour', 'other-flour', 'gram-flour', 'semolina']
 /** Preparations each family knows; the first is the usual one. */
 export const PREPARATIONS_OF: Readonly<Record<string, readonly Choices['preparation'][]>> = {
@@ -38,7 +38,7 @@ export const PREPARATIONS_OF: Readonly<Record<string, readonly Choices['preparat
  */
 export function troublesOf(card: DishCard): Trouble[] {
   const { choices } = card
-  const reduced = REDUCED.includes(card.family) || choices.preparation === 'cooked-puree'
+  const reduced = familyOf(card.family).fresh || choices.preparation === 'cooked-puree'
   return [...baseTroubles(card, reduced), ...milkTroubles(card, reduced), ...sugarTroubles(card, reduced), ...slurryTroubles(card, reduced), ...rainedTroubles(card, reduced), ...restTroubles(card, reduced)]
 }
 
@@ -52,7 +52,7 @@ function when(found: boolean, code: TroubleCode, ...offers: readonly Partial<Cho
 function baseTroubles(card: DishCard, reduced: boolean): Trouble[] {
   const { choices, family } = card
   const known = PREPARATIONS_OF[family] ?? ['as-bought']
-  const presses = family === 'vegetable' || family === 'fruit' || choices.preparation === 'cooked-puree'
+  const presses = familyOf(family).kind === 'produce' || choices.preparation === 'cooked-puree'
   return [
     ...when(!known.includes(choices.preparation), 'preparation-is-not-for-this', ...known.map(preparation => ({ preparation }))),
     ...when(choices.cooking === 'pressure' && !presses, 'grain-foams-under-pressure', { cooking: 'open' }),

@@ -1,15 +1,15 @@
 import type { Dish, Stage } from './dish'
-import { stageOfBase } from './stageOfBase'
+import { roleOfStage, type StageRole } from './stageRole'
 
 /** Minutes of stages at the usual amount, as common kitchen knowledge gives them (estimates), by stage id. */
-const COMMON: Readonly<Record<string, number>> = {
+const COMMON: Readonly<Partial<Record<StageRole, number>>> = {
   'nuts': 4, 'nuts-last': 4, 'roast-dry': 6, 'roast': 8, 'paste': 14, 'pour': 1, 'rain': 2, 'take-up': 4, 'swell': 4, 'milk': 10, 'liquid': 10, 'sweeten': 5, 'rub-in': 6,
   'enrich': 5, 'enrich-2': 4, 'enrich-3': 4, 'finish': 5, 'rest': 5, 'cool': 30, 'thicken': 8, 'syrup': 10, 'soften': 14, 'soften-2': 10,
   'fat-in': 6, 'press': 7, 'wait': 15, 'melt': 6, 'boil-soft': 40, 'roast-whole': 10,
 }
 
 /** Where a family is known to take longer or shorter. */
-const BY_FAMILY: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+const BY_FAMILY: Readonly<Record<string, Readonly<Partial<Record<StageRole, number>>> | undefined>> = {
   'broken-wheat': { 'roast': 9, 'take-up': 18, 'swell': 18, 'sweeten': 7 },
   'vermicelli': { 'roast': 6, 'take-up': 6, 'milk': 8, 'sweeten': 4 },
   'wheat-flour': { 'roast': 14, 'take-up': 3, 'enrich': 4, 'thicken': 7, 'sweeten': 8 },
@@ -32,8 +32,9 @@ const BESIDE: Readonly<Partial<Record<Stage['does'], number>>> = { 'heat': 7, 'b
  * @returns minutes, above zero
  */
 export function usualMinutes(dish: Pick<Dish, 'family' | 'usual'>, stage: Stage): number {
-  const own = dish.usual.minutes[stage.id] ?? BY_FAMILY[dish.family]?.[stage.id]
-  if (own !== undefined) return own
+  const role = roleOfStage(stage)
+  const own = dish.usual.minutes[stage.id] ?? (role && BY_FAMILY[dish.family]?.[role])
+  if (own) return own
   if (stage.meets) return BESIDE[stage.does] ?? 6
-  return COMMON[stage.id] ?? COMMON[stageOfBase(stage.id)] ?? ('minutes' in stage.until ? stage.until.minutes : 5)
+  return (role && COMMON[role]) ?? ('minutes' in stage.until ? stage.until.minutes : 5)
 }

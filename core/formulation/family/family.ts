@@ -9,9 +9,13 @@ export const FAMILY_IDS = [
 ] as const
 export type FamilyId = (typeof FAMILY_IDS)[number]
 
+/** How a base cooks: grain that swells whole, flour that thickens, produce that is grated and cooked down, coconut and nuts. */
+export type BaseKind = 'grain' | 'flour' | 'produce' | 'nut'
+
 /** One base family as a row of numbers; no law is written per dish. */
 export interface Family {
   readonly id: FamilyId
+  readonly kind: BaseKind
   /** L* of the raw base wetted with fat, before any browning. */
   readonly rawLightness: number
   /** L* that endless browning would reach. */

@@ -7,6 +7,7 @@ import type { Family } from './family'
  */
 export const SEMOLINA: Family = {
   id: 'semolina',
+  kind: 'grain',
   rawLightness: 84,
   finalLightness: 22,
   path: [

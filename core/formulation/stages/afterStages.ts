@@ -1,8 +1,9 @@
 import type { DishCard, Stage } from '../dish/dish'
-import { idsOf, stage } from './shape'
+import { idsOf, stage, type StageMore } from './shape'
+import type { StageId } from '../dish/stageRole'
 
 /** A stage after the fire. */
-function later(id: string, does: Stage['does'], minutes: number, more: Partial<Stage>): Stage {
+function later(id: StageId, does: Stage['does'], minutes: number, more: StageMore): Stage {
   return stage(id, does, 'table', { phase: 'after', flame: 'off', until: { minutes }, ...more })
 }
 

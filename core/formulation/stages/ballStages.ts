@@ -1,5 +1,6 @@
 import type { DishCard } from '../dish/dish'
-import { adding, basesIn, fatPlan, friedFirst, fryFirst, idsOf, roastUntil, stage, type Laid } from './shape'
+import { adding, basesIn, fatPlan, friedFirst, fryFirst, idsOf, roastUntil, stage, type Laid, type StageMore } from './shape'
+import type { ExpectCode } from '../dish/stageCodes'
 
 /**
  * Roasted in fat, cooled, sweetened with powdered sugar off the fire and rolled. Turns as it leaves the fire.
@@ -11,9 +12,9 @@ export function ballStages(card: DishCard): Laid {
   const { choices } = card
   const fat = fatPlan(card)
   const fats = adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first)
-  const looks = card.family === 'gram-flour' ? ['stiff-then-flows'] : ['custard-then-crumbs']
+  const looks: readonly ExpectCode[] = card.family === 'gram-flour' ? ['stiff-then-flows'] : ['custard-then-crumbs']
   const late = fat.late.reduce((sum, share) => sum + share, 0)
-  const roast = { flame: 'low' as const, watch: ['stir-always', 'aroma-first'], expect: looks }
+  const roast: StageMore = { flame: 'low', watch: ['stir-always', 'aroma-first'], expect: looks }
   const nuts = idsOf(card, 'nuts')
   return {
     stages: [

@@ -1,10 +1,11 @@
 import { secondBases } from '../dish/basesOf'
 import type { Preparation } from '../dish/choices'
 import type { DishCard, Stage } from '../dish/dish'
-import { idsOf, stage } from './shape'
+import { idsOf, stage, type StageMore } from './shape'
+import type { StageId, StageRole } from '../dish/stageRole'
 
 /** A stage away from the fire, before it is lit. */
-function ready(id: string, minutes: number, more: Partial<Stage>): Stage {
+function ready(id: StageId, minutes: number, more: StageMore): Stage {
   return stage(id, 'prepare', 'table', { phase: 'before', flame: 'off', until: { minutes }, ...more })
 }
 
@@ -22,7 +23,7 @@ export function beforeStages(card: DishCard): Stage[] {
   const steeped = idsOf(card, 'steeped')
   return [
     ...preparationStages(card, preparation, [card.base, ...together]),
-    ...apart.flatMap((one, i) => preparationStages(card, one.asBase.preparation, [one.id], `-${i + 2}`)),
+    ...apart.flatMap((one, i) => preparationStages(card, one.asBase.preparation, [one.id], i + 2)),
     ...(jaggery.length > 0
       ? [stage('melt', 'melt', 'pot', {
           phase: 'before', flame: 'low', until: { sign: 'melted' }, hands: 0.5, handles: jaggery, watch: ['strain'], cautions: ['hot-sweet'],
@@ -33,28 +34,30 @@ export function beforeStages(card: DishCard): Stage[] {
 }
 
 /** Bases got ready in the same way are got ready together; one that has its own way has its own stages. */
-function preparationStages(card: DishCard, preparation: Preparation, handles: readonly string[], of = ''): Stage[] {
-  const first = of === ''
+function preparationStages(card: DishCard, preparation: Preparation, handles: readonly string[], place = 1): Stage[] {
+  const first = place === 1
+  /** The role got ready for this base. */
+  const own = (role: StageRole): StageId => (first ? role : `${role}-${place}`)
   switch (preparation) {
     case 'raw-paste': return [
-      ready(`soak${of}`, 240, { handles, hands: 0, watch: ['soak-cool'] }),
-      ready(`drain${of}`, 15, { handles, hands: 0, watch: ['drain-well'] }),
-      ready(`grind${of}`, 10, { handles, watch: ['no-water-no-whole'], cautions: ['grinder'] }),
+      ready(own('soak'), 240, { handles, hands: 0, watch: ['soak-cool'] }),
+      ready(own('drain'), 15, { handles, hands: 0, watch: ['drain-well'] }),
+      ready(own('grind'), 10, { handles, watch: ['no-water-no-whole'], cautions: ['grinder'] }),
     ]
     case 'fine-paste': return [
-      ready(`soak${of}`, 240, { handles, hands: 0, watch: ['soak-cool'] }),
-      ready(`grind${of}`, 14, { handles, watch: ['ground-silky'], cautions: ['grinder'] }),
+      ready(own('soak'), 240, { handles, hands: 0, watch: ['soak-cool'] }),
+      ready(own('grind'), 14, { handles, watch: ['ground-silky'], cautions: ['grinder'] }),
     ]
     case 'dry-ground': return [
-      ready(`wash-dry${of}`, 240, { handles, hands: 0 }),
-      stage(`roast-whole${of}`, 'roast', 'pan', {
+      ready(own('wash-dry'), 240, { handles, hands: 0 }),
+      stage(own('roast-whole'), 'roast', 'pan', {
         phase: 'before', flame: 'low', until: { sign: 'aroma' }, handles, watch: ['stir-always'], expect: ['darkens-on'],
       }),
-      ready(`cool-whole${of}`, 25, { handles, hands: 0 }),
-      ready(`grind${of}`, 8, { handles, watch: ['grainy-not-dust', 'surplus-to-store'], cautions: ['grinder'] }),
+      ready(own('cool-whole'), 25, { handles, hands: 0 }),
+      ready(own('grind'), 8, { handles, watch: ['grainy-not-dust', 'surplus-to-store'], cautions: ['grinder'] }),
     ]
     case 'cooked-puree': return [
-      ready(`soak${of}`, 120, { handles, hands: 0, watch: ['soak-cool'] }),
+      ready(own('soak'), 120, { handles, hands: 0, watch: ['soak-cool'] }),
       ...(card.choices.cooking === 'pressure' && first
         ? [
             stage('press', 'press', 'pressure-pan', {
@@ -62,11 +65,11 @@ function preparationStages(card: DishCard, preparation: Preparation, handles: re
             }),
             stage('wait', 'wait', 'pressure-pan', { phase: 'before', flame: 'off', lid: true, until: { sign: 'opened' }, handles, hands: 0, watch: ['opens-itself'], cautions: ['pressure'] }),
           ]
-        : [stage(`boil-soft${of}`, 'cook-down', 'pot', { phase: 'before', lid: true, until: { minutes: 40 }, handles: [...handles, ...(first ? idsOf(card, 'water') : [])], hands: 0, watch: ['skim'], cautions: ['scald'], expect: ['foams'] })]),
-      ready(`puree${of}`, 10, { handles, cautions: ['grinder'] }),
+        : [stage(own('boil-soft'), 'cook-down', 'pot', { phase: 'before', lid: true, until: { minutes: 40 }, handles: [...handles, ...(first ? idsOf(card, 'water') : [])], hands: 0, watch: ['skim'], cautions: ['scald'], expect: ['foams'] })]),
+      ready(own('puree'), 10, { handles, cautions: ['grinder'] }),
     ]
     case 'grated': return [
-      ready(`grate${of}`, card.choices.lots ? 8 : 15, { handles, watch: ['grate-coarse'] }),
+      ready(own('grate'), card.choices.lots ? 8 : 15, { handles, watch: ['grate-coarse'] }),
     ]
     default: return first && card.family === 'vermicelli' && card.choices.roast !== 'none' ? [ready('break', 3, { handles, watch: ['hand-length'] })] : []
   }

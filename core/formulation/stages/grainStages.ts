@@ -2,6 +2,7 @@ import type { DishCard, Stage } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
 import { roastStages } from './roastStages'
 import { adding, doneSign, enrichStages, fatPlan, type FatPlan, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, pulpsIn, stage } from './shape'
+import type { StageId } from '../dish/stageRole'
 
 /**
  * Roasted, then wetted: semolina, broken wheat, vermicelli, flours, lentils as paste or flour. Turns at the pour; the
@@ -36,10 +37,10 @@ function rainedFat(card: DishCard): FatPlan {
 }
 
 /** Id of the other vessel's stage: it says what is in it. */
-function besideId(card: DishCard): string {
+function besideId(card: DishCard): StageId {
   const { sugar, liquid } = card.choices
   if (sugar === 'syrup') return 'syrup'
-  const name = liquid === 'water-then-milk' ? 'water' : liquid
+  const name = liquid === 'milk' || liquid === 'juice' ? liquid : 'water'
   return sugar === 'in-liquid' ? `sweet-${name}` : `hot-${name}`
 }
 

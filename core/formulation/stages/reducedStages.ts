@@ -1,6 +1,6 @@
 import type { DishCard, Stage, Until } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
-import { adding, basesIn, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage } from './shape'
+import { adding, basesIn, doneSign, enrichStages, fatPlan, type FatPlan, friedFirst, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, stage, type StageMore } from './shape'
 
 /**
  * Cooked down from its own water: vegetables, fruit, lentil purée, coconut and nuts. Turns as the milk goes in, or the
@@ -66,7 +66,7 @@ function softenStages(card: DishCard, fat: FatPlan): Stage[] {
   // Where no milk goes in after it, all of its water has to leave here.
   const dries = isPuree(card) || pressed(card) || family === 'coconut-nut' || milkStages(card).length === 0
   const until: Until = { sign: dries ? 'dry' : 'halved' }
-  const common = { cautions: ['spitting'], expect: dries ? ['sticks-then-leaves'] : ['volume-falls-first'] }
+  const common: StageMore = { cautions: ['spitting'], expect: dries ? ['sticks-then-leaves'] : ['volume-falls-first'] }
   if (pressed(card) && !milkComesAfter(card)) return []
   if (pressed(card)) {
     return [stage('soften', 'cook-down', 'pan', { ...common, adds: [...fats, ...helpers, ...nuts], until, flame: 'high', watch: ['stir-always', 'tip-the-pan-over'] })]
@@ -87,7 +87,7 @@ function milkStages(card: DishCard): Stage[] {
   const later = pressed(card) ? idsOf(card, 'milk') : liquids
   return [stage(milk ? 'milk' : 'liquid', 'cook-down', 'pan', {
     adds: [...adding(later), ...sweet], until: { sign: 'milk-taken-up' }, watch: milk ? ['milk-catches', ...milkWatches(card, 'milk')] : ['scrape-base'],
-    cautions: ['spitting'], expect: ['looks-too-thin', ...(milk ? ['milk-grains'] : [])],
+    cautions: ['spitting'], expect: ['looks-too-thin', ...(milk ? ['milk-grains' as const] : [])],
   })]
 }
 
@@ -100,7 +100,7 @@ function downAgain(card: DishCard, milk: boolean, sweet: Stage['adds']): Stage {
   ]
   return stage(milk ? 'milk' : 'liquid', 'cook-down', 'pan', {
     adds, flame: 'high', until: { sign: 'milk-taken-up' }, watch: ['tip-the-pan-over', milk ? 'milk-catches' : 'scrape-base'], cautions: ['spitting'],
-    expect: ['looks-too-thin', ...(milk ? ['milk-grains'] : [])],
+    expect: ['looks-too-thin', ...(milk ? ['milk-grains' as const] : [])],
   })
 }
 

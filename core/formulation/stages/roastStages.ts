@@ -1,8 +1,9 @@
 import type { DishCard, Stage, Until } from '../dish/dish'
-import { adding, basesIn, type FatPlan, friedFirst, idsOf, roastUntil, stage } from './shape'
+import { adding, basesIn, type FatPlan, friedFirst, idsOf, roastUntil, stage, type StageMore } from './shape'
+import type { ExpectCode } from '../dish/stageCodes'
 
 /** How each family looks on its way, and is not wrong. */
-const ROAST_LOOKS: Readonly<Record<string, readonly string[]>> = {
+const ROAST_LOOKS: Readonly<Record<string, readonly ExpectCode[]>> = {
   'semolina': ['wet-sand'], 'wheat-flour': ['custard-then-crumbs'], 'other-flour': ['custard-then-crumbs'], 'gram-flour': ['stiff-then-flows'],
 }
 
@@ -18,7 +19,7 @@ export function roastStages(card: DishCard, fat: FatPlan): Stage[] {
   const fats = adding(idsOf(card, 'fat'), friedFirst(card) ? 0 : fat.first)
   const helpers = adding(idsOf(card, 'helper'))
   const nuts = choices.nuts === 'into-roast' ? adding(idsOf(card, 'nuts')) : []
-  const common = { flame: 'low' as const, watch: ['stir-always', 'aroma-first'], expect: ROAST_LOOKS[family] ?? [] }
+  const common: StageMore = { flame: 'low', watch: ['stir-always', 'aroma-first'], expect: ROAST_LOOKS[family] ?? [] }
   if (choices.preparation === 'raw-paste') {
     return [
       stage('paste', 'roast', 'pan', {

@@ -1,5 +1,7 @@
 import { isAlike, secondBases } from '../dish/basesOf'
 import type { Boundary, DishCard, Part, Stage, Until } from '../dish/dish'
+import type { CautionCode, ExpectCode, WatchCode } from '../dish/stageCodes'
+import type { StageId } from '../dish/stageRole'
 
 /** Stages of one shape of cooking and the boundary at which it turns. */
 export interface Laid { readonly stages: readonly Stage[], readonly keystone: Boundary }
@@ -49,6 +51,10 @@ export function adding(ids: readonly string[], share = 1): Stage['adds'] {
 /** Fruit that flavours goes in in two portions: half with the liquid, half late (kitchen rule, estimate). */
 export const FRUIT_PORTION = 0.5
 
+/** What of a stage is different from a plain one. */
+export type StageMore = Omit<Partial<Stage>, 'id' | 'watch' | 'cautions' | 'expect'>
+  & { readonly watch?: readonly WatchCode[], readonly cautions?: readonly CautionCode[], readonly expect?: readonly ExpectCode[] }
+
 /**
  * A stage with everything that is not said left plain: a minute in the hands, middle flame, at the fire.
  *
@@ -58,7 +64,7 @@ export const FRUIT_PORTION = 0.5
  * @param more what is different
  * @returns the stage
  */
-export function stage(id: string, does: Stage['does'], vessel: string, more: Partial<Stage>): Stage {
+export function stage(id: StageId, does: Stage['does'], vessel: string, more: StageMore): Stage {
   return {
     id, does, vessel, adds: [], takesOut: [], flame: 'middle', lid: false, until: { minutes: 1 }, phase: 'fire', hands: 1,
     handles: [], watch: [], cautions: [], expect: [], ...more,
@@ -139,7 +145,7 @@ export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[]
     // Where grain is rained in, all of the fruit was cooked in its liquid.
     ...adding(idsOf(card, 'fruit'), card.choices.pour === 'rained' ? 0 : FRUIT_PORTION), ...adding(idsOf(card, 'spice', 'steeped')),
   ]
-  const common = { watch: ['stir-always'], cautions: ['hot-sweet'] }
+  const common: StageMore = { watch: ['stir-always'], cautions: ['hot-sweet'] }
   if (fat.late.length === 0 && late.length === 0) {
     return [stage('finish', 'cook-down', 'pan', { until: done, ...common, cautions: ['spitting'] })]
   }

@@ -8,8 +8,8 @@ import { reducedStages } from './reducedStages'
 import type { Laid } from './shape'
 import { slurryStages } from './slurryStages'
 import { troublesOf } from '../dish/troublesOf'
+import { familyOf } from '../family/families'
 
-const REDUCED = new Set(['vegetable', 'fruit', 'coconut-nut'])
 const PANS = new Set(['pan', 'small-pan', 'roasting-pan', 'pressure-pan'])
 
 /**
@@ -31,7 +31,7 @@ export function stageDish(card: DishCard): Dish {
 
 function layout(card: DishCard): Laid {
   const { form, sugar, pour, liquid, preparation } = card.choices
-  if (REDUCED.has(card.family) || preparation === 'cooked-puree') return reducedStages(card)
+  if (familyOf(card.family).fresh || preparation === 'cooked-puree') return reducedStages(card)
   if (form === 'balls' || sugar === 'off-fire' || liquid === 'none') return ballStages(card)
   return pour === 'slurry' ? slurryStages(card) : grainStages(card)
 }

@@ -1,3 +1,11 @@
+/** What to do or mind after a swap. */
+export const SWAP_NOTES = [
+  'whisk-in', 'catches', 'brings-sugar', 'no-milk', 'no-set', 'reduce', 'longer', 'grainy', 'grate-fine', 'paler',
+  'sweeter-clean', 'strain', 'darker', 'softer-set', 'by-volume', 'browns', 'foams', 'other-taste', 'brings-milk',
+  'canned-sugar', 'taste-fruit', 'splits-milk', 'grain', 'roast-less',
+] as const
+export type SwapNote = (typeof SWAP_NOTES)[number]
+
 /** What a swap keeps the balance of, g for each g of base. */
 export const BALANCES = ['water', 'fat', 'sugar', 'milk-solids', 'starch'] as const
 export type Balance = (typeof BALANCES)[number]
@@ -11,8 +19,8 @@ export interface SwapRule {
   readonly to: readonly string[]
   /** Parts of the dish whose ingredients are changed to keep the balance. */
   readonly adjusts: readonly ('water' | 'sugar' | 'fat')[]
-  /** Codes of what to do or mind: `strain`, `reduce`, `browns`, `by-volume`, `splits`, `softer`, `acid`. */
-  readonly notes: readonly string[]
+  /** What to do or mind. */
+  readonly notes: readonly SwapNote[]
   /** Water the new grade asks for, relative to the old one; only for grades of one grain. */
   readonly liquidFactor?: number | undefined
 }
@@ -27,5 +35,5 @@ export interface SwapOutcome {
   readonly unkept: readonly { readonly balance: Balance, readonly perBase: number }[]
   /** Change of sweetness, g of sucrose for each g of base, by all sugars as eaten warm. */
   readonly sweetness: number
-  readonly notes: readonly string[]
+  readonly notes: readonly SwapNote[]
 }

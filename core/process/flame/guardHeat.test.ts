@@ -6,7 +6,8 @@ import { mainLine } from '../../formulation/dish/mainLine'
 import type { Stage } from '../../formulation/dish/dish'
 import { forecastCook } from '../forecast/forecastCook'
 import type { CookPlan } from '../../record/plan/plan'
-import { HEAT_CAUTIONS, smokePointC } from './heatLimits'
+import { smokePointC } from './heatLimits'
+import { HEAT_CAUTIONS } from '../../formulation/dish/stageCodes'
 
 /** All amounts, pans, fires and schools, set by hand: `EVERY_WAY=1`. Else every third of them, another third for the next dish. */
 const MANY = process.env.EVERY_WAY !== undefined

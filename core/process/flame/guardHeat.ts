@@ -11,7 +11,8 @@ import { simulate } from '../engine/simulate'
 import type { Trace, TracePoint } from '../engine/trace'
 import type { CookPlan } from '../../record/plan/plan'
 import { replay } from '../../record/replay/replay'
-import { smokePointC, tooHot, type HeatCaution } from './heatLimits'
+import { smokePointC, tooHot } from './heatLimits'
+import type { HeatCaution } from '../../formulation/dish/stageCodes'
 
 /** A vessel beside is looked at this often and for so long, s. */
 const STEP_S = 6

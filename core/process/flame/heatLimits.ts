@@ -1,10 +1,7 @@
 import { contentG } from '../engine/contentG'
 import { FAT, INVERT, PAN_TEMP, SUGAR, TEMP } from '../engine/layout'
 import type { CookPlan } from '../../record/plan/plan'
-
-/** What of a stage comes too near to what it bears: codes of `words/`. */
-export const HEAT_CAUTIONS = ['smoke', 'scorch', 'dry-pan'] as const
-export type HeatCaution = (typeof HEAT_CAUTIONS)[number]
+import type { HeatCaution } from '../../formulation/dish/stageCodes'
 
 /** Smoke point of a fat of which nothing is known, °C: that of unrefined oils (recalled, unchecked). */
 export const UNKNOWN_SMOKE_C = 175

@@ -29,7 +29,7 @@ function perishables({ dish, amounts }: Pick<CookPlan, 'dish' | 'amounts'>, kind
   const has = (...of: readonly Kind[]): boolean => kinds.some(kind => kind !== undefined && of.includes(kind))
   return {
     milk: has('milk', 'milk-solids', 'condensed'),
-    produce: has('produce', 'juice') || (familyOf(dish.family).fresh && dish.family !== 'coconut-nut'),
+    produce: has('produce', 'juice') || familyOf(dish.family).kind === 'produce',
     coconut: has('coconut'),
   }
 }
