@@ -35,9 +35,19 @@ export function finishedMass(plan: CookPlan, cook: LiveCook, finishedG: number):
   const invert = plan.amounts.reduce((sum, one) => sum + one.massG * (one.composition.invert ?? 0), 0)
   const sugar = plan.amounts.reduce((sum, one) => sum + one.massG * one.composition.sugar, 0)
   const { waterG, solidsG, fatG, sugarG, nutsG } = contents
-  const volumeMl = contentVolume({ water: waterG, solids: solidsG, fat: fatG, sugar: sugarG, nuts: nutsG }, familyOf(plan.dish.family).fresh, 1)
+  const volumeMl = contentVolume(
+    { water: waterG, solids: solidsG, fat: fatG, sugar: sugarG, nuts: nutsG },
+    familyOf(plan.dish.family).fresh,
+    1,
+  )
   const massG = dryG(contents) + waterG
-  return { massG, contents, invertShare: sugar > 0 ? Math.min(1, invert / sugar) : 0, volumeMl: Math.max(volumeMl, massG / DENSITY.sugar), density: massG / Math.max(1, volumeMl) }
+  return {
+    massG,
+    contents,
+    invertShare: sugar > 0 ? Math.min(1, invert / sugar) : 0,
+    volumeMl: Math.max(volumeMl, massG / DENSITY.sugar),
+    density: massG / Math.max(1, volumeMl),
+  }
 }
 
 /** What a vessel beside the pan holds that is never poured over at the fire: nuts fried last, with their fat. */
@@ -50,8 +60,11 @@ function stirredIn(plan: CookPlan, contents: PanContents): PanContents {
     const { composition } = amount
     const massG = amount.massG * share
     return {
-      waterG: all.waterG + massG * composition.water, solidsG: all.solidsG + massG * composition.solids, fatG: all.fatG + massG * composition.fat,
-      sugarG: all.sugarG + massG * composition.sugar, nutsG: all.nutsG + massG * composition.nuts,
+      waterG: all.waterG + massG * composition.water,
+      solidsG: all.solidsG + massG * composition.solids,
+      fatG: all.fatG + massG * composition.fat,
+      sugarG: all.sugarG + massG * composition.sugar,
+      nutsG: all.nutsG + massG * composition.nuts,
     }
   }, contents)
 }

@@ -7,8 +7,8 @@ import type { FinishedMass } from './finishedMass'
 import { LEAVES_AT_C } from './setsBy'
 
 /**
- * When a finished mass can be rolled, s since it was finished: a dish of balls is finished hand-warm, any other leaves the
- * fire hot.
+ * When a finished mass can be rolled, s since it was finished: a dish of balls is finished hand-warm, any other leaves
+ * the fire hot.
  *
  * @param plan the plan, for its vessel, its room and what it believes of losses
  * @param mass what was made
@@ -18,7 +18,14 @@ import { LEAVES_AT_C } from './setsBy'
 export function rollingOf(plan: CookPlan, mass: FinishedMass): RollingSpan | null {
   const vessel = plan.vessels[mainVessel(plan.dish)]?.vessel
   if (!vessel) return null
-  const lossOf = (entries: CookPlan['belief']['entries']): number | undefined => entries.find(one => one.name === 'heatLoss')?.median
+  const lossOf = (entries: CookPlan['belief']['entries']): number | undefined =>
+    entries.find(one => one.name === 'heatLoss')?.median
   const lossW = lossOf(plan.belief.entries) ?? lossOf(firstBelief().entries) ?? Number.NaN
-  return rollingSpan(mass.contents, vessel, plan.dish.choices?.form === 'balls' ? constant('handWarm') : LEAVES_AT_C, plan.airC, lossW)
+  return rollingSpan(
+    mass.contents,
+    vessel,
+    plan.dish.choices?.form === 'balls' ? constant('handWarm') : LEAVES_AT_C,
+    plan.airC,
+    lossW,
+  )
 }

@@ -15,8 +15,8 @@ function strength({ contents }: FinishedMass): number {
 }
 
 /**
- * What makes a finished mass hold its shape: its syrup where the dish boils one, by the strength it has come to; else its
- * fat and what has swollen.
+ * What makes a finished mass hold its shape: its syrup where the dish boils one, by the strength it has come to; else
+ * its fat and what has swollen.
  *
  * @param plan the plan
  * @param mass what was made
@@ -36,5 +36,7 @@ export function setsByOf(plan: CookPlan, mass: FinishedMass): SetsBy {
  * @returns °C
  */
 export function startTempC(plan: CookPlan, mass: FinishedMass): number {
-  return plan.dish.choices?.sugar === 'syrup' ? Math.min(130, syrupAtShare(strength(mass), mass.invertShare, airPressurePa(plan.altitudeM)).boilsAtC) : LEAVES_AT_C
+  return plan.dish.choices?.sugar === 'syrup'
+    ? Math.min(130, syrupAtShare(strength(mass), mass.invertShare, airPressurePa(plan.altitudeM)).boilsAtC)
+    : LEAVES_AT_C
 }

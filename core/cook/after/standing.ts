@@ -47,7 +47,12 @@ const USUAL_DEPTH_MM = 18
  * @param kindOf kind of an ingredient by its id
  * @returns what is left, ready and kept
  */
-export function standing(plan: CookPlan, cook: LiveCook, finishedG: number, kindOf: (ingredient: string) => Kind | undefined): Standing {
+export function standing(
+  plan: CookPlan,
+  cook: LiveCook,
+  finishedG: number,
+  kindOf: (ingredient: string) => Kind | undefined,
+): Standing {
   const mass = finishedMass(plan, cook, finishedG)
   const startedMs = cook.startedMs ?? plan.plannedAt
   const offS = cook.stageStarts[doneIndex(plan.dish)] ?? cook.offFireS ?? cook.finishedS ?? 0
@@ -59,11 +64,24 @@ export function standing(plan: CookPlan, cook: LiveCook, finishedG: number, kind
   const hands = cook.after.shaped?.what.way === 'balls' || plan.dish.choices?.form === 'balls'
   const { activity, keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, hands, kindOf)
   const leftG = Math.max(0, mass.massG - cook.after.givenOut.reduce((sum, one) => sum + one.what.massG, 0))
-  const of = ([least, most]: readonly [number, number]): [number, number] => [madeAt + least * DAY_MS, madeAt + most * DAY_MS]
+  const of = ([least, most]: readonly [number, number]): [number, number] => [
+    madeAt + least * DAY_MS,
+    madeAt + most * DAY_MS,
+  ]
   const coldBy = keeping.standsH === null ? null : coldByMs(cook.after.places, offS, startedMs, keeping.standsH)
   return {
-    mass, leftG, gone: cook.after.goneS !== null || leftG < 1, place, madeAt, setting, readyAt, activity, keeping,
-    eatBy: coldBy === null ? of(keeping.days[place]) : [coldBy, coldBy], coldBy, inCold: of(keeping.days.cold),
+    mass,
+    leftG,
+    gone: cook.after.goneS !== null || leftG < 1,
+    place,
+    madeAt,
+    setting,
+    readyAt,
+    activity,
+    keeping,
+    eatBy: coldBy === null ? of(keeping.days[place]) : [coldBy, coldBy],
+    coldBy,
+    inCold: of(keeping.days.cold),
   }
 }
 
@@ -71,7 +89,12 @@ export function standing(plan: CookPlan, cook: LiveCook, finishedG: number, kind
  * When the hours are used up that a sweet may stand outside the cold, all of them together; null where it stands in the
  * cold with some of them left.
  */
-function coldByMs(places: LiveCook['after']['places'], offS: number, startedMs: number, standsH: number): number | null {
+function coldByMs(
+  places: LiveCook['after']['places'],
+  offS: number,
+  startedMs: number,
+  standsH: number,
+): number | null {
   let leftS = standsH * 3600
   let outS: number | null = offS
   for (const { timeS, what, inTime } of places) {
@@ -89,6 +112,9 @@ function coldByMs(places: LiveCook['after']['places'], offS: number, startedMs: 
 function settingIn(plan: CookPlan, cook: LiveCook, mass: FinishedMass): Setting | null {
   const shaped = cook.after.shaped?.what
   if (shaped ? shaped.way !== 'tray' : plan.dish.choices?.form !== 'slab') return null
-  const depthMm = shaped?.way === 'tray' ? Math.min(150, trayFill(mass.volumeMl, shaped.tray, USUAL_DEPTH_MM).depthMm) : USUAL_DEPTH_MM
+  const depthMm =
+    shaped?.way === 'tray'
+      ? Math.min(150, trayFill(mass.volumeMl, shaped.tray, USUAL_DEPTH_MM).depthMm)
+      : USUAL_DEPTH_MM
   return settingOf(slabOf(mass.contents, Math.max(2, depthMm), startTempC(plan, mass), plan.airC), setsByOf(plan, mass))
 }

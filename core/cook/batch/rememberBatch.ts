@@ -39,8 +39,8 @@ const HANDS = 4
 const SEED = 7
 
 /**
- * A batch from memory as a plan and the few moments that are known of it: where it began, where its roast ended, and its
- * end; nothing else is told.
+ * A batch from memory as a plan and the few moments that are known of it: where it began, where its roast ended, and
+ * its end; nothing else is told.
  *
  * @param told what is remembered; base 20 to 20,000 g, 3 to 300 minutes at the fire
  * @param table the ingredients
@@ -54,12 +54,25 @@ export function rememberBatch(told: Remembered, table: readonly Ingredient[]): R
   const dish = stageDish(told.card)
   const roast = lastRoast(dish)
   const first = mainLine(dish)[Math.max(0, roast)]
-  const plan = planCook('memory', {
-    dish, baseG: told.baseG, ingredients: table, cup: told.cup,
-    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, told.pan])), fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, told.fire])),
-    flames: first && told.mark !== null ? { [first.id]: told.mark } : {},
-    people: HANDS, firstBelief: firstBelief(), evidence: [], seed: SEED, airC: USUAL_ROOM_C, altitudeM: 0,
-  }, told.atMs)
+  const plan = planCook(
+    'memory',
+    {
+      dish,
+      baseG: told.baseG,
+      ingredients: table,
+      cup: told.cup,
+      pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, told.pan])),
+      fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, told.fire])),
+      flames: first && told.mark !== null ? { [first.id]: told.mark } : {},
+      people: HANDS,
+      firstBelief: firstBelief(),
+      evidence: [],
+      seed: SEED,
+      airC: USUAL_ROOM_C,
+      altitudeM: 0,
+    },
+    told.atMs,
+  )
   return { plan, observations: storyOf(dish, roast, told, plan) }
 }
 
@@ -72,15 +85,44 @@ function storyOf(dish: Dish, roast: number, told: Remembered, plan: CookPlan): O
   const known = roastS === null ? null : Math.min(done, Math.max(1, roast + 1))
   const moments: [number, string, Record<string, unknown>][] = [
     [0, 'cook.started', { from: 'memory' }],
-    ...(known !== null && known < line.length ? [[roastS!, 'stage.began', { stage: line[known]!.id }] as [number, string, Record<string, unknown>]] : []),
-    ...(done < line.length ? [[totalS, 'stage.began', { stage: line[done]!.id }] as [number, string, Record<string, unknown>]] : []),
+    ...(known !== null && known < line.length
+      ? [[roastS!, 'stage.began', { stage: line[known]!.id }] as [number, string, Record<string, unknown>]]
+      : []),
+    ...(done < line.length
+      ? [[totalS, 'stage.began', { stage: line[done]!.id }] as [number, string, Record<string, unknown>]]
+      : []),
     [totalS + 60, 'cook.finished', {}],
-    ...(told.finishedG !== null && vessel ? [[totalS + 61, 'weighed', { vessel: main, grossG: told.finishedG + vessel.massG }] as [number, string, Record<string, unknown>]] : []),
-    ...(told.outcome ? [[totalS + 62, 'outcome', { faults: told.outcome.faults, line: told.outcome.line }] as [number, string, Record<string, unknown>]] : []),
+    ...(told.finishedG !== null && vessel
+      ? [
+          [totalS + 61, 'weighed', { vessel: main, grossG: told.finishedG + vessel.massG }] as [
+            number,
+            string,
+            Record<string, unknown>,
+          ],
+        ]
+      : []),
+    ...(told.outcome
+      ? [
+          [totalS + 62, 'outcome', { faults: told.outcome.faults, line: told.outcome.line }] as [
+            number,
+            string,
+            Record<string, unknown>,
+          ],
+        ]
+      : []),
     [totalS + 63, 'gone', {}],
   ]
   return moments.map(([timeS, kind, payload], i) => {
     const at = told.atMs + Math.round(timeS * 1000)
-    return { id: `memory-${i}`, device: 'memory', number: i + 1, deviceTime: at, sentAt: at, receivedAt: at, kind, payload }
+    return {
+      id: `memory-${i}`,
+      device: 'memory',
+      number: i + 1,
+      deviceTime: at,
+      sentAt: at,
+      receivedAt: at,
+      kind,
+      payload,
+    }
   })
 }

@@ -12,7 +12,12 @@ import type { BatchSummary } from './summary'
  * @returns the summary with its moments, faults and line as they are told now
  */
 export function retold(summary: BatchSummary, plan: CookPlan, cook: LiveCook): BatchSummary {
-  return { ...summary, moments: momentsOf(plan, cook), faults: cook.outcome?.faults ?? [], line: cook.outcome?.line ?? '' }
+  return {
+    ...summary,
+    moments: momentsOf(plan, cook),
+    faults: cook.outcome?.faults ?? [],
+    line: cook.outcome?.line ?? '',
+  }
 }
 
 /**
@@ -24,8 +29,22 @@ export function retold(summary: BatchSummary, plan: CookPlan, cook: LiveCook): B
  */
 export function bareSummary(plan: CookPlan, cook: LiveCook): BatchSummary {
   const none: BatchSummary = {
-    stones: [], plannedStones: [], keystoneS: null, endS: cook.offFireS ?? cook.finishedS, plannedKeystoneS: null, plannedEndS: null, plannedKeystoneWindow: null, plannedEndWindow: null,
-    moments: [], baseG: plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0, finishedG: null, plannedFinishedG: null, weighed: false, darkestStep: null, faults: [], line: '',
+    stones: [],
+    plannedStones: [],
+    keystoneS: null,
+    endS: cook.offFireS ?? cook.finishedS,
+    plannedKeystoneS: null,
+    plannedEndS: null,
+    plannedKeystoneWindow: null,
+    plannedEndWindow: null,
+    moments: [],
+    baseG: plan.amounts.find(one => one.id === plan.dish.base)?.massG ?? 0,
+    finishedG: null,
+    plannedFinishedG: null,
+    weighed: false,
+    darkestStep: null,
+    faults: [],
+    line: '',
   }
   return retold(none, plan, cook)
 }

@@ -7,7 +7,10 @@ export interface Stone {
 }
 
 /** As much of a summary as an arch in a list needs. */
-export type BatchPicture = Pick<BatchSummary, 'stones' | 'keystoneS' | 'endS' | 'baseG' | 'finishedG' | 'weighed' | 'darkestStep' | 'faults' | 'line'>
+export type BatchPicture = Pick<
+  BatchSummary,
+  'stones' | 'keystoneS' | 'endS' | 'baseG' | 'finishedG' | 'weighed' | 'darkestStep' | 'faults' | 'line'
+>
 
 /** What a batch keeps for ever of how it went beside how it was planned; times in s since the start, weights in g. */
 export interface BatchSummary {

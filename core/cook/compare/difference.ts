@@ -5,7 +5,9 @@ import type { CookPlan } from '../../record/plan/plan'
 /** A batch as it is laid beside another. */
 export interface BatchRecord { readonly plan: CookPlan, readonly cook: LiveCook, readonly summary: BatchSummary }
 
-/** How a batch differs from another: codes for `words/`, the amount always this one less the other; masses g, times s. */
+/**
+ * How a batch differs from another: codes for `words/`, the amount always this one less the other; masses g, times s.
+ */
 export type Difference =
   | { readonly of: 'dish', readonly version: number, readonly than: number }
   | { readonly of: 'base', readonly byG: number }

@@ -23,15 +23,21 @@ export function differences(one: BatchRecord, other: BatchRecord): Difference[] 
 function planned(one: BatchRecord, other: BatchRecord): Difference[] {
   const found: Difference[] = []
   const [main, theirs] = [mainVessel(one.plan.dish), mainVessel(other.plan.dish)]
-  if (one.plan.dish.id === other.plan.dish.id && one.plan.dish.version !== other.plan.dish.version) found.push({ of: 'dish', version: one.plan.dish.version, than: other.plan.dish.version })
-  const things = [['pan', one.plan.vessels[main], other.plan.vessels[theirs]], ['fire', one.plan.fires[main], other.plan.fires[theirs]]] as const
+  if (one.plan.dish.id === other.plan.dish.id && one.plan.dish.version !== other.plan.dish.version)
+    found.push({ of: 'dish', version: one.plan.dish.version, than: other.plan.dish.version })
+  const things = [
+    ['pan', one.plan.vessels[main], other.plan.vessels[theirs]],
+    ['fire', one.plan.fires[main], other.plan.fires[theirs]],
+  ] as const
   for (const [of, is, was] of things) if (is && was && is.id !== was.id) found.push({ of, is: is.name, was: was.name })
   const byG = one.summary.baseG - other.summary.baseG
   if (Math.abs(byG) > Math.max(LEAST_G, SHARE * other.summary.baseG)) found.push({ of: 'base', byG })
   const marks = flameOf(one) - flameOf(other)
-  if (one.plan.fires[main]?.id === other.plan.fires[theirs]?.id && marks !== 0 && !Number.isNaN(marks)) found.push({ of: 'flame', marks })
+  if (one.plan.fires[main]?.id === other.plan.fires[theirs]?.id && marks !== 0 && !Number.isNaN(marks))
+    found.push({ of: 'flame', marks })
   found.push(...amounts(one, other))
-  if (Math.abs(one.plan.airC - other.plan.airC) >= ROOM_K) found.push({ of: 'room', byK: one.plan.airC - other.plan.airC })
+  if (Math.abs(one.plan.airC - other.plan.airC) >= ROOM_K)
+    found.push({ of: 'room', byK: one.plan.airC - other.plan.airC })
   return found
 }
 
@@ -42,7 +48,8 @@ function perBase({ plan, cook, summary }: BatchRecord): Map<string, number> {
     shares.set(ingredient, (shares.get(ingredient) ?? 0) + massG / Math.max(1e-9, summary.baseG))
   }
   const forgotten = new Set(cook.forgotten.map(one => one.what))
-  for (const one of plan.amounts) if (one.id !== plan.dish.base && !forgotten.has(one.id)) add(one.ingredient, one.massG)
+  for (const one of plan.amounts)
+    if (one.id !== plan.dish.base && !forgotten.has(one.id)) add(one.ingredient, one.massG)
   for (const change of cook.changes) for (const one of change.what.adds) add(one.ingredient, one.massG)
   return shares
 }
@@ -64,7 +71,11 @@ function flameOf({ plan, cook }: BatchRecord): number {
   const stage = line[roast]
   const marks = plan.fires[stage.vessel]?.marks.map(one => one.id) ?? []
   const [from, to] = [cook.stageStarts[roast] ?? 0, cook.stageStarts[roast + 1] ?? Infinity]
-  const turned = cook.controls.filter(one => one.what.vessel === stage.vessel && one.what.mark !== undefined && one.timeS <= from + (to - from) / 2).at(-1)
+  const turned = cook.controls
+    .filter(
+      one => one.what.vessel === stage.vessel && one.what.mark !== undefined && one.timeS <= from + (to - from) / 2,
+    )
+    .at(-1)
   const at = marks.indexOf(turned?.what.mark ?? plan.flames[stage.id] ?? '')
   return at < 0 ? Number.NaN : at
 }
@@ -72,19 +83,27 @@ function flameOf({ plan, cook }: BatchRecord): number {
 function happened(one: BatchRecord, other: BatchRecord): Difference[] {
   const found: Difference[] = []
   const [is, was] = [one.summary, other.summary]
-  if (is.darkestStep !== was.darkestStep && is.darkestStep !== null && was.darkestStep !== null) found.push({ of: 'colour', is: is.darkestStep, was: was.darkestStep })
+  if (is.darkestStep !== was.darkestStep && is.darkestStep !== null && was.darkestStep !== null)
+    found.push({ of: 'colour', is: is.darkestStep, was: was.darkestStep })
   const apart = (of: 'turn' | 'end' | 'after-turn', mine: number | null, theirs: number | null): void => {
     if (mine !== null && theirs !== null && Math.abs(mine - theirs) >= TIME_S) found.push({ of, byS: mine - theirs })
   }
-  const later = (summary: typeof is): number | null => (summary.endS === null || summary.keystoneS === null ? null : summary.endS - summary.keystoneS)
+  const later = (summary: typeof is): number | null =>
+    summary.endS === null || summary.keystoneS === null ? null : summary.endS - summary.keystoneS
   apart('turn', is.keystoneS, was.keystoneS)
   apart('after-turn', later(is), later(was))
   if (is.keystoneS === null || was.keystoneS === null) apart('end', is.endS, was.endS)
-  const counts = [['added', one.cook.changes.filter(each => each.what.repairs === null).length], ['repaired', one.cook.changes.filter(each => each.what.repairs !== null).length], ['forgotten', one.cook.forgotten.length], ['unstirred', one.cook.unstirred.length]] as const
+  const counts = [
+    ['added', one.cook.changes.filter(each => each.what.repairs === null).length],
+    ['repaired', one.cook.changes.filter(each => each.what.repairs !== null).length],
+    ['forgotten', one.cook.forgotten.length],
+    ['unstirred', one.cook.unstirred.length],
+  ] as const
   for (const [of, times] of counts) if (times > 0) found.push({ of, times })
   if (is.finishedG !== null && was.finishedG !== null) {
     const byG = is.finishedG - was.finishedG * is.baseG / Math.max(1e-9, was.baseG)
-    if (Math.abs(byG) > Math.max(LEAST_G, SHARE / 2 * is.finishedG)) found.push({ of: 'weight', byG, weighed: is.weighed && was.weighed })
+    if (Math.abs(byG) > Math.max(LEAST_G, (SHARE / 2) * is.finishedG))
+      found.push({ of: 'weight', byG, weighed: is.weighed && was.weighed })
   }
   return found
 }

@@ -18,8 +18,8 @@ const LEAST = 5
 const Z = 1.96
 
 /**
- * The trend of a figure over time: the median of all slopes between pairs (Theil 1950, Sen 1968), and whether the ranks go
- * with time more than by chance (Kendall 1938, normal approximation).
+ * The trend of a figure over time: the median of all slopes between pairs (Theil 1950, Sen 1968), and whether the ranks
+ * go with time more than by chance (Kendall 1938, normal approximation).
  *
  * @param points figures with their moments, ms since 1970, in any order; at most some hundreds
  * @returns the trend, or null below five points
@@ -42,5 +42,9 @@ export function trendOf(points: readonly TrendPoint[]): Trend | null {
   const perDay = slopes.length % 2 === 1 ? slopes[Math.floor(middle)] : (slopes[middle - 1] + slopes[middle]) / 2
   const n = sorted.length
   const spread = Math.sqrt(n * (n - 1) * (2 * n + 5) / 18)
-  return { perDay, overAll: perDay * (sorted[n - 1].at - sorted[0].at) / DAY_MS, shown: (Math.abs(score) - 1) / spread > Z }
+  return {
+    perDay,
+    overAll: (perDay * (sorted[n - 1].at - sorted[0].at)) / DAY_MS,
+    shown: (Math.abs(score) - 1) / spread > Z,
+  }
 }

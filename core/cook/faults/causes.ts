@@ -10,8 +10,20 @@ export type Expectation = readonly [middle: number, spread: number]
 
 /** How features lie where a cause is not at work: a batch as forecast. */
 export const USUAL: Readonly<Record<Feature, Expectation>> = {
-  roastTime: [0, 1.1], roastColour: [0, 0.8], aromaTime: [0, 1.1], roastFlame: [0, 0.5], afterTime: [0, 1.1], afterFlame: [0, 0.5], weight: [0, 1.1], pourTime: [0, 1.1], liquidBoil: [0.4, 0.7], uptake: [0.3, 0.7],
-  coolTime: [0, 1.1], syrupTime: [0, 1.1], thinPan: [0, 0.8], unstirred: [0.1, 0.5],
+  roastTime: [0, 1.1],
+  roastColour: [0, 0.8],
+  aromaTime: [0, 1.1],
+  roastFlame: [0, 0.5],
+  afterTime: [0, 1.1],
+  afterFlame: [0, 0.5],
+  weight: [0, 1.1],
+  pourTime: [0, 1.1],
+  liquidBoil: [0.4, 0.7],
+  uptake: [0.3, 0.7],
+  coolTime: [0, 1.1],
+  syrupTime: [0, 1.1],
+  thinPan: [0, 0.8],
+  unstirred: [0.1, 0.5],
 }
 
 /** What a running cook's own record says of a cause: for it, against it, or nothing. */
@@ -27,14 +39,20 @@ const lowFlame: Test = ({ plan, cook }) => {
   const stage = mainLine(plan.dish)[cook.stage]
   if (!stage || stage.flame === 'off') return 'open'
   const marks = plan.fires[stage.vessel]?.marks.map(one => one.id) ?? []
-  const [is, planned] = [marks.indexOf(flamesNow(plan, cook)[stage.vessel]?.mark ?? ''), marks.indexOf(plan.flames[stage.id] ?? '')]
+  const [is, planned] = [
+    marks.indexOf(flamesNow(plan, cook)[stage.vessel]?.mark ?? ''),
+    marks.indexOf(plan.flames[stage.id] ?? ''),
+  ]
   return is < planned ? 'for' : 'against'
 }
 const highFlame: Test = ({ plan, cook }) => {
   const stage = mainLine(plan.dish).find(one => one.does === 'roast')
   const marks = plan.fires[stage?.vessel ?? '']?.marks.map(one => one.id) ?? []
   const planned = marks.indexOf(plan.flames[stage?.id ?? ''] ?? '')
-  return cook.slips.some(one => one.what === 'flame-too-high') || cook.controls.some(one => one.what.mark !== undefined && marks.indexOf(one.what.mark) > planned) ? 'for' : 'open'
+  return cook.slips.some(one => one.what === 'flame-too-high')
+    || cook.controls.some(one => one.what.mark !== undefined && marks.indexOf(one.what.mark) > planned)
+    ? 'for'
+    : 'open'
 }
 
 /** The liquid was poured before anybody saw it boil. */
@@ -63,34 +81,60 @@ const off = (part: 'waterG' | 'fatG' | 'sugarG', more: boolean): Test => (bench)
 }
 
 const unstirred: Test = ({ cook }) => (cook.unstirred.length > 0 ? 'for' : 'open')
-const sugarEarly: Test = ({ plan, cook }) => (plan.dish.choices?.sugar === 'in-liquid' ? 'for' : cook.signs.some(one => one.what === 'taken-up') ? 'against' : 'open')
+const sugarEarly: Test = ({ plan, cook }) =>
+  plan.dish.choices?.sugar === 'in-liquid'
+    ? 'for'
+    : cook.signs.some(one => one.what === 'taken-up')
+      ? 'against'
+      : 'open'
 const keptBack: Test = ({ cook }) => (cook.keptBack.length > cook.restPoured.length ? 'for' : 'against')
 const forgotten: Test = ({ cook }) => (cook.forgotten.length > 0 ? 'for' : 'open')
-const sour: Test = ({ plan }) => (plan.dish.ingredients.some(one => one.part === 'fruit' || one.part === 'juice' || one.part === 'jaggery') || plan.dish.family === 'fruit' ? 'for' : 'open')
-const thinPan: Test = ({ plan, tareG }) => (plan.vessels.pan && tareG > 0 ? (plan.vessels.pan.vessel.material === 'aluminium' || tareG < 700 ? 'for' : 'against') : 'open')
+const sour: Test = ({ plan }) =>
+  plan.dish.ingredients.some(one => one.part === 'fruit' || one.part === 'juice' || one.part === 'jaggery')
+  || plan.dish.family === 'fruit'
+    ? 'for'
+    : 'open'
+const thinPan: Test = ({ plan, tareG }) =>
+  plan.vessels.pan && tareG > 0
+    ? plan.vessels.pan.vessel.material === 'aluminium' || tareG < 700
+      ? 'for'
+      : 'against'
+    : 'open'
 
 /** What a fault can come from. */
 interface CauseRow {
   /** What the record of the running cook says of it. */
   readonly atFire: Test
   /**
-   * How it moves what is marked of a batch, by physics alone (estimates in standard deviations): what is taken off early was
-   * shorter on the fire and weighs more; too much liquid weighs more in the usual time; a low flame after the turn weighs
-   * more though it stood as long; a hotter fire brings the smell early. What is not named stays as usual. Null where
-   * nothing of a finished batch could tell: it is asked of at the fire alone.
+   * How it moves what is marked of a batch, by physics alone (estimates in standard deviations): what is taken off
+   * early was shorter on the fire and weighs more; too much liquid weighs more in the usual time; a low flame after the
+   * turn weighs more though it stood as long; a hotter fire brings the smell early. What is not named stays as usual.
+   * Null where nothing of a finished batch could tell: it is asked of at the fire alone.
    */
   readonly features: Readonly<Partial<Record<Feature, Expectation>>> | null
 }
 
 const ROWS = {
-  'flame-high': { atFire: highFlame, features: { aromaTime: [-1.8, 1.2], roastTime: [-0.8, 1.3], roastColour: [0.8, 1.4], roastFlame: [1.2, 1] } },
+  'flame-high': {
+    atFire: highFlame,
+    features: { aromaTime: [-1.8, 1.2], roastTime: [-0.8, 1.3], roastColour: [0.8, 1.4], roastFlame: [1.2, 1] },
+  },
   'roast-short': { atFire: underRoasted, features: { roastTime: [-2, 1.2], roastColour: [-1.4, 0.9] } },
   'roast-long': { atFire: open, features: { roastTime: [2, 1.2], roastColour: [1.5, 1] } },
-  'too-wet': { atFire: off('waterG', true), features: { weight: [2, 1.3], uptake: [-0.6, 0.7], afterTime: [0.3, 1.1] } },
-  'too-dry': { atFire: off('waterG', false), features: { weight: [-2, 1.3], uptake: [0.8, 0.6], afterTime: [-0.2, 1.1] } },
+  'too-wet': {
+    atFire: off('waterG', true),
+    features: { weight: [2, 1.3], uptake: [-0.6, 0.7], afterTime: [0.3, 1.1] },
+  },
+  'too-dry': {
+    atFire: off('waterG', false),
+    features: { weight: [-2, 1.3], uptake: [0.8, 0.6], afterTime: [-0.2, 1.1] },
+  },
   'off-early': { atFire: stillOn, features: { afterTime: [-2, 1.2], weight: [1.4, 1.2] } },
   'off-late': { atFire: open, features: { afterTime: [2, 1.2], weight: [-1.4, 1.2] } },
-  'low-after-turn': { atFire: lowFlame, features: { afterFlame: [-1.2, 0.8], weight: [1.2, 1.2], afterTime: [0.2, 1.2] } },
+  'low-after-turn': {
+    atFire: lowFlame,
+    features: { afterFlame: [-1.2, 0.8], weight: [1.2, 1.2], afterTime: [0.2, 1.2] },
+  },
   'cold-liquid': { atFire: coldLiquid, features: { liquidBoil: [-1.5, 1] } },
   'poured-fast': { atFire: open, features: { pourTime: [-2, 1.2] } },
   'sugar-early': { atFire: sugarEarly, features: {} },

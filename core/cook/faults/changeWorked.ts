@@ -1,7 +1,12 @@
 import type { DishChange } from '../../record/marks/afterFire'
 
 /** A batch as the question needs it. */
-export interface LaterBatch { readonly dishId: string, readonly version: number | null, readonly startedAt: number, readonly faults: readonly string[] }
+export interface LaterBatch {
+  readonly dishId: string
+  readonly version: number | null
+  readonly startedAt: number
+  readonly faults: readonly string[]
+}
 
 /** Whether a change of a dish did what it was made for. */
 export interface ChangeResult {
@@ -13,15 +18,23 @@ export interface ChangeResult {
 }
 
 /**
- * Whether the changes of a dish did what they were made for: how the batches cooked by that version or a later one came.
+ * Whether the changes of a dish did what they were made for: how the batches cooked by that version or a later one
+ * came.
  *
  * @param changes with the moment they were made, ms since 1970
  * @param batches of the household, in any order
  * @returns one result a change, the newest first
  */
-export function changeWorked(changes: readonly { readonly change: DishChange, readonly at: number }[], batches: readonly LaterBatch[]): ChangeResult[] {
-  return [...changes].sort((p, q) => q.at - p.at).map(({ change, at }) => {
-    const later = batches.filter(one => one.dishId === change.dish && one.startedAt > at && (one.version ?? 0) >= change.version)
-    return { change, at, since: later.length, again: later.filter(one => one.faults.includes(change.fault)).length }
-  })
+export function changeWorked(
+  changes: readonly { readonly change: DishChange; readonly at: number }[],
+  batches: readonly LaterBatch[],
+): ChangeResult[] {
+  return [...changes]
+    .sort((p, q) => q.at - p.at)
+    .map(({ change, at }) => {
+      const later = batches.filter(
+        one => one.dishId === change.dish && one.startedAt > at && (one.version ?? 0) >= change.version,
+      )
+      return { change, at, since: later.length, again: later.filter(one => one.faults.includes(change.fault)).length }
+    })
 }

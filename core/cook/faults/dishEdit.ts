@@ -15,7 +15,11 @@ export type DishEdit =
   | { readonly kind: 'choice', readonly key: 'sugar' | 'pour', readonly value: string }
   | { readonly kind: 'minutes', readonly stages: readonly string[], readonly times: number }
 
-const PARTS: Readonly<Record<'liquid' | 'fat' | 'sugar', readonly Part[]>> = { liquid: ['water', 'milk', 'juice'], fat: ['fat'], sugar: ['sugar', 'jaggery', 'condensed'] }
+const PARTS: Readonly<Record<'liquid' | 'fat' | 'sugar', readonly Part[]>> = {
+  liquid: ['water', 'milk', 'juice'],
+  fat: ['fat'],
+  sugar: ['sugar', 'jaggery', 'condensed'],
+}
 /** Usual size of a change, share (estimate): enough to be noticed, too little to turn the fault round. */
 const STEP = 0.1
 /** Least and most that weights suggest. */
@@ -35,27 +39,47 @@ export function editFor(cause: FaultCause, record: BatchRecord): DishEdit | null
   const { plan } = record
   const line = mainLine(plan.dish)
   const roast = line.filter(stage => stage.does === 'roast').map(stage => stage.id)
-  const after = line.slice(boundaryIndex(plan.dish, plan.dish.keystone), doneIndex(plan.dish)).filter(stage => stage.does !== 'pour').map(stage => stage.id)
+  const after = line
+    .slice(boundaryIndex(plan.dish, plan.dish.keystone), doneIndex(plan.dish))
+    .filter(stage => stage.does !== 'pour')
+    .map(stage => stage.id)
   switch (cause) {
-    case 'too-wet': return { kind: 'amount', role: 'liquid', times: 1 - offBy(record, 1) }
-    case 'too-dry': return { kind: 'amount', role: 'liquid', times: 1 + offBy(record, -1) }
-    case 'more-fat': return { kind: 'amount', role: 'fat', times: 1 - STEP }
-    case 'less-fat': case 'rolled-cool': return { kind: 'amount', role: 'fat', times: 1 + STEP }
-    case 'more-sugar': return { kind: 'amount', role: 'sugar', times: 1 - STEP }
-    case 'less-sugar': return { kind: 'amount', role: 'sugar', times: 1 + STEP }
-    case 'sugar-early': return plan.dish.choices?.sugar === 'in-liquid' ? { kind: 'choice', key: 'sugar', value: 'after-swelling' } : null
-    case 'poured-fast': case 'cold-liquid': return plan.dish.choices?.pour === 'at-once' ? { kind: 'choice', key: 'pour', value: 'in-parts' } : null
-    case 'roast-short': return roast.length > 0 ? { kind: 'minutes', stages: roast, times: 1 + MINUTES } : null
-    case 'roast-long': return roast.length > 0 ? { kind: 'minutes', stages: roast, times: 1 - MINUTES } : null
-    case 'off-early': return after.length > 0 ? { kind: 'minutes', stages: after, times: 1 + MINUTES } : null
-    case 'off-late': return after.length > 0 ? { kind: 'minutes', stages: after, times: 1 - MINUTES } : null
-    default: return null
+    case 'too-wet':
+      return { kind: 'amount', role: 'liquid', times: 1 - offBy(record, 1) }
+    case 'too-dry':
+      return { kind: 'amount', role: 'liquid', times: 1 + offBy(record, -1) }
+    case 'more-fat':
+      return { kind: 'amount', role: 'fat', times: 1 - STEP }
+    case 'less-fat':
+    case 'rolled-cool':
+      return { kind: 'amount', role: 'fat', times: 1 + STEP }
+    case 'more-sugar':
+      return { kind: 'amount', role: 'sugar', times: 1 - STEP }
+    case 'less-sugar':
+      return { kind: 'amount', role: 'sugar', times: 1 + STEP }
+    case 'sugar-early':
+      return plan.dish.choices?.sugar === 'in-liquid' ? { kind: 'choice', key: 'sugar', value: 'after-swelling' } : null
+    case 'poured-fast':
+    case 'cold-liquid':
+      return plan.dish.choices?.pour === 'at-once' ? { kind: 'choice', key: 'pour', value: 'in-parts' } : null
+    case 'roast-short':
+      return roast.length > 0 ? { kind: 'minutes', stages: roast, times: 1 + MINUTES } : null
+    case 'roast-long':
+      return roast.length > 0 ? { kind: 'minutes', stages: roast, times: 1 - MINUTES } : null
+    case 'off-early':
+      return after.length > 0 ? { kind: 'minutes', stages: after, times: 1 + MINUTES } : null
+    case 'off-late':
+      return after.length > 0 ? { kind: 'minutes', stages: after, times: 1 - MINUTES } : null
+    default:
+      return null
   }
 }
 
 /** How much of its liquid the finished weight was off by, on the side that is asked for. */
 function offBy({ plan, summary }: BatchRecord, side: 1 | -1): number {
-  const liquidG = plan.dish.ingredients.filter(one => one.part && PARTS.liquid.includes(one.part)).reduce((sum, one) => sum + one.perBase * summary.baseG, 0)
+  const liquidG = plan.dish.ingredients
+    .filter(one => one.part && PARTS.liquid.includes(one.part))
+    .reduce((sum, one) => sum + one.perBase * summary.baseG, 0)
   if (!summary.weighed || summary.finishedG === null || summary.plannedFinishedG === null || !(liquidG > 0)) return STEP
   return Math.min(MOST, Math.max(LEAST, side * (summary.finishedG - summary.plannedFinishedG) / liquidG))
 }
@@ -84,16 +108,33 @@ export function editForLiking(of: LikedFor, liking: Liking): DishEdit | null {
  * @param note why, for the dish's own page
  * @returns the next version; null where the dish has nothing to change so
  */
-export function editedDish(card: DishCard, edit: DishEdit, rowOf: (ingredient: string) => Ingredient, note: string): DishCard | null {
+export function editedDish(
+  card: DishCard,
+  edit: DishEdit,
+  rowOf: (ingredient: string) => Ingredient,
+  note: string,
+): DishCard | null {
   const next = { ...card, version: card.version + 1, note: note.slice(0, 400) }
-  if (edit.kind === 'choice') return card.choices[edit.key] === edit.value ? null : withChoice(next, { [edit.key]: edit.value } as Partial<Choices>, rowOf)
+  if (edit.kind === 'choice')
+    return card.choices[edit.key] === edit.value
+      ? null
+      : withChoice(next, { [edit.key]: edit.value } as Partial<Choices>, rowOf)
   if (edit.kind === 'minutes') {
     const known = edit.stages.filter(stage => card.usual.minutes[stage] !== undefined)
     if (known.length === 0) return null
-    const minutes = Object.fromEntries(known.map(stage => [stage, Math.max(0.5, Math.round((card.usual.minutes[stage] ?? 1) * edit.times * 2) / 2)]))
+    const minutes = Object.fromEntries(
+      known.map(stage => [stage, Math.max(0.5, Math.round((card.usual.minutes[stage] ?? 1) * edit.times * 2) / 2)]),
+    )
     return { ...next, usual: { ...card.usual, minutes: { ...card.usual.minutes, ...minutes } } }
   }
   const parts = PARTS[edit.role]
   if (!card.ingredients.some(one => one.part && parts.includes(one.part))) return null
-  return { ...next, ingredients: card.ingredients.map(one => (one.part && parts.includes(one.part) && one.id !== card.base ? { ...one, perBase: Math.round(one.perBase * edit.times * 1e4) / 1e4 } : one)) }
+  return {
+    ...next,
+    ingredients: card.ingredients.map(one =>
+      one.part && parts.includes(one.part) && one.id !== card.base
+        ? { ...one, perBase: Math.round(one.perBase * edit.times * 1e4) / 1e4 }
+        : one,
+    ),
+  }
 }

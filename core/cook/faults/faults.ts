@@ -23,10 +23,15 @@ export type Lost = 'burnt-stays' | 'split-stays' | 'pasty-stays' | 'raw-stays'
 interface FaultRow {
   /** Whether it can be met in what is made here. */
   readonly applies: (dish: FaultyDish) => boolean
-  /** Whether it is named while it cooks, and whether of the finished sweet: there it may be another fault that is meant. */
+  /**
+   * Whether it is named while it cooks, and whether of the finished sweet: there it may be another fault that is meant.
+   */
   readonly atFire: boolean
   readonly atEnd: boolean | ((dish: FaultyDish) => boolean)
-  /** What it comes from, with how often, before anything is known of the batch (craft, section 6; the shares are estimates). */
+  /**
+   * What it comes from, with how often, before anything is known of the batch (craft, section 6; the shares are
+   * estimates).
+   */
   readonly causes: Readonly<Partial<Record<FaultCause, number>>>
   /** What can be done about it at the fire, the surest first. */
   readonly remedies: (bench: Bench, forecast: Forecast | null) => readonly Remedy[]
@@ -49,7 +54,8 @@ const isGrated = (dish: FaultyDish): boolean => familyOf(dish.family).kind === '
 const swells = (dish: FaultyDish): boolean => familyOf(dish.family).kind === 'grain'
 const splits = ({ ingredients, choices }: FaultyDish): boolean =>
   (choices ? takesMilk({ ingredients, choices }) : ingredients.some(one => one.part === 'milk'))
-const hasMilk = (dish: FaultyDish): boolean => dish.ingredients.some(one => one.part === 'milk' || one.part === 'milk-solids')
+const hasMilk = (dish: FaultyDish): boolean =>
+  dish.ingredients.some(one => one.part === 'milk' || one.part === 'milk-solids')
 /** Once it is wet, nothing roasts it further. */
 const rawStays = (bench: Bench): Lost | null => (beforeTurn(bench) ? null : 'raw-stays')
 
@@ -95,7 +101,12 @@ const ROWS = {
     causes: { 'too-early': 0.5, 'less-fat': 0.25, 'flame-high': 0.25 },
   },
   'burnt': {
-    applies: always, atFire: true, atEnd: true, remedies: scorched, lost: () => 'burnt-stays', terms: ['acrid', 'dark-flecks'],
+    applies: always,
+    atFire: true,
+    atEnd: true,
+    remedies: scorched,
+    lost: () => 'burnt-stays',
+    terms: ['acrid', 'dark-flecks'],
     causes: { 'flame-high': 0.4, 'roast-long': 0.3, 'unstirred': 0.2, 'thin-pan': 0.1 },
   },
   'syrup-weak': {
@@ -107,7 +118,11 @@ const ROWS = {
     causes: { 'off-late': 0.6, 'flame-high': 0.4 },
   },
   'slab-soft': {
-    applies: inForm('slab'), atFire: true, atEnd: true, remedies: slabSoft, expected: ['soft-middle', 'firms-as-it-cools'],
+    applies: inForm('slab'),
+    atFire: true,
+    atEnd: true,
+    remedies: slabSoft,
+    expected: ['soft-middle', 'firms-as-it-cools'],
     causes: { 'syrup-weak': 0.4, 'off-early': 0.3, 'too-wet': 0.2, 'more-fat': 0.1 },
   },
   'slab-hard': {
@@ -123,11 +138,22 @@ const ROWS = {
     causes: { 'less-fat': 0.4, 'rolled-cool': 0.35, 'roast-long': 0.25 },
   },
   'balls-flatten': {
-    applies: inForm('balls'), atFire: true, atEnd: true, remedies: ballsFlatten, expected: ['firms-as-it-cools'], terms: ['slumps'],
+    applies: inForm('balls'),
+    atFire: true,
+    atEnd: true,
+    remedies: ballsFlatten,
+    expected: ['firms-as-it-cools'],
+    terms: ['slumps'],
     causes: { 'rolled-warm': 0.5, 'more-fat': 0.5 },
   },
   'milk-split': {
-    applies: splits, atFire: true, atEnd: true, remedies: milkSplit, expected: ['milk-grains'], lost: () => 'split-stays', terms: ['milk-splits'],
+    applies: splits,
+    atFire: true,
+    atEnd: true,
+    remedies: milkSplit,
+    expected: ['milk-grains'],
+    lost: () => 'split-stays',
+    terms: ['milk-splits'],
     causes: { 'sour': 0.6, 'flame-high': 0.4 },
   },
   'milk-catches': {
@@ -145,7 +171,9 @@ export type Fault = keyof typeof ROWS
 /** A fault that the finished sweet can be said to have. */
 export type EndFault = { [F in Fault]: (typeof ROWS)[F]['atEnd'] extends false ? never : F }[Fault]
 
-/** Every fault: where it can be met, what it comes from, and what can be done. A new one is a row here, and its words. */
+/**
+ * Every fault: where it can be met, what it comes from, and what can be done. A new one is a row here, and its words.
+ */
 export const FAULTS: Readonly<Record<Fault, FaultRow>> = ROWS
 
 /** The codes of all faults, the usual ones first. */

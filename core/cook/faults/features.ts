@@ -7,7 +7,22 @@ import type { BatchRecord } from '../compare/difference'
 import type { Window } from '../../maths/random/window'
 
 /** What a batch's own record says, each as so many standard deviations from what was forecast, or as a count. */
-export const FEATURES = ['roastTime', 'roastColour', 'aromaTime', 'roastFlame', 'afterTime', 'afterFlame', 'weight', 'pourTime', 'liquidBoil', 'uptake', 'coolTime', 'syrupTime', 'thinPan', 'unstirred'] as const
+export const FEATURES = [
+  'roastTime',
+  'roastColour',
+  'aromaTime',
+  'roastFlame',
+  'afterTime',
+  'afterFlame',
+  'weight',
+  'pourTime',
+  'liquidBoil',
+  'uptake',
+  'coolTime',
+  'syrupTime',
+  'thinPan',
+  'unstirred',
+] as const
 export type Feature = (typeof FEATURES)[number]
 
 /** One feature, null where nothing was marked that would tell. */
@@ -32,14 +47,19 @@ export function featuresOf(record: BatchRecord): Features {
   const roast = line.findLastIndex(stage => stage.does === 'roast')
   const turn = boundaryIndex(plan.dish, plan.dish.keystone)
   const done = doneIndex(plan.dish)
-  const starts = (k: number): number | null => (k >= line.length ? cook.finishedS : cook.stageStarts[k] ?? (k === done ? cook.offFireS : null))
+  const starts = (k: number): number | null =>
+    k >= line.length ? cook.finishedS : (cook.stageStarts[k] ?? (k === done ? cook.offFireS : null))
   /** Log of how long it took over how long it was forecast to take. */
   const took = (from: number, to: number): number | null => {
     const [begun, ended] = [from < 0 ? null : starts(from), starts(to)]
     const planned = forecast?.stages[to]
     const before = forecast?.stages[from]
     if (begun === null || ended === null || !planned || !before || !(ended > begun)) return null
-    return scored(ended - begun, { early: planned.early - before.middle, middle: planned.middle - before.middle, late: planned.late - before.middle })
+    return scored(ended - begun, {
+      early: planned.early - before.middle,
+      middle: planned.middle - before.middle,
+      late: planned.late - before.middle,
+    })
   }
   const cool = line.findIndex(stage => stage.does === 'cool')
   const pour = line.findIndex(stage => stage.does === 'pour')
@@ -51,7 +71,10 @@ export function featuresOf(record: BatchRecord): Features {
     roastFlame: flameOff(record, roast, roast, roast + 1),
     afterTime: took(turn, done),
     afterFlame: flameOff(record, turn, turn, done),
-    weight: summary.weighed && summary.finishedG !== null && forecast ? weightOff(summary.finishedG, forecast.finishedG) : null,
+    weight:
+      summary.weighed && summary.finishedG !== null && forecast
+        ? weightOff(summary.finishedG, forecast.finishedG)
+        : null,
     pourTime: took(pour, pour + 1),
     liquidBoil: boilOff(record),
     uptake: uptakeOff(record),
@@ -64,7 +87,10 @@ export function featuresOf(record: BatchRecord): Features {
 
 function scored(is: number, window: Window): number | null {
   if (!(window.middle > 1)) return null
-  const spread = Math.max(LEAST_TIME, Math.log(Math.max(1.05, window.late) / Math.max(1, Math.min(window.early, window.middle))) / Z_WIDTH)
+  const spread = Math.max(
+    LEAST_TIME,
+    Math.log(Math.max(1.05, window.late) / Math.max(1, Math.min(window.early, window.middle))) / Z_WIDTH,
+  )
   return Math.log(is / window.middle) / spread
 }
 
@@ -76,9 +102,12 @@ function weightOff(is: number, { early, middle, late }: Window): number {
 function colourOff({ plan, summary }: BatchRecord, roast: number): number | null {
   const until = mainLine(plan.dish)[roast]?.until
   if (!until || !('sign' in until) || roast < 0) return null
-  const place = (step: string | null): number => (step === null ? -1 : (COLOUR_STEPS as readonly string[]).indexOf(step))
+  const place = (step: string | null): number =>
+    step === null ? -1 : (COLOUR_STEPS as readonly string[]).indexOf(step)
   const wanted = place(until.sign)
-  return until.sign === 'aroma' || wanted >= 0 ? place(summary.darkestStep) - (until.sign === 'aroma' ? -0.5 : wanted) : null
+  return until.sign === 'aroma' || wanted >= 0
+    ? place(summary.darkestStep) - (until.sign === 'aroma' ? -0.5 : wanted)
+    : null
 }
 
 /** How much earlier or later the smell came than was forecast. */
@@ -87,8 +116,20 @@ function aromaOff({ plan, cook }: BatchRecord, roast: number): number | null {
   const window = plan.forecast?.signs.aroma
   const begun = cook.stageStarts[roast]
   const before = plan.forecast?.stages[roast]?.middle
-  if (smelled === undefined || !window || begun === null || begun === undefined || before === undefined || !(smelled > begun)) return null
-  return scored(smelled - begun, { early: window.early - before, middle: window.middle - before, late: window.late - before })
+  if (
+    smelled === undefined
+    || !window
+    || begun === null
+    || begun === undefined
+    || before === undefined
+    || !(smelled > begun)
+  )
+    return null
+  return scored(smelled - begun, {
+    early: window.early - before,
+    middle: window.middle - before,
+    late: window.late - before,
+  })
 }
 
 /** Marks above or below the plan's, weighed by how long they were. */
@@ -102,7 +143,10 @@ function flameOff({ plan, cook }: BatchRecord, of: number, from: number, to: num
   let sum = 0
   let at = begun
   let stands = planned
-  for (const control of cook.controls.filter(one => one.what.vessel === stage.vessel && one.what.mark !== undefined && one.timeS > begun - 30 && one.timeS < ended)) {
+  for (const control of cook.controls.filter(
+    one =>
+      one.what.vessel === stage.vessel && one.what.mark !== undefined && one.timeS > begun - 30 && one.timeS < ended,
+  )) {
     sum += (stands - planned) * Math.max(0, control.timeS - at)
     at = Math.max(at, control.timeS)
     stands = control.what.mark === 'off' ? -1 : Math.max(-1, marks.indexOf(control.what.mark ?? ''))

@@ -28,13 +28,16 @@ export interface RankedCause {
 const LOUDEST = 2.2
 /** Clues quieter than this are not told. */
 const TOLD_FROM = 0.3
-/** Good batches of the same dish that are needed before the house's own usual counts, and how loud it is beside the forecast. */
+/**
+ * Good batches of the same dish that are needed before the house's own usual counts, and how loud it is beside the
+ * forecast.
+ */
 const LEAST_GOOD = 3
 const HOUSE_SHARE = 0.5
 
 /**
- * Likely causes of a fault, by Bayes' rule over what the batch's own record and the household's other batches of the dish
- * say: each feature is weighed by how likely it is under the cause against how it usually lies, features taken as
+ * Likely causes of a fault, by Bayes' rule over what the batch's own record and the household's other batches of the
+ * dish say: each feature is weighed by how likely it is under the cause against how it usually lies, features taken as
  * independent.
  *
  * @param record the batch
@@ -46,20 +49,30 @@ export function findCauses(record: BatchRecord, fault: EndFault, good: readonly 
   const features = featuresOf(record)
   const usual = good.length >= LEAST_GOOD ? usualOf(good.map(featuresOf)) : null
   const told = toldOf(record)
-  const scored = entriesOf(FAULTS[fault].causes).filter(([cause]) => CAUSES[cause].features !== null && possible(record, cause)).map(([cause, prior]) => {
-    const clues = [...featureClues(cause, features), ...(usual ? houseClues(cause, features, usual) : []), ...told.flatMap(([of, value, speaks]): Clue[] => {
-      const weight = speaks[cause]
-      return weight === undefined ? [] : [{ of, value, weight }]
-    })]
-    return { cause, score: Math.log(prior) + clues.reduce((sum, clue) => sum + clue.weight, 0), clues }
-  })
+  const scored = entriesOf(FAULTS[fault].causes)
+    .filter(([cause]) => CAUSES[cause].features !== null && possible(record, cause))
+    .map(([cause, prior]) => {
+      const clues = [
+        ...featureClues(cause, features),
+        ...(usual ? houseClues(cause, features, usual) : []),
+        ...told.flatMap(([of, value, speaks]): Clue[] => {
+          const weight = speaks[cause]
+          return weight === undefined ? [] : [{ of, value, weight }]
+        }),
+      ]
+      return { cause, score: Math.log(prior) + clues.reduce((sum, clue) => sum + clue.weight, 0), clues }
+    })
   const most = Math.max(...scored.map(one => one.score))
   const all = scored.reduce((sum, one) => sum + Math.exp(one.score - most), 0)
   const louder = (p: Clue, q: Clue): number => Math.abs(q.weight) - Math.abs(p.weight)
-  return scored.sort((p, q) => q.score - p.score).map(({ cause, score, clues }) => ({
-    cause, share: Math.exp(score - most) / all,
-    for: clues.filter(clue => clue.weight >= TOLD_FROM).sort(louder), against: clues.filter(clue => clue.weight <= -TOLD_FROM).sort(louder),
-  }))
+  return scored
+    .sort((p, q) => q.score - p.score)
+    .map(({ cause, score, clues }) => ({
+      cause,
+      share: Math.exp(score - most) / all,
+      for: clues.filter(clue => clue.weight >= TOLD_FROM).sort(louder),
+      against: clues.filter(clue => clue.weight <= -TOLD_FROM).sort(louder),
+    }))
 }
 
 /** What sours milk, or splits it by its minerals. */
@@ -100,7 +113,9 @@ function usualOf(good: readonly Features[]): Features {
 }
 
 function logRatio(value: number, [middle, spread]: Expectation, [usually, usualSpread]: Expectation): number {
-  return Math.log(usualSpread / spread) - ((value - middle) / spread) ** 2 / 2 + ((value - usually) / usualSpread) ** 2 / 2
+  return (
+    Math.log(usualSpread / spread) - ((value - middle) / spread) ** 2 / 2 + ((value - usually) / usualSpread) ** 2 / 2
+  )
 }
 
 function clipped(weight: number): number {

@@ -11,7 +11,8 @@ import type { CookPlan } from '../../record/plan/plan'
 import { isStage } from '../../formulation/dish/stageRole'
 
 /** Actions that name nothing but themselves. */
-export type PlainAction = 'start' | 'looks' | 'finish' | 'release' | 'uptake.quickly' | 'uptake.slowly' | 'uptake.no-more' | 'asked-not'
+export type PlainAction =
+  'start' | 'looks' | 'finish' | 'release' | 'uptake.quickly' | 'uptake.slowly' | 'uptake.no-more' | 'asked-not'
 /** Actions that name a stage, a sign or a flame. */
 type NamingAction = `${'begin' | 'asked' | 'light' | 'ready' | 'turn' | 'sign'}.${string}`
 
@@ -53,12 +54,16 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | n
     return [
       { ...done, code: `asked.${next?.id ?? 'finish'}`, marks: goOn(next, agoS) },
       done,
-      asks.sign === null ? action('other', 'asked-not', { kind: 'checked', payload: { what: 'going-on' } }) : action('other', 'asked-not', { kind: 'not.yet', payload: { sign: asks.sign } }),
+      asks.sign === null
+        ? action('other', 'asked-not', { kind: 'checked', payload: { what: 'going-on' } })
+        : action('other', 'asked-not', { kind: 'not.yet', payload: { sign: asks.sign } }),
     ]
   }
   const first = called(plan, cook, forecast, nowS, stage)
   const seen = [...first, ...seenIn(stage, cook)]
-  const here = (goesOn(stage, cook) ? [...first, done, ...seen.slice(first.length)] : [...seen.slice(0, MOST - 1), done]).slice(0, MOST)
+  const here = (
+    goesOn(stage, cook) ? [...first, done, ...seen.slice(first.length)] : [...seen.slice(0, MOST - 1), done]
+  ).slice(0, MOST)
   // What the other vessel waits for does not push out what the pan does.
   return [here[0]!, ...readyBeside(plan, cook, forecast, nowS).slice(0, 1), ...here.slice(1)]
 }
@@ -68,8 +73,22 @@ function called(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS:
   const due = dueSide(plan, cook, forecast, nowS)
   const turn = dueTurn(plan, cook)
   return [
-    ...(due ? [action('other', `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, { kind: 'vessel.lit', payload: { vessel: due } })] : []),
-    ...(turn ? [action('other', `turn.${turn.mark}`, { kind: 'flame.changed', payload: { vessel: stage.vessel, mark: turn.mark } })] : []),
+    ...(due
+      ? [
+          action('other', `light.${sideStages(plan.dish).find(one => one.vessel === due)?.id ?? due}`, {
+            kind: 'vessel.lit',
+            payload: { vessel: due },
+          }),
+        ]
+      : []),
+    ...(turn
+      ? [
+          action('other', `turn.${turn.mark}`, {
+            kind: 'flame.changed',
+            payload: { vessel: stage.vessel, mark: turn.mark },
+          }),
+        ]
+      : []),
   ]
 }
 
@@ -79,9 +98,13 @@ function seenIn(stage: Stage, cook: LiveCook): Action[] {
   const actions: Action[] = []
   if (stage.does === 'press') actions.push(action('seen', 'release', { kind: 'release.heard', payload: {} }))
   if (poursInParts(stage) && lastUptake(cook) !== 'no-more') {
-    actions.push(action('seen', 'uptake.quickly', { kind: 'uptake.seen', payload: { pace: 'quickly' } }), action('seen', 'uptake.no-more', { kind: 'uptake.seen', payload: { pace: 'no-more' } }))
+    actions.push(
+      action('seen', 'uptake.quickly', { kind: 'uptake.seen', payload: { pace: 'quickly' } }),
+      action('seen', 'uptake.no-more', { kind: 'uptake.seen', payload: { pace: 'no-more' } }),
+    )
   }
-  if (stage.does === 'roast' && !isStage(stage, 'paste') && !tapped('aroma')) actions.push(signAction('smelled', 'aroma'))
+  if (stage.does === 'roast' && !isStage(stage, 'paste') && !tapped('aroma'))
+    actions.push(signAction('smelled', 'aroma'))
   if ('sign' in stage.until) {
     const { sign } = stage.until
     if (COLOURS.includes(sign)) actions.push({ role: 'seen', code: 'looks', marks: null, opens: 'colours' })
@@ -98,7 +121,12 @@ function readyBeside(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, 
     const { boils } = here
     const waits = cook.lit[side.vessel] !== undefined && cook.ready[side.vessel] === undefined
     if (!waits || !('sign' in side.until) || !boils || nowS < boils.early - READY_SOON_S) return []
-    return [action('seen', `ready.${side.id}`, { kind: 'sign.seen', payload: { sign: side.until.sign, vessel: side.vessel } })]
+    return [
+      action('seen', `ready.${side.id}`, {
+        kind: 'sign.seen',
+        payload: { sign: side.until.sign, vessel: side.vessel },
+      }),
+    ]
   })
 }
 

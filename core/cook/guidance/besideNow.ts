@@ -64,8 +64,16 @@ export function besideNow(plan: CookPlan, cook: LiveCook, forecast: Forecast | n
   })
 }
 
-function statusOf(plan: CookPlan, cook: LiveCook, stage: SideStage, side: SideForecast, meets: Window | undefined, nowS: number): BesideStatus {
-  if (cook.lit[stage.vessel] === undefined) return side.lightS !== null && side.lightS - nowS <= NOW_S && cook.stage >= 0 ? 'light-now' : 'later'
+function statusOf(
+  plan: CookPlan,
+  cook: LiveCook,
+  stage: SideStage,
+  side: SideForecast,
+  meets: Window | undefined,
+  nowS: number,
+): BesideStatus {
+  if (cook.lit[stage.vessel] === undefined)
+    return side.lightS !== null && side.lightS - nowS <= NOW_S && cook.stage >= 0 ? 'light-now' : 'later'
   if (cook.ready[stage.vessel] === undefined) return side.boils && nowS > side.boils.late ? 'overdue' : 'heating'
   const off = flamesNow(plan, cook)[stage.vessel]?.mark === 'off'
   if (off && side.now && waitsForHeat(stage) && side.now.tempC < boilC(plan) - COOLED_K) return 'cooled'
@@ -73,7 +81,13 @@ function statusOf(plan: CookPlan, cook: LiveCook, stage: SideStage, side: SideFo
 }
 
 /** The pan will be ready before it, by the middle of both. */
-function isLate(cook: LiveCook, stage: SideStage, side: SideForecast, meets: Window | undefined, nowS: number): boolean {
+function isLate(
+  cook: LiveCook,
+  stage: SideStage,
+  side: SideForecast,
+  meets: Window | undefined,
+  nowS: number,
+): boolean {
   if (!meets || cook.ready[stage.vessel] !== undefined || cook.stage < 0) return false
   if (side.boils) return side.boils.early > meets.late
   return side.lightS !== null && nowS + side.needs.early > meets.late

@@ -2,7 +2,13 @@ import type { Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { rainsIn } from '../../formulation/dish/rainsIn'
 import { sideStages } from '../../formulation/dish/sideStages'
-import { CAUTION_CODES, firstKnown, HEAT_CAUTIONS, type CautionCode, type HeatCaution } from '../../formulation/dish/stageCodes'
+import {
+  CAUTION_CODES,
+  firstKnown,
+  HEAT_CAUTIONS,
+  type CautionCode,
+  type HeatCaution,
+} from '../../formulation/dish/stageCodes'
 import type { Forecast } from '../../record/plan/forecast'
 import type { Window } from '../../maths/random/window'
 import type { SignId } from '../../formulation/signs/signIds'
@@ -17,8 +23,35 @@ import { isStage } from '../../formulation/dish/stageRole'
 
 /** The one thing to do now; the sentence lives in `words/`. */
 export type CueCode =
-  | 'not-lit' | 'fry' | 'take-out' | 'roast' | 'turn-down' | 'light-other' | 'pour-soon' | 'watch' | 'pour-now' | 'rain-now' | 'pouring' | 'raining' | 'flame-back' | 'still-hard' | 'cook-down'
-  | 'burnt' | 'pour-on' | 'pour-less' | 'pour-stop' | 'enrich-soon' | 'enrich' | 'off-now' | 'rest' | 'rested' | 'work' | 'next' | 'late' | 'asked' | 'finished'
+  | 'not-lit'
+  | 'fry'
+  | 'take-out'
+  | 'roast'
+  | 'turn-down'
+  | 'light-other'
+  | 'pour-soon'
+  | 'watch'
+  | 'pour-now'
+  | 'rain-now'
+  | 'pouring'
+  | 'raining'
+  | 'flame-back'
+  | 'still-hard'
+  | 'cook-down'
+  | 'burnt'
+  | 'pour-on'
+  | 'pour-less'
+  | 'pour-stop'
+  | 'enrich-soon'
+  | 'enrich'
+  | 'off-now'
+  | 'rest'
+  | 'rested'
+  | 'work'
+  | 'next'
+  | 'late'
+  | 'asked'
+  | 'finished'
 
 /** What the fire screen says at one glance. */
 export interface Cue {
@@ -53,26 +86,48 @@ const SOON_S = 60
  */
 export function cueOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): Cue {
   const heat = heatOf(plan, cook, forecast, nowS)
-  if (cook.finishedS !== null) return { code: 'finished', next: null, caution: perishes(plan) ? 'two-hours' : null, heat: null, vessel: null }
+  if (cook.finishedS !== null)
+    return { code: 'finished', next: null, caution: perishes(plan) ? 'two-hours' : null, heat: null, vessel: null }
   const stage = mainLine(plan.dish)[cook.stage]
   if (!stage) return { code: 'not-lit', next: null, caution: null, heat, vessel: null }
   const next = nextSign(plan, cook, forecast)
   const asks = askedNow(plan, cook, forecast)
-  if (asks) return { code: 'asked', next: null, caution: stageCue(plan, cook, forecast, nowS).caution, heat, vessel: null, asks }
+  if (asks)
+    return {
+      code: 'asked',
+      next: null,
+      caution: stageCue(plan, cook, forecast, nowS).caution,
+      heat,
+      vessel: null,
+      asks,
+    }
   for (const late of lateOf(plan, cook, forecast, nowS)) {
     const told = lateCue(plan, cook, late, stage)
     if (told) return { ...told, next: null, heat, late }
   }
   const due = dueSide(plan, cook, forecast, nowS)
-  if (due) return { code: 'light-other', next, caution: stage.does === 'fry' || stage.does === 'roast' ? ownCaution(stage) : null, heat, vessel: due }
+  if (due)
+    return {
+      code: 'light-other',
+      next,
+      caution: stage.does === 'fry' || stage.does === 'roast' ? ownCaution(stage) : null,
+      heat,
+      vessel: due,
+    }
   return { ...stageCue(plan, cook, forecast, nowS), next, heat, vessel: null }
 }
 
 /** What is late comes before everything else; a sign that was just marked has its own cue for a while. */
-function lateCue(plan: CookPlan, cook: LiveCook, late: Late, running: Stage): Pick<Cue, 'code' | 'caution' | 'vessel'> | null {
+function lateCue(
+  plan: CookPlan,
+  cook: LiveCook,
+  late: Late,
+  running: Stage,
+): Pick<Cue, 'code' | 'caution' | 'vessel'> | null {
   const stage = plan.dish.stages.find(one => one.id === late.stage)!
   const caution = firstKnown(CAUTION_CODES, stage.cautions)
-  if (stage.meets) return { code: cook.lit[stage.vessel] === undefined ? 'light-other' : 'late', caution, vessel: stage.vessel }
+  if (stage.meets)
+    return { code: cook.lit[stage.vessel] === undefined ? 'light-other' : 'late', caution, vessel: stage.vessel }
   if (late.window === null && late.level === 1 && running.does !== 'press') return null
   return { code: 'late', caution, vessel: null }
 }
@@ -86,7 +141,10 @@ function heatOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS:
   const line = mainLine(plan.dish)
   const window = forecast?.stages[cook.stage + 1]
   const near = window !== undefined && nowS >= window.early - SOON_S
-  const stages = [...line.slice(Math.max(0, cook.stage), cook.stage + 1), ...(cook.stage < 0 || near ? line.slice(cook.stage + 1, cook.stage + 2) : [])]
+  const stages = [
+    ...line.slice(Math.max(0, cook.stage), cook.stage + 1),
+    ...(cook.stage < 0 || near ? line.slice(cook.stage + 1, cook.stage + 2) : []),
+  ]
   return HEAT_CAUTIONS.find(code => stages.some(stage => stage.cautions?.includes(code))) ?? null
 }
 
@@ -123,7 +181,8 @@ export function dueSide(plan: CookPlan, cook: LiveCook, forecast: Forecast | nul
 function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cue['next'] {
   const stage = mainLine(plan.dish)[cook.stage]
   if (!forecast || !stage || !('sign' in stage.until)) return null
-  const aroma: SignId[] = stage.does === 'roast' && !isStage(stage, 'paste') && !hasShown(cook, 'aroma') ? ['aroma'] : []
+  const aroma: SignId[] =
+    stage.does === 'roast' && !isStage(stage, 'paste') && !hasShown(cook, 'aroma') ? ['aroma'] : []
   for (const sign of [...aroma, stage.until.sign as SignId]) {
     const window = forecast.signs[sign]
     if (window && !hasShown(cook, sign)) return { sign, window }
@@ -155,7 +214,8 @@ function isOver(stage: Stage, cook: LiveCook, nowS: number): boolean {
 
 /** A wet stage that is not the taking up of a pour speaks by its own name. */
 const plain = (stage: Stage): boolean => !isStage(stage, 'take-up')
-const nextCue = (next: Stage | undefined): CueCode => (next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next')
+const nextCue = (next: Stage | undefined): CueCode =>
+  next?.does === 'enrich' ? 'enrich-soon' : next?.does === 'rest' ? 'off-now' : 'next'
 
 /** The caution of a stage itself: where nothing but grain is in the pan there is no hot fat. */
 const ownCaution = ({ cautions }: Stage): CautionCode | null =>
@@ -170,8 +230,10 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
   const window = forecast?.stages[cook.stage + 1]
   const near = window !== undefined && nowS >= window.early - SOON_S
   switch (stage.does) {
-    case 'fry': return { code: ready ? stage.takesOut.length > 0 ? 'take-out' : 'next' : 'fry', caution: 'hot-fat' }
-    case 'pour': if (rainsIn(stage)) return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'raining', caution: 'splashes' }
+    case 'fry':
+      return { code: ready ? (stage.takesOut.length > 0 ? 'take-out' : 'next') : 'fry', caution: 'hot-fat' }
+    case 'pour':
+      if (rainsIn(stage)) return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'raining', caution: 'splashes' }
       return { code: ready ? 'next' : pouringCue(cook, stage), caution: 'pour' }
     case 'roast': {
       const caution = ownCaution(stage)
@@ -190,14 +252,32 @@ function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, now
     }
     case 'enrich': {
       const last = line[cook.stage + 1]?.does === 'rest'
-      return { code: ready || (!last && isOver(stage, cook, nowS)) ? last ? 'off-now' : 'next' : 'enrich', caution: 'hot-sweet' }
+      return {
+        code: ready || (!last && isOver(stage, cook, nowS)) ? (last ? 'off-now' : 'next') : 'enrich',
+        caution: 'hot-sweet',
+      }
     }
     case 'rest': {
       const began = cook.stageStarts[cook.stage] ?? nowS
       const rests = 'minutes' in stage.until ? stage.until.minutes * 60 : 0
       return { code: nowS >= began + rests ? 'rested' : 'rest', caution: 'hot-sweet' }
     }
-    case 'cook-down': return { code: lastPerceived(cook, ['hard-centre', 'soft-through']) === 'hard-centre' ? 'still-hard' : ready || isOver(stage, cook, nowS) ? nextCue(line[cook.stage + 1]) : plain(stage) ? 'work' : 'cook-down', caution: 'spitting' }
-    default: return { code: ready || isOver(stage, cook, nowS) ? 'next' : 'work', caution: firstKnown(CAUTION_CODES, stage.cautions) }
+    case 'cook-down':
+      return {
+        code:
+          lastPerceived(cook, ['hard-centre', 'soft-through']) === 'hard-centre'
+            ? 'still-hard'
+            : ready || isOver(stage, cook, nowS)
+              ? nextCue(line[cook.stage + 1])
+              : plain(stage)
+                ? 'work'
+                : 'cook-down',
+        caution: 'spitting',
+      }
+    default:
+      return {
+        code: ready || isOver(stage, cook, nowS) ? 'next' : 'work',
+        caution: firstKnown(CAUTION_CODES, stage.cautions),
+      }
   }
 }

@@ -20,5 +20,9 @@ export function dueTurn(plan: CookPlan, cook: LiveCook): FlameTurn | null {
   const { vessel } = mainLine(plan.dish)[roast]
   const marks = plan.fires[vessel]?.marks.map(mark => mark.id) ?? []
   const stands = marks.indexOf(flamesNow(plan, cook)[vessel]?.mark ?? 'off')
-  return plan.turns.find(({ cue, mark }) => cue !== 'start' && marks.includes(mark) && marks.indexOf(mark) < stands && hasShown(cook, cue)) ?? null
+  return (
+    plan.turns.find(
+      ({ cue, mark }) => cue !== 'start' && marks.includes(mark) && marks.indexOf(mark) < stands && hasShown(cook, cue),
+    ) ?? null
+  )
 }

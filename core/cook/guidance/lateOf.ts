@@ -59,7 +59,8 @@ function lateStage(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, no
     const latest = window && window.late > nowS ? null : began + POUR_S
     return latest === null ? [] : late(stage, latest, null, nowS)
   }
-  if ('minutes' in stage.until) return late(stage, countsFromS(stage, cook, began) + stage.until.minutes * 60 + MINUTES_S, null, nowS)
+  if ('minutes' in stage.until)
+    return late(stage, countsFromS(stage, cook, began) + stage.until.minutes * 60 + MINUTES_S, null, nowS)
   const sign = stage.until.sign as SignId
   if (hasShown(cook, sign)) return late(stage, Math.max(began, shownAt(cook, sign)) + HAND_S, null, nowS)
   const window = forecast?.signs[sign] ?? null
@@ -69,7 +70,10 @@ function lateStage(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, no
 /** Longest that a pour goes on unmarked before it is asked for, s (estimate: a large pot in parts). */
 const POUR_S = 240
 
-/** What is pressed counts from its first release; before it has come to pressure, with the time that takes at most (estimate). */
+/**
+ * What is pressed counts from its first release; before it has come to pressure, with the time that takes at most
+ * (estimate).
+ */
 const TO_PRESSURE_S = 900
 function countsFromS(stage: Stage, cook: LiveCook, began: number): number {
   if (stage.does !== 'press') return began
@@ -80,7 +84,8 @@ function countsFromS(stage: Stage, cook: LiveCook, began: number): number {
 function shownAt(cook: LiveCook, sign: string): number {
   const step = COLOUR_STEPS.findIndex(one => one === sign)
   const times = [...cook.signs, ...cook.looks]
-    .filter(one => one.what === sign || (step >= 0 && COLOUR_STEPS.findIndex(known => known === one.what) >= step)).map(one => one.timeS)
+    .filter(one => one.what === sign || (step >= 0 && COLOUR_STEPS.findIndex(known => known === one.what) >= step))
+    .map(one => one.timeS)
   return times.length > 0 ? Math.min(...times) : 0
 }
 

@@ -23,5 +23,10 @@ export function sweetenedAhead(forecast: Forecast, stage: number): Thinning | nu
   const tight = forecast.stages[stage + 1]
   if (during.length === 0 || before === undefined || !tight) return null
   const thinnest = during.reduce((least, one) => ((one.stiffness ?? 1) < (least.stiffness ?? 1) ? one : least))
-  return { thinnestS: thinnest.timeS, stiffnessBefore: before, stiffnessThen: thinnest.stiffness ?? 0, tight: { early: tight.early, late: tight.late } }
+  return {
+    thinnestS: thinnest.timeS,
+    stiffnessBefore: before,
+    stiffnessThen: thinnest.stiffness ?? 0,
+    tight: { early: tight.early, late: tight.late },
+  }
 }

@@ -37,7 +37,12 @@ export function syrupNow(plan: CookPlan, cook: LiveCook, forecast: Forecast | nu
   return {
     ...aim,
     window: stage.meets ? side?.boils ?? null : forecast?.signs.strength ?? null,
-    read: lastRead(plan, cook, stage.vessel, { ...sugar, pressure: airPressurePa(plan.altitudeM), tareG: plan.vessels[stage.vessel]?.vessel.massG ?? null, share: aim.share }),
+    read: lastRead(plan, cook, stage.vessel, {
+      ...sugar,
+      pressure: airPressurePa(plan.altitudeM),
+      tareG: plan.vessels[stage.vessel]?.vessel.massG ?? null,
+      share: aim.share,
+    }),
   }
 }
 
@@ -49,12 +54,19 @@ function boiling(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Sta
   return side && cook.lit[side.vessel] !== undefined && meets !== undefined && cook.stage < meets ? side : null
 }
 
-interface Vat { readonly sugarG: number, readonly invertShare: number, readonly pressure: number, readonly tareG: number | null, readonly share: number }
+interface Vat {
+  readonly sugarG: number
+  readonly invertShare: number
+  readonly pressure: number
+  readonly tareG: number | null
+  readonly share: number
+}
 
 /** The newest reading of weight or temperature, as a strength; a reading beyond any syrup says nothing. */
 function lastRead(plan: CookPlan, cook: LiveCook, vessel: string, vat: Vat): SyrupNow['read'] {
   const since = cook.lit[vessel] ?? cook.stageStarts[Math.max(0, cook.stage)] ?? 0
-  const mine = <T extends { readonly vessel: string }>(list: readonly Marked<T>[]): Marked<T> | undefined => list.filter(one => one.what.vessel === vessel && one.timeS >= since).at(-1)
+  const mine = <T extends { readonly vessel: string }>(list: readonly Marked<T>[]): Marked<T> | undefined =>
+    list.filter(one => one.what.vessel === vessel && one.timeS >= since).at(-1)
   const weighed = mine(cook.weighings)
   const felt = mine(cook.temperatures)
   if (weighed && vat.tareG !== null && (!felt || weighed.timeS >= felt.timeS)) {
@@ -63,8 +75,12 @@ function lastRead(plan: CookPlan, cook: LiveCook, vessel: string, vat: Vat): Syr
   }
   if (!felt) return null
   const tempC = felt.what.tempC - (plan.thermometerK ?? 0)
-  const [lowest, highest] = [WEAKEST, STRONGEST].map(share => syrupAtShare(share, vat.invertShare, vat.pressure).boilsAtC)
-  return tempC >= lowest! && tempC <= highest! ? read('temperature', syrupAtTemp(tempC, vat.invertShare, vat.pressure).share, vat) : null
+  const [lowest, highest] = [WEAKEST, STRONGEST].map(
+    share => syrupAtShare(share, vat.invertShare, vat.pressure).boilsAtC,
+  )
+  return tempC >= lowest! && tempC <= highest!
+    ? read('temperature', syrupAtTemp(tempC, vat.invertShare, vat.pressure).share, vat)
+    : null
 }
 
 /** Water to be driven off is below zero where it went too far. */

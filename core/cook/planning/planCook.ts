@@ -39,7 +39,12 @@ export interface ChosenPan {
 }
 
 /** A fire of the kitchen as a plan needs it. */
-export interface ChosenFire { readonly id: string, readonly name: string, readonly marks: readonly FlameMark[], readonly kind?: FireKind | undefined }
+export interface ChosenFire {
+  readonly id: string
+  readonly name: string
+  readonly marks: readonly FlameMark[]
+  readonly kind?: FireKind | undefined
+}
 
 /** As much of an ingredient as a plan needs; one of the household's own comes whole. */
 export interface PlannedRow {
@@ -87,9 +92,13 @@ export interface CookChoices {
  */
 export function planCook(id: string, choices: CookChoices, plannedAt: number): CookPlan {
   const { baseG, cup, pans, fires } = choices
-  const rowOf = (id: string): CookChoices['ingredients'][number] | undefined => choices.ingredients.find(known => known.id === id)
+  const rowOf = (id: string): CookChoices['ingredients'][number] | undefined =>
+    choices.ingredients.find(known => known.id === id)
   requireRange('planCook.baseG', baseG, 5, 20000)
-  const laid = scaledMinutes(withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? []), baseG)
+  const laid = scaledMinutes(
+    withFreeShare(learnedMinutes(choices.dish, choices.evidence), id => rowOf(id)?.allergens ?? []),
+    baseG,
+  )
   const dish = withPressureWater(laid, baseG, id => rowOf(id)?.composition.water ?? 0)
   const planFires = Object.fromEntries(Object.entries(fires).map(([vessel, fire]) => [vessel, planFire(fire)]))
   const flames = { ...guessFlames(dish, fires), ...choices.flames }
@@ -102,8 +111,14 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
       const preparation = preparationOf(dish, one)
       const soakedG = row.yields ? massG * soakWater({ yields: row.yields }, preparation) : 0
       return {
-        id: one.id, ingredient: one.ingredient, massG, composition: row.composition, ...(preparation !== undefined && row.colour ? { look: row.colour } : {}),
-        ...(row.own ? { own: row } : {}), ...(soakedG > 0 ? { soakedG } : {}), ...(row.kind === 'fat' ? { smokeC: row.smokeC ?? UNKNOWN_SMOKE_C } : {}),
+        id: one.id,
+        ingredient: one.ingredient,
+        massG,
+        composition: row.composition,
+        ...(preparation !== undefined && row.colour ? { look: row.colour } : {}),
+        ...(row.own ? { own: row } : {}),
+        ...(soakedG > 0 ? { soakedG } : {}),
+        ...(row.kind === 'fat' ? { smokeC: row.smokeC ?? UNKNOWN_SMOKE_C } : {}),
       }
     }),
     vessels: Object.fromEntries(Object.entries(pans).map(([vessel, pan]) => [vessel, planVessel(pan)])),
@@ -119,8 +134,13 @@ export function planCook(id: string, choices: CookChoices, plannedAt: number): C
     plannedAt,
     forecast: null,
   }
-  // Usual minutes are the common kitchen's, of a flame left as it is: own readings and turns come after they were blended in.
-  const first = blendedBelief(choices.firstBelief, { ...plan, dish: { ...dish, usual: choices.dish.usual } }, blendWeight(choices.evidence))
+  // Usual minutes are the common kitchen's, of a flame left as it is: own readings and turns come after they were
+  // blended in.
+  const first = blendedBelief(
+    choices.firstBelief,
+    { ...plan, dish: { ...dish, usual: choices.dish.usual } },
+    blendWeight(choices.evidence),
+  )
   const blended = { ...plan, belief: beliefFor(first, choices.evidence, plan, plannedAt > 0 ? plannedAt : undefined) }
   const guarded = guardHeat({
     ...blended,

@@ -27,7 +27,8 @@ function isLab(value: RawReading['value']): value is Lab {
 }
 
 /**
- * The step of the roast a colour stands in: a screen and a kitchen light are not calibrated, so it is a rank and no more.
+ * The step of the roast a colour stands in: a screen and a kitchen light are not calibrated, so it is a rank and no
+ * more.
  *
  * @param lab the colour
  * @param colours of the base, from `coloursOf`

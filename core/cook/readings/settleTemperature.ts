@@ -11,8 +11,8 @@ const COLDEST_C = -5
 const HOTTEST_C = 320
 
 /**
- * The temperature a probe has settled at: the median of the last seconds. A probe that was lifted out, lost readings and
- * values no pan has are passed over.
+ * The temperature a probe has settled at: the median of the last seconds. A probe that was lifted out, lost readings
+ * and values no pan has are passed over.
  *
  * @param readings in order of time
  * @returns the temperature, or null while it moves, or too little was read

@@ -13,9 +13,9 @@ const FITS_SHARE = 0.2
 const FITS_G = 40
 
 /**
- * The newest plateau of a scale, read as the weight of the pan with its content: taken as it is, with what an empty scale
- * showed before taken off, as a scale that was tared with the empty pan on it, or as ounces where grams were said or no
- * unit was. Where none of these fits what the forecast expects, it is left to a person.
+ * The newest plateau of a scale, read as the weight of the pan with its content: taken as it is, with what an empty
+ * scale showed before taken off, as a scale that was tared with the empty pan on it, or as ounces where grams were said
+ * or no unit was. Where none of these fits what the forecast expects, it is left to a person.
  *
  * @param readings in order of time; lost ones are passed over
  * @param expected pan and content by the forecast
@@ -48,7 +48,12 @@ function ways(last: Plateau, offset: number, expected: Expected): Settled | null
 /** So little on the scale is the content alone, or nothing. */
 function netWeight(last: Plateau, expected: Expected): Settled | null {
   if (!(last.grams > 2 * CLOSE_G) || !fits(last.grams + expected.tareG, expected)) return null
-  return { kind: 'weight', atMs: last.toMs, grossG: Math.round((last.grams + expected.tareG) * 10) / 10, how: 'pan-was-tared' }
+  return {
+    kind: 'weight',
+    atMs: last.toMs,
+    grossG: Math.round((last.grams + expected.tareG) * 10) / 10,
+    how: 'pan-was-tared',
+  }
 }
 
 function fits(grossG: number, { tareG, contentG }: Expected): boolean {
@@ -66,7 +71,12 @@ function plateausOf(readings: readonly RawReading[]): Plateau[] {
     const last = run.at(-1)
     if (first && last && last.atMs - first.atMs >= HELD_MS) {
       const sorted = run.map(one => one.grams).sort((p, q) => p - q)
-      found.push({ grams: sorted[Math.floor(sorted.length / 2)]!, fromMs: first.atMs, toMs: last.atMs, unitSaid: run.some(one => one.said) })
+      found.push({
+        grams: sorted[Math.floor(sorted.length / 2)]!,
+        fromMs: first.atMs,
+        toMs: last.atMs,
+        unitSaid: run.some(one => one.said),
+      })
     }
   }
   for (const { value, unit, atMs } of readings) {

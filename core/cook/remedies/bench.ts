@@ -70,11 +70,20 @@ export function some(ingredient: string, massG: number, composition: Composition
  * @param drivesOffG water driven off, g
  * @returns masses, g
  */
-export function changed(content: PanContents, adds: readonly Added[], liftsFatG: number, drivesOffG: number): PanContents {
-  const added = (part: keyof Composition): number => adds.reduce((all, one) => all + one.massG * (one.composition[part] ?? 0), 0)
+export function changed(
+  content: PanContents,
+  adds: readonly Added[],
+  liftsFatG: number,
+  drivesOffG: number,
+): PanContents {
+  const added = (part: keyof Composition): number =>
+    adds.reduce((all, one) => all + one.massG * (one.composition[part] ?? 0), 0)
   return {
-    waterG: Math.max(0, content.waterG + added('water') - drivesOffG), solidsG: content.solidsG + added('solids'), fatG: Math.max(0, content.fatG + added('fat') - liftsFatG),
-    sugarG: content.sugarG + added('sugar'), nutsG: content.nutsG + added('nuts'),
+    waterG: Math.max(0, content.waterG + added('water') - drivesOffG),
+    solidsG: content.solidsG + added('solids'),
+    fatG: Math.max(0, content.fatG + added('fat') - liftsFatG),
+    sugarG: content.sugarG + added('sugar'),
+    nutsG: content.nutsG + added('nuts'),
   }
 }
 
@@ -96,9 +105,11 @@ export function remedy(bench: Bench, way: Way, part: RemedyPart = {}): Remedy {
   const { adds = [], liftsFatG = 0, drivesOffG = 0, tempC = null, notes = [], weighs = false } = part
   const after = changed(bench.now, adds, liftsFatG, drivesOffG)
   const cold = adds.reduce((all, one) => all + one.massG * one.composition.water, 0)
-  const worked = drivesOffG > 0 || adds.length > 0
-    ? drivingS(drivesOffG, bench.powerW) + (adds.length > 0 ? STIRRED_IN_S + cold * SPECIFIC_HEAT.water * WARMED_K / Math.max(50, bench.powerW) : 0)
-    : null
+  const worked =
+    drivesOffG > 0 || adds.length > 0
+      ? drivingS(drivesOffG, bench.powerW)
+        + (adds.length > 0 ? STIRRED_IN_S + (cold * SPECIFIC_HEAT.water * WARMED_K) / Math.max(50, bench.powerW) : 0)
+      : null
   const dry = dryG(after) + dryG(bench.toCome)
   const wanted = bench.aim.waterG / Math.max(1e-9, dryG(bench.aim))
   return {

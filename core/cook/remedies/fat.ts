@@ -20,7 +20,14 @@ export function greasy(bench: Bench): Remedy[] {
   if (!(out >= 1)) return []
   const base = plan.amounts.find(one => one.id === plan.dish.base)
   const family = familyOf(plan.dish.family)
-  const adds = base && !family.fresh ? some(base.ingredient, out / (family.mostFatPerSolids * Math.max(0.05, base.composition.solids)), base.composition) : []
+  const adds =
+    base && !family.fresh
+      ? some(
+          base.ingredient,
+          out / (family.mostFatPerSolids * Math.max(0.05, base.composition.solids)),
+          base.composition,
+        )
+      : []
   return [
     remedy(bench, 'lift-off', { liftsFatG: Math.round(out), takesS: 60, notes: ['tip-and-spoon'] }),
     ...(adds.length > 0 ? [remedy(bench, 'bind-base', { adds, notes: ['roast-it-first', 'sprinkle-stir'] })] : []),

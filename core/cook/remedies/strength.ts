@@ -15,8 +15,14 @@ import { wantedWaterG } from './wetness'
 /** Smallest change of water worth making in a set mass, as a share of it (estimate). */
 const STEP = constant('setStep')
 
-/** Where the syrup is: its contents, and the weight of its vessel. Null once it has gone into the mass, or where there is none. */
-export function syrupOf({ plan, cook, now, tareG }: Bench, forecast: Forecast | null): { readonly contents: PanContents, readonly tareG: number } | null {
+/**
+ * Where the syrup is: its contents, and the weight of its vessel. Null once it has gone into the mass, or where there
+ * is none.
+ */
+export function syrupOf(
+  { plan, cook, now, tareG }: Bench,
+  forecast: Forecast | null,
+): { readonly contents: PanContents; readonly tareG: number } | null {
   const stage = mainLine(plan.dish)[cook.stage]
   if (stage?.does === 'boil-syrup') return { contents: now, tareG }
   const side = sideStages(plan.dish).find(one => one.does === 'boil-syrup')
@@ -24,7 +30,10 @@ export function syrupOf({ plan, cook, now, tareG }: Bench, forecast: Forecast | 
   if (!side || !here?.now || cook.stage >= here.meets) return null
   const adds = additionsOf(plan, side)
   const sugarG = adds.reduce((all, one) => all + one.sugar + one.invert, 0)
-  return { contents: { waterG: Math.max(0, here.now.contentG - sugarG), solidsG: 0, fatG: 0, sugarG, nutsG: 0 }, tareG: plan.vessels[side.vessel]?.vessel.massG ?? 0 }
+  return {
+    contents: { waterG: Math.max(0, here.now.contentG - sugarG), solidsG: 0, fatG: 0, sugarG, nutsG: 0 },
+    tareG: plan.vessels[side.vessel]?.vessel.massG ?? 0,
+  }
 }
 
 /** Water a syrup holds at the strength the dish wants, g. */
@@ -42,7 +51,14 @@ export function syrupWeak(bench: Bench, forecast: Forecast | null): Remedy[] {
   const syrup = syrupOf(bench, forecast)
   if (!syrup) return []
   const off = Math.max(STEP * contentsG(syrup.contents), syrup.contents.waterG - wantedG(bench, syrup.contents))
-  return [remedy({ ...bench, now: syrup.contents, tareG: syrup.tareG }, 'boil-syrup-on', { drivesOffG: off, weighs: true, tempC: boilsAtC(bench), notes: ['no-stirring'] })]
+  return [
+    remedy({ ...bench, now: syrup.contents, tareG: syrup.tareG }, 'boil-syrup-on', {
+      drivesOffG: off,
+      weighs: true,
+      tempC: boilsAtC(bench),
+      notes: ['no-stirring'],
+    }),
+  ]
 }
 
 /** Syrup too far: work hot water in and let it come together again. */
@@ -50,17 +66,36 @@ export function syrupFar(bench: Bench, forecast: Forecast | null): Remedy[] {
   const syrup = syrupOf(bench, forecast)
   if (!syrup) return []
   const missing = Math.max(STEP * contentsG(syrup.contents), wantedG(bench, syrup.contents) - syrup.contents.waterG)
-  return [remedy({ ...bench, now: syrup.contents, tareG: syrup.tareG }, 'thin-syrup', { adds: some('water', missing, bench.pantry.water), weighs: true, tempC: boilsAtC(bench), notes: ['hot', 'spits-steam'] })]
+  return [
+    remedy({ ...bench, now: syrup.contents, tareG: syrup.tareG }, 'thin-syrup', {
+      adds: some('water', missing, bench.pantry.water),
+      weighs: true,
+      tempC: boilsAtC(bench),
+      notes: ['hot', 'spits-steam'],
+    }),
+  ]
 }
 
 /** Slab will not set: warm it and drive off what is too much. */
 export function slabSoft(bench: Bench): Remedy[] {
   const off = Math.max(STEP * contentsG(bench.now), bench.now.waterG - wantedWaterG(bench))
-  return [remedy(bench, 'reheat-drive-off', { drivesOffG: Math.min(off, 0.8 * bench.now.waterG), weighs: true, notes: ['low-stir-always', 'scrape-back'] })]
+  return [
+    remedy(bench, 'reheat-drive-off', {
+      drivesOffG: Math.min(off, 0.8 * bench.now.waterG),
+      weighs: true,
+      notes: ['low-stir-always', 'scrape-back'],
+    }),
+  ]
 }
 
 /** Slab too hard: work hot water in over a low flame. */
 export function slabHard(bench: Bench): Remedy[] {
   const missing = Math.max(STEP * contentsG(bench.now), wantedWaterG(bench) - bench.now.waterG)
-  return [remedy(bench, 'work-in-water', { adds: some('water', missing, bench.pantry.water), weighs: true, notes: ['hot', 'low-stir-always'] })]
+  return [
+    remedy(bench, 'work-in-water', {
+      adds: some('water', missing, bench.pantry.water),
+      weighs: true,
+      notes: ['hot', 'low-stir-always'],
+    }),
+  ]
 }

@@ -4,7 +4,10 @@ import { remedy, some, type Bench } from './bench'
 import { contentsG, dryG } from '../../process/program/contentsNow'
 import type { Remedy } from './remedy'
 
-/** Least water that a step drives off or puts back where the forecast sees no difference, as a share of the mass (estimate). */
+/**
+ * Least water that a step drives off or puts back where the forecast sees no difference, as a share of the mass
+ * (estimate).
+ */
 const STEP = constant('repairStep')
 /** Water that milk powder takes up at the stiffness of a halwa, g/g (estimate). */
 const POWDER_TAKES = constant('powderTakes')
@@ -43,33 +46,58 @@ function powdered(bench: Bench, excessG: number): Remedy[] {
 /** Dry, crumbly: put hot liquid back, of the kind the dish is made with. */
 export function dry(bench: Bench): Remedy[] {
   const missing = Math.max(STEP * contentsG(bench.now), wantedWaterG(bench) - bench.now.waterG)
-  const milk = bench.plan.amounts.find(one => bench.plan.dish.ingredients.some(each => each.id === one.id && each.part === 'milk'))
+  const milk = bench.plan.amounts.find(one =>
+    bench.plan.dish.ingredients.some(each => each.id === one.id && each.part === 'milk'),
+  )
   const water = some('water', missing, bench.pantry.water)
   return [
-    ...(milk ? [remedy(bench, 'add-liquid', { adds: some(milk.ingredient, missing / Math.max(0.3, milk.composition.water), milk.composition), weighs: true, notes: ['hot', 'side-spoons', 'cover-low'] })] : []),
-    ...(water.length > 0 ? [remedy(bench, 'add-liquid', { adds: water, weighs: true, notes: ['hot', 'side-spoons', 'cover-low'] })] : []),
+    ...(milk
+      ? [
+          remedy(bench, 'add-liquid', {
+            adds: some(milk.ingredient, missing / Math.max(0.3, milk.composition.water), milk.composition),
+            weighs: true,
+            notes: ['hot', 'side-spoons', 'cover-low'],
+          }),
+        ]
+      : []),
+    ...(water.length > 0
+      ? [remedy(bench, 'add-liquid', { adds: water, weighs: true, notes: ['hot', 'side-spoons', 'cover-low'] })]
+      : []),
   ]
 }
 
-/** Share of the grain's swelling that a hard centre lacks at least, and how much of it goes in at a time (estimates). */
+/**
+ * Share of the grain's swelling that a hard centre lacks at least, and how much of it goes in at a time (estimates).
+ */
 const LACKS = constant('lacksSwelling')
 const SWELL_S = constant('swellS')
 
 /** Hard grain: plain hot water in spoons under a lid; sugar that is in already makes it slow. */
 export function hardGrain(bench: Bench): Remedy[] {
   const { point, aim, now } = bench
-  const full = Math.max(point.heldG, Math.min(aim.waterG, familyOf(bench.plan.dish.family).mostWaterPerSolids * now.solidsG))
+  const full = Math.max(
+    point.heldG,
+    Math.min(aim.waterG, familyOf(bench.plan.dish.family).mostWaterPerSolids * now.solidsG),
+  )
   const lacks = Math.max(LACKS * full, full - point.heldG)
   const sweet = now.sugarG / Math.max(1, now.sugarG + now.waterG)
-  return [remedy(bench, 'swell-on', {
-    adds: some('water', lacks, bench.pantry.water), takesS: SWELL_S * (1 + 2 * sweet), notes: ['hot', 'side-spoons', 'cover-low', ...(sweet > 0.3 ? ['sugar-slows' as const] : [])],
-  })]
+  return [
+    remedy(bench, 'swell-on', {
+      adds: some('water', lacks, bench.pantry.water),
+      takesS: SWELL_S * (1 + 2 * sweet),
+      notes: ['hot', 'side-spoons', 'cover-low', ...(sweet > 0.3 ? ['sugar-slows' as const] : [])],
+    }),
+  ]
 }
 
 /** Gluey: cook on, drier, with a little fat. */
 export function gluey(bench: Bench): Remedy[] {
   return [
-    remedy(bench, 'cook-drier', { drivesOffG: STEP * 1.5 * contentsG(bench.now), weighs: true, notes: ['uncovered-higher', 'long-spoon'] }),
+    remedy(bench, 'cook-drier', {
+      drivesOffG: STEP * 1.5 * contentsG(bench.now),
+      weighs: true,
+      notes: ['uncovered-higher', 'long-spoon'],
+    }),
     ...fatSpoon(bench, 0.03),
   ]
 }
@@ -78,9 +106,14 @@ export function gluey(bench: Bench): Remedy[] {
 export function pasty(bench: Bench): Remedy[] {
   const excess = Math.max(STEP * contentsG(bench.now), bench.now.waterG - wantedWaterG(bench))
   const fat = fatSpoon(bench, 0.03)[0]
-  return [remedy(bench, 'brown-in-fat', {
-    adds: fat?.adds ?? [], drivesOffG: Math.min(excess, 0.8 * bench.now.waterG), weighs: true, notes: ['uncovered-higher', 'lift-not-mash'],
-  })]
+  return [
+    remedy(bench, 'brown-in-fat', {
+      adds: fat?.adds ?? [],
+      drivesOffG: Math.min(excess, 0.8 * bench.now.waterG),
+      weighs: true,
+      notes: ['uncovered-higher', 'lift-not-mash'],
+    }),
+  ]
 }
 
 /** A spoon of the dish's own fat. */
@@ -92,5 +125,8 @@ export function fatSpoon(bench: Bench, share: number): Remedy[] {
 
 /** The dish's own fat. */
 export function fatOf({ plan }: Bench): Bench['plan']['amounts'][number] | undefined {
-  return plan.amounts.find(one => plan.dish.ingredients.some(each => each.id === one.id && each.part === 'fat')) ?? plan.amounts.find(one => one.composition.fat > 0.6)
+  return (
+    plan.amounts.find(one => plan.dish.ingredients.some(each => each.id === one.id && each.part === 'fat'))
+    ?? plan.amounts.find(one => one.composition.fat > 0.6)
+  )
 }

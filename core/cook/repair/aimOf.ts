@@ -13,10 +13,17 @@ import type { PanContents } from '../../materials/composition/panContents'
  */
 export function aimOf(plan: CookPlan): PanContents {
   const line = mainLine(plan.dish)
-  const stages = [...line, ...plan.dish.stages.filter(one => one.meets && line.some(stage => stage.from === one.vessel))]
+  const stages = [
+    ...line,
+    ...plan.dish.stages.filter(one => one.meets && line.some(stage => stage.from === one.vessel)),
+  ]
   const went = stages.flatMap(stage => additionsOf(plan, stage))
   // Nuts that are fried first leave the pan and come back: they count once.
-  const nuts = new Map(stages.flatMap(stage => stage.adds).map(add => [add.ingredient, plan.amounts.find(one => one.id === add.ingredient)]))
+  const nuts = new Map(
+    stages
+      .flatMap(stage => stage.adds)
+      .map(add => [add.ingredient, plan.amounts.find(one => one.id === add.ingredient)]),
+  )
   const dry: PanContents = {
     waterG: 0,
     solidsG: went.reduce((all, one) => all + one.solids, 0),
@@ -26,6 +33,7 @@ export function aimOf(plan: CookPlan): PanContents {
   }
   const water = went.reduce((all, one) => all + one.water, 0)
   const finished = plan.forecast?.finishedG.middle
-  const waterG = finished === undefined ? water * plan.dish.kept.share : Math.min(water, Math.max(0, finished - contentsG(dry)))
+  const waterG =
+    finished === undefined ? water * plan.dish.kept.share : Math.min(water, Math.max(0, finished - contentsG(dry)))
   return { ...dry, waterG }
 }

@@ -16,11 +16,20 @@ type Of = Pick<Dish, 'family' | 'ingredients'>
 
 /** How a base looks and feels in its fat. */
 const ROAST_LOOKS: Readonly<Record<string, readonly TermCode[]>> = {
-  'semolina': ['wet-sand'], 'broken-wheat': ['wet-sand'], 'vermicelli': ['brittle'], 'wheat-flour': ['wheat-paste', 'custard', 'crumbs-in-fat'],
-  'other-flour': ['wheat-paste', 'custard', 'crumbs-in-fat'], 'gram-flour': ['stiff', 'flows'], 'lentil': [], 'vegetable': [], 'fruit': [], 'coconut-nut': [],
+  'semolina': ['wet-sand'],
+  'broken-wheat': ['wet-sand'],
+  'vermicelli': ['brittle'],
+  'wheat-flour': ['wheat-paste', 'custard', 'crumbs-in-fat'],
+  'other-flour': ['wheat-paste', 'custard', 'crumbs-in-fat'],
+  'gram-flour': ['stiff', 'flows'],
+  'lentil': [],
+  'vegetable': [],
+  'fruit': [],
+  'coconut-nut': [],
 }
 /** Bases whose finished mass falls to a crumb when it is parted. */
-const crumbles = (family: string): boolean => family !== 'vermicelli' && ['grain', 'flour'].includes(familyOf(family).kind)
+const crumbles = (family: string): boolean =>
+  family !== 'vermicelli' && ['grain', 'flour'].includes(familyOf(family).kind)
 
 const when = (test: boolean, ...codes: readonly TermCode[]): readonly TermCode[] => (test ? codes : [])
 
@@ -38,15 +47,27 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
   switch (stage.does) {
     case 'roast': {
       if (isStage(stage, 'paste')) return ['nutty', 'acrid', 'lumps']
-      return ['raw-smell', 'nutty', 'acrid', 'dark-flecks', ...(isStage(stage, 'roast-dry', 'fat-in') ? [] : ROAST_LOOKS[family] ?? []), ...when(family === 'vegetable', 'pasty')]
+      return [
+        'raw-smell',
+        'nutty',
+        'acrid',
+        'dark-flecks',
+        ...(isStage(stage, 'roast-dry', 'fat-in') ? [] : (ROAST_LOOKS[family] ?? [])),
+        ...when(family === 'vegetable', 'pasty'),
+      ]
     }
     case 'pour': return ['erupts', 'spitting-stopped', ...when(family !== 'vermicelli', 'lumps')]
     // Powdered sugar is rubbed in off the fire: what is felt then is whether it will hold as a ball.
     case 'sweeten': return isStage(stage, 'rub-in') ? ['holds-pressed', 'crumbles', 'slumps'] : ['glossy']
     case 'cook-down': return [
-      ...when(isStage(stage, 'thicken') || kind === 'flour', 'lumps'), ...when(wetGrain && (swells(stage) || isStage(stage, 'milk')), 'hard-centre', 'soft-through', 'has-grown'),
-      ...when(isStage(stage, 'soften', 'soften-2'), 'raw-smell-gone', 'tender'), ...when(family === 'vegetable', 'pasty'),
-      ...when(isStage(stage, 'milk') && milk, 'milk-grainy', 'milk-splits', 'catches'), ...when(swells(stage), 'leaves-sides'), ...when(isStage(stage, 'swell'), 'lumps'), ...when(isStage(stage, 'finish'), 'fat-at-edge', 'glossy'),
+      ...when(isStage(stage, 'thicken') || kind === 'flour', 'lumps'),
+      ...when(wetGrain && (swells(stage) || isStage(stage, 'milk')), 'hard-centre', 'soft-through', 'has-grown'),
+      ...when(isStage(stage, 'soften', 'soften-2'), 'raw-smell-gone', 'tender'),
+      ...when(family === 'vegetable', 'pasty'),
+      ...when(isStage(stage, 'milk') && milk, 'milk-grainy', 'milk-splits', 'catches'),
+      ...when(swells(stage), 'leaves-sides'),
+      ...when(isStage(stage, 'swell'), 'lumps'),
+      ...when(isStage(stage, 'finish'), 'fat-at-edge', 'glossy'),
     ]
     case 'enrich': return ['leaves-sides', 'fat-at-edge', 'glossy']
     case 'boil-syrup': return ['grains-on-wall']
@@ -55,8 +76,8 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
 }
 
 /**
- * What can be smelled, seen, heard and felt in a stage, in the terms of its base: the signs it waits for, come or not, and
- * what else tells how it stands (craft, sections 2, 5 and 6).
+ * What can be smelled, seen, heard and felt in a stage, in the terms of its base: the signs it waits for, come or not,
+ * and what else tells how it stands (craft, sections 2, 5 and 6).
  *
  * @param dish whose stage
  * @param stage one of its main line

@@ -17,8 +17,14 @@ export function addHands(model: ModelParts): void {
   const warmed = model.reheats.filter(reheat => reheat.hands > 0)
   const warming = warmed.map(reheat => whoReheats(model, reheat))
   for (let cook = 0; cook < day.cooks; cook++) {
-    const uses = [...handed.flatMap((step, i) => doing[i]![cook] ? [model.use(step, 2 * step.activity.hands, doing[i]![cook]!)] : []),
-      ...warmed.flatMap((reheat, i) => warming[i]![cook] ? [reheatUse(reheat, 2 * reheat.hands, warming[i]![cook]!)] : [])]
+    const uses = [
+      ...handed.flatMap((step, i) =>
+        doing[i]![cook] ? [model.use(step, 2 * step.activity.hands, doing[i]![cook]!)] : [],
+      ),
+      ...warmed.flatMap((reheat, i) =>
+        warming[i]![cook] ? [reheatUse(reheat, 2 * reheat.hands, warming[i]![cook]!)] : [],
+      ),
+    ]
     search.timetables.push(new Timetable(search.domains, 2, uses))
     for (const away of day.away) {
       if (away.cook !== 'all' && away.cook !== cook) continue
@@ -33,14 +39,29 @@ export function addHands(model: ModelParts): void {
     }
   }
   if (day.cooks > 1) {
-    const away = day.away.map(({ cook, from, to }): Use => ({ start: 0, startPlus: model.origin - to, end: 0, endPlus: model.origin - from,
-      length: to - from, demand: cook === 'all' ? 2 * day.cooks : 2, ifSide: 0, ifValue: 0 }))
-    if (!overlapping(day.away)) search.timetables.push(new Timetable(search.domains, 2 * day.cooks, [...away, ...handed.map(step => model.use(step, 2 * step.activity.hands, ALWAYS)),
-      ...warmed.map(reheat => reheatUse(reheat, 2 * reheat.hands, { side: 2 * reheat.again, value: 1 }))]))
+    const away = day.away.map(({ cook, from, to }): Use => ({
+      start: 0,
+      startPlus: model.origin - to,
+      end: 0,
+      endPlus: model.origin - from,
+      length: to - from,
+      demand: cook === 'all' ? 2 * day.cooks : 2,
+      ifSide: 0,
+      ifValue: 0,
+    }))
+    if (!overlapping(day.away))
+      search.timetables.push(
+        new Timetable(search.domains, 2 * day.cooks, [
+          ...away,
+          ...handed.map(step => model.use(step, 2 * step.activity.hands, ALWAYS)),
+          ...warmed.map(reheat => reheatUse(reheat, 2 * reheat.hands, { side: 2 * reheat.again, value: 1 })),
+        ]),
+      )
   }
   for (let i = 0; i < handed.length; i++) {
     for (let j = 0; j < i; j++) {
-      if (handed[i]!.activity.hands + handed[j]!.activity.hands > 1) model.apart(handed[i]!, handed[j]!, both(doing[i]!, doing[j]!))
+      if (handed[i]!.activity.hands + handed[j]!.activity.hands > 1)
+        model.apart(handed[i]!, handed[j]!, both(doing[i]!, doing[j]!))
     }
   }
 }
@@ -48,13 +69,18 @@ export function addHands(model: ModelParts): void {
 /** Literal of each cook doing a step; undefined for those who may not. */
 function whoDoes(model: ModelParts, step: Step): (Literal | undefined)[] {
   const { nogoods } = model.search
-  const able = Array.from({ length: model.day.cooks }, (_, cook) => !step.activity.cooks || step.activity.cooks.includes(cook))
+  const able = Array.from(
+    { length: model.day.cooks },
+    (_, cook) => !step.activity.cooks || step.activity.cooks.includes(cook),
+  )
   const count = able.filter(Boolean).length
   if (count === 1) return able.map(may => may ? ALWAYS : undefined)
   if (count === 2) {
     const second = model.choice([step.variable], false)
     let seen = 0
-    return able.map(may => !may ? undefined : seen++ === 0 ? { side: 2 * second + 1, value: 0 } : { side: 2 * second, value: 1 })
+    return able.map(may =>
+      !may ? undefined : seen++ === 0 ? { side: 2 * second + 1, value: 0 } : { side: 2 * second, value: 1 },
+    )
   }
   const literals = able.map(may => may ? { side: 2 * model.choice([step.variable], true), value: 1 } : undefined)
   const sides = literals.flatMap(literal => literal ? [literal.side] : [])
@@ -79,7 +105,11 @@ function whoReheats(model: ModelParts, reheat: Reheat): (Literal | undefined)[] 
 }
 
 function overlapping(away: Day['away']): boolean {
-  return away.some((a, i) => away.some((b, j) => j < i && (a.cook === 'all' || b.cook === 'all' || a.cook === b.cook) && a.from < b.to && b.from < a.to))
+  return away.some((a, i) =>
+    away.some(
+      (b, j) => j < i && (a.cook === 'all' || b.cook === 'all' || a.cook === b.cook) && a.from < b.to && b.from < a.to,
+    ),
+  )
 }
 
 /** Pairs of literals under which the same cook does both. */

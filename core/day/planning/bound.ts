@@ -11,7 +11,10 @@ interface Part {
   low: number
   /** Model in which everything up to a target is being refuted; null before the next target is chosen. */
   model: DayModel | null
-  /** Conflicts spent on the target, sides propagated for all of them, and conflicts that may be spent on one before an easier one is taken. */
+  /**
+   * Conflicts spent on the target, sides propagated for all of them, and conflicts that may be spent on one before an
+   * easier one is taken.
+   */
   spent: number
   all: number
   patience: number
@@ -51,12 +54,19 @@ export class LowerBound {
     this.whole = partOf(day, Math.floor(least * COST_SCALE))
     this.priced = new PriceBound(day)
     const served = day.meals.filter(meal => day.dishes.some(dish => dish.meal === meal.id))
-    this.meals = served.length < 2 || (day.links ?? []).length > 0 ? [] : served.map(meal => partOf(ofMeal(day, meal.id), 0))
+    this.meals =
+      served.length < 2 || (day.links ?? []).length > 0 ? [] : served.map(meal => partOf(ofMeal(day, meal.id), 0))
   }
 
   /** Best bound so far, minutes' worth. */
   get value(): number {
-    return Math.max(this.whole.low, Math.floor(this.priced.low), this.meals.reduce((sum, part) => sum + part.low, 0)) / COST_SCALE
+    return (
+      Math.max(
+        this.whole.low,
+        Math.floor(this.priced.low),
+        this.meals.reduce((sum, part) => sum + part.low, 0),
+      ) / COST_SCALE
+    )
   }
 
   /**
@@ -72,13 +82,15 @@ export class LowerBound {
     const sum = this.meals.reduce((total, part) => total + part.low, 0)
     const open = [this.whole, ...this.meals].filter(part => !part.done).sort((a, b) => a.all - b.all)
     const part = open[0]
-    if (!this.priced.done && (!part || this.spentOnPrices <= PRICES_FIRST * part.all)) return this.price(known, conflicts, stop)
+    if (!this.priced.done && (!part || this.spentOnPrices <= PRICES_FIRST * part.all))
+      return this.price(known, conflicts, stop)
     return part ? refute(part, part === this.whole ? known : known - sum + part.low, conflicts, stop) : 1_000_000
   }
 
   private price(known: number, conflicts: number, stop: () => boolean): number {
     let sides = 0
-    while (!this.priced.done && sides < conflicts * SIDES_PER_CONFLICT && !stop()) sides += this.priced.round(known) / VALUES_PER_SIDE + 1
+    while (!this.priced.done && sides < conflicts * SIDES_PER_CONFLICT && !stop())
+      sides += this.priced.round(known) / VALUES_PER_SIDE + 1
     this.spentOnPrices += sides
     return sides
   }
@@ -91,7 +103,12 @@ function partOf(day: Day, low: number): Part {
 function ofMeal(day: Day, meal: string): Day {
   const dishes = day.dishes.filter(dish => dish.meal === meal)
   const kept = new Set(dishes.map(dish => dish.id))
-  return { ...day, dishes, meals: day.meals.filter(one => one.id === meal), wishes: (day.wishes ?? []).filter(wish => kept.has(wish.step.split('.')[0]!)) }
+  return {
+    ...day,
+    dishes,
+    meals: day.meals.filter(one => one.id === meal),
+    wishes: (day.wishes ?? []).filter(wish => kept.has(wish.step.split('.')[0]!)),
+  }
 }
 
 /** Tries to refute a cost between what is known; takes an easier one where that is too hard. */

@@ -12,7 +12,10 @@ export type ClashKind = (typeof CLASH_KINDS)[number]
 /** One of the things that a day asks for and that cannot all be had: which, and about what. */
 export interface Clash {
   readonly kind: ClashKind
-  /** A dish (keeping, waits, who), a kind of vessel, a step (wish), a link `from to` (shared) or why somebody is away; else the day. */
+  /**
+   * A dish (keeping, waits, who), a kind of vessel, a step (wish), a link `from to` (shared) or why somebody is away;
+   * else the day.
+   */
   readonly about: string
 }
 

@@ -6,7 +6,10 @@ import { ModelParts } from './modelParts'
 import { Objective } from '../solver/objective'
 import { termsOf } from './termsOf'
 
-/** A day as variables and constraints in mirrored time: each step's variable is the time from its end to the end of the day. */
+/**
+ * A day as variables and constraints in mirrored time: each step's variable is the time from its end to the end of the
+ * day.
+ */
 export class DayModel extends ModelParts {
   /** Lateness of each meal, where it is what is sought. */
   readonly lateness: number[] = []
@@ -28,7 +31,13 @@ export class DayModel extends ModelParts {
     addHands(this)
     addVessels(this)
     addBurners(this)
-    this.possible = !this.emptied && this.search.begin(new Objective(this.search.domains, termsOf(this, this.lateness)), this.variables, this.isChoice)
+    this.possible =
+      !this.emptied
+      && this.search.begin(
+        new Objective(this.search.domains, termsOf(this, this.lateness)),
+        this.variables,
+        this.isChoice,
+      )
   }
 
   /** Start minutes of a solution. */
@@ -36,7 +45,8 @@ export class DayModel extends ModelParts {
     const starts: Record<string, number> = {}
     for (const step of this.steps) starts[step.id] = this.origin - values[step.variable]! - step.length
     for (const reheat of this.reheats) {
-      if (values[reheat.again] === 1) starts[`${this.day.dishes[reheat.dish]!.id}.reheat`] = this.origin - values[reheat.variable]! - reheat.length
+      if (values[reheat.again] === 1)
+        starts[`${this.day.dishes[reheat.dish]!.id}.reheat`] = this.origin - values[reheat.variable]! - reheat.length
     }
     return starts
   }
@@ -119,7 +129,8 @@ export class DayModel extends ModelParts {
         continue
       }
       const value = this.origin - wish.start - step.length
-      if (!domains.set(2 * step.variable, value, 0) || !domains.set(2 * step.variable + 1, -value, 0)) this.emptied = true
+      if (!domains.set(2 * step.variable, value, 0) || !domains.set(2 * step.variable + 1, -value, 0))
+        this.emptied = true
     }
   }
 }

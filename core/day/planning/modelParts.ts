@@ -135,12 +135,27 @@ export class ModelParts {
 
   /** A step as the use of a resource. */
   use(step: Step, demand: number, literal: Literal): Use {
-    return { start: step.variable, startPlus: 0, end: step.variable, endPlus: step.length, length: step.length, demand, ifSide: literal.side, ifValue: literal.value }
+    return {
+      start: step.variable,
+      startPlus: 0,
+      end: step.variable,
+      endPlus: step.length,
+      length: step.length,
+      demand,
+      ifSide: literal.side,
+      ifValue: literal.value,
+    }
   }
 
   /** Closes a span of the clock, minutes, to what lasts some time. */
   closeTo(variable: number, length: number, from: number, to: number, literal: Literal): void {
-    this.search.closures.add(variable, this.origin - to - length + 1, this.origin - from - 1, literal.side, literal.value)
+    this.search.closures.add(
+      variable,
+      this.origin - to - length + 1,
+      this.origin - from - 1,
+      literal.side,
+      literal.value,
+    )
   }
 
   /** Keeps two steps from overlapping whenever all literals of one of the lists hold. */
@@ -154,7 +169,12 @@ export class ModelParts {
    * Two spans, each from the value of one variable to that of another plus a length, one before the other whenever all
    * literals of one of the lists hold.
    */
-  ordered(key: number, a: readonly [number, number, number], b: readonly [number, number, number], when: readonly (readonly Literal[])[]): void {
+  ordered(
+    key: number,
+    a: readonly [number, number, number],
+    b: readonly [number, number, number],
+    when: readonly (readonly Literal[])[],
+  ): void {
     const { lags, nogoods } = this.search
     if (this.path(a[1], b[0]) >= a[2] || this.path(b[1], a[0]) >= b[2]) return
     const known = this.order.get(key)
@@ -169,11 +189,18 @@ export class ModelParts {
     const order = known ?? this.halfOrder(a, b)
     this.order.set(key, order)
     for (const list of when) {
-      nogoods.add([order.first.side, order.second.side, ...list.map(literal => literal.side ^ 1)], [order.first.value, order.second.value, ...list.map(literal => 1 - literal.value)], 0)
+      nogoods.add(
+        [order.first.side, order.second.side, ...list.map(literal => literal.side ^ 1)],
+        [order.first.value, order.second.value, ...list.map(literal => 1 - literal.value)],
+        0,
+      )
     }
   }
 
-  private halfOrder(a: readonly [number, number, number], b: readonly [number, number, number]): { first: Literal, second: Literal } {
+  private halfOrder(
+    a: readonly [number, number, number],
+    b: readonly [number, number, number],
+  ): { first: Literal; second: Literal } {
     const { lags } = this.search
     const first = this.choice([a[1], b[1]], true)
     const second = this.choice([a[1], b[1]], true)

@@ -12,7 +12,12 @@ export type Neighbourhood = ReadonlySet<number>
  * @param share part of the steps to be opened, 0 to 1
  * @param uniform chance
  */
-export function neighbourhood(model: DayModel, values: readonly number[], share: number, uniform: Uniform): Neighbourhood {
+export function neighbourhood(
+  model: DayModel,
+  values: readonly number[],
+  share: number,
+  uniform: Uniform,
+): Neighbourhood {
   return uniform() < 0.5 ? someDishes(model, share, uniform) : someTime(model, values, share, uniform)
 }
 

@@ -30,7 +30,10 @@ export type PlanTold =
   /** Minute after which nobody could begin for a meal, by meal; only where that is proven. */
   | { readonly type: 'latest', readonly latest: Readonly<Record<string, number>>, readonly least: Least }
 
-/** What no plan can do with less of: minutes that hot and warm dishes wait, liquids heated again; null where that is not proven. */
+/**
+ * What no plan can do with less of: minutes that hot and warm dishes wait, liquids heated again; null where that is not
+ * proven.
+ */
 export interface Least { readonly waitMin: number | null, readonly reheats: number | null }
 
 /** What one more of something does: minutes the meals are late with it, and minutes in the kitchen. */
@@ -40,7 +43,11 @@ export interface Offer { readonly kind: Relief['kind'], readonly lateMin: number
 export interface PlanAtHand { readonly room: number, readonly lateMin: number, readonly spanMin: number }
 
 /** What would help, as far as it is tried. */
-export interface OffersTold { readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean }
+export interface OffersTold {
+  readonly now: { readonly lateMin: number; readonly spanMin: number }
+  readonly offers: readonly Offer[]
+  readonly done: boolean
+}
 
 /** Tries of a plan; seconds for the proof of a latest start, and for each thing that may help. */
 const TRIES = 400
@@ -50,14 +57,22 @@ const OFFER_S = 0.7
 const ROOMS = [1, 1.8, 2.8] as const
 const MOST_LATE_SHARE = 0.05
 const LEAST_FOR_ROOM_S = 2
-/** A plan with more room that may be worse than the best by this share of its cost is a rough one: the one with less room stands. */
+/**
+ * A plan with more room that may be worse than the best by this share of its cost is a rough one: the one with less
+ * room stands.
+ */
 const ROUGH = 0.15
 /** A plan sought for less is looked at for a moment only, while something is moved, and is not tried. */
 const LEAST_FOR_TRIES_S = 1
 /** What is eaten hot or warm cools while it waits. */
 const COOLS: readonly Serving[] = ['hot', 'warm']
 /** Weights by which nothing counts. */
-const NOTHING = { span: 0, reheat: 0, early: { hot: 0, warm: 0, room: 0, cold: 0 }, stale: { hot: 0, warm: 0, room: 0, cold: 0 } } as const
+const NOTHING = {
+  span: 0,
+  reheat: 0,
+  early: { hot: 0, warm: 0, room: 0, cold: 0 },
+  stale: { hot: 0, warm: 0, room: 0, cold: 0 },
+} as const
 /** Minutes that stand for a day that cannot be done at all. */
 const CANNOT = 1_000_000
 /** Share of the time after which a plan with room for the base is given up. */
@@ -107,16 +122,36 @@ interface Tried { readonly room: number, readonly solver: DaySolver, readonly tr
 function tried(day: Day, padded: Day, solver: DaySolver, room: number): Tried {
   const { late, starts } = solver.plan!
   const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
-  return { room, solver, moved, tries: simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1)) }
+  return {
+    room,
+    solver,
+    moved,
+    tries: simulateDay(moved, starts, { ...padded, meals: moved.meals }, TRIES, seededRandom(1)),
+  }
 }
 
-/** Seeks a plan with room for the base to wait too; without that where it is not found soon, as a meal would have to move for it. */
-function* roomy(day: Day, room: number, began: number, most: number, seconds: () => number): Generator<PlanTold | null, { padded: Day, solver: DaySolver }> {
+/**
+ * Seeks a plan with room for the base to wait too; without that where it is not found soon, as a meal would have to
+ * move for it.
+ */
+function* roomy(
+  day: Day,
+  room: number,
+  began: number,
+  most: number,
+  seconds: () => number,
+): Generator<PlanTold | null, { padded: Day; solver: DaySolver }> {
   const until = seconds() + Math.max(most / 2, most - (seconds() - began))
   const soon = seconds() + BASE_SHARE * most
   const tight = paddedDay(day, paddingOf(room))
   const first = new DaySolver(tight)
-  yield* solving(first, room, began, () => (first.plan ? seconds() > until : first.movesMeals || seconds() > soon), seconds)
+  yield* solving(
+    first,
+    room,
+    began,
+    () => (first.plan ? seconds() > until : first.movesMeals || seconds() > soon),
+    seconds,
+  )
   if (first.plan && !first.movesMeals) return { padded: tight, solver: first }
   const padded = paddedDay(day, { ...paddingOf(room), baseShare: 1 })
   const solver = new DaySolver(padded)
@@ -126,7 +161,13 @@ function* roomy(day: Day, room: number, began: number, most: number, seconds: ()
 }
 
 /** Seeks one plan until it is over, telling the best so far. */
-function* solving(solver: DaySolver, room: number, began: number, over: () => boolean, seconds: () => number): Generator<PlanTold | null, void> {
+function* solving(
+  solver: DaySolver,
+  room: number,
+  began: number,
+  over: () => boolean,
+  seconds: () => number,
+): Generator<PlanTold | null, void> {
   let told = -1
   let cost = Infinity
   while (!solver.done && !over()) {
@@ -136,8 +177,7 @@ function* solving(solver: DaySolver, room: number, began: number, over: () => bo
       told = seconds()
       cost = solver.plan?.cost ?? cost
       yield { type: 'plan', plan: plannedOf(solver, room), done: false, seconds: seconds() - began }
-    }
-    else yield null
+    } else yield null
   }
 }
 
@@ -157,7 +197,8 @@ function* latest(day: Day, starts: Starts, seconds: () => number): Generator<Pla
   }
   const { waits, reheats } = planCost(day, starts)
   const waited = sum(day.dishes.filter(dish => COOLS.includes(dish.serve)).map(dish => waits[dish.id]!))
-  const waiting = waited === 0 ? 0 : yield* least(day, { ...NOTHING, early: { ...NOTHING.early, hot: 1, warm: 1 } }, seconds)
+  const waiting =
+    waited === 0 ? 0 : yield* least(day, { ...NOTHING, early: { ...NOTHING.early, hot: 1, warm: 1 } }, seconds)
   const heating = reheats === 0 ? 0 : yield* least(day, { ...NOTHING, reheat: 1 }, seconds)
   yield { type: 'latest', latest: found, least: { waitMin: waiting, reheats: heating } }
 }
@@ -187,19 +228,27 @@ function* proving(day: Day, seconds: () => number): Generator<null, DaySolver | 
  * @param plan the plan at hand, which every offer is held against; null where there is none
  * @returns yields what is found so far, and null where something else may be let in
  */
-export function* helpDay(day: Day, seconds: () => number, plan: PlanAtHand | null = null): Generator<OffersTold | null, void> {
+export function* helpDay(
+  day: Day,
+  seconds: () => number,
+  plan: PlanAtHand | null = null,
+): Generator<OffersTold | null, void> {
   const { padding, now } = plan ? asPlanned(plan) : yield* asFound(day, seconds)
   const offers: Offer[] = []
   for (const relief of reliefsOf(day)) {
     const { lateMin, spanMin } = yield* judged(relief.day, padding, seconds)
-    if (lateMin < now.lateMin || (lateMin === now.lateMin && spanMin < now.spanMin)) offers.push({ kind: relief.kind, lateMin, spanMin })
+    if (lateMin < now.lateMin || (lateMin === now.lateMin && spanMin < now.spanMin))
+      offers.push({ kind: relief.kind, lateMin, spanMin })
     yield { now, offers: [...offers], done: false }
   }
   yield { now, offers, done: true }
 }
 
 /** What the plan at hand comes to is what an offer has to beat, with the same room for its steps. */
-function asPlanned({ room, lateMin, spanMin }: PlanAtHand): { readonly padding: Padding, readonly now: { readonly lateMin: number, readonly spanMin: number } } {
+function asPlanned({ room, lateMin, spanMin }: PlanAtHand): {
+  readonly padding: Padding
+  readonly now: { readonly lateMin: number; readonly spanMin: number }
+} {
   // Where meals are moved, plans are sought without room for the base.
   return { padding: { ...paddingOf(room), ...(lateMin > 0 ? { baseShare: 1 } : {}) }, now: { lateMin, spanMin } }
 }
@@ -212,7 +261,11 @@ function* asFound(day: Day, seconds: () => number): Generator<null, ReturnType<t
   return { padding, now: yield* judged(day, padding, seconds) }
 }
 
-function* judged(day: Day, padding: Padding, seconds: () => number): Generator<null, { lateMin: number, spanMin: number }> {
+function* judged(
+  day: Day,
+  padding: Padding,
+  seconds: () => number,
+): Generator<null, { lateMin: number; spanMin: number }> {
   const padded = paddedDay(day, padding)
   const solver = new DaySolver(padded)
   const began = seconds()
@@ -221,7 +274,10 @@ function* judged(day: Day, padding: Padding, seconds: () => number): Generator<n
     yield null
   }
   if (!solver.plan) return { lateMin: CANNOT, spanMin: CANNOT }
-  return { lateMin: sum(Object.values(solver.plan.late)), spanMin: sum(Object.values(planCost(padded, solver.plan.starts, solver.plan.late).spans)) }
+  return {
+    lateMin: sum(Object.values(solver.plan.late)),
+    spanMin: sum(Object.values(planCost(padded, solver.plan.starts, solver.plan.late).spans)),
+  }
 }
 
 function sum(numbers: readonly number[]): number {

@@ -16,9 +16,10 @@ const MUCH = 0.5
 const ROUNDING = 1e-3
 
 /**
- * A lower bound by Lagrangian relaxation: hands, fires and vessels may be exceeded at a price, so that each dish is planned
- * by itself. Prices rise where too much is used, along a deflected subgradient (Held, Wolfe and Crowder, 1974; Camerini,
- * Fratta and Maffioli, 1975). It bounds the plans that are cheaper than the best one known, within the times they leave.
+ * A lower bound by Lagrangian relaxation: hands, fires and vessels may be exceeded at a price, so that each dish is
+ * planned by itself. Prices rise where too much is used, along a deflected subgradient (Held, Wolfe and Crowder, 1974;
+ * Camerini, Fratta and Maffioli, 1975). It bounds the plans that are cheaper than the best one known, within the times
+ * they leave.
  */
 export class PriceBound {
   /** No plan costs less, hundredths. */
@@ -54,7 +55,8 @@ export class PriceBound {
     this.prices.sum()
     for (const priced of all) priced.used.fill(0)
     let value = this.meals.reduce((sum, meal) => sum + meal.solve(), 0)
-    for (const { capacity, price, meal } of all) if (meal < 0) for (let t = 0; t < price.length; t++) value -= capacity[t]! * price[t]!
+    for (const { capacity, price, meal } of all)
+      if (meal < 0) for (let t = 0; t < price.length; t++) value -= capacity[t]! * price[t]!
     this.low = Math.max(this.low, Math.min(this.known, value - ROUNDING))
     this.done = this.low >= known || !(this.move(value, known) && this.theta > SHORTEST)
     return this.work - before
@@ -71,7 +73,9 @@ export class PriceBound {
       const old = this.best[i]
       if (old) priced.price.set(old.subarray(0, Math.min(old.length, priced.price.length)))
     })
-    const served = this.day.meals.flatMap((meal, index) => (this.day.dishes.some(dish => dish.meal === meal.id) ? [index] : []))
+    const served = this.day.meals.flatMap((meal, index) =>
+      this.day.dishes.some(dish => dish.meal === meal.id) ? [index] : [],
+    )
     this.known = known
     this.prices = prices
     this.meals = served.map(index => new PricedMeal(model, index, prices))

@@ -33,7 +33,14 @@ interface Branch {
   readonly child: Node
   readonly least: number
   readonly most: number
-  readonly again: { readonly node: Node, readonly least: number, readonly most: number, readonly childLeast: number, readonly childMost: number, readonly price: number } | null
+  readonly again: {
+    readonly node: Node
+    readonly least: number
+    readonly most: number
+    readonly childLeast: number
+    readonly childMost: number
+    readonly price: number
+  } | null
 }
 
 /**
@@ -59,7 +66,12 @@ export class PricedDish {
    * @param meal index of its meal
    * @param prices of the model
    */
-  constructor(private readonly model: DayModel, private readonly dish: DayDish, private readonly meal: number, private readonly prices: Prices) {
+  constructor(
+    private readonly model: DayModel,
+    private readonly dish: DayDish,
+    private readonly meal: number,
+    private readonly prices: Prices,
+  ) {
     for (const { id } of [...dish.activities].sort((a, b) => Number(b.id === dish.sink) - Number(a.id === dish.sink))) {
       if (this.nodes.has(id)) continue
       const root = this.node(id)
@@ -73,7 +85,9 @@ export class PricedDish {
     this.second = new Float64Array(longest)
     for (const { need, first, last } of holdsOf(dish)) {
       for (const draw of prices.ofHold(need)) {
-        this.nodes.get(first)!.shares.push({ ...draw, plus: this.nodes.get(first)!.length + (model.day.washMin ?? 0), sign: 1 })
+        this.nodes
+          .get(first)!
+          .shares.push({ ...draw, plus: this.nodes.get(first)!.length + (model.day.washMin ?? 0), sign: 1 })
         this.nodes.get(last)!.shares.push({ ...draw, plus: 0, sign: -1 })
       }
     }
@@ -83,10 +97,16 @@ export class PricedDish {
     const { model, dish } = this
     const step = model.ofDish(dish, id)
     const low = model.search.domains.bound[2 * step.variable]!
-    const node = this.emptyNode(low, -model.search.domains.bound[2 * step.variable + 1]! - low + 1, step.length, step.activity.hands > 0 && !step.activity.night)
+    const node = this.emptyNode(
+      low,
+      -model.search.domains.bound[2 * step.variable + 1]! - low + 1,
+      step.length,
+      step.activity.hands > 0 && !step.activity.night,
+    )
     const table = model.origin - model.day.meals[this.meal]!.at + dish.ready
     for (let i = 0; i < node.size; i++) {
-      if (id === dish.sink) node.own[i] = Math.round(COST_SCALE * earlyCost(model.day, dish, Math.max(0, low + i - table)))
+      if (id === dish.sink)
+        node.own[i] = Math.round(COST_SCALE * earlyCost(model.day, dish, Math.max(0, low + i - table)))
     }
     this.close(node, step)
     node.shares.push(...sharesOf(this.prices.ofStep(step, this.meal), step.length))
@@ -96,16 +116,31 @@ export class PricedDish {
 
   private emptyNode(low: number, size: number, length: number, counted: boolean): Node {
     const array = (): Float64Array => new Float64Array(Math.max(1, size))
-    return { low, size: Math.max(1, size), length, own: array(), shares: [], counted, branches: [], priced: array(), cost: array(), value: low }
+    return {
+      low,
+      size: Math.max(1, size),
+      length,
+      own: array(),
+      shares: [],
+      counted,
+      branches: [],
+      priced: array(),
+      cost: array(),
+      value: low,
+    }
   }
 
-  /** Closes what no plan can have: nobody who may do it is there for all of it, no fire may burn, or it is wished away. */
+  /**
+   * Closes what no plan can have: nobody who may do it is there for all of it, no fire may burn, or it is wished away.
+   */
   private close(node: Node, step: Step): void {
     const { day, origin } = this.model
     const closed: (readonly [number, number])[] = step.activity.burner > 0 ? [...nobodyThere(day)] : []
-    for (const wish of day.wishes ?? []) if (wish.kind === 'forbid' && wish.step === step.id) closed.push([wish.from, wish.to])
+    for (const wish of day.wishes ?? [])
+      if (wish.kind === 'forbid' && wish.step === step.id) closed.push([wish.from, wish.to])
     const able = step.activity.cooks ?? Array.from({ length: day.cooks }, (_, cook) => cook)
-    const away = step.activity.hands > 0 ? able.map(cook => day.away.filter(one => one.cook === 'all' || one.cook === cook)) : []
+    const away =
+      step.activity.hands > 0 ? able.map(cook => day.away.filter(one => one.cook === 'all' || one.cook === cook)) : []
     for (let i = 0; i < node.size; i++) {
       const to = origin - node.low - i
       const from = to - node.length
@@ -125,8 +160,19 @@ export class PricedDish {
       const again = this.emptyNode(node.low + length, node.size + max, reheat.dur[1], false)
       again.shares.push(...sharesOf(this.prices.ofReheat(step), reheat.dur[1]))
       this.again.push(again)
-      node.branches.push({ child, least: length, most: length + max,
-        again: { node: again, least: length, most: length + max, childLeast: length + reheat.dur[1], childMost: length + Math.max(max, reheat.maxWait), price: COST_SCALE * this.model.day.weights.reheat } })
+      node.branches.push({
+        child,
+        least: length,
+        most: length + max,
+        again: {
+          node: again,
+          least: length,
+          most: length + max,
+          childLeast: length + reheat.dur[1],
+          childMost: length + Math.max(max, reheat.maxWait),
+          price: COST_SCALE * this.model.day.weights.reheat,
+        },
+      })
       this.grow(heat, child)
     }
     for (const lag of dish.lags) {
@@ -134,7 +180,11 @@ export class PricedDish {
       if (other === null || this.nodes.has(other)) continue
       const child = this.node(other)
       const most = lag.max ?? 1e7
-      node.branches.push(lag.to === id ? { child, least: length + lag.min, most: length + most, again: null } : { child, least: -child.length - most, most: -child.length - lag.min, again: null })
+      node.branches.push(
+        lag.to === id
+          ? { child, least: length + lag.min, most: length + most, again: null }
+          : { child, least: -child.length - most, most: -child.length - lag.min, again: null },
+      )
       this.grow(other, child)
     }
   }
@@ -181,8 +231,24 @@ export class PricedDish {
       slidingLeast(child.cost, child.low, child.size, node.low + least, node.low + most, node.size, once)
       if (again) {
         again.node.cost.set(again.node.priced)
-        slidingLeast(child.cost, child.low, child.size, node.low + again.childLeast, node.low + again.childMost, node.size, first)
-        slidingLeast(again.node.cost, again.node.low, again.node.size, node.low + again.least, node.low + again.most, node.size, second)
+        slidingLeast(
+          child.cost,
+          child.low,
+          child.size,
+          node.low + again.childLeast,
+          node.low + again.childMost,
+          node.size,
+          first,
+        )
+        slidingLeast(
+          again.node.cost,
+          again.node.low,
+          again.node.size,
+          node.low + again.least,
+          node.low + again.most,
+          node.size,
+          second,
+        )
         for (let i = 0; i < node.size; i++) once[i] = Math.min(once[i]!, first[i]! + second[i]! + again.price)
       }
       for (let i = 0; i < node.size; i++) node.cost[i]! += once[i]!
@@ -213,7 +279,9 @@ export class PricedDish {
   }
 
   /** Values of the last solution, to be counted later. */
-  values(): Int32Array { return Int32Array.from(this.list, node => node.value) }
+  values(): Int32Array {
+    return Int32Array.from(this.list, node => node.value)
+  }
 
   /** Counts what values draw on, as differences between neighbouring minutes. */
   count(values: Int32Array): void {
@@ -221,7 +289,8 @@ export class PricedDish {
     for (const node of this.list) {
       const value = values[at++]!
       if (value < 0) continue
-      for (const { from, weight, plus, sign } of node.shares) from.used[Math.min(from.used.length - 1, value + plus)]! -= sign * weight
+      for (const { from, weight, plus, sign } of node.shares)
+        from.used[Math.min(from.used.length - 1, value + plus)]! -= sign * weight
     }
   }
 }

@@ -3,12 +3,15 @@ import { COST_SCALE } from './modelParts'
 import { PricedDish } from './pricedDish'
 import type { Priced, Prices } from './prices'
 
-/** Minutes between reaches for which a dish is planned anew; between them it is taken to be as cheap as with the longer one. */
+/**
+ * Minutes between reaches for which a dish is planned anew; between them it is taken to be as cheap as with the longer
+ * one.
+ */
 const REACH_STEP = 5
 
 /**
- * A meal under prices: how long somebody is there for it (its reach, a minute of mirrored time) and its dishes within that.
- * Being there is paid by the minute and gives hands, which are worth their price.
+ * A meal under prices: how long somebody is there for it (its reach, a minute of mirrored time) and its dishes within
+ * that. Being there is paid by the minute and gives hands, which are worth their price.
  */
 export class PricedMeal {
   /** Reach of the last solution. */
@@ -29,7 +32,9 @@ export class PricedMeal {
     const { day, origin } = model
     const meal = day.meals[index]!
     this.zero = origin - meal.at
-    this.dishes = day.dishes.filter(dish => dish.meal === meal.id).map(dish => new PricedDish(model, dish, index, prices))
+    this.dishes = day.dishes
+      .filter(dish => dish.meal === meal.id)
+      .map(dish => new PricedDish(model, dish, index, prices))
     this.hands = prices.all.filter(priced => priced.meal === index)
     this.presence = new Float64Array(prices.minutes + 1)
     this.cheapest = new Float64Array(prices.minutes + 1)

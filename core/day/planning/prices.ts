@@ -3,7 +3,9 @@ import type { DayModel } from './model'
 import type { Step } from './modelParts'
 import { cooksThere } from '../problem/presence'
 
-/** Something of which there is only so much at a minute: hands of some people, fires, vessels of a kind. Mirrored time. */
+/**
+ * Something of which there is only so much at a minute: hands of some people, fires, vessels of a kind. Mirrored time.
+ */
 export interface Priced {
   readonly capacity: Float64Array
   /** Price of one for a minute, never below 0. */
@@ -20,8 +22,8 @@ export interface Priced {
 export interface Draw { readonly from: Priced, readonly weight: number }
 
 /**
- * Prices of what the dishes of a day share, minute by minute of mirrored time: the multipliers of the Lagrangian relaxation
- * in which capacities may be exceeded at a price (Möhring, Schulz, Stork and Uetz, 2003).
+ * Prices of what the dishes of a day share, minute by minute of mirrored time: the multipliers of the Lagrangian
+ * relaxation in which capacities may be exceeded at a price (Möhring, Schulz, Stork and Uetz, 2003).
  */
 export class Prices {
   readonly all: Priced[] = []
@@ -29,30 +31,48 @@ export class Prices {
   readonly minutes: number
   /** Cooks there at each minute. */
   readonly there: Float64Array
-  private readonly hands: { readonly cooks: readonly number[], readonly anyway: Priced | null, readonly ofMeal: ReadonlyMap<number, Priced> }[]
+  private readonly hands: {
+    readonly cooks: readonly number[]
+    readonly anyway: Priced | null
+    readonly ofMeal: ReadonlyMap<number, Priced>
+  }[]
   private readonly fires: Priced
   private readonly vessels = new Map<VesselKind, Priced>()
 
   /** @param model whose bounds are propagated */
   constructor(model: DayModel) {
     const { day, origin } = model
-    this.minutes = Math.max(...model.steps.map(step => step.length - model.search.domains.bound[2 * step.variable + 1]!)) + (day.washMin ?? 0) + 1
+    this.minutes =
+      Math.max(...model.steps.map(step => step.length - model.search.domains.bound[2 * step.variable + 1]!))
+      + (day.washMin ?? 0)
+      + 1
     const everybody = Array.from({ length: day.cooks }, (_, cook) => cook)
     this.there = thereOf(day, everybody, origin, this.minutes)
     const meals = day.meals.flatMap((meal, index) => (day.dishes.some(dish => dish.meal === meal.id) ? [index] : []))
     this.hands = ableOf(day).map((cooks) => {
       const capacity = thereOf(day, cooks, origin, this.minutes).map(cook => 2 * cook)
-      return { cooks, anyway: meals.length > 1 ? this.add(capacity, -1) : null, ofMeal: new Map(meals.map(meal => [meal, this.add(capacity, meal)])) }
+      return {
+        cooks,
+        anyway: meals.length > 1 ? this.add(capacity, -1) : null,
+        ofMeal: new Map(meals.map(meal => [meal, this.add(capacity, meal)])),
+      }
     })
     const level = (count: number): Float64Array => new Float64Array(this.minutes).fill(count)
     this.fires = this.add(level(day.burners), -1)
     const count = (kind: VesselKind): number => day.vessels.filter(vessel => vessel.kind === kind).length
-    for (const kind of new Set(day.vessels.map(vessel => vessel.kind))) if (kind !== 'heavy') this.vessels.set(kind, this.add(level(count(kind)), -1))
+    for (const kind of new Set(day.vessels.map(vessel => vessel.kind)))
+      if (kind !== 'heavy') this.vessels.set(kind, this.add(level(count(kind)), -1))
     this.vessels.set('heavy', this.add(level(count('heavy') + count('heavyL')), -1))
   }
 
   private add(capacity: Float64Array, meal: number): Priced {
-    const priced = { capacity, price: new Float64Array(this.minutes), before: new Float64Array(this.minutes + 1), used: new Float64Array(this.minutes + 1), meal }
+    const priced = {
+      capacity,
+      price: new Float64Array(this.minutes),
+      before: new Float64Array(this.minutes + 1),
+      used: new Float64Array(this.minutes + 1),
+      meal,
+    }
     this.all.push(priced)
     return priced
   }
@@ -64,7 +84,10 @@ export class Prices {
    * @param meal index of its meal, whose presence gives its hands
    */
   ofStep(step: Step, meal: number): Draw[] {
-    return [...this.ofHands(step.activity.hands, step.activity.cooks, step.activity.night ? -1 : meal), ...(step.activity.burner > 0 ? [{ from: this.fires, weight: 1 }] : [])]
+    return [
+      ...this.ofHands(step.activity.hands, step.activity.cooks, step.activity.night ? -1 : meal),
+      ...(step.activity.burner > 0 ? [{ from: this.fires, weight: 1 }] : []),
+    ]
   }
 
   /** What heating a liquid again draws on. */
@@ -74,8 +97,14 @@ export class Prices {
 
   private ofHands(hands: number, cooks: readonly number[] | undefined, meal: number): Draw[] {
     if (hands === 0) return []
-    return this.hands.filter(pool => !cooks || cooks.length === 0 ? pool === this.hands[0] : cooks.every(cook => pool.cooks.includes(cook)))
-      .flatMap(pool => [...(pool.anyway ? [pool.anyway] : []), ...(pool.ofMeal.has(meal) ? [pool.ofMeal.get(meal)!] : [])])
+    return this.hands
+      .filter(pool =>
+        !cooks || cooks.length === 0 ? pool === this.hands[0] : cooks.every(cook => pool.cooks.includes(cook)),
+      )
+      .flatMap(pool => [
+        ...(pool.anyway ? [pool.anyway] : []),
+        ...(pool.ofMeal.has(meal) ? [pool.ofMeal.get(meal)!] : []),
+      ])
       .map(from => ({ from, weight: 2 * hands }))
   }
 

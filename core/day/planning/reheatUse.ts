@@ -10,5 +10,14 @@ import type { Use } from '../solver/timetable'
  * @param literal under which it is there
  */
 export function reheatUse(reheat: Reheat, demand: number, literal: Literal): Use {
-  return { start: reheat.variable, startPlus: 0, end: reheat.variable, endPlus: reheat.length, length: reheat.length, demand, ifSide: literal.side, ifValue: literal.value }
+  return {
+    start: reheat.variable,
+    startPlus: 0,
+    end: reheat.variable,
+    endPlus: reheat.length,
+    length: reheat.length,
+    demand,
+    ifSide: literal.side,
+    ifValue: literal.value,
+  }
 }

@@ -27,7 +27,10 @@ export interface DayTries {
 const LATE_MIN = 5
 /** A step follows at once if what it waits for bears no longer than this, minutes. */
 const AT_ONCE_MIN = 20
-/** Half-width of the error of what the roast's cue says is left, as a share of what is left (estimate; see the model's windows after two taps). */
+/**
+ * Half-width of the error of what the roast's cue says is left, as a share of what is left (estimate; see the model's
+ * windows after two taps).
+ */
 const CUE_ERROR = 0.25
 /** The liquid is meant to be hot this long before the pour, or half as long as it may stand, minutes. */
 const HOT_BEFORE_MIN = 4
@@ -62,18 +65,29 @@ export function simulateDay(day: Day, plan: Starts, planned: Day, tries: number,
   const team = teamOf(planned, plan)
   for (let i = 0; i < tries; i++) {
     const runs = carryOut(day, plan, team, uniform)
-    const late = new Set(runs.filter(run => run.activity.id === run.dish.sink && lateBy(day, run) > LATE_MIN).map(run => run.dish.meal))
+    const late = new Set(
+      runs.filter(run => run.activity.id === run.dish.sink && lateBy(day, run) > LATE_MIN).map(run => run.dish.meal),
+    )
     sum.lateMeals += late.size
     if (late.size > 0) sum.lateTries++
     for (const dish of day.dishes) if (dish.hotPour) judgePour(dish, runs, plan, sum)
     const actual = Object.fromEntries(runs.map(run => [run.step, run.start!]))
     sum.span += Object.values(planCost(day, actual).spans).reduce((a, b) => a + b, 0)
-    for (const run of runs) if (run.start! - run.planned > LATE_MIN) lateSteps.set(run.step, (lateSteps.get(run.step) ?? 0) + 1)
+    for (const run of runs)
+      if (run.start! - run.planned > LATE_MIN) lateSteps.set(run.step, (lateSteps.get(run.step) ?? 0) + 1)
   }
   return {
-    tries, lateTries: sum.lateTries, meals: tries * day.meals.filter(meal => day.dishes.some(dish => dish.meal === meal.id)).length, lateMeals: sum.lateMeals,
-    pours: sum.pours, coldPours: sum.coldPours, waitedBases: sum.waitedBases, spanMin: sum.span / tries,
-    tightest: [...lateSteps].map(([step, count]) => ({ step, lateTries: count })).sort((a, b) => b.lateTries - a.lateTries),
+    tries,
+    lateTries: sum.lateTries,
+    meals: tries * day.meals.filter(meal => day.dishes.some(dish => dish.meal === meal.id)).length,
+    lateMeals: sum.lateMeals,
+    pours: sum.pours,
+    coldPours: sum.coldPours,
+    waitedBases: sum.waitedBases,
+    spanMin: sum.span / tries,
+    tightest: [...lateSteps]
+      .map(([step, count]) => ({ step, lateTries: count }))
+      .sort((a, b) => b.lateTries - a.lateTries),
   }
 }
 
@@ -81,7 +95,12 @@ function lateBy(day: Day, run: Run): number {
   return run.end + run.dish.ready - day.meals.find(meal => meal.id === run.dish.meal)!.at
 }
 
-function judgePour(dish: DayDish, runs: readonly Run[], plan: Starts, sum: { pours: number, coldPours: number, waitedBases: number }): void {
+function judgePour(
+  dish: DayDish,
+  runs: readonly Run[],
+  plan: Starts,
+  sum: { pours: number; coldPours: number; waitedBases: number },
+): void {
   const { heat, pour, max } = dish.hotPour!
   const of = (id: string): Run => runs.find(run => run.dish === dish && run.activity.id === id)!
   const hot = plan[`${dish.id}.reheat`] === undefined ? of(heat) : of('reheat')
@@ -93,17 +112,33 @@ function judgePour(dish: DayDish, runs: readonly Run[], plan: Starts, sum: { pou
 }
 
 /** Who does what and in which vessel, as planned. */
-interface Team { readonly hands: ReadonlyMap<string, number>, readonly vessels: readonly { readonly first: string, readonly last: string, readonly vessel: string }[] }
+interface Team {
+  readonly hands: ReadonlyMap<string, number>
+  readonly vessels: readonly { readonly first: string; readonly last: string; readonly vessel: string }[]
+}
 
 function teamOf(planned: Day, plan: Starts): Team {
   const busy = planned.dishes.flatMap(dish => activitiesOf(dish, plan).map((activity) => {
     const step = `${dish.id}.${activity.id}`
     return { step, from: plan[step]!, to: plan[step]! + activity.dur[1], activity }
   }))
-  const holds = planned.dishes.flatMap(dish => holdsOf(dish).map(hold => ({ need: hold.need, step: `${dish.id}.${hold.first}`, last: `${dish.id}.${hold.last}`,
-    from: plan[`${dish.id}.${hold.first}`]!, to: plan[`${dish.id}.${hold.last}`]! + dish.activities.find(one => one.id === hold.last)!.dur[1] + (planned.washMin ?? 0) })))
+  const holds = planned.dishes.flatMap(dish =>
+    holdsOf(dish).map(hold => ({
+      need: hold.need,
+      step: `${dish.id}.${hold.first}`,
+      last: `${dish.id}.${hold.last}`,
+      from: plan[`${dish.id}.${hold.first}`]!,
+      to:
+        plan[`${dish.id}.${hold.last}`]!
+        + dish.activities.find(one => one.id === hold.last)!.dur[1]
+        + (planned.washMin ?? 0),
+    })),
+  )
   const taken = vesselsOf(planned, holds)
-  return { hands: handsOf(planned, busy) ?? new Map(), vessels: holds.map(hold => ({ first: hold.step, last: hold.last, vessel: taken?.get(hold) ?? '' })) }
+  return {
+    hands: handsOf(planned, busy) ?? new Map(),
+    vessels: holds.map(hold => ({ first: hold.step, last: hold.last, vessel: taken?.get(hold) ?? '' })),
+  }
 }
 
 function activitiesOf(dish: DayDish, plan: Starts): Activity[] {
@@ -116,10 +151,15 @@ function triangular([low, mode, high]: Durations, uniform: Uniform): number {
   if (high <= low) return low
   const u = uniform()
   const cut = (mode - low) / (high - low)
-  return u < cut ? low + Math.sqrt(u * (high - low) * (mode - low)) : high - Math.sqrt((1 - u) * (high - low) * (high - mode))
+  return u < cut
+    ? low + Math.sqrt(u * (high - low) * (mode - low))
+    : high - Math.sqrt((1 - u) * (high - low) * (high - mode))
 }
 
-/** A log-normal time of which the 10th, 50th and 90th percentile are given, each half with its own width (Box and Muller, 1958). */
+/**
+ * A log-normal time of which the 10th, 50th and 90th percentile are given, each half with its own width (Box and
+ * Muller, 1958).
+ */
 function logNormal([p10, p50, p90]: Durations, uniform: Uniform): number {
   const normal = Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform())
   return p50 * Math.exp(normal / Z90 * Math.log(normal < 0 ? p50 / p10 : p90 / p50))
@@ -129,7 +169,16 @@ function logNormal([p10, p50, p90]: Durations, uniform: Uniform): number {
 function carryOut(day: Day, plan: Starts, team: Team, uniform: Uniform): Run[] {
   const runs = day.dishes.flatMap(dish => activitiesOf(dish, plan).map((activity): Run => {
     const step = `${dish.id}.${activity.id}`
-    return { step, dish, activity, planned: plan[step]!, lasts: Math.max(1, Math.round((day.spans === 'percentiles' ? logNormal : triangular)(activity.dur, uniform))), cook: team.hands.get(step) ?? null, start: null, end: Infinity }
+    return {
+      step,
+      dish,
+      activity,
+      planned: plan[step]!,
+      lasts: Math.max(1, Math.round((day.spans === 'percentiles' ? logNormal : triangular)(activity.dur, uniform))),
+      cook: team.hands.get(step) ?? null,
+      start: null,
+      end: Infinity,
+    }
   })).sort((a, b) => a.planned - b.planned)
   const byStep = new Map(runs.map(run => [run.step, run]))
   const cues = new Map(runs.map(run => [run.step, 1 + CUE_ERROR * (uniform() + uniform() - 1)]))
@@ -145,7 +194,16 @@ function carryOut(day: Day, plan: Starts, team: Team, uniform: Uniform): Run[] {
   return runs
 }
 
-function mayBegin(day: Day, run: Run, minute: number, runs: readonly Run[], byStep: ReadonlyMap<string, Run>, plan: Starts, team: Team, cue: number): boolean {
+function mayBegin(
+  day: Day,
+  run: Run,
+  minute: number,
+  runs: readonly Run[],
+  byStep: ReadonlyMap<string, Run>,
+  plan: Starts,
+  team: Team,
+  cue: number,
+): boolean {
   const { dish, activity } = run
   let atOnce = false
   for (const lag of dish.lags) {
@@ -154,7 +212,8 @@ function mayBegin(day: Day, run: Run, minute: number, runs: readonly Run[], bySt
     if (minute < before.end + lag.min) return false
     if (lag.max !== null && lag.max <= AT_ONCE_MIN) atOnce = true
   }
-  for (const link of day.links ?? []) if (link.to === run.step && minute < byStep.get(link.from)!.end + link.min) return false
+  for (const link of day.links ?? [])
+    if (link.to === run.step && minute < byStep.get(link.from)!.end + link.min) return false
   const { hotPour } = dish
   if (hotPour) {
     const again = plan[`${dish.id}.reheat`] !== undefined
@@ -166,39 +225,78 @@ function mayBegin(day: Day, run: Run, minute: number, runs: readonly Run[], bySt
     if (run === source) {
       if (again && minute < byStep.get(`${dish.id}.${hotPour.heat}`)!.end) return false
       const pours = pourExpected(byStep.get(`${dish.id}.${hotPour.pour}`)!, source, minute, runs, byStep, cue)
-      return minute >= pours - activity.dur[1] - Math.min(HOT_BEFORE_MIN, hotPour.max / 2) && isFree(day, run, minute, runs, team, byStep)
+      return (
+        minute >= pours - activity.dur[1] - Math.min(HOT_BEFORE_MIN, hotPour.max / 2)
+        && isFree(day, run, minute, runs, team, byStep)
+      )
     }
   }
   return (atOnce || minute >= run.planned) && isFree(day, run, minute, runs, team, byStep)
 }
 
 /**
- * When a pour is expected, as it looks at a minute: after all it waits for, and after what its cook has to do before. What
- * is going on is forecast with an error in what is left; what has not begun takes its likely time.
+ * When a pour is expected, as it looks at a minute: after all it waits for, and after what its cook has to do before.
+ * What is going on is forecast with an error in what is left; what has not begun takes its likely time.
  */
-function pourExpected(pour: Run, liquid: Run, minute: number, runs: readonly Run[], byStep: ReadonlyMap<string, Run>, cue: number): number {
+function pourExpected(
+  pour: Run,
+  liquid: Run,
+  minute: number,
+  runs: readonly Run[],
+  byStep: ReadonlyMap<string, Run>,
+  cue: number,
+): number {
   let expected = minute
-  const before = new Set(pour.dish.lags.filter(lag => lag.to === pour.activity.id).map(lag => byStep.get(`${pour.dish.id}.${lag.from}`)!))
-  for (const run of runs) if (run.cook !== null && run.cook === pour.cook && run.planned < pour.planned && run.activity.hands === 1) before.add(run)
+  const before = new Set(
+    pour.dish.lags.filter(lag => lag.to === pour.activity.id).map(lag => byStep.get(`${pour.dish.id}.${lag.from}`)!),
+  )
+  for (const run of runs)
+    if (run.cook !== null && run.cook === pour.cook && run.planned < pour.planned && run.activity.hands === 1)
+      before.add(run)
   before.delete(liquid)
   let free = minute
   for (const run of [...before].sort((a, b) => a.planned - b.planned)) {
     if (run.end <= minute) continue
-    const ends = run.start === null ? Math.max(run.planned, minute, run.activity.hands === 1 ? free : 0) + run.activity.dur[1] : minute + (run.end - minute) * cue
+    const ends =
+      run.start === null
+        ? Math.max(run.planned, minute, run.activity.hands === 1 ? free : 0) + run.activity.dur[1]
+        : minute + (run.end - minute) * cue
     if (run.activity.hands === 1) free = ends
     expected = Math.max(expected, ends)
   }
   return expected
 }
 
-function isFree(day: Day, run: Run, minute: number, runs: readonly Run[], team: Team, byStep: ReadonlyMap<string, Run>): boolean {
+function isFree(
+  day: Day,
+  run: Run,
+  minute: number,
+  runs: readonly Run[],
+  team: Team,
+  byStep: ReadonlyMap<string, Run>,
+): boolean {
   const going = runs.filter(other => other.start !== null && other.start <= minute && other.end > minute)
   if (run.activity.burner > 0 && going.filter(other => other.activity.burner > 0).length >= day.burners) return false
-  if (run.cook !== null && going.filter(other => other.cook === run.cook).reduce((sum, other) => sum + Number(other.activity.hands), Number(run.activity.hands)) > 1) return false
-  if (run.cook !== null && day.away.some(away => (away.cook === 'all' || away.cook === run.cook) && away.from <= minute && minute < away.to)) return false
-  return team.vessels.every((held) => {
+  if (
+    run.cook !== null
+    && going
+      .filter(other => other.cook === run.cook)
+      .reduce((sum, other) => sum + Number(other.activity.hands), Number(run.activity.hands)) > 1
+  )
+    return false
+  if (
+    run.cook !== null
+    && day.away.some(away => (away.cook === 'all' || away.cook === run.cook) && away.from <= minute && minute < away.to)
+  )
+    return false
+  return team.vessels.every(held => {
     if (held.first !== run.step) return true
-    return team.vessels.every(other => other === held || other.vessel !== held.vessel || byStep.get(other.first)!.start === null
-      || (byStep.get(other.last)!.end !== Infinity && byStep.get(other.last)!.end + (day.washMin ?? 0) <= minute))
+    return team.vessels.every(
+      other =>
+        other === held
+        || other.vessel !== held.vessel
+        || byStep.get(other.first)!.start === null
+        || (byStep.get(other.last)!.end !== Infinity && byStep.get(other.last)!.end + (day.washMin ?? 0) <= minute),
+    )
   })
 }

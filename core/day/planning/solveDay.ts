@@ -27,9 +27,9 @@ const NEIGHBOURHOOD_CONFLICTS = 100
 const STEP_CONFLICTS = 200
 
 /**
- * Plans a day, a little at a time: a first plan by taking the latest times, then large neighbourhoods and complete search
- * with learning in turns, which share what they learn, and lower bounds between. Where the meals cannot be kept, the
- * least delay is sought first.
+ * Plans a day, a little at a time: a first plan by taking the latest times, then large neighbourhoods and complete
+ * search with learning in turns, which share what they learn, and lower bounds between. Where the meals cannot be kept,
+ * the least delay is sought first.
  *
  * @param day checked by `checkDay`
  * @param seed of the chance in the neighbourhoods; the same seed takes the same steps
@@ -54,7 +54,10 @@ export class DaySolver {
   private turns = 0
   private readonly uniform
 
-  constructor(private day: Day, seed = 1) {
+  constructor(
+    private day: Day,
+    seed = 1,
+  ) {
     this.uniform = seededRandom(seed)
     this.model = new DayModel(day)
   }
@@ -62,14 +65,21 @@ export class DaySolver {
   /** No plan costs less than this, minutes' worth; the cost of the plan once that is proven. */
   get bound(): number {
     if (this.done && this.plan) return this.plan.cost
-    return this.bounds?.value ?? (this.phase === 'lateness' || !this.model.possible ? 0 : this.model.search.objective.least() / COST_SCALE)
+    return (
+      this.bounds?.value
+      ?? (this.phase === 'lateness' || !this.model.possible ? 0 : this.model.search.objective.least() / COST_SCALE)
+    )
   }
 
   /** True once the meals are known not to be kept: the least delay is sought, or has been. */
-  get movesMeals(): boolean { return this.phase === 'lateness' || Object.values(this.late).some(minutes => minutes > 0) }
+  get movesMeals(): boolean {
+    return this.phase === 'lateness' || Object.values(this.late).some(minutes => minutes > 0)
+  }
 
   /** True once the plan is known to be the best. */
-  get proven(): boolean { return this.done && this.plan !== null }
+  get proven(): boolean {
+    return this.done && this.plan !== null
+  }
 
   /**
    * Goes on for a few hundredths of a second.
@@ -86,7 +96,11 @@ export class DaySolver {
 
   private readonly found = (values: readonly number[]): void => {
     this.values = values
-    this.plan = { starts: this.model.starts(values), cost: (this.model.search.objective.most + 1) / COST_SCALE, late: this.late }
+    this.plan = {
+      starts: this.model.starts(values),
+      cost: (this.model.search.objective.most + 1) / COST_SCALE,
+      late: this.late,
+    }
   }
 
   private first(stop: () => boolean): void {
@@ -101,7 +115,8 @@ export class DaySolver {
     const { search } = this.model
     const before = search.work
     let spent = 0
-    if (this.turn === 'search') search.run({ conflicts: Math.min(STEP_CONFLICTS, Math.ceil(this.left)), stop, onFound: this.found })
+    if (this.turn === 'search')
+      search.run({ conflicts: Math.min(STEP_CONFLICTS, Math.ceil(this.left)), stop, onFound: this.found })
     else if (this.turn === 'neighbourhoods') this.look(stop)
     else spent = (this.bounds ??= new LowerBound(this.day, this.bound)).step(this.plan!.cost, STEP_CONFLICTS, stop)
     this.left -= (spent + search.work - before) / SIDES_PER_CONFLICT + 1
@@ -114,7 +129,12 @@ export class DaySolver {
     const { model } = this
     for (let round = 0; round < 4 && !model.search.closed; round++) {
       const open = neighbourhood(model, this.values, this.share, this.uniform)
-      const ended = model.search.run({ conflicts: NEIGHBOURHOOD_CONFLICTS, assumed: keptOf(model, this.values, open), stop, onFound: this.found })
+      const ended = model.search.run({
+        conflicts: NEIGHBOURHOOD_CONFLICTS,
+        assumed: keptOf(model, this.values, open),
+        stop,
+        onFound: this.found,
+      })
       this.share = Math.min(0.9, Math.max(0.1, this.share * (ended === 'exhausted' ? 1.05 : 0.97)))
     }
   }
@@ -148,13 +168,23 @@ export class DaySolver {
 
   private seekLateness(stop: () => boolean): void {
     const { model } = this
-    const ended = model.possible ? model.search.run({ conflicts: STEP_CONFLICTS, stop, onFound: (values) => { this.values = values } }) : 'exhausted'
+    const ended = model.possible
+      ? model.search.run({
+          conflicts: STEP_CONFLICTS,
+          stop,
+          onFound: values => {
+            this.values = values
+          },
+        })
+      : 'exhausted'
     if (ended !== 'exhausted' && model.search.conflicts < LONGEST_SLICE) return
     if (this.values.length === 0) {
       this.done = this.impossible = ended === 'exhausted'
       return
     }
-    this.day.meals.forEach((meal, index) => { this.late[meal.id] = this.values[model.lateness[index]!]! })
+    this.day.meals.forEach((meal, index) => {
+      this.late[meal.id] = this.values[model.lateness[index]!]!
+    })
     this.day = { ...this.day, meals: this.day.meals.map(meal => ({ ...meal, at: meal.at + this.late[meal.id]! })) }
     this.model = new DayModel(this.day)
     this.phase = 'first'

@@ -3,7 +3,20 @@ import { holdsOf } from './holdsOf'
 
 /** Something a plan must not do, with where and when (minute), as data. */
 export interface Breach {
-  readonly kind: 'missing' | 'before-now' | 'lag' | 'late' | 'too-early' | 'stands' | 'hands' | 'fires' | 'vessels' | 'nobody-there' | 'cold-pour' | 'reheat' | 'wish'
+  readonly kind:
+    | 'missing'
+    | 'before-now'
+    | 'lag'
+    | 'late'
+    | 'too-early'
+    | 'stands'
+    | 'hands'
+    | 'fires'
+    | 'vessels'
+    | 'nobody-there'
+    | 'cold-pour'
+    | 'reheat'
+    | 'wish'
   readonly step: string
   readonly minute: number
 }
@@ -21,18 +34,36 @@ interface Busy { readonly step: string, readonly from: number, readonly to: numb
  * @returns what is wrong; empty for a plan that can be done
  */
 export function checkPlan(day: Day, starts: Starts, late: Readonly<Record<string, number>> = {}): Breach[] {
-  const missing = day.dishes.flatMap(dish => dish.activities.map(activity => `${dish.id}.${activity.id}`)).filter(step => starts[step] === undefined)
+  const missing = day.dishes
+    .flatMap(dish => dish.activities.map(activity => `${dish.id}.${activity.id}`))
+    .filter(step => starts[step] === undefined)
   if (missing.length > 0) return missing.map(step => ({ kind: 'missing', step, minute: 0 }))
   const busy = day.dishes.flatMap(dish => busyOf(dish, starts))
   return [
     // What is held at a start in the past is begun.
-    ...busy.filter(one => one.from < day.now && !(day.wishes ?? []).some(wish => wish.kind === 'pin' && wish.step === one.step && wish.start === one.from)).map((one): Breach => ({ kind: 'before-now', step: one.step, minute: one.from })),
-    ...day.dishes.flatMap(dish => [...lagBreaches(dish, starts), ...tableBreaches(day, dish, starts, late[dish.meal] ?? 0), ...standBreaches(day, dish, starts, late[dish.meal] ?? 0), ...pourBreaches(dish, starts)]),
-    ...linkBreaches(day, starts), ...wishBreaches(day, starts), ...minuteBreaches(day, busy), ...vesselBreaches(day, starts),
+    ...busy
+      .filter(
+        one =>
+          one.from < day.now
+          && !(day.wishes ?? []).some(wish => wish.kind === 'pin' && wish.step === one.step && wish.start === one.from),
+      )
+      .map((one): Breach => ({ kind: 'before-now', step: one.step, minute: one.from })),
+    ...day.dishes.flatMap(dish => [
+      ...lagBreaches(dish, starts),
+      ...tableBreaches(day, dish, starts, late[dish.meal] ?? 0),
+      ...standBreaches(day, dish, starts, late[dish.meal] ?? 0),
+      ...pourBreaches(dish, starts),
+    ]),
+    ...linkBreaches(day, starts),
+    ...wishBreaches(day, starts),
+    ...minuteBreaches(day, busy),
+    ...vesselBreaches(day, starts),
   ]
 }
 
-function likely(dish: DayDish, id: string): number { return dish.activities.find(activity => activity.id === id)!.dur[1] }
+function likely(dish: DayDish, id: string): number {
+  return dish.activities.find(activity => activity.id === id)!.dur[1]
+}
 
 function busyOf(dish: DayDish, starts: Starts): Busy[] {
   const steps = dish.activities.map((activity): Busy => {
@@ -42,13 +73,23 @@ function busyOf(dish: DayDish, starts: Starts): Busy[] {
   const again = starts[`${dish.id}.reheat`]
   if (again === undefined || !dish.hotPour) return steps
   const heat = dish.activities.find(activity => activity.id === dish.hotPour!.heat)!
-  return [...steps, { step: `${dish.id}.reheat`, from: again, to: again + dish.hotPour.reheat.dur[1], activity: { ...heat, id: 'reheat', dur: dish.hotPour.reheat.dur, burner: 1, grinder: 0 } }]
+  return [
+    ...steps,
+    {
+      step: `${dish.id}.reheat`,
+      from: again,
+      to: again + dish.hotPour.reheat.dur[1],
+      activity: { ...heat, id: 'reheat', dur: dish.hotPour.reheat.dur, burner: 1, grinder: 0 },
+    },
+  ]
 }
 
 function lagBreaches(dish: DayDish, starts: Starts): Breach[] {
   return dish.lags.flatMap((lag) => {
     const wait = starts[`${dish.id}.${lag.to}`]! - starts[`${dish.id}.${lag.from}`]! - likely(dish, lag.from)
-    return wait >= lag.min && (lag.max === null || wait <= lag.max) ? [] : [{ kind: 'lag', step: `${dish.id}.${lag.to}`, minute: starts[`${dish.id}.${lag.to}`]! } as const]
+    return wait >= lag.min && (lag.max === null || wait <= lag.max)
+      ? []
+      : [{ kind: 'lag', step: `${dish.id}.${lag.to}`, minute: starts[`${dish.id}.${lag.to}`]! } as const]
   })
 }
 
@@ -56,7 +97,9 @@ function linkBreaches(day: Day, starts: Starts): Breach[] {
   return (day.links ?? []).flatMap((link) => {
     const [dish, activity] = link.from.split('.') as [string, string]
     const wait = starts[link.to]! - starts[link.from]! - likely(day.dishes.find(one => one.id === dish)!, activity)
-    return wait >= link.min && (link.max === null || wait <= link.max) ? [] : [{ kind: 'lag', step: link.to, minute: starts[link.to]! } as const]
+    return wait >= link.min && (link.max === null || wait <= link.max)
+      ? []
+      : [{ kind: 'lag', step: link.to, minute: starts[link.to]! } as const]
   })
 }
 
@@ -72,14 +115,17 @@ function wishBreaches(day: Day, starts: Starts): Breach[] {
 
 function tableBreaches(day: Day, dish: DayDish, starts: Starts, late: number): Breach[] {
   const step = `${dish.id}.${dish.sink}`
-  const early = day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[step]! + likely(dish, dish.sink) + dish.ready)
+  const early =
+    day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[step]! + likely(dish, dish.sink) + dish.ready)
   if (early < 0) return [{ kind: 'late', step, minute: starts[step]! }]
   return early > day.weights.maxEarly[dish.serve] ? [{ kind: 'too-early', step, minute: starts[step]! }] : []
 }
 
 function standBreaches(day: Day, dish: DayDish, starts: Starts, late: number): Breach[] {
   const over = standsOver(day, dish, starts, late)
-  return over > 0 ? [{ kind: 'stands', step: `${dish.id}.${dish.stands!.from}`, minute: starts[`${dish.id}.${dish.stands!.from}`]! }] : []
+  return over > 0
+    ? [{ kind: 'stands', step: `${dish.id}.${dish.stands!.from}`, minute: starts[`${dish.id}.${dish.stands!.from}`]! }]
+    : []
 }
 
 /**
@@ -93,7 +139,12 @@ function standBreaches(day: Day, dish: DayDish, starts: Starts, late: number): B
 export function standsOver(day: Day, dish: DayDish, starts: Starts, late: number): number {
   if (!dish.stands) return 0
   const { from, most } = dish.stands
-  return day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[`${dish.id}.${from}`]! + likely(dish, from)) - most
+  return (
+    day.meals.find(meal => meal.id === dish.meal)!.at
+    + late
+    - (starts[`${dish.id}.${from}`]! + likely(dish, from))
+    - most
+  )
 }
 
 function pourBreaches(dish: DayDish, starts: Starts): Breach[] {
@@ -103,7 +154,8 @@ function pourBreaches(dish: DayDish, starts: Starts): Breach[] {
   const hot = starts[`${dish.id}.${heat}`]! + likely(dish, heat)
   const again = starts[`${dish.id}.reheat`]
   const step = `${dish.id}.${pour}`
-  if (again === undefined) return pours - hot >= 0 && pours - hot <= max ? [] : [{ kind: 'cold-pour', step, minute: pours }]
+  if (again === undefined)
+    return pours - hot >= 0 && pours - hot <= max ? [] : [{ kind: 'cold-pour', step, minute: pours }]
   const hotAgain = again + reheat.dur[1]
   const kept = again >= hot && pours >= hotAgain && pours - hotAgain <= max && pours - hot <= reheat.maxWait
   return kept ? [] : [{ kind: 'reheat', step, minute: pours }]
@@ -115,11 +167,13 @@ function minuteBreaches(day: Day, busy: readonly Busy[]): Breach[] {
   const to = Math.max(...busy.map(one => one.to))
   for (let minute = from; minute < to; minute++) {
     const going = busy.filter(one => one.from <= minute && minute < one.to)
-    const gone = (cook: number): boolean => day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= minute && minute < away.to)
+    const gone = (cook: number): boolean =>
+      day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= minute && minute < away.to)
     const there = Array.from({ length: day.cooks }, (_, cook) => cook).filter(cook => !gone(cook)).length
     const fires = going.filter(one => one.activity.burner > 0)
     const last = going.at(-1)
-    if (going.reduce((sum, one) => sum + Number(one.activity.hands), 0) > there) breaches.push({ kind: 'hands', step: last!.step, minute })
+    if (going.reduce((sum, one) => sum + Number(one.activity.hands), 0) > there)
+      breaches.push({ kind: 'hands', step: last!.step, minute })
     if (fires.length > day.burners) breaches.push({ kind: 'fires', step: last!.step, minute })
     if (fires.length > 0 && there === 0) breaches.push({ kind: 'nobody-there', step: fires[0]!.step, minute })
   }
@@ -134,10 +188,15 @@ export function handsOf(day: Day, busy: readonly Busy[]): Map<string, number> | 
   let tries = 0
   const fits = (one: Busy, cook: number): boolean => {
     if (one.activity.cooks && !one.activity.cooks.includes(cook)) return false
-    if (day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from < one.to && one.from < away.to)) return false
-    const others = steps.filter(other => other !== one && doing.get(other.step) === cook && other.from < one.to && one.from < other.to)
+    if (day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from < one.to && one.from < away.to))
+      return false
+    const others = steps.filter(
+      other => other !== one && doing.get(other.step) === cook && other.from < one.to && one.from < other.to,
+    )
     return [one.from, ...others.map(other => other.from)].filter(minute => minute >= one.from).every((minute) => {
-      const hands = others.filter(other => other.from <= minute && minute < other.to).map(other => Number(other.activity.hands))
+      const hands = others
+        .filter(other => other.from <= minute && minute < other.to)
+        .map(other => Number(other.activity.hands))
       return hands.reduce((sum, some) => sum + some, one.activity.hands) <= 1
     })
   }
@@ -157,8 +216,14 @@ export function handsOf(day: Day, busy: readonly Busy[]): Map<string, number> | 
 
 function vesselBreaches(day: Day, starts: Starts): Breach[] {
   const wash = day.washMin ?? 0
-  const holds = day.dishes.flatMap(dish => holdsOf(dish).map(hold => ({ need: hold.need, step: `${dish.id}.${hold.first}`,
-    from: starts[`${dish.id}.${hold.first}`]!, to: starts[`${dish.id}.${hold.last}`]! + likely(dish, hold.last) + wash })))
+  const holds = day.dishes.flatMap(dish =>
+    holdsOf(dish).map(hold => ({
+      need: hold.need,
+      step: `${dish.id}.${hold.first}`,
+      from: starts[`${dish.id}.${hold.first}`]!,
+      to: starts[`${dish.id}.${hold.last}`]! + likely(dish, hold.last) + wash,
+    })),
+  )
   const taken = vesselsOf(day, holds)
   return taken ? [] : [{ kind: 'vessels', step: '', minute: 0 }]
 }
@@ -173,10 +238,13 @@ export function vesselsOf(day: Day, holds: readonly Held[]): Map<Held, string> |
   const place = (index: number): boolean => {
     const held = sorted[index]
     if (!held) return true
-    const able = day.vessels.filter(vessel => vessel.kind === held.need || (held.need === 'heavy' && vessel.kind === 'heavyL'))
+    const able = day.vessels
+      .filter(vessel => vessel.kind === held.need || (held.need === 'heavy' && vessel.kind === 'heavyL'))
       .sort((a, b) => Number(b.kind === held.need) - Number(a.kind === held.need))
     for (const vessel of able) {
-      const clash = sorted.slice(0, index).some(other => taken.get(other) === vessel.id && other.from < held.to && held.from < other.to)
+      const clash = sorted
+        .slice(0, index)
+        .some(other => taken.get(other) === vessel.id && other.from < held.to && held.from < other.to)
       if (clash || tries++ > 200_000) continue
       taken.set(held, vessel.id)
       if (place(index + 1)) return true

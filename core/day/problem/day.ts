@@ -1,10 +1,16 @@
 /** How a dish is served; weights and windows of the objective are given by it. */
 export type Serving = 'hot' | 'warm' | 'room' | 'cold'
 
-/** Kind of a vessel or machine that is held while steps go on. A large heavy pan also serves where a heavy one is needed. */
+/**
+ * Kind of a vessel or machine that is held while steps go on. A large heavy pan also serves where a heavy one is
+ * needed.
+ */
 export type VesselKind = 'heavy' | 'heavyL' | 'pot' | 'ppan' | 'grinder' | 'tray' | 'cold'
 
-/** Shortest, likely and longest duration of a step, whole minutes; what shortest and longest mean is said by the day's `spans`. */
+/**
+ * Shortest, likely and longest duration of a step, whole minutes; what shortest and longest mean is said by the day's
+ * `spans`.
+ */
 export type Durations = readonly [shortest: number, likely: number, longest: number]
 
 /** One step of a dish that is not interrupted once begun. */
@@ -25,7 +31,9 @@ export interface Activity {
   readonly cooks?: readonly number[]
 }
 
-/** A least and a longest time between the end of one step and the start of another, minutes; a longest of null is open. */
+/**
+ * A least and a longest time between the end of one step and the start of another, minutes; a longest of null is open.
+ */
 export interface Lag {
   readonly from: string
   readonly to: string
@@ -51,8 +59,8 @@ export interface HotPour {
 }
 
 /**
- * The end of a step from which on a dish stands outside the cold, and most minutes until its meal; minutes that would warm
- * it through after it stood in the cold, where it does not.
+ * The end of a step from which on a dish stands outside the cold, and most minutes until its meal; minutes that would
+ * warm it through after it stood in the cold, where it does not.
  */
 export interface Stands { readonly from: string, readonly most: number, readonly warms?: Durations }
 
@@ -121,7 +129,10 @@ export interface Day {
   /** Minutes in which a vessel is washed between two dishes; nobody's hands are counted for it. */
   readonly washMin?: number
   readonly wishes?: readonly Wish[]
-  /** Whether shortest and longest are the ends of a triangle around the likely, as in schema 1, or its 10th and 90th percentile. */
+  /**
+   * Whether shortest and longest are the ends of a triangle around the likely, as in schema 1, or its 10th and 90th
+   * percentile.
+   */
   readonly spans?: 'triangle' | 'percentiles'
 }
 

@@ -21,7 +21,13 @@ export interface Lanes {
 }
 
 /** One step of a plan with its times. */
-export interface PlannedStep { readonly step: string, readonly dish: string, readonly from: number, readonly to: number, readonly activity: Activity }
+export interface PlannedStep {
+  readonly step: string
+  readonly dish: string
+  readonly from: number
+  readonly to: number
+  readonly activity: Activity
+}
 
 /**
  * The steps of a plan in order of their start, reheats among them.
@@ -33,7 +39,10 @@ export function stepsOf(day: Day, starts: Starts): PlannedStep[] {
   return day.dishes.flatMap((dish) => {
     const again = starts[`${dish.id}.reheat`]
     const heat = dish.activities.find(activity => activity.id === dish.hotPour?.heat)
-    const reheat: Activity[] = again !== undefined && dish.hotPour && heat ? [{ ...heat, id: 'reheat', dur: dish.hotPour.reheat.dur, grinder: 0 }] : []
+    const reheat: Activity[] =
+      again !== undefined && dish.hotPour && heat
+        ? [{ ...heat, id: 'reheat', dur: dish.hotPour.reheat.dur, grinder: 0 }]
+        : []
     return [...dish.activities, ...reheat].flatMap((activity): PlannedStep[] => {
       const step = `${dish.id}.${activity.id}`
       const from = starts[step]
@@ -43,8 +52,8 @@ export function stepsOf(day: Day, starts: Starts): PlannedStep[] {
 }
 
 /**
- * Lays a plan out in lanes. Where a day has run out of its plan and steps overlap, each goes to who is least busy then, so
- * that nothing is left out.
+ * Lays a plan out in lanes. Where a day has run out of its plan and steps overlap, each goes to who is least busy then,
+ * so that nothing is left out.
  *
  * @param day the day the plan was made for
  * @param starts start minutes by `dish.activity`
@@ -52,7 +61,9 @@ export function stepsOf(day: Day, starts: Starts): PlannedStep[] {
 export function lanesOf(day: Day, starts: Starts): Lanes {
   const steps = stepsOf(day, starts)
   const doing = handsOf(day, steps) ?? leastBusy(day, steps)
-  const hands = Array.from({ length: day.cooks }, (_, cook) => steps.filter(one => doing.get(one.step) === cook).map(one => span(one, one.activity.hands)))
+  const hands = Array.from({ length: day.cooks }, (_, cook) =>
+    steps.filter(one => doing.get(one.step) === cook).map(one => span(one, one.activity.hands)),
+  )
   const fires: LaneSpan[][] = Array.from({ length: day.burners }, () => [])
   for (const one of steps.filter(step => step.activity.burner > 0)) {
     const free = fires.find(lane => lane.every(other => other.to <= one.from || other.from >= one.to))
@@ -62,7 +73,18 @@ export function lanesOf(day: Day, starts: Starts): Lanes {
   const holds = day.dishes.flatMap(dish => holdsOf(dish).flatMap((hold) => {
     const first = steps.find(one => one.step === `${dish.id}.${hold.first}`)
     const last = steps.find(one => one.step === `${dish.id}.${hold.last}`)
-    return first && last ? [{ need: hold.need, step: first.step, dish: dish.id, from: first.from, to: last.to + (day.washMin ?? 0), end: last.to }] : []
+    return first && last
+      ? [
+          {
+            need: hold.need,
+            step: first.step,
+            dish: dish.id,
+            from: first.from,
+            to: last.to + (day.washMin ?? 0),
+            end: last.to,
+          },
+        ]
+      : []
   }))
   const taken = vesselsOf(day, holds) ?? new Map(holds.map((held) => {
     const able = day.vessels.filter(vessel => serves(held.need, vessel.kind))
@@ -70,7 +92,12 @@ export function lanesOf(day: Day, starts: Starts): Lanes {
   }))
   return {
     hands, fires,
-    vessels: day.vessels.map(vessel => ({ id: vessel.id, spans: holds.filter(held => taken.get(held) === vessel.id).map(held => ({ step: held.step, dish: held.dish, from: held.from, to: held.end, much: 1 })) })),
+    vessels: day.vessels.map(vessel => ({
+      id: vessel.id,
+      spans: holds
+        .filter(held => taken.get(held) === vessel.id)
+        .map(held => ({ step: held.step, dish: held.dish, from: held.from, to: held.end, much: 1 })),
+    })),
   }
 }
 
@@ -88,7 +115,10 @@ function leastBusy(day: Day, steps: readonly PlannedStep[]): Map<string, number>
   return doing
 }
 
-function overlaps(lane: readonly { readonly from: number, readonly to: number }[], one: { readonly from: number, readonly to: number }): number {
+function overlaps(
+  lane: readonly { readonly from: number; readonly to: number }[],
+  one: { readonly from: number; readonly to: number },
+): number {
   return lane.reduce((sum, other) => sum + Math.max(0, Math.min(other.to, one.to) - Math.max(other.from, one.from)), 0)
 }
 

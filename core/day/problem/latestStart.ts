@@ -12,7 +12,11 @@ export function mealAlone(day: Day, meal: string): Day {
   const kept = new Set(dishes.map(dish => dish.id))
   const none = { hot: 0, warm: 0, room: 0, cold: 0 }
   return {
-    ...day, dishes, meals: day.meals.filter(one => one.id === meal), weights: { ...day.weights, reheat: 0, early: none, stale: none },
-    links: (day.links ?? []).filter(link => kept.has(link.from.split('.')[0]!) && kept.has(link.to.split('.')[0]!)), wishes: [],
+    ...day,
+    dishes,
+    meals: day.meals.filter(one => one.id === meal),
+    weights: { ...day.weights, reheat: 0, early: none, stale: none },
+    links: (day.links ?? []).filter(link => kept.has(link.from.split('.')[0]!) && kept.has(link.to.split('.')[0]!)),
+    wishes: [],
   }
 }

@@ -5,7 +5,9 @@ export const STANDS = 'stands'
 /** Into the cold, out of it: minutes (estimates). */
 const CHILL: Durations = [2, 3, 4]
 const TAKE_OUT: Durations = [1, 2, 3]
-/** It loses its steam before it goes into the cold; what does not perish goes in within two hours, minutes (estimates). */
+/**
+ * It loses its steam before it goes into the cold; what does not perish goes in within two hours, minutes (estimates).
+ */
 const STEAMS_MIN = 20
 const INTO_COLD_MIN = 120
 /** Least time in which a cold sweet is cold, and the longest it stands there on a day, minutes (estimates). */
@@ -20,8 +22,8 @@ const STAYS_COLD_MIN = 30
 const BEFORE = 1 / 2
 
 /**
- * A dish that perishes: from the fire to its meal it stands no longer than its minutes, and a slab sets in the cold, some
- * of them before it and the rest after.
+ * A dish that perishes: from the fire to its meal it stands no longer than its minutes, and a slab sets in the cold,
+ * some of them before it and the rest after.
  *
  * @param dish its steps as they are done
  * @param most minutes outside the cold, all of them together
@@ -65,7 +67,13 @@ export function chilledDish(dish: DayDish, large: boolean): DayDish {
   const warming: Activity[] = warms ? [{ id: 'warm-through', dur: warms, hands: 1, burner: 1, hot: true }] : []
   const lags: Lag[] = [
     ...dish.lags,
-    { from: dish.sink, to: 'chill', min: Math.min(before, dish.ready + steams), max: before, kind: stands ? STANDS : 'milk' },
+    {
+      from: dish.sink,
+      to: 'chill',
+      min: Math.min(before, dish.ready + steams),
+      max: before,
+      kind: stands ? STANDS : 'milk',
+    },
     ...(stands && stands.from !== dish.sink ? [within(stands.from, before)] : []),
     { from: 'chill', to: 'take-out', min: CHILLED_MIN, max: COLD_MIN, kind: 'cold' },
     ...(warms ? [{ from: 'take-out', to: 'warm-through', min: 0, max: TO_FLAME_MIN, kind: 'hot' }] : []),
@@ -73,10 +81,19 @@ export function chilledDish(dish: DayDish, large: boolean): DayDish {
   const holds: Hold[] = [
     ...dish.holds,
     { need: 'cold', first: 'chill', last: 'take-out' },
-    ...(warms ? [{ need: large ? 'heavyL' as const : 'heavy' as const, first: 'warm-through', last: 'warm-through' }] : []),
+    ...(warms
+      ? [{ need: large ? ('heavyL' as const) : ('heavy' as const), first: 'warm-through', last: 'warm-through' }]
+      : []),
   ]
   const sink = warms ? 'warm-through' : 'take-out'
-  const after = stands ? { stands: { from: sink, most: dish.serve === 'cold' ? STAYS_COLD_MIN : stands.most - before - (warms ? 0 : TAKE_OUT[2]) } satisfies Stands } : {}
+  const after = stands
+    ? {
+        stands: {
+          from: sink,
+          most: dish.serve === 'cold' ? STAYS_COLD_MIN : stands.most - before - (warms ? 0 : TAKE_OUT[2]),
+        } satisfies Stands,
+      }
+    : {}
   return {
     ...dish, ...after, lags, holds, sink, ready: SERVED_MIN,
     activities: [...dish.activities, chill(), { id: 'take-out', dur: TAKE_OUT, hands: 1, burner: 0 }, ...warming],

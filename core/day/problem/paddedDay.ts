@@ -14,8 +14,8 @@ export interface Padding {
 }
 
 /**
- * From the middle of a triangle to its end, over the way to its 90th percentile: that percentile of a symmetric triangle of
- * half-width h lies h (1 - sqrt 0.2) above the middle.
+ * From the middle of a triangle to its end, over the way to its 90th percentile: that percentile of a symmetric
+ * triangle of half-width h lies h (1 - sqrt 0.2) above the middle.
  */
 const TRIANGLE = 1 / (1 - Math.sqrt(0.2))
 
@@ -39,16 +39,35 @@ export function paddingOf(room: number): Padding {
  * @param padding how much
  */
 export function paddedDay(day: Day, padding: Padding = PADDING): Day {
-  return { ...day, dishes: day.dishes.map(dish => paddedDish(dish, day.spans === 'percentiles' ? { ...padding, share: padding.share * TRIANGLE } : padding)) }
+  return {
+    ...day,
+    dishes: day.dishes.map(dish =>
+      paddedDish(dish, day.spans === 'percentiles' ? { ...padding, share: padding.share * TRIANGLE } : padding),
+    ),
+  }
 }
 
 function paddedDish(dish: DayDish, padding: Padding): DayDish {
   const { hotPour } = dish
-  const lags = dish.lags.map(lag => (lag.kind === 'hotbase' && lag.max !== null ? { ...lag, max: Math.max(lag.min, Math.ceil(padding.baseShare * lag.max)) } : lag))
+  const lags = dish.lags.map(lag =>
+    lag.kind === 'hotbase' && lag.max !== null
+      ? { ...lag, max: Math.max(lag.min, Math.ceil(padding.baseShare * lag.max)) }
+      : lag,
+  )
   return {
-    ...dish, lags, ready: dish.ready + padding.readyMin,
-    activities: dish.activities.map((activity): Activity => ({ ...activity, dur: [activity.dur[0], paddedMinutes(activity, padding), activity.dur[2]] })),
-    ...(hotPour ? { hotPour: { ...hotPour, max: Math.min(hotPour.max, padding.hotMax) } satisfies HotPour, lags: [...lags, { from: hotPour.heat, to: hotPour.pour, min: padding.hotMin, max: null, kind: 'hotliquid' }] } : {}),
+    ...dish,
+    lags,
+    ready: dish.ready + padding.readyMin,
+    activities: dish.activities.map((activity): Activity => ({
+      ...activity,
+      dur: [activity.dur[0], paddedMinutes(activity, padding), activity.dur[2]],
+    })),
+    ...(hotPour
+      ? {
+          hotPour: { ...hotPour, max: Math.min(hotPour.max, padding.hotMax) } satisfies HotPour,
+          lags: [...lags, { from: hotPour.heat, to: hotPour.pour, min: padding.hotMin, max: null, kind: 'hotliquid' }],
+        }
+      : {}),
   }
 }
 

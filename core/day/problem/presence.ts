@@ -7,8 +7,15 @@ import type { Day } from './day'
  * @param minute of its clock
  * @param cooks of these, by index; all of them where it is absent
  */
-export function cooksThere(day: Day, minute: number, cooks: readonly number[] = Array.from({ length: day.cooks }, (_, cook) => cook)): number {
-  return cooks.filter(cook => !day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= minute && minute < away.to)).length
+export function cooksThere(
+  day: Day,
+  minute: number,
+  cooks: readonly number[] = Array.from({ length: day.cooks }, (_, cook) => cook),
+): number {
+  return cooks.filter(
+    cook =>
+      !day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= minute && minute < away.to),
+  ).length
 }
 
 /** Spans in which no cook is there, minutes, sorted and apart. */
@@ -16,7 +23,10 @@ export function nobodyThere(day: Day): [number, number][] {
   const points = [...new Set(day.away.flatMap(away => [away.from, away.to]))].sort((a, b) => a - b)
   const spans: [number, number][] = []
   for (let i = 0; i + 1 < points.length; i++) {
-    const gone = (cook: number): boolean => day.away.some(away => (away.cook === 'all' || away.cook === cook) && away.from <= points[i]! && away.to >= points[i + 1]!)
+    const gone = (cook: number): boolean =>
+      day.away.some(
+        away => (away.cook === 'all' || away.cook === cook) && away.from <= points[i]! && away.to >= points[i + 1]!,
+      )
     if (!Array.from({ length: day.cooks }, (_, cook) => cook).every(gone)) continue
     const last = spans.at(-1)
     if (last && last[1] === points[i]) last[1] = points[i + 1]!

@@ -14,7 +14,12 @@ export const TIGHT_MIN = 5
  * @param late minutes each meal is moved, by id
  * @returns by `dish.activity`; below zero where it is late already
  */
-export function slackOf(day: Day, starts: Starts, lanes: Lanes, late: Readonly<Record<string, number>> = {}): Record<string, number> {
+export function slackOf(
+  day: Day,
+  starts: Starts,
+  lanes: Lanes,
+  late: Readonly<Record<string, number>> = {},
+): Record<string, number> {
   const steps = stepsOf(day, starts)
   const lasts = new Map(steps.map(one => [one.step, one.activity.dur[1]]))
   const after = new Map<string, [to: string, min: number][]>()
@@ -30,16 +35,30 @@ export function slackOf(day: Day, starts: Starts, lanes: Lanes, late: Readonly<R
       if (again) arc(`${dish.id}.reheat`, `${dish.id}.${dish.hotPour.pour}`, 0)
     }
     const sink = `${dish.id}.${dish.sink}`
-    latest.set(sink, day.meals.find(meal => meal.id === dish.meal)!.at + (late[dish.meal] ?? 0) - dish.ready - (lasts.get(sink) ?? 0))
+    latest.set(
+      sink,
+      day.meals.find(meal => meal.id === dish.meal)!.at + (late[dish.meal] ?? 0) - dish.ready - (lasts.get(sink) ?? 0),
+    )
   }
   for (const link of day.links ?? []) arc(link.from, link.to, link.min)
   for (const lane of [...lanes.hands, ...lanes.fires]) {
     const sorted = [...lane].sort((a, b) => a.from - b.from)
-    sorted.forEach((one, i) => sorted.slice(i + 1).filter(other => other.from >= one.to).forEach(other => arc(one.step, other.step, 0)))
+    sorted.forEach((one, i) =>
+      sorted
+        .slice(i + 1)
+        .filter(other => other.from >= one.to)
+        .forEach(other => arc(one.step, other.step, 0)),
+    )
   }
   for (const one of [...steps].sort((a, b) => b.from - a.from)) {
-    const bounds = (after.get(one.step) ?? []).map(([to, min]) => (latest.get(to) ?? Infinity) - min - lasts.get(one.step)!)
+    const bounds = (after.get(one.step) ?? []).map(
+      ([to, min]) => (latest.get(to) ?? Infinity) - min - lasts.get(one.step)!,
+    )
     latest.set(one.step, Math.min(latest.get(one.step) ?? Infinity, ...bounds))
   }
-  return Object.fromEntries(steps.map(one => [one.step, Math.round((latest.get(one.step) ?? Infinity) - one.from)]).filter(([, slack]) => Number.isFinite(slack)))
+  return Object.fromEntries(
+    steps
+      .map(one => [one.step, Math.round((latest.get(one.step) ?? Infinity) - one.from)])
+      .filter(([, slack]) => Number.isFinite(slack)),
+  )
 }

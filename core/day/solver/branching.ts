@@ -14,7 +14,12 @@ export class Branching {
    * @param variables what may be decided
    * @param isChoice true for yes-or-no variables, which are decided as they stood last; others take their least value
    */
-  constructor(private readonly domains: Domains, readonly variables: readonly number[], readonly isChoice: readonly boolean[], readonly phase: number[]) {
+  constructor(
+    private readonly domains: Domains,
+    readonly variables: readonly number[],
+    readonly isChoice: readonly boolean[],
+    readonly phase: number[],
+  ) {
     for (const variable of variables) {
       this.activity[variable] = 0
       this.place[variable] = -1
@@ -31,7 +36,9 @@ export class Branching {
   }
 
   /** Ends a conflict: earlier ones weigh less from now on. */
-  decay(): void { this.step /= 0.95 }
+  decay(): void {
+    this.step /= 0.95
+  }
 
   /** Puts back what may be open again after going back. */
   reopen(variable: number): void {

@@ -37,8 +37,11 @@ export class Closures {
     const high = -domains.bound[2 * variable + 1]!
     if (low > last || high < first) return true
     if (domains.isTrue(ifSide, ifValue)) {
-      if (low >= first && !domains.set(2 * variable, last + 1, this.note(2 * variable, first, ifSide, ifValue))) return false
-      return high > last || domains.set(2 * variable + 1, 1 - first, this.note(2 * variable + 1, -last, ifSide, ifValue))
+      if (low >= first && !domains.set(2 * variable, last + 1, this.note(2 * variable, first, ifSide, ifValue)))
+        return false
+      return (
+        high > last || domains.set(2 * variable + 1, 1 - first, this.note(2 * variable + 1, -last, ifSide, ifValue))
+      )
     }
     if (low < first || high > last || domains.isFalse(ifSide, ifValue)) return true
     return domains.set(ifSide ^ 1, 1 - ifValue, this.note(2 * variable, first, 2 * variable + 1, -last))

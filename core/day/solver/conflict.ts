@@ -90,7 +90,12 @@ export class ConflictAnalysis {
     })
   }
 
-  private reasons(reason: number, side: number, value: number, each: (side: number, value: number) => boolean): boolean {
+  private reasons(
+    reason: number,
+    side: number,
+    value: number,
+    each: (side: number, value: number) => boolean,
+  ): boolean {
     const index = reason >> 2
     switch (reason & 3) {
       case REASON.lag: {
@@ -105,7 +110,8 @@ export class ConflictAnalysis {
       }
       case REASON.note: {
         const notes = this.domains.notes
-        for (let i = 0; i < notes[index]!; i++) if (!each(notes[index + 1 + 2 * i]!, notes[index + 2 + 2 * i]!)) return false
+        for (let i = 0; i < notes[index]!; i++)
+          if (!each(notes[index + 1 + 2 * i]!, notes[index + 2 + 2 * i]!)) return false
         return true
       }
       default:
@@ -117,8 +123,14 @@ export class ConflictAnalysis {
   private follows(side: number): boolean {
     const reason = this.domains.trailReason[this.entry[side]!]!
     if ((reason & 3) === REASON.decision) return false
-    return this.reasons(reason, side, this.need[side]!, (s, v) =>
-      (this.stamp[s] === this.round && this.entry[s]! < this.entry[side]! && this.need[s]! >= v) || this.domains.entryOf(s, v) < 0)
+    return this.reasons(
+      reason,
+      side,
+      this.need[side]!,
+      (s, v) =>
+        (this.stamp[s] === this.round && this.entry[s]! < this.entry[side]! && this.need[s]! >= v)
+        || this.domains.entryOf(s, v) < 0,
+    )
   }
 
   private lesson(top: number): Lesson {

@@ -2,9 +2,9 @@
  * Domains of whole-number variables with a trail, for lazy clause generation (Ohrimenko, Stuckey and Codish, 2009).
  *
  * Every variable v has two sides, each kept as a lower bound: side 2v holds the least value of v, side 2v + 1 the least
- * value of -v. A literal is a pair of a side and a value, "bound of the side is at least the value"; its negation is the
- * other side with 1 - value. A variable is yes or no by a domain of 0 to 1. Variable 0 is the constant 0, so that the
- * literal (0, 0) is always true.
+ * value of -v. A literal is a pair of a side and a value, "bound of the side is at least the value"; its negation is
+ * the other side with 1 - value. A variable is yes or no by a domain of 0 to 1. Variable 0 is the constant 0, so that
+ * the literal (0, 0) is always true.
  */
 export class Domains {
   /** Least value of each side now. */

@@ -8,8 +8,8 @@ export interface Term {
 }
 
 /**
- * The sum of what variables cost, held below the best plan known. Each term bounds its variable by what the others leave;
- * explanations are made as weak as the slack allows.
+ * The sum of what variables cost, held below the best plan known. Each term bounds its variable by what the others
+ * leave; explanations are made as weak as the slack allows.
  */
 export class Objective {
   /** The sum may not exceed this; a plan found lowers it. */

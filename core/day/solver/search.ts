@@ -7,7 +7,10 @@ import { Nogoods } from './nogoods'
 import type { Objective } from './objective'
 import type { Timetable } from './timetable'
 
-/** Sides propagated for a conflict, about: turns are measured by what is propagated, as neighbourhoods have few conflicts. */
+/**
+ * Sides propagated for a conflict, about: turns are measured by what is propagated, as neighbourhoods have few
+ * conflicts.
+ */
 export const SIDES_PER_CONFLICT = 150
 
 /** How a search ended: everything below the limit was seen, the limit of conflicts was reached, or it was stopped. */
@@ -166,7 +169,8 @@ export class Search {
   private found(limits: SearchLimits): void {
     const { domains, branching, objective } = this
     const values = domains.bound.filter((_, side) => side % 2 === 0)
-    for (const variable of branching.variables) if (branching.isChoice[variable]) branching.phase[variable] = values[variable]!
+    for (const variable of branching.variables)
+      if (branching.isChoice[variable]) branching.phase[variable] = values[variable]!
     objective.most = objective.least() - 1
     this.backTo(0)
     this.objectiveAwake = true

@@ -10,7 +10,15 @@ let queue = new Int32Array(1024)
  * @param least takes the least cost at each place, infinite where the window is empty
  * @example slidingLeast(Float64Array.of(3, 1, 2), 0, 3, 0, 1, 2, least) // least: [1, 1]
  */
-export function slidingLeast(cost: Float64Array, low: number, size: number, from: number, to: number, places: number, least: Float64Array): void {
+export function slidingLeast(
+  cost: Float64Array,
+  low: number,
+  size: number,
+  from: number,
+  to: number,
+  places: number,
+  least: Float64Array,
+): void {
   if (queue.length < size) queue = new Int32Array(2 * size)
   let head = 0
   let tail = 0

@@ -18,7 +18,8 @@ export interface Use {
 
 /**
  * A resource of fixed capacity: at no minute do the uses that must be going on then exceed it. Time-table propagation
- * with explanations at single minutes (Schutt, Feydy, Stuckey and Wallace, 2011, "Explaining the cumulative propagator").
+ * with explanations at single minutes (Schutt, Feydy, Stuckey and Wallace, 2011, "Explaining the cumulative
+ * propagator").
  */
 export class Timetable {
   private readonly cuts: number[] = []
@@ -41,7 +42,8 @@ export class Timetable {
   propagate(): boolean {
     if (!this.profile()) return true
     for (let i = 0; i < this.heights.length; i++) {
-      if (this.heights[i]! > this.capacity) return this.domains.fail(this.overload((this.cuts[i]! + this.cuts[i + 1]! - 1) >> 1))
+      if (this.heights[i]! > this.capacity)
+        return this.domains.fail(this.overload((this.cuts[i]! + this.cuts[i + 1]! - 1) >> 1))
     }
     for (let u = 0; u < this.uses.length; u++) {
       const use = this.uses[u]!
@@ -166,7 +168,9 @@ export class Timetable {
     domains.notes[domains.notesSize++] = value
   }
 
-  /** Adds uses that must be going on at a minute until they exceed what is left, the larger ones first; closes the note. */
+  /**
+   * Adds uses that must be going on at a minute until they exceed what is left, the larger ones first; closes the note.
+   */
   private others(note: number, but: number, minute: number, left: number): number {
     const { domains, uses } = this
     let sum = 0

@@ -27,12 +27,25 @@ export function dayOf(spread: Spread, now: number): Day {
   const last = Math.max(0, ...spread.meals.map(meal => meal.at))
   const dishes = spread.dishes.map(dish => dishOf(spread, dish))
   return {
-    id: spread.id, now: Math.max(0, Math.round(now)), horizon: last + MOST_LATE, cooks: spread.hands.length, burners: spread.fires.length,
-    away: [...nightsOf(spread, last + MOST_LATE), ...spread.hands.flatMap((hand, cook) => hand.away.map((away): Away => ({ cook, ...away })))],
+    id: spread.id,
+    now: Math.max(0, Math.round(now)),
+    horizon: last + MOST_LATE,
+    cooks: spread.hands.length,
+    burners: spread.fires.length,
+    away: [
+      ...nightsOf(spread, last + MOST_LATE),
+      ...spread.hands.flatMap((hand, cook) => hand.away.map((away): Away => ({ cook, ...away }))),
+    ],
     vessels: spread.vessels.map(({ id, kind, litres }) => ({ id, kind, ...(litres === undefined ? {} : { litres }) })),
-    meals: spread.meals.map(({ id, at }) => ({ id, at })), weights: DAY_WEIGHTS, dishes,
-    links: linksOf(spread, dishes), washMin: spread.washMin, spans: 'percentiles',
-    wishes: spread.wishes.filter(wish => dishes.some(dish => dish.activities.some(activity => `${dish.id}.${activity.id}` === wish.step))),
+    meals: spread.meals.map(({ id, at }) => ({ id, at })),
+    weights: DAY_WEIGHTS,
+    dishes,
+    links: linksOf(spread, dishes),
+    washMin: spread.washMin,
+    spans: 'percentiles',
+    wishes: spread.wishes.filter(wish =>
+      dishes.some(dish => dish.activities.some(activity => `${dish.id}.${activity.id}` === wish.step)),
+    ),
   }
 }
 
@@ -55,10 +68,26 @@ function dishOf(spread: Spread, dish: SpreadDish): DayDish {
   const { steps } = dish
   return {
     id: dish.id, template: dish.card.id, meal: dish.meal, serve: dish.serve, sink: steps.sink, ready: steps.ready,
-    activities: steps.activities.filter(activity => !spared.has(activity.id)).map(activity => lent(spread, activity, lends.filter(one => one.step === activity.id).map(one => one.for)))
-      .map(activity => (activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length ? { ...activity, cooks: roasters } : activity)),
+    activities: steps.activities
+      .filter(activity => !spared.has(activity.id))
+      .map(activity =>
+        lent(
+          spread,
+          activity,
+          lends.filter(one => one.step === activity.id).map(one => one.for),
+        ),
+      )
+      .map(activity =>
+        activity.hands > 0 && (activity.hot || activity.burner > 0) && roasters.length < spread.hands.length
+          ? { ...activity, cooks: roasters }
+          : activity,
+      ),
     lags: steps.lags.filter(lag => !spared.has(lag.from) && !spared.has(lag.to)),
-    holds: steps.holds.filter(hold => !spared.has(hold.first) && (!COUNTED_IF_NAMED.has(hold.need) || spread.vessels.some(vessel => vessel.kind === hold.need))),
+    holds: steps.holds.filter(
+      hold =>
+        !spared.has(hold.first)
+        && (!COUNTED_IF_NAMED.has(hold.need) || spread.vessels.some(vessel => vessel.kind === hold.need)),
+    ),
     ...(steps.hotPour ? { hotPour: steps.hotPour } : {}),
     ...standsOf(dish),
   }
@@ -67,13 +96,16 @@ function dishOf(spread: Spread, dish: SpreadDish): DayDish {
 /** Days of older versions did not ask whether a dish perishes: there what may is held to the two hours. */
 function standsOf({ card, steps }: SpreadDish): Pick<DayDish, 'stands'> {
   if (steps.stands !== undefined) return steps.stands === null ? {} : { stands: steps.stands }
-  const mayPerish = familyOf(card.family).fresh || card.ingredients.some(one => one.part !== undefined && PERISHING.has(one.part))
+  const mayPerish =
+    familyOf(card.family).fresh || card.ingredients.some(one => one.part !== undefined && PERISHING.has(one.part))
   return mayPerish ? { stands: { from: steps.sink, most: 60 * mostStandingH(USUAL_ROOM_C) } } : {}
 }
 
 /** A step with what it lasts for all dishes it is done for. */
 function lent(spread: Spread, activity: Activity, others: readonly string[]): Activity {
-  const theirs = spread.dishes.filter(dish => others.includes(dish.id)).flatMap(dish => dish.steps.activities.filter(one => one.id === activity.id))
+  const theirs = spread.dishes
+    .filter(dish => others.includes(dish.id))
+    .flatMap(dish => dish.steps.activities.filter(one => one.id === activity.id))
   return { ...activity, dur: lastsForAll(activity.id, activity.dur, theirs.map(one => one.dur)) }
 }
 
@@ -84,6 +116,8 @@ function linksOf(spread: Spread, dishes: readonly DayDish[]): Link[] {
     const here = dishes.find(dish => dish.id === from)
     if (!other || !here?.activities.some(activity => activity.id === step)) return []
     const spared = new Set(spread.shared.filter(one => one.for === id).map(one => one.step))
-    return other.steps.lags.filter(lag => lag.from === step && !spared.has(lag.to)).map((lag): Link => ({ from: `${from}.${step}`, to: `${id}.${lag.to}`, min: lag.min, max: null, kind: lag.kind }))
+    return other.steps.lags
+      .filter(lag => lag.from === step && !spared.has(lag.to))
+      .map((lag): Link => ({ from: `${from}.${step}`, to: `${id}.${lag.to}`, min: lag.min, max: null, kind: lag.kind }))
   })
 }

@@ -29,9 +29,9 @@ const PUT_TO_STEEP: Durations = [1, 2, 3]
 const SERVED = 2
 
 /**
- * The steps of a dish for the day, derived from its stages: work of the hands and of the fire as activities that are not
- * interrupted; soaking, cooling, setting and opening as waits with a least and a most; vessels held from the first to the
- * last step; the liquid that must be hot at the pour.
+ * The steps of a dish for the day, derived from its stages: work of the hands and of the fire as activities that are
+ * not interrupted; soaking, cooling, setting and opening as waits with a least and a most; vessels held from the first
+ * to the last step; the liquid that must be hot at the pour.
  *
  * @param dish with its stages
  * @param spans minutes of every stage, from `stageSpans`; of thickened milk where it is made here
@@ -45,7 +45,20 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
   layFirst(laying, chained, spans)
   const { first, fire } = layFire(laying, dish, spans)
   laySeconds(laying, dish, chained, spans, fire)
-  for (const stage of before.filter(one => isStage(one, 'steep', 'melt'))) layAside(laying, stage, spans, stepOf(fire, isStage(stage, 'melt') ? jaggeryStage(dish) : mainLine(dish).filter(one => one.does !== 'rest').at(-1)!))
+  for (const stage of before.filter(one => isStage(one, 'steep', 'melt')))
+    layAside(
+      laying,
+      stage,
+      spans,
+      stepOf(
+        fire,
+        isStage(stage, 'melt')
+          ? jaggeryStage(dish)
+          : mainLine(dish)
+              .filter(one => one.does !== 'rest')
+              .at(-1)!,
+      ),
+    )
   const hotPour = laySides(laying, dish, spans, fire)
   const begins = layRoastingPan(laying, dish, fire) ?? first
   const rest = layAfter(laying, dish, spans)
@@ -55,7 +68,8 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
     id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: Math.max(rest, SERVED),
     activities: laying.activities, lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
   }
-  const heated = fire.findLast(step => laying.activities.some(one => one.id === step.id && one.burner > 0)) ?? fire.at(-1)
+  const heated =
+    fire.findLast(step => laying.activities.some(one => one.id === step.id && one.burner > 0)) ?? fire.at(-1)
   const kept = day.stands && heated ? standingDish(laid, day.stands.most, heated.id, day.stands.warms) : laid
   return day.serve === 'cold' || (day.chills && kept.stands) ? chilledDish(kept, day.large) : kept
 }
@@ -69,7 +83,11 @@ function jaggeryStage(dish: Dish): Stage {
 }
 
 /** The main line as steps: stages of the same hands and flame go on as one; the pour begins one. */
-function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>): { first: string | null, fire: FireStep[] } {
+function layFire(
+  laying: Laying,
+  dish: Dish,
+  spans: Readonly<Record<string, Durations>>,
+): { first: string | null; fire: FireStep[] } {
   const line = mainLine(dish).filter(stage => stage.does !== 'rest')
   const fire: FireStep[] = []
   let first: string | null = null
@@ -92,18 +110,41 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
     }
     const joined = fire.at(-1)
     const fried = stage.does === 'fry' && first === null
-    const breaks = !previous || previous.does === 'fry' || previous.does === 'cool' || previous.does === 'press' || previous.does === 'wait' || stage.id === dish.keystone.stage
-      || (previous.hands ?? 1) !== (stage.hands ?? 1) || (previous.flame === 'off') !== (stage.flame === 'off')
+    const breaks =
+      !previous
+      || previous.does === 'fry'
+      || previous.does === 'cool'
+      || previous.does === 'press'
+      || previous.does === 'wait'
+      || stage.id === dish.keystone.stage
+      || (previous.hands ?? 1) !== (stage.hands ?? 1)
+      || (previous.flame === 'off') !== (stage.flame === 'off')
     if (joined && !breaks) {
       joined.stages.push(stage)
       const at = laying.activities.findIndex(one => one.id === joined.id)
       const activity = laying.activities[at]!
-      laying.activities[at] = { ...activity, dur: [activity.dur[0] + dur[0], activity.dur[1] + dur[1], activity.dur[2] + dur[2]] }
+      laying.activities[at] = {
+        ...activity,
+        dur: [activity.dur[0] + dur[0], activity.dur[1] + dur[1], activity.dur[2] + dur[2]],
+      }
       continue
     }
-    const activity: Activity = { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, hot: true }
+    const activity: Activity = {
+      id: stage.id,
+      dur,
+      hands: stage.hands ?? 1,
+      burner: stage.flame === 'off' ? 0 : 1,
+      hot: true,
+    }
     if (isStage(stage, 'soften-2') && dish.choices?.lots) layNextLot(laying, spans)
-    if (fried) layFried(laying, activity, line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)), fire, stage)
+    if (fried)
+      layFried(
+        laying,
+        activity,
+        line.slice(index + 1).find(one => !['wait', 'press', 'cool'].includes(one.does)),
+        fire,
+        stage,
+      )
     else {
       if (wait) follow(laying, activity, wait[0], wait[1] + WAITS.cool, 'cool')
       else if (stage.id === dish.keystone.stage) follow(laying, activity, 0, ...turning(stage, line.slice(0, index)))
@@ -117,7 +158,10 @@ function layFire(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dura
   return { first, fire: fire.filter(step => step.id !== 'nuts' || fire.length === 1) }
 }
 
-/** How long what stands before the turn may wait: a roasted base minutes, grain out of its pan and what was mixed cold an hour. */
+/**
+ * How long what stands before the turn may wait: a roasted base minutes, grain out of its pan and what was mixed cold
+ * an hour.
+ */
 function turning(turn: Stage, before: readonly Stage[]): [number, string] {
   if (rainsIn(turn)) return [WAITS.mixed, 'prep']
   return before.some(stage => stage.flame !== 'off') ? [WAITS.hotBase, 'hotbase'] : [WAITS.mixed, 'prep']
@@ -128,7 +172,10 @@ function layNextLot(laying: Laying, spans: Readonly<Record<string, Durations>>):
   const grate = spans.grate
   if (!grate) return
   laying.activities.push({ id: 'grate-2', dur: grate, hands: 0.5, burner: 0 })
-  laying.lags.push({ from: 'grate', to: 'grate-2', min: 0, max: null, kind: 'lots' }, { from: 'grate-2', to: 'soften-2', min: 0, max: WAITS.grated, kind: 'grated' })
+  laying.lags.push(
+    { from: 'grate', to: 'grate-2', min: 0, max: null, kind: 'lots' },
+    { from: 'grate-2', to: 'soften-2', min: 0, max: WAITS.grated, kind: 'grated' },
+  )
 }
 
 /** Nuts fried first can be fried at any time before. */
@@ -142,24 +189,52 @@ function layFried(laying: Laying, activity: Activity, next: Stage | undefined, f
 /** Steeping and melting: any time before the step they go into. */
 function layAside(laying: Laying, stage: Stage, spans: Readonly<Record<string, Durations>>, into: string): void {
   const melt = isStage(stage, 'melt')
-  laying.activities.push({ id: stage.id, dur: melt ? spans[stage.id]! : PUT_TO_STEEP, hands: melt ? 0.5 : 1, burner: melt ? 1 : 0 })
-  laying.lags.push({ from: stage.id, to: into, min: melt ? 0 : WAITS.steep[0], max: melt ? null : WAITS.steep[1], kind: melt ? 'melted' : 'steep' })
+  laying.activities.push({
+    id: stage.id,
+    dur: melt ? spans[stage.id]! : PUT_TO_STEEP,
+    hands: melt ? 0.5 : 1,
+    burner: melt ? 1 : 0,
+  })
+  laying.lags.push({
+    from: stage.id,
+    to: into,
+    min: melt ? 0 : WAITS.steep[0],
+    max: melt ? null : WAITS.steep[1],
+    kind: melt ? 'melted' : 'steep',
+  })
   if (melt) laying.holds.push({ need: 'pot', first: stage.id, last: stage.id })
 }
 
 /** Milk boiled down in a wide pan, at any time from two days before until it has cooled for the step it goes into. */
-function layThickened(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>, fire: readonly FireStep[], large: boolean): void {
+function layThickened(
+  laying: Laying,
+  dish: Dish,
+  spans: Readonly<Record<string, Durations>>,
+  fire: readonly FireStep[],
+  large: boolean,
+): void {
   const { step, ingredient } = THICKENED
   const ids = new Set(dish.ingredients.filter(one => one.ingredient === ingredient).map(one => one.id))
   const into = mainLine(dish).find(stage => stage.adds.some(one => ids.has(one.ingredient)))
   if (!into) return
   laying.activities.push({ id: step, dur: spans[step]!, hands: 0.5, burner: 1 })
-  laying.lags.push({ from: step, to: stepOf(fire, into), min: WAITS.thickenedCools, max: WAITS.thickenedKeeps, kind: 'thickened' })
+  laying.lags.push({
+    from: step,
+    to: stepOf(fire, into),
+    min: WAITS.thickenedCools,
+    max: WAITS.thickenedKeeps,
+    kind: 'thickened',
+  })
   laying.holds.push({ need: large ? 'heavyL' : 'heavy', first: step, last: step })
 }
 
 /** Liquids and syrups in other vessels, and nuts fried last. */
-function laySides(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>, fire: readonly FireStep[]): DayDish['hotPour'] {
+function laySides(
+  laying: Laying,
+  dish: Dish,
+  spans: Readonly<Record<string, Durations>>,
+  fire: readonly FireStep[],
+): DayDish['hotPour'] {
   let hotPour: DayDish['hotPour']
   for (const stage of sideStages(dish)) {
     if (stage.does === 'fry') {
@@ -180,7 +255,9 @@ function laySides(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
   return hotPour
 }
 
-/** Grain that is rained has a pan of its own until it goes in; its liquid is the first thing in the deep one: its step. */
+/**
+ * Grain that is rained has a pan of its own until it goes in; its liquid is the first thing in the deep one: its step.
+ */
 function layRoastingPan(laying: Laying, dish: Dish, fire: readonly FireStep[]): string | null {
   const rain = mainLine(dish).find(rainsIn)
   const roasts = fire.find(step => step.stages.some(stage => stage.does === 'roast'))

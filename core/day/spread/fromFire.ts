@@ -23,10 +23,16 @@ export interface FromFire {
  * @param forecast the latest, or null
  * @param minuteOf minute of the day for s since the start of the cook
  */
-export function fromFire(dish: { readonly id: string, readonly steps: readonly string[] }, plan: Pick<CookPlan, 'dish'>, cook: LiveCook, forecast: Pick<Forecast, 'stages' | 'nowS'> | null, minuteOf: (timeS: number) => number): FromFire {
+export function fromFire(
+  dish: { readonly id: string; readonly steps: readonly string[] },
+  plan: Pick<CookPlan, 'dish'>,
+  cook: LiveCook,
+  forecast: Pick<Forecast, 'stages' | 'nowS'> | null,
+  minuteOf: (timeS: number) => number,
+): FromFire {
   if (cook.startedMs === null) return { doings: [], spans: {} }
   const line = mainLine(plan.dish)
-  const at = (index: number): number | null => (index < line.length ? cook.stageStarts[index] ?? null : cook.offFireS)
+  const at = (index: number): number | null => (index < line.length ? (cook.stageStarts[index] ?? null) : cook.offFireS)
   const known = line.map((stage, index) => ({ stage, index })).filter(({ stage }) => dish.steps.includes(stage.id))
   const doings: Doing[] = []
   const spans: Record<string, Durations> = {}
@@ -42,14 +48,24 @@ export function fromFire(dish: { readonly id: string, readonly steps: readonly s
     if (ended !== null || !start || !end) return
     const from = begun ?? start.middle
     const minutes = (timeS: number): number => Math.max(1, Math.round((timeS - from) / 60))
-    spans[step] = [Math.min(minutes(end.early), minutes(end.middle)), minutes(end.middle), Math.max(minutes(end.late), minutes(end.middle))]
+    spans[step] = [
+      Math.min(minutes(end.early), minutes(end.middle)),
+      minutes(end.middle),
+      Math.max(minutes(end.late), minutes(end.middle)),
+    ]
   })
   for (const side of sideStages(plan.dish)) {
     const lit = cook.lit[side.vessel]
     if (lit === undefined || !dish.steps.includes(side.id)) continue
     const ready = cook.ready[side.vessel]
-    doings.push({ step: `${dish.id}.${side.id}`, begun: minuteOf(lit), ended: ready === undefined ? null : minuteOf(ready) })
+    doings.push({
+      step: `${dish.id}.${side.id}`,
+      begun: minuteOf(lit),
+      ended: ready === undefined ? null : minuteOf(ready),
+    })
   }
-  for (const [id, timeS] of Object.entries(cook.steps)) if (dish.steps.includes(id)) doings.push({ step: `${dish.id}.${id}`, begun: minuteOf(timeS), ended: minuteOf(timeS) })
+  for (const [id, timeS] of Object.entries(cook.steps))
+    if (dish.steps.includes(id))
+      doings.push({ step: `${dish.id}.${id}`, begun: minuteOf(timeS), ended: minuteOf(timeS) })
   return { doings, spans }
 }

@@ -36,21 +36,48 @@ export function layFirst(laying: Laying, stages: readonly Stage[], spans: Spans)
  * @param spans minutes of every stage
  * @param fire steps of the main line
  */
-export function laySeconds(laying: Laying, dish: Dish, stages: readonly Stage[], spans: Spans, fire: readonly FireStep[]): void {
-  for (const of of new Set(stages.map(ofBase).filter(one => one !== ''))) laySecond(laying, dish, stages.filter(one => ofBase(one) === of), spans, fire)
+export function laySeconds(
+  laying: Laying,
+  dish: Dish,
+  stages: readonly Stage[],
+  spans: Spans,
+  fire: readonly FireStep[],
+): void {
+  for (const of of new Set(stages.map(ofBase).filter(one => one !== '')))
+    laySecond(
+      laying,
+      dish,
+      stages.filter(one => ofBase(one) === of),
+      spans,
+      fire,
+    )
 }
 
-function laySecond(laying: Laying, dish: Dish, stages: readonly Stage[], spans: Spans, fire: readonly FireStep[]): void {
+function laySecond(
+  laying: Laying,
+  dish: Dish,
+  stages: readonly Stage[],
+  spans: Spans,
+  fire: readonly FireStep[],
+): void {
   const id = stages[0]!.handles![0]!
   const own = secondBases(dish).find(one => one.id === id)
-  const into = mainLine(dish).find(stage => stage.adds.some(one => one.ingredient === id))
+  const into =
+    mainLine(dish).find(stage => stage.adds.some(one => one.ingredient === id))
     ?? sideStages(dish).find(stage => stage.adds.some(one => one.ingredient === id))
   if (!own || !into) return
   const { last, min, max, kind } = laying
   Object.assign(laying, { last: null, min: 0, max: null, kind: 'prep' })
   for (const stage of stages) layBefore(laying, stage, spans)
   const step = into.meets ? into.id : stepOf(fire, into)
-  if (laying.last) laying.lags.push({ from: laying.last, to: step, min: laying.min, max: upTo(laying, keepsFor(own.asBase.preparation)), kind: laying.kind })
+  if (laying.last)
+    laying.lags.push({
+      from: laying.last,
+      to: step,
+      min: laying.min,
+      max: upTo(laying, keepsFor(own.asBase.preparation)),
+      kind: laying.kind,
+    })
   Object.assign(laying, { last, min, max, kind })
 }
 
@@ -62,7 +89,8 @@ function upTo({ min }: Laying, keep: number | null): number | null {
 function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
   const dur = spans[stage.id]!
   if (stage.hands === 0 && stage.does === 'prepare') {
-    if (!laying.last) follow(laying, { id: `wash${ofBase(stage)}`, dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')
+    if (!laying.last)
+      follow(laying, { id: `wash${ofBase(stage)}`, dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')
     laying.min += dur[1]
     if (isStage(stage, 'soak')) laying.max = WAITS.soak - WAITS.paste
     laying.kind = stageOfBase(stage.id)
@@ -75,7 +103,19 @@ function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
   }
   const grinds = isStage(stage, 'grind', 'puree')
   const at = stage.does === 'press' ? 'wait' : stage.vessel
-  follow(laying, { id: stage.id, dur, hands: stage.hands ?? 1, burner: stage.flame === 'off' ? 0 : 1, ...(grinds ? { grinder: 1 as const } : {}) }, 0, laying.max === null ? maxBefore(stage) : 60, laying.kind)
+  follow(
+    laying,
+    {
+      id: stage.id,
+      dur,
+      hands: stage.hands ?? 1,
+      burner: stage.flame === 'off' ? 0 : 1,
+      ...(grinds ? { grinder: 1 as const } : {}),
+    },
+    0,
+    laying.max === null ? maxBefore(stage) : 60,
+    laying.kind,
+  )
   laying.kind = kindAfter(stage)
   const need: VesselKind | null = at === 'pot' ? 'pot' : at === 'pan' ? 'heavy' : null
   if (need) laying.holds.push({ need, first: stage.id, last: stage.id })

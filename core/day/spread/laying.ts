@@ -3,8 +3,25 @@ import type { Activity, Durations, Hold, Lag } from '../problem/day'
 
 /** Least and longest waits, minutes; kitchen rules and food safety margins, estimates. */
 export const WAITS = {
-  soak: 840, paste: 60, puree: 60, grated: 60, mixed: 60, prepared: 600, open: [10, 20], openLate: 60, hotBase: 5, hot: 3, warm: 15, cool: 60, rest: 60,
-  set: 720, thickenedCools: 30, thickenedKeeps: 2880, steep: [10, 120], syrup: [5, 40], liquid: [10, 120],
+  soak: 840,
+  paste: 60,
+  puree: 60,
+  grated: 60,
+  mixed: 60,
+  prepared: 600,
+  open: [10, 20],
+  openLate: 60,
+  hotBase: 5,
+  hot: 3,
+  warm: 15,
+  cool: 60,
+  rest: 60,
+  set: 720,
+  thickenedCools: 30,
+  thickenedKeeps: 2880,
+  steep: [10, 120],
+  syrup: [5, 40],
+  liquid: [10, 120],
 } as const
 /** Taking the lid off what has opened by itself, minutes. */
 export const OPEN: Durations = [2, 3, 4]
@@ -45,7 +62,14 @@ export function stepOf(fire: readonly FireStep[], stage: Stage): string {
  * @param kind what is waited for
  */
 export function follow(laying: Laying, activity: Activity, min: number, max: number | null, kind: string): void {
-  if (laying.last) laying.lags.push({ from: laying.last, to: activity.id, min: laying.min + min, max: max === null && laying.max === null ? null : (laying.max ?? laying.min) + (max ?? WAITS.prepared), kind })
+  if (laying.last)
+    laying.lags.push({
+      from: laying.last,
+      to: activity.id,
+      min: laying.min + min,
+      max: max === null && laying.max === null ? null : (laying.max ?? laying.min) + (max ?? WAITS.prepared),
+      kind,
+    })
   laying.activities.push(activity)
   laying.last = activity.id
   laying.min = 0

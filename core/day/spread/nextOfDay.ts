@@ -1,7 +1,12 @@
 import type { Spread } from './spread'
 
 /** A step of a day that comes next: its dish, its id without the dish, and the minute of the day's clock. */
-export interface NextStep { readonly dish: string, readonly activity: string, readonly at: number, readonly going: boolean }
+export interface NextStep {
+  readonly dish: string
+  readonly activity: string
+  readonly at: number
+  readonly going: boolean
+}
 
 /** A day is over so long after its last meal, minutes. */
 const OVER_MIN = 60
@@ -18,7 +23,11 @@ export function nextOfDay(spread: Pick<Spread, 'plan' | 'meals' | 'doings'>, now
   if (!spread.plan || !(now <= last + OVER_MIN)) return null
   const going = spread.doings.find(one => one.begun !== null && one.ended === null)
   const begun = new Set(spread.doings.filter(one => one.begun !== null).map(one => one.step))
-  const [step, at] = going ? [going.step, going.begun!] as const : Object.entries(spread.plan.starts).filter(([one]) => !begun.has(one)).sort((a, b) => a[1] - b[1])[0] ?? [null, 0] as const
+  const [step, at] = going
+    ? ([going.step, going.begun!] as const)
+    : (Object.entries(spread.plan.starts)
+        .filter(([one]) => !begun.has(one))
+        .sort((a, b) => a[1] - b[1])[0] ?? ([null, 0] as const))
   if (step === null) return null
   const [dish, activity] = step.split('.') as [string, string]
   return { dish, activity, at, going: going !== undefined }

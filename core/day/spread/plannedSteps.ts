@@ -19,8 +19,18 @@ export interface PlannedSteps {
 export function plannedSteps(spread: Spread): PlannedSteps | null {
   const { plan } = spread
   const day = dayOf(spread, 0)
-  if (!plan || !day.dishes.every(dish => dish.activities.every(activity => plan.starts[`${dish.id}.${activity.id}`] !== undefined))) return null
+  if (
+    !plan
+    || !day.dishes.every(dish =>
+      dish.activities.every(activity => plan.starts[`${dish.id}.${activity.id}`] !== undefined),
+    )
+  )
+    return null
   const padded = paddedDay(day, paddingOf(plan.room))
-  const who = new Map(lanesOf(padded, plan.starts).hands.flatMap((lane, i) => lane.map(span => [span.step, spread.hands[i]?.name ?? ''] as const)))
+  const who = new Map(
+    lanesOf(padded, plan.starts).hands.flatMap((lane, i) =>
+      lane.map(span => [span.step, spread.hands[i]?.name ?? ''] as const),
+    ),
+  )
   return { steps: stepsOf(padded, plan.starts), who }
 }

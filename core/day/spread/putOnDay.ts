@@ -39,12 +39,25 @@ export interface DayKitchen {
   readonly pans: readonly (ChosenPan & { readonly kind: 'pan' | 'pot' | 'pressure' })[]
   readonly fires: readonly ChosenFire[]
   readonly trays?: readonly { readonly id: string, readonly name: string }[]
-  readonly measures: readonly { readonly id: string, readonly name: string, readonly kind: string, readonly volumeMl: number }[]
+  readonly measures: readonly {
+    readonly id: string
+    readonly name: string
+    readonly kind: string
+    readonly volumeMl: number
+  }[]
   readonly settings: readonly { readonly altitudeM?: number | undefined, readonly roomC?: number | undefined }[]
 }
 
 /** A dish that is to stand on a day. */
-export interface Wanted { readonly id: string, readonly card: DishCard, readonly baseG: number, readonly meal: string, readonly serve: Serving, readonly thickens?: boolean | undefined, readonly chills?: boolean | undefined }
+export interface Wanted {
+  readonly id: string
+  readonly card: DishCard
+  readonly baseG: number
+  readonly meal: string
+  readonly serve: Serving
+  readonly thickens?: boolean | undefined
+  readonly chills?: boolean | undefined
+}
 
 /**
  * The cook of a dish on a day, for its forecast: in the smallest pan that holds it, on the household's first fire.
@@ -55,22 +68,50 @@ export interface Wanted { readonly id: string, readonly card: DishCard, readonly
  * @param evidence what was learned
  * @throws CoreError `cannot-work` where there is no pan, pot, fire or cup
  */
-export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: readonly Ingredient[], evidence: readonly Evidence[]): { readonly plan: CookPlan, readonly large: boolean } {
+export function cookOnDay(
+  wanted: Wanted,
+  kitchen: DayKitchen,
+  ingredients: readonly Ingredient[],
+  evidence: readonly Evidence[],
+): { readonly plan: CookPlan; readonly large: boolean } {
   const dish = stageDish(wanted.card)
   const row = rowsOf(ingredients)
-  const pan = panFor(volumesOf(dish, wanted.baseG, row).greatestMl, kitchen.pans.filter(one => one.kind === 'pan'))
+  const pan = panFor(
+    volumesOf(dish, wanted.baseG, row).greatestMl,
+    kitchen.pans.filter(one => one.kind === 'pan'),
+  )
   const pot = kitchen.pans.find(one => one.kind === 'pot') ?? pan
   const pressure = kitchen.pans.find(one => one.kind === 'pressure') ?? pot
   const cup = kitchen.measures.find(one => one.kind === 'cup')
   const [fire, other] = kitchen.fires
-  if (!pan || !pot || !pressure || !fire || !cup) throw new CoreError('cannot-work', 'cookOnDay.kitchen', { missing: !pan ? 'pan' : !fire ? 'fire' : 'cup' })
+  if (!pan || !pot || !pressure || !fire || !cup)
+    throw new CoreError('cannot-work', 'cookOnDay.kitchen', { missing: !pan ? 'pan' : !fire ? 'fire' : 'cup' })
   const finished = finishedShare(wanted.card, row).perBase
-  const plan = planCook(`day-${wanted.id}`, {
-    dish, baseG: wanted.baseG, ingredients, cup,
-    ...placesOf(dish, { pan, pot, pressure, second: kitchen.pans.find(one => one.kind === 'pan' && one.id !== pan.id), fire, otherFire: other ?? fire }),
-    flames: {}, people: Math.min(500, Math.max(0.5, Math.round(wanted.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
-    seed: SEED, airC: kitchen.settings[0]?.roomC ?? USUAL_ROOM_C, altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
-  }, 0)
+  const plan = planCook(
+    `day-${wanted.id}`,
+    {
+      dish,
+      baseG: wanted.baseG,
+      ingredients,
+      cup,
+      ...placesOf(dish, {
+        pan,
+        pot,
+        pressure,
+        second: kitchen.pans.find(one => one.kind === 'pan' && one.id !== pan.id),
+        fire,
+        otherFire: other ?? fire,
+      }),
+      flames: {},
+      people: Math.min(500, Math.max(0.5, Math.round(((wanted.baseG * finished) / dish.portionG) * 2) / 2)),
+      firstBelief: firstBelief(),
+      evidence,
+      seed: SEED,
+      airC: kitchen.settings[0]?.roomC ?? USUAL_ROOM_C,
+      altitudeM: kitchen.settings[0]?.altitudeM ?? 0,
+    },
+    0,
+  )
   return { plan, large: capacityMl(pan) >= LARGE_PAN_ML }
 }
 
@@ -82,29 +123,71 @@ export function cookOnDay(wanted: Wanted, kitchen: DayKitchen, ingredients: read
  * @param forecast of that cook before it is begun
  * @param ingredients the table, for what perishes
  */
-export function dishOnDay(wanted: Wanted, cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>, readonly large: boolean }, forecast: Forecast, ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[]): SpreadDish {
+export function dishOnDay(
+  wanted: Wanted,
+  cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>; readonly large: boolean },
+  forecast: Forecast,
+  ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[],
+): SpreadDish {
   const { dish } = cook.plan
   const stands = standsOnDay(cook.plan, forecast, ingredients)
   const milkG = thickenedG(cook.plan.amounts)
-  const spans = { ...stageSpans(dish, forecast), ...(wanted.thickens && canThicken(milkG) ? { [THICKENED.step]: thickenedSpan(milkG, cook.plan) } : {}) }
-  const { activities, lags, holds, hotPour, sink, ready, stands: bears } = dishSteps(dish, spans, { ...wanted, stands, large: cook.large })
+  const spans = {
+    ...stageSpans(dish, forecast),
+    ...(wanted.thickens && canThicken(milkG) ? { [THICKENED.step]: thickenedSpan(milkG, cook.plan) } : {}),
+  }
+  const {
+    activities,
+    lags,
+    holds,
+    hotPour,
+    sink,
+    ready,
+    stands: bears,
+  } = dishSteps(dish, spans, { ...wanted, stands, large: cook.large })
   const points = forecast.points
-  const colours = points.length === 0 ? [] : Array.from({ length: SHADES }, (_, i) => labToHex(points[Math.round(i / (SHADES - 1) * (points.length - 1))]!.colour))
-  return { ...wanted, steps: { activities, lags, holds, sink, ready, stands: bears ?? null, ...(hotPour ? { hotPour } : {}) }, colours, turn: turnOf(dish, activities.map(one => one.id)) }
+  const colours =
+    points.length === 0
+      ? []
+      : Array.from({ length: SHADES }, (_, i) =>
+          labToHex(points[Math.round((i / (SHADES - 1)) * (points.length - 1))]!.colour),
+        )
+  return {
+    ...wanted,
+    steps: { activities, lags, holds, sink, ready, stands: bears ?? null, ...(hotPour ? { hotPour } : {}) },
+    colours,
+    turn: turnOf(
+      dish,
+      activities.map(one => one.id),
+    ),
+  }
 }
 
-/** What perishes of it: minutes it stands outside the cold, and minutes that warm all of it through; undefined where it keeps. */
-function standsOnDay(plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'airC'>, forecast: Forecast, ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[]): { readonly most: number, readonly warms: Durations } | undefined {
+/**
+ * What perishes of it: minutes it stands outside the cold, and minutes that warm all of it through; undefined where it
+ * keeps.
+ */
+function standsOnDay(
+  plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'airC'>,
+  forecast: Forecast,
+  ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[],
+): { readonly most: number; readonly warms: Durations } | undefined {
   const kinds = new Map(ingredients.map(row => [row.id, row.kind]))
   const mass = wentIn(plan.amounts, forecast.points.at(-1)?.waterG ?? 0)
-  const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, plan.dish.choices?.form === 'balls', id => kinds.get(id))
+  const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, plan.dish.choices?.form === 'balls', id =>
+    kinds.get(id),
+  )
   if (keeping.standsH === null) return undefined
   const marks = plan.fires[mainVessel(plan.dish)]?.marks ?? []
   const watts = Math.min(6000, Math.max(20, marks[Math.floor(marks.length / 2)]?.watts ?? USUAL_W))
   const massG = Math.min(50_000, Math.max(1, contentsG(mass.contents)))
-  const seconds = bringBack(mass.contents, massG, 'hot', true, WARMED_MM, plan.airC, watts, keeping.standsH).warmed!.seconds
+  const seconds = bringBack(mass.contents, massG, 'hot', true, WARMED_MM, plan.airC, watts, keeping.standsH).warmed!
+    .seconds
   const minutes = Math.max(3, Math.round(seconds / 60))
-  return { most: 60 * keeping.standsH, warms: [Math.max(2, Math.round(minutes * 0.8)), minutes, Math.ceil(minutes * 1.5)] }
+  return {
+    most: 60 * keeping.standsH,
+    warms: [Math.max(2, Math.round(minutes * 0.8)), minutes, Math.ceil(minutes * 1.5)],
+  }
 }
 
 function turnOf(dish: Dish, steps: readonly string[]): string | null {
@@ -133,14 +216,36 @@ function rowsOf(ingredients: readonly Ingredient[]): (id: string) => Ingredient 
  *
  * @param kitchen what the household has
  */
-export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 'trays'>): { fires: { id: string, name: string }[], vessels: { id: string, name: string, kind: VesselKind, litres?: number }[] } {
+export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 'trays'>): {
+  fires: { id: string; name: string }[]
+  vessels: { id: string; name: string; kind: VesselKind; litres?: number }[]
+} {
   const litres = (pan: DayKitchen['pans'][number]): number => Math.round(capacityMl(pan) / 100) / 10
   return {
     fires: kitchen.fires.map(({ id, name }) => ({ id, name })),
     vessels: [
-      ...kitchen.pans.map(pan => ({ id: pan.id, name: pan.name, kind: pan.kind === 'pot' ? 'pot' as const : pan.kind === 'pressure' ? 'ppan' as const : capacityMl(pan) >= LARGE_PAN_ML ? 'heavyL' as const : 'heavy' as const, litres: litres(pan) })),
-      ...(kitchen.pans.some(pan => pan.kind === 'pressure') ? [] : [{ id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }]), { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
-      ...['Upper shelf', 'Middle shelf', 'Lower shelf'].map((name, i) => ({ id: `cold-${i + 1}`, name, kind: 'cold' as const })),
+      ...kitchen.pans.map(pan => ({
+        id: pan.id,
+        name: pan.name,
+        kind:
+          pan.kind === 'pot'
+            ? ('pot' as const)
+            : pan.kind === 'pressure'
+              ? ('ppan' as const)
+              : capacityMl(pan) >= LARGE_PAN_ML
+                ? ('heavyL' as const)
+                : ('heavy' as const),
+        litres: litres(pan),
+      })),
+      ...(kitchen.pans.some(pan => pan.kind === 'pressure')
+        ? []
+        : [{ id: 'pressure-pan', name: 'Pressure pan', kind: 'ppan' as const }]),
+      { id: 'grinder', name: 'Grinder', kind: 'grinder' as const },
+      ...['Upper shelf', 'Middle shelf', 'Lower shelf'].map((name, i) => ({
+        id: `cold-${i + 1}`,
+        name,
+        kind: 'cold' as const,
+      })),
       ...(kitchen.trays ?? []).map(({ id, name }) => ({ id, name, kind: 'tray' as const })),
     ],
   }

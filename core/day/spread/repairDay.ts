@@ -8,8 +8,15 @@ import { STANDS } from '../problem/outsideCold'
 import type { Doing } from './spread'
 import { underWay } from './underWay'
 
-/** Something that no longer holds after a repair; `lacking` is a step for which no fire, hands or vessel is left, without minutes. */
-export interface Broken { readonly kind: 'late' | 'waits-long' | 'stands-long' | 'cold-pour' | 'lacking', readonly about: string, readonly minutes: number }
+/**
+ * Something that no longer holds after a repair; `lacking` is a step for which no fire, hands or vessel is left,
+ * without minutes.
+ */
+export interface Broken {
+  readonly kind: 'late' | 'waits-long' | 'stands-long' | 'cold-pour' | 'lacking'
+  readonly about: string
+  readonly minutes: number
+}
 
 /** A new order is worth it if it saves this much lateness, minutes. */
 export const WORTH_NEW_ORDER_MIN = 10
@@ -32,9 +39,9 @@ export interface Repaired {
 interface Arc { readonly from: string, readonly to: string, readonly least: number, readonly longest: boolean }
 
 /**
- * Repairs a plan after a step went otherwise: the order on every lane is kept, steps move only as far as they must, what
- * is begun stays. Where that breaks more than plain forward dispatch would, or books what is no longer there, dispatch is
- * taken. There is always an answer.
+ * Repairs a plan after a step went otherwise: the order on every lane is kept, steps move only as far as they must,
+ * what is begun stays. Where that breaks more than plain forward dispatch would, or books what is no longer there,
+ * dispatch is taken. There is always an answer.
  *
  * @param planned the day the plan was made for
  * @param starts the plan
@@ -42,14 +49,33 @@ interface Arc { readonly from: string, readonly to: string, readonly least: numb
  * @param now minute
  * @param own the day with the durations as they are now, where those of the plan had room in them
  */
-export function repairDay(planned: Day, starts: Starts, doings: readonly Doing[], now: number, own: Day = planned): Repaired {
+export function repairDay(
+  planned: Day,
+  starts: Starts,
+  doings: readonly Doing[],
+  now: number,
+  own: Day = planned,
+): Repaired {
   const day = underWay(own, doings, now)
   const begun = new Map(doings.flatMap(one => (one.begun === null ? [] : [[one.step, one.begun] as const])))
   const answer = (after: Record<string, number>, dispatched: boolean): Repaired => {
-    const lacking = overbooked(day, after, new Set(begun.keys())).map((about): Broken => ({ kind: 'lacking', about, minutes: 0 }))
+    const lacking = overbooked(day, after, new Set(begun.keys())).map((about): Broken => ({
+      kind: 'lacking',
+      about,
+      minutes: 0,
+    }))
     const broken = [...brokenBy(day, after, begun), ...lacking]
-    const late = Object.fromEntries(broken.flatMap(one => (one.kind === 'late' ? [[one.about, one.minutes] as const] : [])))
-    return { starts: after, late, lateMin: Object.values(late).reduce((sum, minutes) => sum + minutes, 0), broken, dispatched, moved: Object.keys(after).filter(step => after[step] !== starts[step]) }
+    const late = Object.fromEntries(
+      broken.flatMap(one => (one.kind === 'late' ? [[one.about, one.minutes] as const] : [])),
+    )
+    return {
+      starts: after,
+      late,
+      lateMin: Object.values(late).reduce((sum, minutes) => sum + minutes, 0),
+      broken,
+      dispatched,
+      moved: Object.keys(after).filter(step => after[step] !== starts[step]),
+    }
   }
   const kept = answer(keepOrder(planned, day, starts, begun), false)
   if (kept.broken.length === 0) return kept
@@ -64,7 +90,10 @@ function harm(broken: readonly Broken[]): number {
   return broken.reduce((sum, one) => sum + one.minutes + 1, 0)
 }
 
-/** Least times that keep order, waits and whereabouts: longest paths (Bellman and Ford), longest waits given up where they cannot hold. */
+/**
+ * Least times that keep order, waits and whereabouts: longest paths (Bellman and Ford), longest waits given up where
+ * they cannot hold.
+ */
 function keepOrder(planned: Day, day: Day, starts: Starts, begun: ReadonlyMap<string, number>): Record<string, number> {
   const steps = stepsOf(day, starts)
   const lanes = lanesOf(planned, starts)
@@ -100,9 +129,15 @@ function keepOrder(planned: Day, day: Day, starts: Starts, begun: ReadonlyMap<st
 /** Spans closed to each step: its cook is away, or nobody is there to watch the flame. */
 function closedTo(day: Day, lanes: Lanes): Map<string, [number, number][]> {
   const closed = new Map<string, [number, number][]>()
-  const add = (step: string, spans: readonly [number, number][]): void => void closed.set(step, [...(closed.get(step) ?? []), ...spans].sort((a, b) => a[0] - b[0]))
+  const add = (step: string, spans: readonly [number, number][]): void =>
+    void closed.set(
+      step,
+      [...(closed.get(step) ?? []), ...spans].sort((a, b) => a[0] - b[0]),
+    )
   lanes.hands.forEach((lane, cook) => {
-    const away = day.away.filter(one => one.cook === 'all' || one.cook === cook).map((one): [number, number] => [one.from, one.to])
+    const away = day.away
+      .filter(one => one.cook === 'all' || one.cook === cook)
+      .map((one): [number, number] => [one.from, one.to])
     for (const span of lane) add(span.step, away)
   })
   for (const lane of lanes.fires) for (const span of lane) add(span.step, nobodyThere(day))
@@ -141,7 +176,8 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
     for (const a of lane) for (const b of lane) if (a.to <= b.from) add(a.step, b.step, 0, null)
   }
   for (const { spans } of lanes.vessels) {
-    for (const a of spans) for (const b of spans) if (a.to <= b.from) add(lastOf(planned, a.step), b.step, planned.washMin ?? 0, null)
+    for (const a of spans)
+      for (const b of spans) if (a.to <= b.from) add(lastOf(planned, a.step), b.step, planned.washMin ?? 0, null)
   }
   return arcs
 }
@@ -168,19 +204,29 @@ export function lastOf(day: Day, first: string): string {
 export function brokenBy(day: Day, starts: Starts, begun: ReadonlyMap<string, number>): Broken[] {
   const late: Record<string, number> = {}
   const broken: Broken[] = []
-  const end = (dish: string, activity: string): number => starts[`${dish}.${activity}`]! + day.dishes.find(one => one.id === dish)!.activities.find(one => one.id === activity)!.dur[1]
+  const end = (dish: string, activity: string): number =>
+    starts[`${dish}.${activity}`]!
+    + day.dishes.find(one => one.id === dish)!.activities.find(one => one.id === activity)!.dur[1]
   for (const dish of day.dishes) {
     const by = end(dish.id, dish.sink) + dish.ready - day.meals.find(meal => meal.id === dish.meal)!.at
     if (by > 0) late[dish.meal] = Math.max(late[dish.meal] ?? 0, by)
     for (const lag of dish.lags) {
       if (lag.max === null || begun.has(`${dish.id}.${lag.to}`)) continue
       const over = starts[`${dish.id}.${lag.to}`]! - end(dish.id, lag.from) - lag.max
-      if (over > 0) broken.push({ kind: lag.kind === STANDS ? 'stands-long' : 'waits-long', about: `${dish.id}.${lag.from}`, minutes: over })
+      if (over > 0)
+        broken.push({
+          kind: lag.kind === STANDS ? 'stands-long' : 'waits-long',
+          about: `${dish.id}.${lag.from}`,
+          minutes: over,
+        })
     }
     const stood = standsOver(day, dish, starts, Math.max(0, by))
     if (stood > 0) broken.push({ kind: 'stands-long', about: `${dish.id}.${dish.stands!.from}`, minutes: stood })
     if (!dish.hotPour || begun.has(`${dish.id}.${dish.hotPour.pour}`)) continue
-    const hot = starts[`${dish.id}.reheat`] === undefined ? end(dish.id, dish.hotPour.heat) : starts[`${dish.id}.reheat`]! + dish.hotPour.reheat.dur[1]
+    const hot =
+      starts[`${dish.id}.reheat`] === undefined
+        ? end(dish.id, dish.hotPour.heat)
+        : starts[`${dish.id}.reheat`]! + dish.hotPour.reheat.dur[1]
     const over = starts[`${dish.id}.${dish.hotPour.pour}`]! - hot - dish.hotPour.max
     if (over > 0) broken.push({ kind: 'cold-pour', about: `${dish.id}.${dish.hotPour.pour}`, minutes: over })
   }

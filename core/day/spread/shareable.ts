@@ -13,7 +13,9 @@ export interface Shareable {
 /** Minutes of a step done for two dishes, over those for one (estimate). */
 const FOR_TWO = 1.4
 
-/** Steps of the same work in two dishes; grinding only where both grind the same, boiling off as long as for each alone. */
+/**
+ * Steps of the same work in two dishes; grinding only where both grind the same, boiling off as long as for each alone.
+ */
 const KINDS = [
   { kind: 'nuts', steps: ['nuts'], sameBase: false, addsUp: false },
   { kind: 'jaggery', steps: ['melt'], sameBase: false, addsUp: false },
@@ -28,9 +30,12 @@ const KINDS = [
  * @returns each with the dish whose step it is, the first on the day, and the dish that is spared
  */
 export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
-  const has = (dish: Spread['dishes'][number], steps: readonly string[]): boolean => steps.every(step => dish.steps.activities.some(activity => activity.id === step))
+  const has = (dish: Spread['dishes'][number], steps: readonly string[]): boolean =>
+    steps.every(step => dish.steps.activities.some(activity => activity.id === step))
   const ground = ({ card }: Spread['dishes'][number]): string => {
-    const bases = card.ingredients.filter(one => one.id === card.base || one.asBase?.preparation === card.choices.preparation)
+    const bases = card.ingredients.filter(
+      one => one.id === card.base || one.asBase?.preparation === card.choices.preparation,
+    )
     return [...bases.map(one => `${one.ingredient} ${one.perBase}`), card.choices.preparation].join(' ')
   }
   return KINDS.flatMap(({ kind, steps, sameBase }) => {
@@ -43,8 +48,8 @@ export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
 }
 
 /**
- * How long a step lasts that is done for other dishes as well: longer, but not twice as long, unless all of it has to boil
- * off.
+ * How long a step lasts that is done for other dishes as well: longer, but not twice as long, unless all of it has to
+ * boil off.
  *
  * @param step its id
  * @param own minutes for its own dish
@@ -54,6 +59,8 @@ export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
 export function lastsForAll(step: string, own: Durations, others: readonly Durations[]): Durations {
   if (others.length === 0) return own
   const addsUp = KINDS.some(one => one.addsUp && (one.steps as readonly string[]).includes(step))
-  const [shortest, likely, longest] = ([0, 1, 2] as const).map(at => (addsUp ? others.reduce((sum, one) => sum + one[at], own[at]) : Math.ceil(own[at] * FOR_TWO)))
+  const [shortest, likely, longest] = ([0, 1, 2] as const).map(at =>
+    addsUp ? others.reduce((sum, one) => sum + one[at], own[at]) : Math.ceil(own[at] * FOR_TWO),
+  )
   return [shortest!, likely!, longest!]
 }

@@ -45,7 +45,12 @@ export interface SpreadPlan {
   readonly room: number
   /** Minute after which nobody could start for a meal, by meal; only where that is proven. */
   readonly latest: Readonly<Record<string, number>>
-  readonly tries: { readonly tries: number, readonly lateTries: number, readonly pours: number, readonly coldPours: number } | null
+  readonly tries: {
+    readonly tries: number
+    readonly lateTries: number
+    readonly pours: number
+    readonly coldPours: number
+  } | null
   /** Least that any plan waits and heats again, null where that is not proven. */
   readonly least?: { readonly waitMin: number | null, readonly reheats: number | null } | undefined
 }
@@ -66,12 +71,24 @@ export interface Spread {
   /** Every night from and to, minutes of the day, when all are asleep; null where nobody sleeps. */
   readonly nights: { readonly from: number, readonly to: number } | null
   readonly fires: readonly { readonly id: string, readonly name: string }[]
-  readonly vessels: readonly { readonly id: string, readonly name: string, readonly kind: VesselKind, readonly litres?: number | undefined }[]
+  readonly vessels: readonly {
+    readonly id: string
+    readonly name: string
+    readonly kind: VesselKind
+    readonly litres?: number | undefined
+  }[]
   readonly washMin: number
   readonly wishes: readonly Wish[]
   /** Steps done once for two dishes: `from`'s step serves `for` as well. */
   readonly shared: readonly { readonly step: string, readonly from: string, readonly for: string }[]
-  readonly promises: readonly { readonly id: string, readonly whom: string, readonly dish: string | null, readonly what: string, readonly at: number, readonly given: boolean }[]
+  readonly promises: readonly {
+    readonly id: string
+    readonly whom: string
+    readonly dish: string | null
+    readonly what: string
+    readonly at: number
+    readonly given: boolean
+  }[]
   readonly plan: SpreadPlan | null
   readonly doings: readonly Doing[]
   /** Cooks that were taken to the fire, by dish. */

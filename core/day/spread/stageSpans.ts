@@ -14,9 +14,9 @@ const WAIT_SPREAD = [0.8, 1.5] as const
 const LEAST_SHARE = 0.4
 
 /**
- * 10th, 50th and 90th percentile of the minutes of every stage of a dish: from the windows of its forecast where it is at the
- * fire, from usual minutes elsewhere. A forecast gives windows for the starts of stages; a stage's own spread is what
- * its end has more than its start, taken as independent.
+ * 10th, 50th and 90th percentile of the minutes of every stage of a dish: from the windows of its forecast where it is
+ * at the fire, from usual minutes elsewhere. A forecast gives windows for the starts of stages; a stage's own spread is
+ * what its end has more than its start, taken as independent.
  *
  * @param dish with its stages
  * @param forecast of the dish before it is begun, s
@@ -48,11 +48,19 @@ function usualSpan(dish: Dish, stage: Stage): Durations {
 function between(start: Window, end: Window): Window {
   const middle = end.middle - start.middle
   const left = (a: number, b: number): number => Math.sqrt(Math.max(0, a * a - b * b))
-  return { early: middle - left(end.middle - end.early, start.middle - start.early), middle, late: middle + left(end.late - end.middle, start.late - start.middle) }
+  return {
+    early: middle - left(end.middle - end.early, start.middle - start.early),
+    middle,
+    late: middle + left(end.late - end.middle, start.late - start.middle),
+  }
 }
 
 /** A 10-90 % window in s in whole minutes. */
 function span({ early, middle, late }: Window): Durations {
   const minutes = Math.max(1, Math.round(middle / 60))
-  return [Math.max(1, Math.min(minutes, Math.floor(Math.max(early, LEAST_SHARE * middle) / 60))), minutes, Math.max(minutes, Math.ceil(late / 60))]
+  return [
+    Math.max(1, Math.min(minutes, Math.floor(Math.max(early, LEAST_SHARE * middle) / 60))),
+    minutes,
+    Math.max(minutes, Math.ceil(late / 60)),
+  ]
 }

@@ -16,8 +16,8 @@ export function canThicken(thickenedG: number): boolean {
 }
 
 /**
- * Minutes in which milk of room warmth boils down to a weight of thickened milk, by `reduceMilk` at the power believed of
- * the fire under the pan; their spread is that of the belief.
+ * Minutes in which milk of room warmth boils down to a weight of thickened milk, by `reduceMilk` at the power believed
+ * of the fire under the pan; their spread is that of the belief.
  *
  * @param thickenedG wanted, g, 5 to 4000
  * @param plan of the cook it is for: its fire, what is believed of it, and the room
@@ -29,7 +29,13 @@ export function thickenedSpan(thickenedG: number, plan: Pick<CookPlan, 'fires' |
   const { marks } = plan.fires.pan ?? Object.values(plan.fires)[0]!
   const watts = Math.min(6000, Math.max(50, milkMark(marks).watts * (fire?.median ?? 1)))
   const stray = fire ? Math.exp(Z90 * fire.spread) : undefined
-  const { early, minutes, late } = reduceMilk(milkFor(thickenedG, 'thickened').middle, thickenedG, watts, plan.airC, stray)
+  const { early, minutes, late } = reduceMilk(
+    milkFor(thickenedG, 'thickened').middle,
+    thickenedG,
+    watts,
+    plan.airC,
+    stray,
+  )
   return [Math.max(1, Math.floor(early)), Math.max(1, Math.round(minutes)), Math.max(1, Math.ceil(late))]
 }
 

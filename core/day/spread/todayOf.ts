@@ -40,11 +40,29 @@ export interface Today {
  * @param fire what the cooks at the fire say; they know better than what was marked
  * @param now minute
  */
-export function todayOf(planned: Day, own: Day, starts: Starts, doings: readonly Doing[], fire: readonly FromFire[], now: number): Today {
+export function todayOf(
+  planned: Day,
+  own: Day,
+  starts: Starts,
+  doings: readonly Doing[],
+  fire: readonly FromFire[],
+  now: number,
+): Today {
   const atFire = fire.flatMap(one => one.doings)
-  const known = new Map([...doings, ...atFire].filter(one => starts[one.step] !== undefined).map(one => [one.step, one]))
+  const known = new Map(
+    [...doings, ...atFire].filter(one => starts[one.step] !== undefined).map(one => [one.step, one]),
+  )
   const spans = Object.assign({}, ...fire.map(one => one.spans)) as Record<string, Activity['dur']>
-  const timed: Day = { ...own, dishes: own.dishes.map(dish => ({ ...dish, activities: dish.activities.map(activity => ({ ...activity, dur: spans[`${dish.id}.${activity.id}`] ?? activity.dur })) })) }
+  const timed: Day = {
+    ...own,
+    dishes: own.dishes.map(dish => ({
+      ...dish,
+      activities: dish.activities.map(activity => ({
+        ...activity,
+        dur: spans[`${dish.id}.${activity.id}`] ?? activity.dur,
+      })),
+    })),
+  }
   const repaired = repairDay(planned, starts, [...known.values()], now, timed)
   const lanes = lanesOf(planned, starts)
   const cookOf = new Map(lanes.hands.flatMap((lane, cook) => lane.map(span => [span.step, cook] as const)))
@@ -56,18 +74,33 @@ export function todayOf(planned: Day, own: Day, starts: Starts, doings: readonly
     return { step: one.step, dish: one.dish, activity: one.activity, from: begun ?? one.from, to, state }
   })
   return {
-    repaired, doings: [...known.values()], day: underWay(timed, [...known.values()], now), lanes: movedLanes(planned, lanes, new Map(steps.map(one => [one.step, one]))),
+    repaired,
+    doings: [...known.values()],
+    day: underWay(timed, [...known.values()], now),
+    lanes: movedLanes(planned, lanes, new Map(steps.map(one => [one.step, one]))),
     hands: Array.from({ length: planned.cooks }, (_, cook) => steps.filter(one => cookOf.get(one.step) === cook)),
     byThemselves: steps.filter(one => !cookOf.has(one.step)),
   }
 }
 
 /** Everybody and everything keeps its steps; only their times are others. */
-function movedLanes(planned: Day, lanes: Lanes, steps: ReadonlyMap<string, { readonly from: number, readonly to: number }>): Lanes {
-  const moved = (span: LaneSpan): LaneSpan => ({ ...span, from: steps.get(span.step)?.from ?? span.from, to: steps.get(span.step)?.to ?? span.to })
-  const held = (span: LaneSpan): LaneSpan => ({ ...moved(span), to: steps.get(lastOf(planned, span.step))?.to ?? span.to })
+function movedLanes(
+  planned: Day,
+  lanes: Lanes,
+  steps: ReadonlyMap<string, { readonly from: number; readonly to: number }>,
+): Lanes {
+  const moved = (span: LaneSpan): LaneSpan => ({
+    ...span,
+    from: steps.get(span.step)?.from ?? span.from,
+    to: steps.get(span.step)?.to ?? span.to,
+  })
+  const held = (span: LaneSpan): LaneSpan => ({
+    ...moved(span),
+    to: steps.get(lastOf(planned, span.step))?.to ?? span.to,
+  })
   return {
-    hands: lanes.hands.map(lane => lane.map(moved)), fires: lanes.fires.map(lane => lane.map(moved)),
+    hands: lanes.hands.map(lane => lane.map(moved)),
+    fires: lanes.fires.map(lane => lane.map(moved)),
     vessels: lanes.vessels.map(({ id, spans }) => ({ id, spans: spans.map(held) })),
   }
 }

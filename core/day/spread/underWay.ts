@@ -5,8 +5,8 @@ import type { Doing } from './spread'
 export const FROZEN_MIN = 10
 
 /**
- * A day under way: what is begun lasts as long as it did, or longer than now if it goes on; a reheat that is begun is not
- * asked for again.
+ * A day under way: what is begun lasts as long as it did, or longer than now if it goes on; a reheat that is begun is
+ * not asked for again.
  *
  * @param day as it was planned
  * @param doings what is begun and done, minutes
@@ -18,7 +18,10 @@ export function underWay(day: Day, doings: readonly Doing[], now: number): Day {
     ...dish, activities: dish.activities.map((activity): Activity => {
       const one = doing.get(`${dish.id}.${activity.id}`)
       if (!one || one.begun === null) return activity
-      const lasts = Math.max(1, one.ended === null ? Math.max(activity.dur[1], now + 1 - one.begun) : one.ended - one.begun)
+      const lasts = Math.max(
+        1,
+        one.ended === null ? Math.max(activity.dur[1], now + 1 - one.begun) : one.ended - one.begun,
+      )
       return { ...activity, dur: [lasts, lasts, Math.max(lasts, one.ended === null ? activity.dur[2] : lasts)] }
     }),
   }))
@@ -40,7 +43,9 @@ export function frozen(day: Day, starts: Starts, doings: readonly Doing[], now: 
     const start = begun.get(step)
     if (start !== undefined) return [{ kind: 'pin', step, start }]
     const planned = starts[step]
-    return planned !== undefined && planned >= now && planned < now + FROZEN_MIN ? [{ kind: 'pin', step, start: planned }] : []
+    return planned !== undefined && planned >= now && planned < now + FROZEN_MIN
+      ? [{ kind: 'pin', step, start: planned }]
+      : []
   }))
 }
 
@@ -62,7 +67,12 @@ export function whatIsLeft(planned: Day, starts: Starts, doings: readonly Doing[
     ...going, wishes: [...(planned.wishes ?? []).filter(wish => !held.has(wish.step)), ...wishes],
     dishes: going.dishes.map((dish): DayDish => {
       const { hotPour, stands, ...rest } = dish
-      return { ...rest, lags: dish.lags.filter(lag => !begun.has(`${dish.id}.${lag.to}`)), ...(hotPour && !begun.has(`${dish.id}.${hotPour.pour}`) ? { hotPour } : {}), ...(stands && !begun.has(`${dish.id}.${stands.from}`) ? { stands } : {}) }
+      return {
+        ...rest,
+        lags: dish.lags.filter(lag => !begun.has(`${dish.id}.${lag.to}`)),
+        ...(hotPour && !begun.has(`${dish.id}.${hotPour.pour}`) ? { hotPour } : {}),
+        ...(stands && !begun.has(`${dish.id}.${stands.from}`) ? { stands } : {}),
+      }
     }),
   }
 }

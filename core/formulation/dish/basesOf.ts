@@ -17,7 +17,8 @@ export type SecondBase = DishIngredient & { readonly asBase: NonNullable<DishIng
  * @returns its other bases in its order; empty for most
  */
 export function secondBases(dish: Pick<Based, 'base' | 'ingredients'>): SecondBase[] {
-  const isSecond = (one: DishIngredient): one is SecondBase => one.id !== dish.base && one.asBase !== undefined && one.perBase > 0
+  const isSecond = (one: DishIngredient): one is SecondBase =>
+    one.id !== dish.base && one.asBase !== undefined && one.perBase > 0
   return dish.ingredients.filter(isSecond)
 }
 

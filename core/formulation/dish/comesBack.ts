@@ -9,7 +9,11 @@ import type { Stage } from './dish'
  * @param ingredient its id in the dish
  * @returns whether an earlier stage took it out
  */
-export function comesBack(stages: readonly Pick<Stage, 'id' | 'takesOut'>[], stage: string, ingredient: string): boolean {
+export function comesBack(
+  stages: readonly Pick<Stage, 'id' | 'takesOut'>[],
+  stage: string,
+  ingredient: string,
+): boolean {
   const at = stages.findIndex(one => one.id === stage)
   return stages.slice(0, Math.max(0, at)).some(one => one.takesOut.includes(ingredient))
 }

@@ -4,7 +4,22 @@ import type { SignId } from '../signs/signIds'
 
 /** What is done in a stage; the sentence for it lives in `words/`. */
 export const DOINGS = [
-  'prepare', 'fry', 'roast', 'heat', 'melt', 'boil-syrup', 'press', 'wait', 'pour', 'cook-down', 'sweeten', 'enrich', 'cool', 'rest', 'set', 'shape',
+  'prepare',
+  'fry',
+  'roast',
+  'heat',
+  'melt',
+  'boil-syrup',
+  'press',
+  'wait',
+  'pour',
+  'cook-down',
+  'sweeten',
+  'enrich',
+  'cool',
+  'rest',
+  'set',
+  'shape',
 ] as const
 export type Doing = (typeof DOINGS)[number]
 
@@ -14,7 +29,20 @@ export type Flame = (typeof FLAMES)[number]
 
 /** What an ingredient does in a dish: this, not its name, decides when it goes in. */
 export const PARTS = [
-  'base', 'helper', 'fat', 'sugar', 'jaggery', 'water', 'milk', 'juice', 'milk-solids', 'condensed', 'fruit', 'nuts', 'spice', 'steeped',
+  'base',
+  'helper',
+  'fat',
+  'sugar',
+  'jaggery',
+  'water',
+  'milk',
+  'juice',
+  'milk-solids',
+  'condensed',
+  'fruit',
+  'nuts',
+  'spice',
+  'steeped',
 ] as const
 export type Part = (typeof PARTS)[number]
 

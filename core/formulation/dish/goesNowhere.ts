@@ -7,7 +7,10 @@ import type { DishCard, Stage } from './dish'
  * @param stages its stages, laid out
  * @returns their ids within the dish
  */
-export function goesNowhere(card: Pick<DishCard, 'ingredients'>, stages: readonly Pick<Stage, 'adds' | 'handles'>[]): string[] {
+export function goesNowhere(
+  card: Pick<DishCard, 'ingredients'>,
+  stages: readonly Pick<Stage, 'adds' | 'handles'>[],
+): string[] {
   const taken = new Set(stages.flatMap(one => [...one.adds.map(add => add.ingredient), ...(one.handles ?? [])]))
   return card.ingredients.filter(one => one.perBase > 0 && !taken.has(one.id)).map(one => one.id)
 }

@@ -36,11 +36,13 @@ export interface NewDish {
  * @example newDish({ id: 'd', name: 'Ours', family: 'semolina', style: 'rich', base: semolinaMedium })
  */
 export function newDish(start: NewDish): DishCard {
-  if (!start.base.families.includes(start.family)) throw new CoreError('unknown-name', 'newDish.base', { given: start.base.id, family: start.family })
+  if (!start.base.families.includes(start.family))
+    throw new CoreError('unknown-name', 'newDish.base', { given: start.base.id, family: start.family })
   const choices = usualChoices(start.family, start.form)
   const spans = spansOf({ family: start.family, choices })
   const { fresh } = familyOf(start.family)
-  const line = (ingredient: string, part: Part, perBase: number): DishIngredient[] => (perBase > 0 ? [{ id: ingredient, ingredient, perBase: Math.round(perBase * 1000) / 1000, part }] : [])
+  const line = (ingredient: string, part: Part, perBase: number): DishIngredient[] =>
+    perBase > 0 ? [{ id: ingredient, ingredient, perBase: Math.round(perBase * 1000) / 1000, part }] : []
   const liquid = choices.liquid === 'none' ? 0 : styleRatio(spans, 'liquid', start.style)
   const syrupWater = choices.sugar === 'syrup' && choices.liquid === 'none' ? SYRUP_WATER : 0
   const powdered = choices.sugar === 'off-fire'

@@ -1,13 +1,19 @@
 import type { Ingredient } from '../../materials/composition/ingredient'
 import type { Dish, Part, Stage } from './dish'
 
-/** Least liquid under the lid of a pressure pan where its maker says nothing else, g: a cup (kitchen rule; makers ask for 200 to 300 ml). */
+/**
+ * Least liquid under the lid of a pressure pan where its maker says nothing else, g: a cup (kitchen rule; makers ask
+ * for 200 to 300 ml).
+ */
 export const LEAST_LIQUID_G = 240
 /** Id of the water that goes in beside the dish's own, and of the stage under pressure. */
 const ADDED = 'pressure-water'
 const PRESS = 'press'
 const LIQUIDS: readonly Part[] = ['water', 'milk', 'juice']
-/** How full a pressure pan may be: two thirds, half of what foams or swells (makers' instructions and food safety advice; recalled, unchecked). */
+/**
+ * How full a pressure pan may be: two thirds, half of what foams or swells (makers' instructions and food safety
+ * advice; recalled, unchecked).
+ */
 const FULL = 2 / 3
 const FOAMS = 1 / 2
 /** Density of soaked and wet food, g/ml (estimate). */
@@ -33,7 +39,9 @@ function idsUnder(stage: Stage): Set<string> {
 
 function liquidG(dish: Pick<Dish, 'ingredients'>, stage: Stage, baseG: number): number {
   const ids = idsUnder(stage)
-  return dish.ingredients.filter(one => ids.has(one.id) && one.part !== undefined && LIQUIDS.includes(one.part)).reduce((sum, one) => sum + one.perBase * baseG, 0)
+  return dish.ingredients
+    .filter(one => ids.has(one.id) && one.part !== undefined && LIQUIDS.includes(one.part))
+    .reduce((sum, one) => sum + one.perBase * baseG, 0)
 }
 
 /**
@@ -52,7 +60,8 @@ export function withPressureWater<D extends Dish>(dish: D, baseG: number, waterO
   if (!(missing > 0)) return dish
   const perBase = missing / baseG
   const own = dish.ingredients.reduce((sum, one) => sum + one.perBase * waterOf(one.ingredient), 0)
-  const atFire = press.phase === 'before' ? dish.stages.find(stage => stage.adds.some(one => one.ingredient === dish.base)) : press
+  const atFire =
+    press.phase === 'before' ? dish.stages.find(stage => stage.adds.some(one => one.ingredient === dish.base)) : press
   const into = (stage: Stage): Stage => ({
     ...stage,
     ...(stage === atFire ? { adds: [...stage.adds, { ingredient: ADDED, share: 1 }] } : {}),
@@ -90,5 +99,11 @@ export function pressureFit(dish: Dish, baseG: number, rowOf: (ingredient: strin
   const foams = dish.family === 'lentil' || inside.some(one => one.part === 'milk')
   const most = foams ? FOAMS : FULL
   const added = dish.ingredients.find(one => one.id === ADDED)
-  return { liquidG: liquidG(dish, press, baseG), addedG: (added?.perBase ?? 0) * baseG, contentMl, most, needsMl: contentMl / most }
+  return {
+    liquidG: liquidG(dish, press, baseG),
+    addedG: (added?.perBase ?? 0) * baseG,
+    contentMl,
+    most,
+    needsMl: contentMl / most,
+  }
 }

@@ -29,7 +29,11 @@ const guess = (from: number, to: number): Span => span(from, to, undefined, true
 
 /** Weight relative to the dry base, by family and form; of fresh produce relative to its prepared raw weight. */
 const SPANS: Readonly<Record<string, Spans>> = {
-  'semolina': { fat: span(0.3, 1.3, [0.5, 0.8, 1.05]), sugar: span(0.9, 2.4, [1.0, 1.4, 1.9]), liquid: span(3, 5.6, [3.6, 4.4, 5]) },
+  'semolina': {
+    fat: span(0.3, 1.3, [0.5, 0.8, 1.05]),
+    sugar: span(0.9, 2.4, [1.0, 1.4, 1.9]),
+    liquid: span(3, 5.6, [3.6, 4.4, 5]),
+  },
   'semolina slab': { fat: span(0.3, 1.3), sugar: span(0.9, 2.4), liquid: guess(0.8, 3) },
   'broken-wheat': { fat: span(0.25, 0.7), sugar: span(0.8, 1.5), liquid: span(3.5, 4.5) },
   'vermicelli': { fat: span(0.25, 0.6), sugar: span(0.6, 1), liquid: span(2, 3) },
@@ -52,7 +56,10 @@ const PUREE: Spans = { ...SPANS.lentil, liquid: guess(0, 4) }
  * @param dish family id, and its choices where it has any
  * @returns spans; those of semolina for a family that is not known
  */
-export function spansOf(dish: { readonly family: string, readonly choices?: { readonly form: Form, readonly preparation: string } | undefined }): Spans {
+export function spansOf(dish: {
+  readonly family: string
+  readonly choices?: { readonly form: Form; readonly preparation: string } | undefined
+}): Spans {
   const form = dish.choices?.form ?? 'soft'
   if (dish.choices?.preparation === 'cooked-puree') return PUREE
   if (form === 'balls' && !familyOf(dish.family).fresh) return SPANS.balls
@@ -101,5 +108,12 @@ export function standingOf(role: Role, ratio: number, spans: Spans): Standing {
   const step = found.steps.findIndex(end => ratio <= end + slack)
   const bound = outside === 'below' ? found.from : found.to
   const far = outside ? Math.abs(ratio - bound) / Math.max(bound, 0.05) : 0
-  return { role, ratio, span: found, outside, style: outside ? null : STYLES[step < 0 ? 3 : step], sure: far < MAY ? 'may' : far < SURELY ? 'likely' : 'surely' }
+  return {
+    role,
+    ratio,
+    span: found,
+    outside,
+    style: outside ? null : STYLES[step < 0 ? 3 : step],
+    sure: far < MAY ? 'may' : far < SURELY ? 'likely' : 'surely',
+  }
 }

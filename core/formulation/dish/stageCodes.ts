@@ -24,7 +24,18 @@ export type HeatCaution = (typeof HEAT_CAUTIONS)[number]
 
 /** Cautions by the step where a hand could be burned. */
 export const CAUTION_CODES = [
-  'hot-fat', 'pour', 'splashes', 'spitting', 'hot-sweet', 'syrup', 'scald', 'pressure', 'grinder', 'allergen', 'two-hours', ...HEAT_CAUTIONS,
+  'hot-fat',
+  'pour',
+  'splashes',
+  'spitting',
+  'hot-sweet',
+  'syrup',
+  'scald',
+  'pressure',
+  'grinder',
+  'allergen',
+  'two-hours',
+  ...HEAT_CAUTIONS,
 ] as const
 export type CautionCode = (typeof CAUTION_CODES)[number]
 

@@ -2,11 +2,27 @@ import type { FamilyId } from '../family/family'
 import type { Choices, Form } from './choices'
 
 const GRAIN: Choices = {
-  form: 'soft', preparation: 'as-bought', roast: 'golden', fat: 'at-start', liquid: 'water', pour: 'at-once', sugar: 'in-liquid', nuts: 'first',
-  cooking: 'open', finish: 'stirred', tasting: 'tasted', lots: false,
+  form: 'soft',
+  preparation: 'as-bought',
+  roast: 'golden',
+  fat: 'at-start',
+  liquid: 'water',
+  pour: 'at-once',
+  sugar: 'in-liquid',
+  nuts: 'first',
+  cooking: 'open',
+  finish: 'stirred',
+  tasting: 'tasted',
+  lots: false,
 }
 const REDUCED: Choices = { ...GRAIN, preparation: 'grated', roast: 'none', sugar: 'into-reduced' }
-const BALLS: Partial<Choices> = { form: 'balls', liquid: 'none', sugar: 'off-fire', nuts: 'into-roast', finish: 'stirred' }
+const BALLS: Partial<Choices> = {
+  form: 'balls',
+  liquid: 'none',
+  sugar: 'off-fire',
+  nuts: 'into-roast',
+  finish: 'stirred',
+}
 const SLAB: Partial<Choices> = { form: 'slab', sugar: 'syrup' }
 
 const BY_FAMILY: Readonly<Record<FamilyId, Choices>> = {
@@ -33,7 +49,19 @@ export function usualChoices(family: FamilyId, form?: Form): Choices {
   const usual = BY_FAMILY[family]
   if (form === undefined || form === usual.form) return usual
   const reduced = usual.sugar === 'into-reduced'
-  if (form === 'balls') return reduced ? { ...usual, form } : { ...usual, ...BALLS, preparation: family === 'lentil' ? 'dry-ground' : usual.preparation, fat: 'at-start' }
-  if (form === 'slab') return reduced ? { ...usual, form, finish: 'stirred' } : { ...usual, ...SLAB, liquid: 'water', preparation: family === 'lentil' ? 'dry-ground' : usual.preparation, finish: 'stirred' }
+  if (form === 'balls')
+    return reduced
+      ? { ...usual, form }
+      : { ...usual, ...BALLS, preparation: family === 'lentil' ? 'dry-ground' : usual.preparation, fat: 'at-start' }
+  if (form === 'slab')
+    return reduced
+      ? { ...usual, form, finish: 'stirred' }
+      : {
+          ...usual,
+          ...SLAB,
+          liquid: 'water',
+          preparation: family === 'lentil' ? 'dry-ground' : usual.preparation,
+          finish: 'stirred',
+        }
   return { ...usual, form }
 }

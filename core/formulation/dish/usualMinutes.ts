@@ -3,9 +3,35 @@ import { roleOfStage, type StageRole } from './stageRole'
 
 /** Minutes of stages at the usual amount, as common kitchen knowledge gives them (estimates), by stage id. */
 const COMMON: Readonly<Partial<Record<StageRole, number>>> = {
-  'nuts': 4, 'nuts-last': 4, 'roast-dry': 6, 'roast': 8, 'paste': 14, 'pour': 1, 'rain': 2, 'take-up': 4, 'swell': 4, 'milk': 10, 'liquid': 10, 'sweeten': 5, 'rub-in': 6,
-  'enrich': 5, 'enrich-2': 4, 'enrich-3': 4, 'finish': 5, 'rest': 5, 'cool': 30, 'thicken': 8, 'syrup': 10, 'soften': 14, 'soften-2': 10,
-  'fat-in': 6, 'press': 7, 'wait': 15, 'melt': 6, 'boil-soft': 40, 'roast-whole': 10,
+  'nuts': 4,
+  'nuts-last': 4,
+  'roast-dry': 6,
+  'roast': 8,
+  'paste': 14,
+  'pour': 1,
+  'rain': 2,
+  'take-up': 4,
+  'swell': 4,
+  'milk': 10,
+  'liquid': 10,
+  'sweeten': 5,
+  'rub-in': 6,
+  'enrich': 5,
+  'enrich-2': 4,
+  'enrich-3': 4,
+  'finish': 5,
+  'rest': 5,
+  'cool': 30,
+  'thicken': 8,
+  'syrup': 10,
+  'soften': 14,
+  'soften-2': 10,
+  'fat-in': 6,
+  'press': 7,
+  'wait': 15,
+  'melt': 6,
+  'boil-soft': 40,
+  'roast-whole': 10,
 }
 
 /** Where a family is known to take longer or shorter. */

@@ -23,10 +23,25 @@ const MOST_RATIO = 20
  * @throws CoreError `out-of-range` where it is too much, or the dish is full; `unknown-name` for a base of no family
  */
 export function withIngredient(card: DishCard, row: Row, part: Part, perBase: number): DishCard {
-  if (!(perBase > 0 && perBase <= MOST_RATIO)) throw new CoreError('out-of-range', 'withIngredient.perBase', { given: perBase, min: 'more than nothing', max: MOST_RATIO })
+  if (!(perBase > 0 && perBase <= MOST_RATIO))
+    throw new CoreError('out-of-range', 'withIngredient.perBase', {
+      given: perBase,
+      min: 'more than nothing',
+      max: MOST_RATIO,
+    })
   const known = card.ingredients.find(one => one.ingredient === row.id && one.part === part)
-  if (known) return { ...card, ingredients: card.ingredients.map(one => (one === known ? { ...one, perBase: Math.min(MOST_RATIO, one.perBase + perBase) } : one)) }
-  if (card.ingredients.length >= MOST_INGREDIENTS) throw new CoreError('out-of-range', 'withIngredient.ingredients', { given: card.ingredients.length + 1, max: MOST_INGREDIENTS })
+  if (known)
+    return {
+      ...card,
+      ingredients: card.ingredients.map(one =>
+        one === known ? { ...one, perBase: Math.min(MOST_RATIO, one.perBase + perBase) } : one,
+      ),
+    }
+  if (card.ingredients.length >= MOST_INGREDIENTS)
+    throw new CoreError('out-of-range', 'withIngredient.ingredients', {
+      given: card.ingredients.length + 1,
+      max: MOST_INGREDIENTS,
+    })
   const one = { id: freeId(card, row.id), ingredient: row.id, perBase, ...played(card, row, part) }
   return wetted({ ...card, ingredients: [...card.ingredients, one] })
 }
@@ -98,8 +113,12 @@ export function wetted(card: DishCard): DishCard {
   const liquid: Choices['liquid'] = there.milk && there.water && !fresh && sugar !== 'syrup'
     ? 'water-then-milk'
     : there.milk ? 'milk' : there.juice ? 'juice' : there.water ? 'water' : 'none'
-  const holds = card.choices.liquid === liquid || (card.choices.liquid === 'milk' && there.milk) || (card.choices.liquid === 'water-then-milk' && there.milk && there.water)
-    || (card.choices.liquid === 'water' && there.water && !there.milk) || (card.choices.liquid === 'juice' && there.juice && !there.milk)
+  const holds =
+    card.choices.liquid === liquid
+    || (card.choices.liquid === 'milk' && there.milk)
+    || (card.choices.liquid === 'water-then-milk' && there.milk && there.water)
+    || (card.choices.liquid === 'water' && there.water && !there.milk)
+    || (card.choices.liquid === 'juice' && there.juice && !there.milk)
   return holds ? card : { ...card, choices: { ...card.choices, liquid } }
 }
 

@@ -15,8 +15,8 @@ const PORTION_G = 120
 export interface DecidedAmount { readonly ingredient: string, readonly massG: number }
 
 /**
- * A dish from a list of weights: the weightiest that can be a base is one, the others are taken by what they are, and the
- * school is the usual one of the family, led to what can be cooked with what is there.
+ * A dish from a list of weights: the weightiest that can be a base is one, the others are taken by what they are, and
+ * the school is the usual one of the family, led to what can be cooked with what is there.
  *
  * @param id of the new dish
  * @param name of the new dish, 1 to 60 characters
@@ -25,21 +25,44 @@ export interface DecidedAmount { readonly ingredient: string, readonly massG: nu
  * @returns the first version of the dish
  * @throws CoreError `cannot-work` where none of them can be a base
  */
-export function dishFromAmounts(id: string, name: string, amounts: readonly DecidedAmount[], rowOf: (ingredient: string) => Ingredient): DishCard {
+export function dishFromAmounts(
+  id: string,
+  name: string,
+  amounts: readonly DecidedAmount[],
+  rowOf: (ingredient: string) => Ingredient,
+): DishCard {
   const sums = new Map<string, number>()
   for (const one of amounts) if (one.massG > 0) sums.set(one.ingredient, (sums.get(one.ingredient) ?? 0) + one.massG)
-  const bases = [...sums].filter(([ingredient]) => rowOf(ingredient).families.length > 0).sort((p, q) => weight(rowOf(q[0]), q[1]) - weight(rowOf(p[0]), p[1]))
+  const bases = [...sums]
+    .filter(([ingredient]) => rowOf(ingredient).families.length > 0)
+    .sort((p, q) => weight(rowOf(q[0]), q[1]) - weight(rowOf(p[0]), p[1]))
   const [base] = bases
   if (!base) throw new CoreError('cannot-work', 'dishFromAmounts.amounts', { missing: 'a base' })
   const [baseId, baseG] = base
   const family = rowOf(baseId).families[0] as FamilyId
-  const ingredients = [...sums].map(([ingredient, massG]): DishIngredient => (ingredient === baseId
-    ? { id: family, ingredient, perBase: 1, part: 'base' }
-    : { id: ingredient, ingredient, perBase: Math.min(20, Math.round(massG / baseG * 1e5) / 1e5), part: partOf(rowOf(ingredient)) }))
+  const ingredients = [...sums].map(([ingredient, massG]): DishIngredient =>
+    ingredient === baseId
+      ? { id: family, ingredient, perBase: 1, part: 'base' }
+      : {
+          id: ingredient,
+          ingredient,
+          perBase: Math.min(20, Math.round((massG / baseG) * 1e5) / 1e5),
+          part: partOf(rowOf(ingredient)),
+        },
+  )
   const choices = usualChoices(family)
   const card: DishCard = {
-    id, version: 1, name, otherNames: [], family, base: family, ingredients, choices, portionG: PORTION_G,
-    usual: { baseG: Math.min(20000, Math.max(5, Math.round(baseG))), minutes: {} }, kept: usualKept(family, choices),
+    id,
+    version: 1,
+    name,
+    otherNames: [],
+    family,
+    base: family,
+    ingredients,
+    choices,
+    portionG: PORTION_G,
+    usual: { baseG: Math.min(20000, Math.max(5, Math.round(baseG))), minutes: {} },
+    kept: usualKept(family, choices),
   }
   const cooked = led(withLiquids(card))
   return { ...cooked, kept: usualKept(family, cooked.choices) }
@@ -53,7 +76,16 @@ function weight(row: Ingredient, massG: number): number {
 /** Wetted with what is there. */
 function withLiquids(card: DishCard): DishCard {
   const has = (part: string): boolean => card.ingredients.some(one => one.part === part)
-  const liquid = has('milk') && has('water') ? 'water-then-milk' : has('milk') ? 'milk' : has('juice') ? 'juice' : has('water') ? 'water' : 'none'
+  const liquid =
+    has('milk') && has('water')
+      ? 'water-then-milk'
+      : has('milk')
+        ? 'milk'
+        : has('juice')
+          ? 'juice'
+          : has('water')
+            ? 'water'
+            : 'none'
   const fresh = familyOf(card.family).fresh
   return { ...card, choices: { ...card.choices, liquid: fresh && liquid === 'water-then-milk' ? 'milk' : liquid } }
 }
@@ -62,8 +94,13 @@ function withLiquids(card: DishCard): DishCard {
 function led(card: DishCard): DishCard {
   let now = card
   for (let step = 0; step < 10; step++) {
-    const offered = troublesOf(now).flatMap(trouble => trouble.offers).map(offer => ({ ...now, choices: { ...now.choices, ...offer } }))
-    const best = offered.reduce<DishCard | null>((found, one) => (found && troublesOf(found).length <= troublesOf(one).length ? found : one), null)
+    const offered = troublesOf(now)
+      .flatMap(trouble => trouble.offers)
+      .map(offer => ({ ...now, choices: { ...now.choices, ...offer } }))
+    const best = offered.reduce<DishCard | null>(
+      (found, one) => (found && troublesOf(found).length <= troublesOf(one).length ? found : one),
+      null,
+    )
     if (!best) return now
     now = best
   }

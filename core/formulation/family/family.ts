@@ -5,11 +5,23 @@ export { COLOUR_STEPS, type ColourStep } from '../signs/signIds'
 
 /** Base families by id, in the order they are offered. */
 export const FAMILY_IDS = [
-  'semolina', 'broken-wheat', 'vermicelli', 'wheat-flour', 'other-flour', 'gram-flour', 'lentil', 'vegetable', 'fruit', 'coconut-nut',
+  'semolina',
+  'broken-wheat',
+  'vermicelli',
+  'wheat-flour',
+  'other-flour',
+  'gram-flour',
+  'lentil',
+  'vegetable',
+  'fruit',
+  'coconut-nut',
 ] as const
 export type FamilyId = (typeof FAMILY_IDS)[number]
 
-/** How a base cooks: grain that swells whole, flour that thickens, produce that is grated and cooked down, coconut and nuts. */
+/**
+ * How a base cooks: grain that swells whole, flour that thickens, produce that is grated and cooked down, coconut and
+ * nuts.
+ */
 export type BaseKind = 'grain' | 'flour' | 'produce' | 'nut'
 
 /** One base family as a row of numbers; no law is written per dish. */

@@ -10,5 +10,7 @@ import type { Countable } from './parseAmount'
 export function countable(row: Pick<Ingredient, 'piece' | 'name' | 'otherNames'>): Countable | undefined {
   if (!row.piece) return undefined
   const name = row.name.split(',')[0] ?? row.name
-  return { nouns: [row.piece.noun, row.piece.plural, name, `${name}s`, ...row.otherNames].map(one => one.toLowerCase()) }
+  return {
+    nouns: [row.piece.noun, row.piece.plural, name, `${name}s`, ...row.otherNames].map(one => one.toLowerCase()),
+  }
 }

@@ -2,8 +2,8 @@
 export interface DrawnSize { readonly topMm: number, readonly bottomMm: number, readonly heightMm: number }
 
 /**
- * A likely shape of a cup or spoon of a volume, for drawing it to scale: a cup a little taller than wide that narrows to
- * three quarters at its base, a spoon four times as wide as deep (both estimates).
+ * A likely shape of a cup or spoon of a volume, for drawing it to scale: a cup a little taller than wide that narrows
+ * to three quarters at its base, a spoon four times as wide as deep (both estimates).
  *
  * @param volumeMl volume in ml, 1 to 5000
  * @param kind cup or spoon

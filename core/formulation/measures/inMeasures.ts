@@ -40,7 +40,9 @@ const FAR_OFF = 0.035
  */
 export function inMeasures(volumeMl: number, measures: readonly MeasureSize[]): MeasuredAmount {
   const falling = [...measures].sort((p, q) => q.volumeMl - p.volumeMl)
-  const measure = falling.find((one, i) => volumeMl >= (i === 0 ? LEAST_SHARE : LEAST_OF_SMALLER) * one.volumeMl) ?? falling[falling.length - 1]
+  const measure =
+    falling.find((one, i) => volumeMl >= (i === 0 ? LEAST_SHARE : LEAST_OF_SMALLER) * one.volumeMl)
+    ?? falling[falling.length - 1]
   const exact = volumeMl / measure.volumeMl
   const { count, text } = usableCount(exact)
   const error = exact > 0 ? Math.abs(count - exact) / exact : 0
@@ -50,13 +52,24 @@ export function inMeasures(volumeMl: number, measures: readonly MeasureSize[]): 
 }
 
 /** The mark below, and whole or half smaller measures on top; only where that is nearer. */
-function withRest(plain: MeasuredAmount, measure: MeasureSize, smaller: readonly MeasureSize[], volumeMl: number): MeasuredAmount {
+function withRest(
+  plain: MeasuredAmount,
+  measure: MeasureSize,
+  smaller: readonly MeasureSize[],
+  volumeMl: number,
+): MeasuredAmount {
   const below = usableBelow(plain.exact)
   const left = volumeMl - below.count * measure.volumeMl
   const add = smaller.find(one => left >= 0.75 * one.volumeMl)
   if (!add || below.count === 0) return plain
-  const halves = Math.round(2 * left / add.volumeMl) / 2
+  const halves = Math.round((2 * left) / add.volumeMl) / 2
   const error = Math.abs(below.count * measure.volumeMl + halves * add.volumeMl - volumeMl) / volumeMl
   if (!(error < plain.error)) return plain
-  return { ...plain, count: below.count, text: below.text, error, rest: { name: add.name, count: halves, text: usableCount(halves).text } }
+  return {
+    ...plain,
+    count: below.count,
+    text: below.text,
+    error,
+    rest: { name: add.name, count: halves, text: usableCount(halves).text },
+  }
 }

@@ -1,6 +1,9 @@
 import { speltPlain } from './speltPlain'
 
-/** What a unit of an amount stands for. `vessel` is a cup of somebody's own; `loose` is known to the hand that wrote it alone. */
+/**
+ * What a unit of an amount stands for. `vessel` is a cup of somebody's own; `loose` is known to the hand that wrote it
+ * alone.
+ */
 export type Unit =
   | { readonly kind: 'mass', readonly massG: number }
   | { readonly kind: 'volume', readonly volumeMl: number }
@@ -37,8 +40,14 @@ const NAMED: readonly (readonly [Unit, string])[] = [
   [volume(10), 'cl|centilitre|centilitres'],
   [volume(100), 'dl|decilitre|decilitres|deciliter|deciliters'],
   [volume(1000), 'l|ltr|ltrs|lt|litre|litres|liter|liters|लीटर|लिटर|லிட்டர்'],
-  [volume(TBSP_ML), 'tbsp|tbsps|tbs|tbl|tblsp|tablespoon|tablespoons|table spoon|table spoons|बड़ा चम्मच|बड़े चम्मच|बडा चम्मच|बडे चम्मच|टेबलस्पून|टेबल स्पून|bada chammach|bade chammach|மேசைக்கரண்டி|மேஜைக்கரண்டி|மேசை கரண்டி|மேஜை கரண்டி|டேபிள்ஸ்பூன்|டேபிள் ஸ்பூன்'],
-  [volume(TSP_ML), 'tsp|tsps|teaspoon|teaspoons|tea spoon|tea spoons|छोटा चम्मच|छोटे चम्मच|छोटी चम्मच|टीस्पून|टी स्पून|चाय चम्मच|chhota chammach|chhote chammach|chota chammach|டீஸ்பூன்|டீ ஸ்பூன்|தேக்கரண்டி|தேயிலைக்கரண்டி'],
+  [
+    volume(TBSP_ML),
+    'tbsp|tbsps|tbs|tbl|tblsp|tablespoon|tablespoons|table spoon|table spoons|बड़ा चम्मच|बड़े चम्मच|बडा चम्मच|बडे चम्मच|टेबलस्पून|टेबल स्पून|bada chammach|bade chammach|மேசைக்கரண்டி|மேஜைக்கரண்டி|மேசை கரண்டி|மேஜை கரண்டி|டேபிள்ஸ்பூன்|டேபிள் ஸ்பூன்',
+  ],
+  [
+    volume(TSP_ML),
+    'tsp|tsps|teaspoon|teaspoons|tea spoon|tea spoons|छोटा चम्मच|छोटे चम्मच|छोटी चम्मच|टीस्पून|टी स्पून|चाय चम्मच|chhota chammach|chhote chammach|chota chammach|டீஸ்பூன்|டீ ஸ்பூன்|தேக்கரண்டி|தேயிலைக்கரண்டி',
+  ],
   [volume(PINCH_ML), 'pinch|pinches|चुटकी|चुटकीभर|chutki|சிட்டிகை|sittigai'],
   [vessel('cup'), 'cup|cups|c|measure|measures|कप|kap|கப்|கோப்பை'],
   [vessel('katori'), 'katori|katoris|कटोरी|कटोरियाँ|vati|वाटी|கிண்ணம்|kinnam'],
@@ -52,7 +61,10 @@ const NAMED: readonly (readonly [Unit, string])[] = [
   [loose(30), 'handful|handfuls|fistful|fistfuls|मुट्ठी|mutthi|கைப்பிடி'],
   [loose(0.6), 'dash|dashes|splash|sprinkle|sprinkling|drizzle|drop|drops|बूंद|बूँद'],
   [loose(TBSP_ML), 'dollop|dollops|knob|knobs|lump|lumps'],
-  [loose(null), 'packet|packets|pack|packs|pkt|tin|tins|can|cans|jar|jars|carton|cartons|bunch|bunches|sprig|sprigs|scoop|scoops|ladle|ladles|stick|sticks|block|blocks|slab|slabs|box|boxes|bag|bags|sachet|sachets|bottle|bottles|cube|cubes|slice|slices|inch|inches|cm|ser|seer|chhatank|chatak|सेर|छटाँक|छटांक|पैकेट|डिब्बा|டின்|பாக்கெட்|பொட்டலம்|படி'],
+  [
+    loose(null),
+    'packet|packets|pack|packs|pkt|tin|tins|can|cans|jar|jars|carton|cartons|bunch|bunches|sprig|sprigs|scoop|scoops|ladle|ladles|stick|sticks|block|blocks|slab|slabs|box|boxes|bag|bags|sachet|sachets|bottle|bottles|cube|cubes|slice|slices|inch|inches|cm|ser|seer|chhatank|chatak|सेर|छटाँक|छटांक|पैकेट|डिब्बा|டின்|பாக்கெட்|பொட்டலம்|படி',
+  ],
 ]
 const UNITS = new Map(NAMED.flatMap(([unit, names]) => names.split('|').map(name => [speltPlain(name), unit] as const)))
 const MOST_WORDS = 2

@@ -19,7 +19,10 @@ export interface UsableCount {
 export function usableCount(count: number): UsableCount {
   if (count >= 10) return { count: Math.round(count), text: String(Math.round(count)) }
   const rest = count - Math.floor(count)
-  return written(Math.floor(count), MARKS.reduce((best, one) => (Math.abs(one[0] - rest) < Math.abs(best[0] - rest) ? one : best)))
+  return written(
+    Math.floor(count),
+    MARKS.reduce((best, one) => (Math.abs(one[0] - rest) < Math.abs(best[0] - rest) ? one : best)),
+  )
 }
 
 /**

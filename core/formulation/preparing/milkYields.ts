@@ -21,5 +21,10 @@ export function milkFor(wantedG: number, into: 'curds' | 'thickened'): MilkYield
   requireRange('milkFor.wantedG', wantedG, 5, 5000)
   const [low, middle, high] = into === 'curds' ? CURDS : THICKENED
   const milk = wantedG / middle
-  return { early: wantedG / high, middle: milk, late: wantedG / low, limeMl: into === 'curds' ? milk / 1000 * LIME_ML_PER_KG : 0 }
+  return {
+    early: wantedG / high,
+    middle: milk,
+    late: wantedG / low,
+    limeMl: into === 'curds' ? (milk / 1000) * LIME_ML_PER_KG : 0,
+  }
 }

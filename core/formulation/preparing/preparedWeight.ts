@@ -15,8 +15,8 @@ export interface PreparedWeight {
 }
 
 /**
- * The weights an ingredient goes through while it is got ready: peeling and trimming, soaking gain, loss in grinding and
- * draining.
+ * The weights an ingredient goes through while it is got ready: peeling and trimming, soaking gain, loss in grinding
+ * and draining.
  *
  * @param preparedG weight the dish counts: peeled produce, dry lentils; g, 0 to 50 000
  * @param yields the ingredient's, corrections in it
@@ -32,5 +32,10 @@ export function preparedWeight(preparedG: number, yields: Yields, preparation: P
   // What is lost in grinding is bought on top, so that the dish's dry weight reaches the pan.
   const dry = grinds ? preparedG / yields.ground : preparedG
   const soakedG = soaks ? dry * (1 + yields.soakGain) : dry
-  return { asBoughtG: dry / yields.prepared, preparedG: dry, soakedG, groundG: grinds ? soakedG * yields.ground : soakedG }
+  return {
+    asBoughtG: dry / yields.prepared,
+    preparedG: dry,
+    soakedG,
+    groundG: grinds ? soakedG * yields.ground : soakedG,
+  }
 }

@@ -9,7 +9,12 @@ const LOST = 0.18
 const STRAY = 1.45
 
 /** Minutes to bring milk down, with the span they may take. */
-export interface Reducing { readonly minutes: number, readonly early: number, readonly late: number, readonly boiledOffG: number }
+export interface Reducing {
+  readonly minutes: number
+  readonly early: number
+  readonly late: number
+  readonly boiledOffG: number
+}
 
 /**
  * How long milk takes on a fire until it is thickened to a weight: heat up, then boil the water off.
@@ -18,7 +23,8 @@ export interface Reducing { readonly minutes: number, readonly early: number, re
  * @param toG weight wanted, g; thickened milk is about a fifth, milk for rabri about half
  * @param powerW into the pan on the mark in use, W, 50 to 6000
  * @param startC of the milk, °C, 0 to 100
- * @param stray how far that power may be off, as a factor each way, 10–90 %; that of a flame nobody has measured if left out
+ * @param stray how far that power may be off, as a factor each way, 10–90 %; that of a flame nobody has measured if
+ *   left out
  * @returns minutes, with their 10–90 % span
  * @throws CoreError `out-of-range`
  * @example reduceMilk(1000, 500, 700, 25).minutes // about 41

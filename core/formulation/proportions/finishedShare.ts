@@ -18,14 +18,17 @@ export interface YieldingDish {
 }
 
 /**
- * Finished weight for each gram of base: everything that goes in, less the liquid that does not stay and, of a dry base,
- * nine tenths of its own moisture. A quick figure for scaling; the forecast gives the better one with its window.
+ * Finished weight for each gram of base: everything that goes in, less the liquid that does not stay and, of a dry
+ * base, nine tenths of its own moisture. A quick figure for scaling; the forecast gives the better one with its window.
  *
  * @param dish proportions and the share of the liquid that stays
  * @param rowOf rows of the ingredient table
  * @returns g of sweet for each g of base, and one standard deviation of it
  */
-export function finishedShare(dish: YieldingDish, rowOf: (ingredient: string) => Ingredient): { readonly perBase: number, readonly spread: number } {
+export function finishedShare(
+  dish: YieldingDish,
+  rowOf: (ingredient: string) => Ingredient,
+): { readonly perBase: number; readonly spread: number } {
   let perBase = 0
   let liquid = 0
   for (const one of dish.ingredients) {
@@ -33,13 +36,12 @@ export function finishedShare(dish: YieldingDish, rowOf: (ingredient: string) =>
     const preparation = preparationOf(dish, one)
     const dry = preparation !== undefined && !familyOf(one.asBase?.family ?? dish.family).fresh
     const water = waterOf(one, row, preparation)
-    const moisture = one.perBase * row.nutrients.water / 100
+    const moisture = (one.perBase * row.nutrients.water) / 100
     perBase += one.perBase + (water - moisture)
     if (dry) {
       perBase -= moisture * ROASTED_OUT
       liquid += water - moisture
-    }
-    else liquid += water
+    } else liquid += water
   }
   return { perBase: perBase - liquid * (1 - dish.kept.share), spread: liquid * dish.kept.spread }
 }

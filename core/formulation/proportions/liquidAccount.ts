@@ -43,7 +43,11 @@ type Accounted = Pick<DishCard, 'base' | 'family' | 'ingredients' | 'choices'>
  * @param rowOf rows of the ingredient table
  * @returns the account, g
  */
-export function liquidAccount(dish: Accounted, baseG: number, rowOf: (ingredient: string) => Ingredient): LiquidAccount {
+export function liquidAccount(
+  dish: Accounted,
+  baseG: number,
+  rowOf: (ingredient: string) => Ingredient,
+): LiquidAccount {
   const lines: WaterLine[] = []
   let plain = 0
   let brought = 0
@@ -51,7 +55,7 @@ export function liquidAccount(dish: Accounted, baseG: number, rowOf: (ingredient
     const row = rowOf(one.ingredient)
     const preparation = preparationOf(dish, one)
     const fresh = familyOf(one.asBase?.family ?? dish.family).fresh
-    const own = one.perBase * row.nutrients.water / 100
+    const own = (one.perBase * row.nutrients.water) / 100
     const water = baseG * (waterOf(one, row, preparation) - (preparation !== undefined && !fresh ? own : 0))
     if (one.part === 'water') plain += water
     else if (water >= LEAST_SHARE * baseG) {
@@ -61,14 +65,22 @@ export function liquidAccount(dish: Accounted, baseG: number, rowOf: (ingredient
   }
   const taken = takings(dish, baseG, plain > 0)
   const used = taken.reduce((sum, line) => sum + line.waterG, 0)
-  return { totalG: plain + brought, plainG: plain, lines: [...taken, ...lines], toPourG: Math.max(0, plain - used), overdrawn: used > plain + 0.5 }
+  return {
+    totalG: plain + brought,
+    plainG: plain,
+    lines: [...taken, ...lines],
+    toPourG: Math.max(0, plain - used),
+    overdrawn: used > plain + 0.5,
+  }
 }
 
 function takings(dish: Accounted, baseG: number, hasPlain: boolean): WaterLine[] {
   if (!hasPlain) return []
   return dish.ingredients.flatMap((one): WaterLine[] => {
-    if (one.part === 'jaggery' && one.perBase > 0) return [{ id: one.id, what: 'melts', waterG: MELTS * one.perBase * baseG }]
-    if (one.part === 'steeped' && one.perBase > 0) return [{ id: one.id, what: 'steeps', waterG: Math.min(STEEPS_G, baseG * 0.1) }]
+    if (one.part === 'jaggery' && one.perBase > 0)
+      return [{ id: one.id, what: 'melts', waterG: MELTS * one.perBase * baseG }]
+    if (one.part === 'steeped' && one.perBase > 0)
+      return [{ id: one.id, what: 'steeps', waterG: Math.min(STEEPS_G, baseG * 0.1) }]
     return []
   })
 }
@@ -82,7 +94,11 @@ function takings(dish: Accounted, baseG: number, hasPlain: boolean): WaterLine[]
  * @param rowOf rows of the ingredient table
  * @returns the dish, and how much water for each g of base could not be given or taken; 0 where it came out even
  */
-export function holdWater<D extends Accounted>(dish: D, totalPerBase: number, rowOf: (ingredient: string) => Ingredient): { readonly dish: D, readonly missing: number } {
+export function holdWater<D extends Accounted>(
+  dish: D,
+  totalPerBase: number,
+  rowOf: (ingredient: string) => Ingredient,
+): { readonly dish: D; readonly missing: number } {
   const account = liquidAccount(dish, 1000, rowOf)
   const plain = dish.ingredients.filter(one => one.part === 'water')
   const wanted = totalPerBase - (account.totalG - account.plainG) / 1000
@@ -92,7 +108,9 @@ export function holdWater<D extends Accounted>(dish: D, totalPerBase: number, ro
   return {
     dish: {
       ...dish,
-      ingredients: dish.ingredients.map(one => (one.part === 'water' ? { ...one, perBase: sum > 0 ? one.perBase / sum * given : given / plain.length } : one)),
+      ingredients: dish.ingredients.map(one =>
+        one.part === 'water' ? { ...one, perBase: sum > 0 ? (one.perBase / sum) * given : given / plain.length } : one,
+      ),
     },
     missing: wanted - given,
   }

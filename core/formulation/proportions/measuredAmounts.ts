@@ -71,9 +71,13 @@ export function measuredAmounts<Row extends TableRow>(
 /** The standing of each role, by the id of its weightiest ingredient. */
 function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => Composition): Map<string, Standing> {
   const spans = spansOf(dish)
-  const heaviest = (role: Role): string | undefined => dish.ingredients
-    .filter(one => one.id !== dish.base && roleOf(compositionOf(one.ingredient), one.part) === role)
-    .reduce<Dish['ingredients'][number] | undefined>((best, one) => (best && best.perBase >= one.perBase ? best : one), undefined)?.id
+  const heaviest = (role: Role): string | undefined =>
+    dish.ingredients
+      .filter(one => one.id !== dish.base && roleOf(compositionOf(one.ingredient), one.part) === role)
+      .reduce<Dish['ingredients'][number] | undefined>(
+        (best, one) => (best && best.perBase >= one.perBase ? best : one),
+        undefined,
+      )?.id
   return new Map(judgedRoles(dish).flatMap((role): [string, Standing][] => {
     const id = heaviest(role)
     return id === undefined ? [] : [[id, standingOf(role, roleRatio(dish, role, compositionOf), spans)]]

@@ -4,8 +4,8 @@ import { usableCount } from '../measures/usableCount'
 const LEAST_CUP = 0.24
 
 /**
- * Proportions as they are said: counts of one cup, such as `2 : 1½ : 2 : 7`; of the base itself where it fills no quarter
- * of the cup.
+ * Proportions as they are said: counts of one cup, such as `2 : 1½ : 2 : 7`; of the base itself where it fills no
+ * quarter of the cup.
  *
  * @param volumesMl volumes in the order they are said, the base first, ml
  * @param cupMl the cup, ml, above zero
@@ -15,5 +15,9 @@ const LEAST_CUP = 0.24
 export function partsText(volumesMl: readonly number[], cupMl: number): string {
   const [baseMl = 0] = volumesMl
   const measureMl = baseMl > 0 && baseMl < LEAST_CUP * cupMl ? baseMl : cupMl
-  return volumesMl.map(volume => usableCount(volume / measureMl)).filter(one => one.count > 0).map(one => one.text).join(' : ')
+  return volumesMl
+    .map(volume => usableCount(volume / measureMl))
+    .filter(one => one.count > 0)
+    .map(one => one.text)
+    .join(' : ')
 }

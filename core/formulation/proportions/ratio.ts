@@ -35,7 +35,8 @@ export function parseRatio(text: string): SaidRatio | null {
   const pieces = plain.replace(BY_WEIGHT, '').replace(BY_CUP, '').split(':').map(piece => readQuantity(piece))
   if (pieces.length < 2 || pieces.some(one => one === null || one.rest !== '')) return null
   const parts = pieces.map(one => one!.value)
-  if (parts.some(part => !(part > 0 && part <= MOST_PART))) throw new CoreError('out-of-range', 'parseRatio.text', { given: text, min: 'more than nothing', max: MOST_PART })
+  if (parts.some(part => !(part > 0 && part <= MOST_PART)))
+    throw new CoreError('out-of-range', 'parseRatio.text', { given: text, min: 'more than nothing', max: MOST_PART })
   return { parts, by }
 }
 
@@ -49,13 +50,18 @@ export function parseRatio(text: string): SaidRatio | null {
  * @returns the dish, and what each part was taken for; what plays one role together keeps its own proportions
  * @throws CoreError `not-understood` where there are not as many things as parts
  */
-export function inRatio(hand: InHand, ratio: SaidRatio, shelf: readonly string[], rowOf: (ingredient: string) => Ingredient): { readonly dish: DishCard, readonly meant: readonly (readonly string[])[] } {
+export function inRatio(
+  hand: InHand,
+  ratio: SaidRatio,
+  shelf: readonly string[],
+  rowOf: (ingredient: string) => Ingredient,
+): { readonly dish: DishCard; readonly meant: readonly (readonly string[])[] } {
   const { dish } = hand
   const meant = meantBy(dish, ratio.parts.length, [dish.base, ...shelf.filter(id => id !== dish.base)], rowOf)
   const density = (id: string): number => rowOf(dish.ingredients.find(one => one.id === id)!.ingredient).bulkDensity
   const scale = ratio.by === 'cup' ? density : () => 1
-  const shares = meant.map((ids) => {
-    const sizes = ids.map((id) => {
+  const shares = meant.map(ids => {
+    const sizes = ids.map(id => {
       const one = dish.ingredients.find(each => each.id === id)!
       return one.perBase / scale(id)
     })
@@ -64,17 +70,37 @@ export function inRatio(hand: InHand, ratio: SaidRatio, shelf: readonly string[]
   })
   // Where two bases are the first part together, the first is its share of it.
   const first = ratio.parts[0]! * shares[0]!.find(one => one.id === dish.base)!.share * scale(dish.base)
-  const perBase = new Map(shares.flatMap((of, i) => of.map(({ id, share }) => [id, ratio.parts[i]! * share * scale(id) / first] as const)))
+  const perBase = new Map(
+    shares.flatMap((of, i) => of.map(({ id, share }) => [id, (ratio.parts[i]! * share * scale(id)) / first] as const)),
+  )
   return {
     meant,
-    dish: { ...dish, ingredients: dish.ingredients.map(one => (one.id === dish.base || !perBase.has(one.id) ? one : { ...one, perBase: Math.min(20, Math.round(perBase.get(one.id)! * 1e5) / 1e5) })) },
+    dish: {
+      ...dish,
+      ingredients: dish.ingredients.map(one =>
+        one.id === dish.base || !perBase.has(one.id)
+          ? one
+          : { ...one, perBase: Math.min(20, Math.round(perBase.get(one.id)! * 1e5) / 1e5) },
+      ),
+    },
   }
 }
 
 /** Which ingredients each part speaks of: those on the shelf in their order, or the roles. */
-function meantBy(dish: DishCard, count: number, shelf: readonly string[], rowOf: (ingredient: string) => Ingredient): string[][] {
+function meantBy(
+  dish: DishCard,
+  count: number,
+  shelf: readonly string[],
+  rowOf: (ingredient: string) => Ingredient,
+): string[][] {
   if (shelf.length === count) return shelf.map(id => [id])
-  const roles = ROLES_SAID.slice(0, count).map(role => (role === 'base' ? [dish.base, ...secondBases(dish).map(one => one.id)] : dish.ingredients.filter(one => one.id !== dish.base && roleOf(rowOf(one.ingredient).composition, one.part) === role).map(one => one.id)))
+  const roles = ROLES_SAID.slice(0, count).map(role =>
+    role === 'base'
+      ? [dish.base, ...secondBases(dish).map(one => one.id)]
+      : dish.ingredients
+          .filter(one => one.id !== dish.base && roleOf(rowOf(one.ingredient).composition, one.part) === role)
+          .map(one => one.id),
+  )
   if (count > ROLES_SAID.length || roles.some(ids => ids.length === 0)) {
     throw new CoreError('not-understood', 'inRatio.parts', { given: count, wanted: shelf.length })
   }

@@ -4,7 +4,15 @@ import type { Role } from '../dish/spans'
 
 /** An ingredient that is nearly all fat, sugar or water plays that part. */
 const NEARLY_ALL = 0.8
-const BY_PART: Readonly<Partial<Record<Part, Role>>> = { fat: 'fat', sugar: 'sugar', jaggery: 'sugar', condensed: 'sugar', water: 'liquid', milk: 'liquid', juice: 'liquid' }
+const BY_PART: Readonly<Partial<Record<Part, Role>>> = {
+  fat: 'fat',
+  sugar: 'sugar',
+  jaggery: 'sugar',
+  condensed: 'sugar',
+  water: 'liquid',
+  milk: 'liquid',
+  juice: 'liquid',
+}
 
 /**
  * The part an ingredient plays in a dish's character: what the dish says of it, or else what it is made of.

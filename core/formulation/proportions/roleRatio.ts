@@ -10,7 +10,8 @@ function counted(one: DishIngredient, composition: Composition): number {
 }
 
 /**
- * All of a dish's fat, sugar or liquid together, relative to its base, or its bases where it has more than one of a kind.
+ * All of a dish's fat, sugar or liquid together, relative to its base, or its bases where it has more than one of a
+ * kind.
  *
  * @param dish base and ingredients
  * @param role which of them

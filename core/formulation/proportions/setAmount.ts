@@ -20,7 +20,10 @@ export function setAmount(hand: InHand, id: string, massG: number): InHand {
   const { dish } = hand
   if (id === dish.base) return { ...hand, baseG: Math.min(MOST_BASE, Math.max(LEAST_BASE, massG)) }
   const perBase = Math.min(MOST_RATIO, Math.max(0, massG / hand.baseG))
-  return { ...hand, dish: { ...dish, ingredients: dish.ingredients.map(one => (one.id === id ? { ...one, perBase } : one)) } }
+  return {
+    ...hand,
+    dish: { ...dish, ingredients: dish.ingredients.map(one => (one.id === id ? { ...one, perBase } : one)) },
+  }
 }
 
 /**
@@ -32,6 +35,10 @@ export function setAmount(hand: InHand, id: string, massG: number): InHand {
  */
 export function setBaseAlone({ dish, baseG }: InHand, massG: number): InHand {
   const next = Math.min(MOST_BASE, Math.max(LEAST_BASE, massG))
-  const perBase = (one: DishCard['ingredients'][number]): number => (one.id === dish.base ? 1 : Math.min(MOST_RATIO, Math.round(one.perBase * baseG / next * 1e5) / 1e5))
-  return { baseG: next, dish: { ...dish, ingredients: dish.ingredients.map(one => ({ ...one, perBase: perBase(one) })) } }
+  const perBase = (one: DishCard['ingredients'][number]): number =>
+    one.id === dish.base ? 1 : Math.min(MOST_RATIO, Math.round(((one.perBase * baseG) / next) * 1e5) / 1e5)
+  return {
+    baseG: next,
+    dish: { ...dish, ingredients: dish.ingredients.map(one => ({ ...one, perBase: perBase(one) })) },
+  }
 }

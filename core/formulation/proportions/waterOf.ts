@@ -13,8 +13,12 @@ const COOKED_GAIN = 0.5
  * @param soaked how the base is prepared, for the base alone
  * @returns g of water for each g of base
  */
-export function waterOf(one: DishIngredient, row: Pick<Ingredient, 'nutrients' | 'yields'>, soaked?: Preparation): number {
-  const own = one.perBase * row.nutrients.water / 100
+export function waterOf(
+  one: DishIngredient,
+  row: Pick<Ingredient, 'nutrients' | 'yields'>,
+  soaked?: Preparation,
+): number {
+  const own = (one.perBase * row.nutrients.water) / 100
   return own + one.perBase * soakWater(row, soaked)
 }
 

@@ -34,27 +34,40 @@ const BALL_G = 30
  * @param request how much is wanted
  * @param facts the dish as it stands
  * @returns g
- * @throws CoreError `out-of-range` outside of 5 g to 20 kg; `unknown-name` where the dish has no such ingredient or no pan is chosen
+ * @throws CoreError `out-of-range` outside of 5 g to 20 kg; `unknown-name` where the dish has no such ingredient or no
+ *   pan is chosen
  */
 export function baseOf(request: ScaleRequest, facts: ScaleFacts): number {
   const baseG = wanted(request, facts)
   if (!(baseG >= LEAST_BASE && baseG <= MOST_BASE)) {
-    throw new CoreError('out-of-range', 'baseOf.request', { given: Math.round(baseG * 10) / 10, min: LEAST_BASE, max: MOST_BASE })
+    throw new CoreError('out-of-range', 'baseOf.request', {
+      given: Math.round(baseG * 10) / 10,
+      min: LEAST_BASE,
+      max: MOST_BASE,
+    })
   }
   return baseG
 }
 
 function wanted(request: ScaleRequest, facts: ScaleFacts): number {
   switch (request.by) {
-    case 'base': return request.massG
-    case 'times': return facts.usualBaseG * request.factor
-    case 'people': return request.people * facts.portionG / facts.finishedPerBase
-    case 'finished': return request.massG / facts.finishedPerBase
-    case 'tray': return trayVolumeMl(request.tray, request.depthMm) * facts.density / facts.finishedPerBase
-    case 'balls': return request.count * (request.eachG ?? (facts.portionG <= 60 ? facts.portionG : BALL_G)) / facts.finishedPerBase
+    case 'base':
+      return request.massG
+    case 'times':
+      return facts.usualBaseG * request.factor
+    case 'people':
+      return (request.people * facts.portionG) / facts.finishedPerBase
+    case 'finished':
+      return request.massG / facts.finishedPerBase
+    case 'tray':
+      return (trayVolumeMl(request.tray, request.depthMm) * facts.density) / facts.finishedPerBase
+    case 'balls':
+      return (
+        (request.count * (request.eachG ?? (facts.portionG <= 60 ? facts.portionG : BALL_G))) / facts.finishedPerBase
+      )
     case 'pan': {
       if (!facts.pan) throw new CoreError('unknown-name', 'baseOf.pan', { missing: 'a pan' })
-      return capacityMl(facts.pan) * ROOM_TO_STIR / (facts.greatestMlPerBase * BUBBLING)
+      return (capacityMl(facts.pan) * ROOM_TO_STIR) / (facts.greatestMlPerBase * BUBBLING)
     }
     default: {
       const one = facts.ingredients.find(known => known.id === request.id)

@@ -4,7 +4,12 @@ import type { MeasureSize } from '../measures/inMeasures'
 /** One way to fill an amount: counts of at most two measures. */
 export interface Fill {
   readonly volumeMl: number
-  readonly parts: readonly { readonly measure: string, readonly name: string, readonly count: number, readonly text: string }[]
+  readonly parts: readonly {
+    readonly measure: string
+    readonly name: string
+    readonly count: number
+    readonly text: string
+  }[]
 }
 
 /** Marks a cup has, and a spoon: whole and halves; a teaspoon also a quarter. */
@@ -25,17 +30,36 @@ const MOST_CUPS = 24
 export function allFills(measures: readonly MeasureSize[]): readonly Fill[] {
   const cups = measures.filter(one => one.volumeMl >= CUP_FROM)
   const spoons = measures.filter(one => one.volumeMl < CUP_FROM)
-  const part = (one: MeasureSize, count: number) => ({ measure: one.id, name: one.name, count, text: usableCount(count).text })
+  const part = (one: MeasureSize, count: number) => ({
+    measure: one.id,
+    name: one.name,
+    count,
+    text: usableCount(count).text,
+  })
   const counts = (most: number, marks: readonly number[]): number[] =>
-    Array.from({ length: most + 1 }, (_, whole) => marks.map(mark => whole + mark)).flat().filter(count => count > 0 && count <= most)
-  const cupFills = cups.flatMap(one => counts(MOST_CUPS, CUP_MARKS).map((count): Fill => ({ volumeMl: count * one.volumeMl, parts: [part(one, count)] })))
+    Array.from({ length: most + 1 }, (_, whole) => marks.map(mark => whole + mark))
+      .flat()
+      .filter(count => count > 0 && count <= most)
+  const cupFills = cups.flatMap(one =>
+    counts(MOST_CUPS, CUP_MARKS).map((count): Fill => ({ volumeMl: count * one.volumeMl, parts: [part(one, count)] })),
+  )
   const smallest = spoons.reduce((least, one) => Math.min(least, one.volumeMl), Infinity)
-  const spoonFills = spoons.flatMap(one => [...counts(MOST_SPOONS, SPOON_MARKS), ...(one.volumeMl === smallest ? [0.25] : [])]
-    .map((count): Fill => ({ volumeMl: count * one.volumeMl, parts: [part(one, count)] })))
-  const whole = spoons.flatMap(one => [1, 2, 3].map((count): Fill => ({ volumeMl: count * one.volumeMl, parts: [part(one, count)] })))
+  const spoonFills = spoons.flatMap(one =>
+    [...counts(MOST_SPOONS, SPOON_MARKS), ...(one.volumeMl === smallest ? [0.25] : [])].map((count): Fill => ({
+      volumeMl: count * one.volumeMl,
+      parts: [part(one, count)],
+    })),
+  )
+  const whole = spoons.flatMap(one =>
+    [1, 2, 3].map((count): Fill => ({ volumeMl: count * one.volumeMl, parts: [part(one, count)] })),
+  )
   const both = cupFills.filter(fill => fill.volumeMl < 6 * CUP_FROM * 4).flatMap(cup => whole
     .filter(spoon => spoon.volumeMl < 0.25 * cup.volumeMl / (cup.parts[0]?.count ?? 1))
     .map((spoon): Fill => ({ volumeMl: cup.volumeMl + spoon.volumeMl, parts: [...cup.parts, ...spoon.parts] })))
-  const all = [...cupFills, ...spoonFills, ...both].sort((p, q) => p.volumeMl - q.volumeMl || p.parts.length - q.parts.length)
-  return all.filter((fill, i) => i === 0 || fill.volumeMl > all[i - 1].volumeMl * 1.001 || fill.parts.length < all[i - 1].parts.length)
+  const all = [...cupFills, ...spoonFills, ...both].sort(
+    (p, q) => p.volumeMl - q.volumeMl || p.parts.length - q.parts.length,
+  )
+  return all.filter(
+    (fill, i) => i === 0 || fill.volumeMl > all[i - 1].volumeMl * 1.001 || fill.parts.length < all[i - 1].parts.length,
+  )
 }

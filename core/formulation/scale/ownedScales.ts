@@ -24,7 +24,10 @@ const OFFERED = 3
 const PINCH_SHARE = 0.96
 /** Scales nearer to one another than this are one. */
 const SAME = 0.02
-/** A scale pays this much distortion for each extra filling, and for each doubling away from what was wanted (estimates). */
+/**
+ * A scale pays this much distortion for each extra filling, and for each doubling away from what was wanted
+ * (estimates).
+ */
 const FILLING_COST = 0.0015
 const AWAY_COST = 0.03
 
@@ -39,20 +42,26 @@ const AWAY_COST = 0.03
  * @returns at most three scales, best first, each on its own mark of the base
  * @throws CoreError `unknown-name` where the base is not there; `cannot-work` where nothing near lands on a mark
  */
-export function ownedScales(ingredients: readonly ScaledIngredient[], base: string, measures: readonly MeasureSize[]): OwnedScale[] {
+export function ownedScales(
+  ingredients: readonly ScaledIngredient[],
+  base: string,
+  measures: readonly MeasureSize[],
+): OwnedScale[] {
   const own = ingredients.find(one => one.id === base)
   if (!own) throw new CoreError('unknown-name', 'ownedScales.base', { given: base })
   const fills = allFills(measures)
   const volumes = Float64Array.from(fills, fill => fill.volumeMl)
   const least = fills[0]?.volumeMl ?? 0
   const volume = own.massG / own.bulkDensity
-  const found = fills.filter(fill => fill.volumeMl >= volume * NEAR[0] && fill.volumeMl <= volume * NEAR[1])
+  const found = fills
+    .filter(fill => fill.volumeMl >= volume * NEAR[0] && fill.volumeMl <= volume * NEAR[1])
     .map(fill => scaleAt(fill, own, ingredients, fills, volumes, least))
     .sort((p, q) => cost(p) - cost(q))
   if (found.length === 0) throw new CoreError('cannot-work', 'ownedScales.measures', { given: volume })
   const offered: OwnedScale[] = []
   for (const scale of found) {
-    if (offered.length < OFFERED && offered.every(one => Math.abs(Math.log(one.factor / scale.factor)) > SAME)) offered.push(scale)
+    if (offered.length < OFFERED && offered.every(one => Math.abs(Math.log(one.factor / scale.factor)) > SAME))
+      offered.push(scale)
   }
   return offered
 }
@@ -63,15 +72,20 @@ function cost(scale: OwnedScale): number {
 }
 
 function scaleAt(
-  fill: Fill, own: ScaledIngredient, ingredients: readonly ScaledIngredient[], fills: readonly Fill[], volumes: Float64Array, least: number,
+  fill: Fill,
+  own: ScaledIngredient,
+  ingredients: readonly ScaledIngredient[],
+  fills: readonly Fill[],
+  volumes: Float64Array,
+  least: number,
 ): OwnedScale {
   const baseG = fill.volumeMl * own.bulkDensity
   const factor = baseG / own.massG
   let distortion = 0
   let worst = own.id
-  const amounts = ingredients.map((one) => {
+  const amounts = ingredients.map(one => {
     if (one === own) return { id: one.id, massG: baseG, fill }
-    const wanted = one.massG * factor / one.bulkDensity
+    const wanted = (one.massG * factor) / one.bulkDensity
     if (!(wanted >= least * PINCH_SHARE)) return { id: one.id, massG: one.massG * factor, fill: null }
     const near = fills[nearest(volumes, wanted)]
     const off = Math.abs(near.volumeMl / wanted - 1)

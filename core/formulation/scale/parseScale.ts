@@ -18,7 +18,15 @@ export interface ScaleContext {
   readonly trays?: readonly (TraySize & { readonly name: string, readonly depthMm: number })[]
 }
 
-const FACTORS: Readonly<Record<string, number>> = { double: 2, twice: 2, triple: 3, treble: 3, 'half of it': 0.5, halve: 0.5, once: 1 }
+const FACTORS: Readonly<Record<string, number>> = {
+  double: 2,
+  twice: 2,
+  triple: 3,
+  treble: 3,
+  'half of it': 0.5,
+  halve: 0.5,
+  once: 1,
+}
 const PREPARED = /,?\s*\b(peeled|prepared|grated|cleaned|stoned|ready|shelled)\b/
 const BOUGHT = /,?\s*\b(as bought|unpeeled|whole|with skin|raw)\b/
 const FINISHED = /\b(finished|of halwa|halwa|of sweet|sweet|in the end)$/
@@ -34,7 +42,15 @@ const FINISHED = /\b(finished|of halwa|halwa|of sweet|sweet|in the end)$/
  */
 export function parseScale(text: string, context: ScaleContext): ScaleRequest {
   const plain = text.trim().toLowerCase().replace(/\s+/g, ' ')
-  return asFactor(plain) ?? asPan(plain) ?? asOwnTray(plain, context) ?? asTray(plain) ?? asBalls(plain) ?? asFinished(plain, context) ?? asAmount(plain, context)
+  return (
+    asFactor(plain)
+    ?? asPan(plain)
+    ?? asOwnTray(plain, context)
+    ?? asTray(plain)
+    ?? asBalls(plain)
+    ?? asFinished(plain, context)
+    ?? asAmount(plain, context)
+  )
 }
 
 function asFactor(text: string): ScaleRequest | null {
@@ -42,7 +58,8 @@ function asFactor(text: string): ScaleRequest | null {
   const match = /^(?:[x×]\s*(\d+(?:\.\d+)?)|(\d+(?:\.\d+)?)\s*(?:[x×]|times))$/.exec(text)
   const factor = Number(match?.[1] ?? match?.[2])
   if (!match) return null
-  if (!(factor > 0 && factor <= 50)) throw new CoreError('out-of-range', 'parseScale.text', { given: text, min: 'more than nothing', max: 50 })
+  if (!(factor > 0 && factor <= 50))
+    throw new CoreError('out-of-range', 'parseScale.text', { given: text, min: 'more than nothing', max: 50 })
   return { by: 'times', factor }
 }
 
@@ -56,7 +73,11 @@ function asOwnTray(text: string, { trays }: ScaleContext): ScaleRequest | null {
   if (!tray) return null
   const depth = /(\d+(?:\.\d+)?)\s*(mm|cm)\b/.exec(text.slice(tray.name.length))
   const { shape, widthMm, lengthMm } = tray
-  return { by: 'tray', tray: { shape, widthMm, lengthMm }, depthMm: depth ? Number(depth[1]) * (depth[2] === 'cm' ? 10 : 1) : tray.depthMm }
+  return {
+    by: 'tray',
+    tray: { shape, widthMm, lengthMm },
+    depthMm: depth ? Number(depth[1]) * (depth[2] === 'cm' ? 10 : 1) : tray.depthMm,
+  }
 }
 
 /** Centimetres unless it says mm or inch. */
@@ -65,23 +86,42 @@ function asTray(text: string): ScaleRequest | null {
   const numbers = sizesMm(text)
   const round = /\bround\b|\bplate\b/.test(text)
   const [width, second, third] = numbers
-  if (width === undefined || second === undefined) throw new CoreError('not-understood', 'parseScale.text', { given: text, wanted: 'a tray as 20 x 20 x 2 cm' })
-  const tray: TraySize = round ? { shape: 'round', widthMm: width, lengthMm: width } : { shape: 'rectangle', widthMm: width, lengthMm: third === undefined ? width : second }
+  if (width === undefined || second === undefined)
+    throw new CoreError('not-understood', 'parseScale.text', { given: text, wanted: 'a tray as 20 x 20 x 2 cm' })
+  const tray: TraySize = round
+    ? { shape: 'round', widthMm: width, lengthMm: width }
+    : { shape: 'rectangle', widthMm: width, lengthMm: third === undefined ? width : second }
   return { by: 'tray', tray, depthMm: round ? second : third ?? second }
 }
 
-/** Sizes of a tray, mm: each number in the unit that comes next after it, the last ones in the one before; cm where none is said. */
+/**
+ * Sizes of a tray, mm: each number in the unit that comes next after it, the last ones in the one before; cm where none
+ * is said.
+ */
 function sizesMm(text: string): number[] {
   const MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, inch: 25.4, inches: 25.4, in: 25.4 }
-  const found = [...text.matchAll(/(\d+(?:\.\d+)?)\s*(mm|cm|inches|inch|in)?\b/g)].map(match => ({ value: Number(match[1]), unit: match[2] === undefined ? null : MM[match[2]]! }))
-  return found.map(({ value }, i) => value * (found.slice(i).find(one => one.unit !== null)?.unit ?? found.slice(0, i).reverse().find(one => one.unit !== null)?.unit ?? MM.cm!))
+  const found = [...text.matchAll(/(\d+(?:\.\d+)?)\s*(mm|cm|inches|inch|in)?\b/g)].map(match => ({
+    value: Number(match[1]),
+    unit: match[2] === undefined ? null : MM[match[2]]!,
+  }))
+  return found.map(
+    ({ value }, i) =>
+      value
+      * (found.slice(i).find(one => one.unit !== null)?.unit
+        ?? found
+          .slice(0, i)
+          .reverse()
+          .find(one => one.unit !== null)?.unit
+        ?? MM.cm!),
+  )
 }
 
 function asBalls(text: string): ScaleRequest | null {
   const match = /^(.+?)\s+(?:balls|rounds)(?:\s+of\s+(\d+(?:\.\d+)?)\s*g)?$/.exec(text)
   if (!match) return null
   const count = readQuantity(match[1])
-  if (!count || count.rest !== '' || !(count.value > 0 && count.value <= 2000)) throw new CoreError('not-understood', 'parseScale.text', { given: text, wanted: '24 balls of 30 g' })
+  if (!count || count.rest !== '' || !(count.value > 0 && count.value <= 2000))
+    throw new CoreError('not-understood', 'parseScale.text', { given: text, wanted: '24 balls of 30 g' })
   return { by: 'balls', count: count.value, eachG: match[2] === undefined ? null : Number(match[2]) }
 }
 
@@ -106,7 +146,9 @@ function asAmount(text: string, context: ScaleContext): ScaleRequest {
     if (!amount || amount.kind === 'people') continue
     const asBought = amount.kind === 'mass' && !prepared && (bought || row.kind === 'produce')
     const massG = weightOf(amount, row) * (asBought ? row.yields.prepared : 1)
-    return one.id === context.dish.base && row.kind !== 'produce' ? { by: 'base', massG } : { by: 'on-hand', id: one.id, massG, asBought }
+    return one.id === context.dish.base && row.kind !== 'produce'
+      ? { by: 'base', massG }
+      : { by: 'on-hand', id: one.id, massG, asBought }
   }
   const amount = parseAmount(bare, context.cup, context.measures)
   if (amount.kind === 'people') return { by: 'people', people: amount.people }
@@ -115,16 +157,29 @@ function asAmount(text: string, context: ScaleContext): ScaleRequest {
   return { by: 'base', massG: weightOf(amount, context.rowOf(base.ingredient)) }
 }
 
-/** The amount in a text that ends with one of an ingredient's names, or counts it; null where it speaks of something else. */
+/**
+ * The amount in a text that ends with one of an ingredient's names, or counts it; null where it speaks of something
+ * else.
+ */
 function amountOf(text: string, row: Ingredient, context: ScaleContext): SpokenAmount | null {
   const counts = countable(row)
-  const names = [row.name, ...row.name.split(/,| or /), ...row.otherNames, row.name.split(/[ ,]/).at(-1) ?? '', row.piece?.noun ?? '']
-    .map(name => name.trim().toLowerCase()).filter(name => name.length > 2).sort((p, q) => q.length - p.length)
+  const names = [
+    row.name,
+    ...row.name.split(/,| or /),
+    ...row.otherNames,
+    row.name.split(/[ ,]/).at(-1) ?? '',
+    row.piece?.noun ?? '',
+  ]
+    .map(name => name.trim().toLowerCase())
+    .filter(name => name.length > 2)
+    .sort((p, q) => q.length - p.length)
   for (const name of names) {
     const ending = new RegExp(`^(.+?)\\s+(?:of )?${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?:e?s)?$`).exec(text)
     if (!ending) continue
-    const spoken = tryParse(ending[1], context) ?? (counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : null)
-    if (spoken && spoken.kind !== 'people') return bareCount(ending[1]) && counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : spoken
+    const spoken =
+      tryParse(ending[1], context) ?? (counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : null)
+    if (spoken && spoken.kind !== 'people')
+      return bareCount(ending[1]) && counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : spoken
   }
   const spoken = counts ? tryParse(text, context, row) : null
   return spoken?.kind === 'count' ? spoken : null

@@ -1,7 +1,23 @@
 /** Letter groups that people write either way, each with the one they are folded to. Order matters. */
 const SAME: readonly (readonly [RegExp, string])[] = [
-  [/w/g, 'v'], [/ph/g, 'f'], [/sh/g, 's'], [/zh/g, 'l'], [/ch+h?/g, 'c'], [/([bdgjkpt])h/g, '$1'], [/th/g, 't'], [/oo/g, 'u'], [/au|ou|ow/g, 'o'], [/ee|ea/g, 'i'], [/aa+/g, 'a'],
-  [/ai|ay|ae|ei|ey/g, 'e'], [/y\b/g, 'i'], [/z/g, 'j'], [/q/g, 'k'], [/x/g, 'ks'], [/ck/g, 'k'], [/c(?=[aou])/g, 'k'],
+  [/w/g, 'v'],
+  [/ph/g, 'f'],
+  [/sh/g, 's'],
+  [/zh/g, 'l'],
+  [/ch+h?/g, 'c'],
+  [/([bdgjkpt])h/g, '$1'],
+  [/th/g, 't'],
+  [/oo/g, 'u'],
+  [/au|ou|ow/g, 'o'],
+  [/ee|ea/g, 'i'],
+  [/aa+/g, 'a'],
+  [/ai|ay|ae|ei|ey/g, 'e'],
+  [/y\b/g, 'i'],
+  [/z/g, 'j'],
+  [/q/g, 'k'],
+  [/x/g, 'ks'],
+  [/ck/g, 'k'],
+  [/c(?=[aou])/g, 'k'],
 ]
 
 /**

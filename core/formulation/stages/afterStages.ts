@@ -17,14 +17,27 @@ export function afterStages(card: DishCard): Stage[] {
   const { form, tasting, nuts } = card.choices
   const free = nuts === 'last' && form !== 'balls' && card.ingredients.some(one => one.part === 'nuts')
   return [
-    ...(free ? [later('free-share', 'shape', 1, { watch: ['free-first'], cautions: ['allergen'] }), later('nuts-in', 'shape', 1, { handles: idsOf(card, 'nuts') })] : []),
+    ...(free
+      ? [
+          later('free-share', 'shape', 1, { watch: ['free-first'], cautions: ['allergen'] }),
+          later('nuts-in', 'shape', 1, { handles: idsOf(card, 'nuts') }),
+        ]
+      : []),
     ...(form === 'slab'
       ? [
           later('spread', 'shape', 4, { watch: ['greased-tray', 'score-warm'], cautions: ['hot-sweet'] }),
           later('set', 'set', card.choices.sugar === 'syrup' ? 120 : 240, { hands: 0, expect: ['soft-middle'] }),
         ]
       : []),
-    ...(form === 'balls' ? [later('roll', 'shape', 20, { watch: ['greased-hands'], cautions: ['hot-sweet'], expect: ['firms-as-it-cools'] })] : []),
+    ...(form === 'balls'
+      ? [
+          later('roll', 'shape', 20, {
+            watch: ['greased-hands'],
+            cautions: ['hot-sweet'],
+            expect: ['firms-as-it-cools'],
+          }),
+        ]
+      : []),
     ...(tasting === 'not-tasted' ? [later('set-apart', 'shape', 1, { watch: ['share-first'] })] : []),
   ]
 }

@@ -1,7 +1,20 @@
 import type { DishCard, Stage } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
 import { roastStages } from './roastStages'
-import { adding, doneSign, enrichStages, fatPlan, type FatPlan, FRUIT_PORTION, fryFirst, fryLast, idsOf, type Laid, pulpsIn, stage } from './shape'
+import {
+  adding,
+  doneSign,
+  enrichStages,
+  fatPlan,
+  type FatPlan,
+  FRUIT_PORTION,
+  fryFirst,
+  fryLast,
+  idsOf,
+  type Laid,
+  pulpsIn,
+  stage,
+} from './shape'
 import type { StageId } from '../dish/stageRole'
 
 /**
@@ -16,8 +29,13 @@ export function grainStages(card: DishCard): Laid {
   const roasted = [...fryFirst(card, fat), ...roastStages(card, fat)]
   return {
     stages: [
-      ...(rains(card) ? roasted.map(one => ({ ...one, vessel: 'roasting-pan' })) : roasted), ...besideStages(card), ...wetStages(card), ...sweetenStages(card),
-      ...enrichStages(card, fat, doneSign(card)), ...fryLast(card, fat), rest(card),
+      ...(rains(card) ? roasted.map(one => ({ ...one, vessel: 'roasting-pan' })) : roasted),
+      ...besideStages(card),
+      ...wetStages(card),
+      ...sweetenStages(card),
+      ...enrichStages(card, fat, doneSign(card)),
+      ...fryLast(card, fat),
+      rest(card),
     ],
     keystone: { stage: turn(card), edge: 'start' },
   }
@@ -52,10 +70,23 @@ function syrupComesLast(card: DishCard): boolean {
 /** The milk that is poured, and the syrup that is boiled beside it for after. */
 function milkThenSyrup(card: DishCard): Stage[] {
   return [
-    stage('hot-milk', 'heat', 'pot', { adds: adding(idsOf(card, 'milk')), flame: 'middle', until: { sign: 'boil' }, hands: 0, meets: { stage: 'pour', edge: 'start' }, watch: ['milk-catches'], cautions: ['scald'] }),
+    stage('hot-milk', 'heat', 'pot', {
+      adds: adding(idsOf(card, 'milk')),
+      flame: 'middle',
+      until: { sign: 'boil' },
+      hands: 0,
+      meets: { stage: 'pour', edge: 'start' },
+      watch: ['milk-catches'],
+      cautions: ['scald'],
+    }),
     stage('syrup', 'boil-syrup', 'second-pot', {
-      adds: adding(idsOf(card, 'water', 'juice', 'sugar', 'jaggery')), flame: 'high', until: { sign: 'strength' }, hands: 0.5,
-      meets: { stage: 'sweeten', edge: 'start' }, watch: ['strength', 'no-grains-on-the-wall'], cautions: ['syrup'],
+      adds: adding(idsOf(card, 'water', 'juice', 'sugar', 'jaggery')),
+      flame: 'high',
+      until: { sign: 'strength' },
+      hands: 0.5,
+      meets: { stage: 'sweeten', edge: 'start' },
+      watch: ['strength', 'no-grains-on-the-wall'],
+      cautions: ['syrup'],
     }),
   ]
 }
@@ -68,13 +99,31 @@ function besideStages(card: DishCard): Stage[] {
   const condensed = sugar === 'in-liquid' ? idsOf(card, 'condensed') : []
   const syrup = sugar === 'syrup'
   const beside = stage(besideId(card), syrup ? 'boil-syrup' : 'heat', rains(card) ? 'pan' : 'pot', {
-    adds: [...adding([...first, ...sweet, ...condensed]), ...(rains(card) ? adding([...idsOf(card, 'fruit'), ...pulpsIn(card)]) : [])], flame: 'high', lid: !syrup && liquid !== 'milk', until: { sign: syrup ? 'strength' : 'boil' }, hands: syrup ? 0.5 : 0,
-    meets: { stage: turn(card), edge: 'start' }, watch: syrup ? ['strength', 'no-grains-on-the-wall'] : liquid === 'milk' ? ['milk-catches'] : [], cautions: syrup ? ['syrup'] : ['scald'],
+    adds: [
+      ...adding([...first, ...sweet, ...condensed]),
+      ...(rains(card) ? adding([...idsOf(card, 'fruit'), ...pulpsIn(card)]) : []),
+    ],
+    flame: 'high',
+    lid: !syrup && liquid !== 'milk',
+    until: { sign: syrup ? 'strength' : 'boil' },
+    hands: syrup ? 0.5 : 0,
+    meets: { stage: turn(card), edge: 'start' },
+    watch: syrup ? ['strength', 'no-grains-on-the-wall'] : liquid === 'milk' ? ['milk-catches'] : [],
+    cautions: syrup ? ['syrup'] : ['scald'],
   })
   if (!takesMilkLater(card)) return [beside]
-  return [beside, stage('hot-milk', 'heat', 'second-pot', {
-    adds: adding(idsOf(card, 'milk')), flame: 'middle', until: { sign: 'boil' }, hands: 0, meets: { stage: 'milk', edge: 'start' }, watch: ['milk-catches'], cautions: ['scald'],
-  })]
+  return [
+    beside,
+    stage('hot-milk', 'heat', 'second-pot', {
+      adds: adding(idsOf(card, 'milk')),
+      flame: 'middle',
+      until: { sign: 'boil' },
+      hands: 0,
+      meets: { stage: 'milk', edge: 'start' },
+      watch: ['milk-catches'],
+      cautions: ['scald'],
+    }),
+  ]
 }
 
 /** Milk that does not go in with the first liquid. */
@@ -88,37 +137,79 @@ function wetStages(card: DishCard): Stage[] {
   const covered = choices.finish === 'covered' || family === 'broken-wheat' || rains(card)
   return [
     rains(card)
-      ? stage('rain', 'pour', 'pan', { from: 'pan', watch: ['by-handfuls', 'stir-always'], cautions: ['splashes'], expect: ['looks-too-thin'] })
+      ? stage('rain', 'pour', 'pan', {
+          from: 'pan',
+          watch: ['by-handfuls', 'stir-always'],
+          cautions: ['splashes'],
+          expect: ['looks-too-thin'],
+        })
       : stage('pour', 'pour', 'pan', {
-          from: 'pot', flame: 'off', until: { minutes: choices.pour === 'in-parts' ? 2 : 1 },
-          watch: choices.pour === 'in-parts' ? ['in-parts', 'face-back'] : ['face-back'], cautions: ['pour'], expect: ['foams'],
+          from: 'pot',
+          flame: 'off',
+          until: { minutes: choices.pour === 'in-parts' ? 2 : 1 },
+          watch: choices.pour === 'in-parts' ? ['in-parts', 'face-back'] : ['face-back'],
+          cautions: ['pour'],
+          expect: ['foams'],
         }),
     stage(rains(card) ? 'swell' : 'take-up', 'cook-down', 'pan', {
-      ...(rains(card) ? { flame: 'low' as const } : { adds: [...adding(pulpsIn(card)), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)] }), lid: covered, until: { sign: 'taken-up' }, hands: covered ? 0.5 : 1,
-      watch: [family === 'vermicelli' ? 'fork-loosen' : rains(card) ? 'under-the-lid' : 'flame-back', choices.sugar === 'after-swelling' || syrupComesLast(card) ? 'no-hard-centre' : 'soft-within'], cautions: ['spitting'], expect: ['looks-too-thin'],
+      ...(rains(card)
+        ? { flame: 'low' as const }
+        : { adds: [...adding(pulpsIn(card)), ...adding(idsOf(card, 'fruit'), FRUIT_PORTION)] }),
+      lid: covered,
+      until: { sign: 'taken-up' },
+      hands: covered ? 0.5 : 1,
+      watch: [
+        family === 'vermicelli' ? 'fork-loosen' : rains(card) ? 'under-the-lid' : 'flame-back',
+        choices.sugar === 'after-swelling' || syrupComesLast(card) ? 'no-hard-centre' : 'soft-within',
+      ],
+      cautions: ['spitting'],
+      expect: ['looks-too-thin'],
     }),
     ...(takesMilkLater(card)
-      ? [stage('milk', 'pour', 'pan', {
-          from: 'second-pot', until: { sign: 'milk-taken-up' }, watch: ['milk-catches', 'stir-always', ...milkWatches(card, 'milk')], cautions: ['pour', 'spitting'], expect: ['looks-too-thin'],
-        })]
+      ? [
+          stage('milk', 'pour', 'pan', {
+            from: 'second-pot',
+            until: { sign: 'milk-taken-up' },
+            watch: ['milk-catches', 'stir-always', ...milkWatches(card, 'milk')],
+            cautions: ['pour', 'spitting'],
+            expect: ['looks-too-thin'],
+          }),
+        ]
       : []),
   ]
 }
 
 function sweetenStages(card: DishCard): Stage[] {
   if (syrupComesLast(card)) {
-    return [stage('sweeten', 'sweeten', 'pan', { from: 'second-pot', until: { sign: 'tightened' }, watch: ['no-hard-centre', 'stir-always'], cautions: ['syrup', 'pour'], expect: ['runs-again'] })]
+    return [
+      stage('sweeten', 'sweeten', 'pan', {
+        from: 'second-pot',
+        until: { sign: 'tightened' },
+        watch: ['no-hard-centre', 'stir-always'],
+        cautions: ['syrup', 'pour'],
+        expect: ['runs-again'],
+      }),
+    ]
   }
   if (card.choices.sugar !== 'after-swelling') return []
-  return [stage('sweeten', 'sweeten', 'pan', {
-    adds: adding(idsOf(card, 'sugar', 'jaggery', 'condensed')), until: { sign: 'tightened' },
-    watch: ['no-hard-centre', 'stir-always', ...milkWatches(card, 'sugar')], cautions: ['hot-sweet'], expect: ['runs-again'],
-  })]
+  return [
+    stage('sweeten', 'sweeten', 'pan', {
+      adds: adding(idsOf(card, 'sugar', 'jaggery', 'condensed')),
+      until: { sign: 'tightened' },
+      watch: ['no-hard-centre', 'stir-always', ...milkWatches(card, 'sugar')],
+      cautions: ['hot-sweet'],
+      expect: ['runs-again'],
+    }),
+  ]
 }
 
 function rest(card: DishCard): Stage {
   const slab = card.choices.form !== 'soft'
   return stage('rest', 'rest', 'pan', {
-    flame: 'off', lid: !slab, until: { minutes: slab ? 1 : card.choices.finish === 'covered' ? 10 : 5 }, hands: 0, cautions: ['hot-sweet'],
+    flame: 'off',
+    lid: !slab,
+    until: { minutes: slab ? 1 : card.choices.finish === 'covered' ? 10 : 5 },
+    hands: 0,
+    cautions: ['hot-sweet'],
   })
 }

@@ -4,7 +4,10 @@ import type { ExpectCode } from '../dish/stageCodes'
 
 /** How each family looks on its way, and is not wrong. */
 const ROAST_LOOKS: Readonly<Record<string, readonly ExpectCode[]>> = {
-  'semolina': ['wet-sand'], 'wheat-flour': ['custard-then-crumbs'], 'other-flour': ['custard-then-crumbs'], 'gram-flour': ['stiff-then-flows'],
+  'semolina': ['wet-sand'],
+  'wheat-flour': ['custard-then-crumbs'],
+  'other-flour': ['custard-then-crumbs'],
+  'gram-flour': ['stiff-then-flows'],
 }
 
 /**
@@ -23,24 +26,58 @@ export function roastStages(card: DishCard, fat: FatPlan): Stage[] {
   if (choices.preparation === 'raw-paste') {
     return [
       stage('paste', 'roast', 'pan', {
-        ...common, adds: [...fats, ...helpers, ...adding(basesIn(card))], until: { sign: 'crumbly' },
-        watch: ['break-lumps', 'stir-always'], cautions: ['hot-fat', 'spitting'], expect: ['lumps-at-first'],
+        ...common,
+        adds: [...fats, ...helpers, ...adding(basesIn(card))],
+        until: { sign: 'crumbly' },
+        watch: ['break-lumps', 'stir-always'],
+        cautions: ['hot-fat', 'spitting'],
+        expect: ['lumps-at-first'],
       }),
-      stage('roast', 'roast', 'pan', { ...common, adds: nuts, until: roastUntil(card), cautions: ['hot-fat'], expect: [] }),
+      stage('roast', 'roast', 'pan', {
+        ...common,
+        adds: nuts,
+        until: roastUntil(card),
+        cautions: ['hot-fat'],
+        expect: [],
+      }),
     ]
   }
   if (fat.dry && choices.pour === 'rained') {
-    return [stage('roast-dry', 'roast', 'pan', {
-      ...common, adds: [...adding(basesIn(card)), ...helpers, ...nuts], until: roastUntil(card), watch: ['dry-burns-fast', 'stir-always'], expect: [],
-    })]
+    return [
+      stage('roast-dry', 'roast', 'pan', {
+        ...common,
+        adds: [...adding(basesIn(card)), ...helpers, ...nuts],
+        until: roastUntil(card),
+        watch: ['dry-burns-fast', 'stir-always'],
+        expect: [],
+      }),
+    ]
   }
   if (fat.dry) {
     return [
-      stage('roast-dry', 'roast', 'pan', { ...common, adds: [...adding(basesIn(card)), ...nuts], until: { sign: 'aroma' }, watch: ['dry-burns-fast', 'stir-always'], expect: [] }),
-      stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers], until: afterDry(card), cautions: ['hot-fat'] }),
+      stage('roast-dry', 'roast', 'pan', {
+        ...common,
+        adds: [...adding(basesIn(card)), ...nuts],
+        until: { sign: 'aroma' },
+        watch: ['dry-burns-fast', 'stir-always'],
+        expect: [],
+      }),
+      stage('roast', 'roast', 'pan', {
+        ...common,
+        adds: [...fats, ...helpers],
+        until: afterDry(card),
+        cautions: ['hot-fat'],
+      }),
     ]
   }
-  return [stage('roast', 'roast', 'pan', { ...common, adds: [...fats, ...helpers, ...adding(basesIn(card)), ...nuts], until: roastUntil(card), cautions: ['hot-fat'] })]
+  return [
+    stage('roast', 'roast', 'pan', {
+      ...common,
+      adds: [...fats, ...helpers, ...adding(basesIn(card)), ...nuts],
+      until: roastUntil(card),
+      cautions: ['hot-fat'],
+    }),
+  ]
 }
 
 /** A base whose aroma has come dry is only warmed in its fat (estimate, minutes). */

@@ -14,7 +14,9 @@ export interface Laid { readonly stages: readonly Stage[], readonly keystone: Bo
  * @returns ids within the dish, in its order
  */
 export function idsOf(card: DishCard, ...parts: readonly Part[]): string[] {
-  return card.ingredients.filter(one => one.id !== card.base && one.part !== undefined && parts.includes(one.part)).map(one => one.id)
+  return card.ingredients
+    .filter(one => one.id !== card.base && one.part !== undefined && parts.includes(one.part))
+    .map(one => one.id)
 }
 
 /**
@@ -52,8 +54,11 @@ export function adding(ids: readonly string[], share = 1): Stage['adds'] {
 export const FRUIT_PORTION = 0.5
 
 /** What of a stage is different from a plain one. */
-export type StageMore = Omit<Partial<Stage>, 'id' | 'watch' | 'cautions' | 'expect'>
-  & { readonly watch?: readonly WatchCode[], readonly cautions?: readonly CautionCode[], readonly expect?: readonly ExpectCode[] }
+export type StageMore = Omit<Partial<Stage>, 'id' | 'watch' | 'cautions' | 'expect'> & {
+  readonly watch?: readonly WatchCode[]
+  readonly cautions?: readonly CautionCode[]
+  readonly expect?: readonly ExpectCode[]
+}
 
 /**
  * A stage with everything that is not said left plain: a minute in the hands, middle flame, at the fire.
@@ -66,8 +71,21 @@ export type StageMore = Omit<Partial<Stage>, 'id' | 'watch' | 'cautions' | 'expe
  */
 export function stage(id: StageId, does: Stage['does'], vessel: string, more: StageMore): Stage {
   return {
-    id, does, vessel, adds: [], takesOut: [], flame: 'middle', lid: false, until: { minutes: 1 }, phase: 'fire', hands: 1,
-    handles: [], watch: [], cautions: [], expect: [], ...more,
+    id,
+    does,
+    vessel,
+    adds: [],
+    takesOut: [],
+    flame: 'middle',
+    lid: false,
+    until: { minutes: 1 },
+    phase: 'fire',
+    hands: 1,
+    handles: [],
+    watch: [],
+    cautions: [],
+    expect: [],
+    ...more,
   }
 }
 
@@ -85,7 +103,12 @@ export function roastUntil(card: DishCard): Until {
 const FOR_LAST_NUTS = 0.1
 
 /** When which share of the fat goes in. */
-export interface FatPlan { readonly first: number, readonly late: readonly number[], readonly lastNuts: number, readonly dry: boolean }
+export interface FatPlan {
+  readonly first: number
+  readonly late: readonly number[]
+  readonly lastNuts: number
+  readonly dry: boolean
+}
 
 /**
  * The shares of the fat by its school; they add to one.
@@ -98,9 +121,12 @@ export function fatPlan(card: DishCard): FatPlan {
   const lastNuts = nuts === 'last' && idsOf(card, 'nuts').length > 0 ? FOR_LAST_NUTS : 0
   const rest = 1 - lastNuts
   switch (fat) {
-    case 'half-and-half': return { first: rest / 2, late: [rest / 2], lastNuts, dry: false }
-    case 'little-by-little': return { first: rest * 0.4, late: [rest * 0.2, rest * 0.2, rest * 0.2], lastNuts, dry: false }
-    default: return { first: rest, late: [], lastNuts, dry: fat === 'dry-first' }
+    case 'half-and-half':
+      return { first: rest / 2, late: [rest / 2], lastNuts, dry: false }
+    case 'little-by-little':
+      return { first: rest * 0.4, late: [rest * 0.2, rest * 0.2, rest * 0.2], lastNuts, dry: false }
+    default:
+      return { first: rest, late: [], lastNuts, dry: fat === 'dry-first' }
   }
 }
 
@@ -141,9 +167,11 @@ export function friedFirst(card: DishCard): boolean {
 export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[] {
   const fats = idsOf(card, 'fat')
   const late = [
-    ...adding(idsOf(card, 'milk-solids')), ...(card.choices.nuts === 'first' ? adding(idsOf(card, 'nuts')) : []),
+    ...adding(idsOf(card, 'milk-solids')),
+    ...(card.choices.nuts === 'first' ? adding(idsOf(card, 'nuts')) : []),
     // Where grain is rained in, all of the fruit was cooked in its liquid.
-    ...adding(idsOf(card, 'fruit'), card.choices.pour === 'rained' ? 0 : FRUIT_PORTION), ...adding(idsOf(card, 'spice', 'steeped')),
+    ...adding(idsOf(card, 'fruit'), card.choices.pour === 'rained' ? 0 : FRUIT_PORTION),
+    ...adding(idsOf(card, 'spice', 'steeped')),
   ]
   const common: StageMore = { watch: ['stir-always'], cautions: ['hot-sweet'] }
   if (fat.late.length === 0 && late.length === 0) {
@@ -169,10 +197,17 @@ export function enrichStages(card: DishCard, fat: FatPlan, done: Until): Stage[]
 export function fryLast(card: DishCard, fat: FatPlan): Stage[] {
   const nuts = idsOf(card, 'nuts')
   if (card.choices.nuts !== 'last' || nuts.length === 0) return []
-  return [stage('nuts-last', 'fry', 'small-pan', {
-    adds: [...adding(idsOf(card, 'fat'), fat.lastNuts), ...adding(nuts)], until: { sign: 'nuts-golden' }, hands: 0.5,
-    meets: { stage: 'rest', edge: 'end' }, watch: ['turn-nuts'], cautions: ['hot-fat', 'allergen'], expect: ['darkens-on'],
-  })]
+  return [
+    stage('nuts-last', 'fry', 'small-pan', {
+      adds: [...adding(idsOf(card, 'fat'), fat.lastNuts), ...adding(nuts)],
+      until: { sign: 'nuts-golden' },
+      hands: 0.5,
+      meets: { stage: 'rest', edge: 'end' },
+      watch: ['turn-nuts'],
+      cautions: ['hot-fat', 'allergen'],
+      expect: ['darkens-on'],
+    }),
+  ]
 }
 
 /**

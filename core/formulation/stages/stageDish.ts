@@ -13,7 +13,8 @@ import { familyOf } from '../family/families'
 const PANS = new Set(['pan', 'small-pan', 'roasting-pan', 'pressure-pan'])
 
 /**
- * Lays a dish out: its ordered stages follow from its ingredients and choices alone. Everything later reads these stages.
+ * Lays a dish out: its ordered stages follow from its ingredients and choices alone. Everything later reads these
+ * stages.
  *
  * @param card ingredients, each with its part, and choices
  * @returns the dish with stages, vessels and keystone

@@ -55,15 +55,31 @@ export function addNeeds(needs: readonly Need[]): Need[] {
  * @param today days since 1970-01-01: what is past its day is not counted
  * @returns one line a need; water is left out
  */
-export function shopping(needs: readonly Need[], store: readonly StoreItem[], rowOf: (ingredient: string) => Ingredient, today: number): ShoppingLine[] {
-  return needs.filter(need => rowOf(need.ingredient).kind !== 'water').map((need) => {
-    const row = rowOf(need.ingredient)
-    const inHouseG = store.filter(item => item.ingredient === need.ingredient && lastDay(item, row) >= today).reduce((sum, item) => sum + item.massG, 0)
-    const short = need.massG - inHouseG
-    const packagesG = short > ENOUGH * need.massG ? packagesFor(short, row.packagesG) : []
-    const bought = packagesG.reduce((sum, one) => sum + one, 0)
-    return { ingredient: need.ingredient, neededG: need.massG, dishes: need.dishes, inHouseG, packagesG, leftG: Math.max(0, inHouseG + bought - need.massG) }
-  })
+export function shopping(
+  needs: readonly Need[],
+  store: readonly StoreItem[],
+  rowOf: (ingredient: string) => Ingredient,
+  today: number,
+): ShoppingLine[] {
+  return needs
+    .filter(need => rowOf(need.ingredient).kind !== 'water')
+    .map(need => {
+      const row = rowOf(need.ingredient)
+      const inHouseG = store
+        .filter(item => item.ingredient === need.ingredient && lastDay(item, row) >= today)
+        .reduce((sum, item) => sum + item.massG, 0)
+      const short = need.massG - inHouseG
+      const packagesG = short > ENOUGH * need.massG ? packagesFor(short, row.packagesG) : []
+      const bought = packagesG.reduce((sum, one) => sum + one, 0)
+      return {
+        ingredient: need.ingredient,
+        neededG: need.massG,
+        dishes: need.dishes,
+        inHouseG,
+        packagesG,
+        leftG: Math.max(0, inHouseG + bought - need.massG),
+      }
+    })
 }
 
 /**

@@ -4,8 +4,20 @@ import type { SwapOutcome } from './swap'
 
 /** What an ingredient of a kind does in a dish that takes it in. */
 const PART_OF: Readonly<Record<Kind, Part>> = {
-  'base': 'helper', 'produce': 'fruit', 'coconut': 'spice', 'nuts': 'nuts', 'fat': 'fat', 'sugar': 'sugar', 'jaggery': 'jaggery', 'water': 'water',
-  'milk': 'milk', 'juice': 'juice', 'milk-solids': 'milk-solids', 'condensed': 'condensed', 'spice': 'spice', 'steeped': 'steeped',
+  'base': 'helper',
+  'produce': 'fruit',
+  'coconut': 'spice',
+  'nuts': 'nuts',
+  'fat': 'fat',
+  'sugar': 'sugar',
+  'jaggery': 'jaggery',
+  'water': 'water',
+  'milk': 'milk',
+  'juice': 'juice',
+  'milk-solids': 'milk-solids',
+  'condensed': 'condensed',
+  'spice': 'spice',
+  'steeped': 'steeped',
 }
 
 /**
@@ -42,12 +54,29 @@ export function applySwap(dish: DishCard, outcome: SwapOutcome, rowOf: (ingredie
     const row = rowOf(one.ingredient)
     const part = baseGone && i === 0 ? 'base' : sameRole(row, oldPart)
     // What takes the place of a second base is got ready as that was.
-    const asBase = oldBase && !baseGone && part === 'base' ? { asBase: { ...oldBase, family: row.families[0] ?? oldBase.family } } : {}
-    return { id: baseGone && i === 0 ? dish.base : one.id, ingredient: one.ingredient, perBase: one.after, part, ...asBase }
+    const asBase =
+      oldBase && !baseGone && part === 'base'
+        ? { asBase: { ...oldBase, family: row.families[0] ?? oldBase.family } }
+        : {}
+    return {
+      id: baseGone && i === 0 ? dish.base : one.id,
+      ingredient: one.ingredient,
+      perBase: one.after,
+      part,
+      ...asBase,
+    }
   })
-  const all = [...changed.slice(0, place), ...fresh, ...changed.slice(place)].filter(one => one.perBase > 1e-4 || one.id === dish.base)
+  const all = [...changed.slice(0, place), ...fresh, ...changed.slice(place)].filter(
+    one => one.perBase > 1e-4 || one.id === dish.base,
+  )
   const scale = baseGone ? 1 / (all.find(one => one.id === dish.base)?.perBase ?? 1) : 1
-  return withLiquid({ ...dish, ingredients: all.map(one => ({ ...one, perBase: one.id === dish.base ? 1 : Math.round(one.perBase * scale * 1e5) / 1e5 })) })
+  return withLiquid({
+    ...dish,
+    ingredients: all.map(one => ({
+      ...one,
+      perBase: one.id === dish.base ? 1 : Math.round(one.perBase * scale * 1e5) / 1e5,
+    })),
+  })
 }
 
 function sameRole(row: Ingredient, old: Part | undefined): Part {
@@ -59,8 +88,10 @@ function sameRole(row: Ingredient, old: Part | undefined): Part {
 function withLiquid(dish: DishCard): DishCard {
   const has = (part: Part): boolean => dish.ingredients.some(one => one.part === part && one.perBase > 0)
   const { liquid } = dish.choices
-  if (liquid === 'milk' && !has('milk')) return { ...dish, choices: { ...dish.choices, liquid: has('water') ? 'water' : 'none' } }
+  if (liquid === 'milk' && !has('milk'))
+    return { ...dish, choices: { ...dish.choices, liquid: has('water') ? 'water' : 'none' } }
   if (liquid === 'water-then-milk' && !has('milk')) return { ...dish, choices: { ...dish.choices, liquid: 'water' } }
-  if ((liquid === 'water' || liquid === 'water-then-milk') && !has('water')) return { ...dish, choices: { ...dish.choices, liquid: has('milk') ? 'milk' : 'none' } }
+  if ((liquid === 'water' || liquid === 'water-then-milk') && !has('water'))
+    return { ...dish, choices: { ...dish.choices, liquid: has('milk') ? 'milk' : 'none' } }
   return dish
 }

@@ -9,7 +9,9 @@ import type { Balance } from './swap'
  * @param row of the ingredient table
  * @returns g for each g
  */
-export function balanceOf(row: Pick<Ingredient, 'nutrients' | 'kind' | 'allergens'>): Readonly<Record<Balance, number>> {
+export function balanceOf(
+  row: Pick<Ingredient, 'nutrients' | 'kind' | 'allergens'>,
+): Readonly<Record<Balance, number>> {
   const { nutrients, kind } = row
   const milky = row.allergens.includes('milk') && nutrients.lactose > 0
   const added = kind === 'condensed' || !milky
@@ -17,7 +19,9 @@ export function balanceOf(row: Pick<Ingredient, 'nutrients' | 'kind' | 'allergen
     'water': nutrients.water / 100,
     'fat': nutrients.fat / 100,
     'sugar': added ? (sugarsOf(nutrients) - nutrients.lactose) / 100 : 0,
-    'milk-solids': milky ? (nutrients.protein + (added ? nutrients.lactose : sugarsOf(nutrients)) + nutrients.ash) / 100 : 0,
+    'milk-solids': milky
+      ? (nutrients.protein + (added ? nutrients.lactose : sugarsOf(nutrients)) + nutrients.ash) / 100
+      : 0,
     'starch': milky ? 0 : (nutrients.starch + nutrients.protein * (kind === 'base' ? 1 : 0)) / 100,
   }
 }

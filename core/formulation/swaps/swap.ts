@@ -26,7 +26,12 @@ export interface SwapRule {
 }
 
 /** One change of an amount by a swap. */
-export interface SwapChange { readonly id: string, readonly ingredient: string, readonly before: number, readonly after: number }
+export interface SwapChange {
+  readonly id: string
+  readonly ingredient: string
+  readonly before: number
+  readonly after: number
+}
 
 /** What a swap does: the changed amounts and what could not be kept. */
 export interface SwapOutcome {

@@ -28,7 +28,13 @@ export function ballsOf(massG: number, density: number, wish: BallWish): Balls {
   requireRange('ballsOf.density', density, 0.4, 2)
   const eachG = wished(massG, density, wish)
   const count = 'count' in wish ? wish.count : Math.max(1, Math.floor(massG / eachG + 1e-9))
-  return { count, eachG, diameterMm: diameterMm(eachG, density), leftG: Math.max(0, massG - count * eachG), evenG: massG / count }
+  return {
+    count,
+    eachG,
+    diameterMm: diameterMm(eachG, density),
+    leftG: Math.max(0, massG - count * eachG),
+    evenG: massG / count,
+  }
 }
 
 function wished(massG: number, density: number, wish: BallWish): number {

@@ -14,7 +14,10 @@ export interface Cut {
   readonly slantDeg: number
 }
 
-/** Where the marks lie: the first set's mark nearest the middle passes so far from it, as a share of its distance; likewise the second's. */
+/**
+ * Where the marks lie: the first set's mark nearest the middle passes so far from it, as a share of its distance;
+ * likewise the second's.
+ */
 export interface Shift { readonly first: number, readonly second: number }
 
 /** What becomes of one cell between the marks. */

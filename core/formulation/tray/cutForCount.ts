@@ -18,9 +18,19 @@ export function cutForCount(tray: TraySize, kind: Cut, count: number): Cut | nul
   requireRange('cutForCount.count', count, 1, 400)
   const ratio = kind.secondMm / kind.firstMm
   const greatest = Math.sqrt(outlineOf(tray).areaMm2 * Math.sin(kind.slantDeg * Math.PI / 180) / count / ratio)
-  for (let firstMm = Math.min(greatest + CUT_STEP_MM, 250); firstMm >= LEAST_CUT_MM && firstMm * ratio >= LEAST_CUT_MM; firstMm -= CUT_STEP_MM) {
+  for (
+    let firstMm = Math.min(greatest + CUT_STEP_MM, 250);
+    firstMm >= LEAST_CUT_MM && firstMm * ratio >= LEAST_CUT_MM;
+    firstMm -= CUT_STEP_MM
+  ) {
     const cut = evenCut(tray, { ...kind, firstMm, secondMm: firstMm * ratio })
-    if (cut.secondMm <= MOST_CUT_MM && cut.firstMm >= LEAST_CUT_MM && cut.secondMm >= LEAST_CUT_MM && cutTray(tray, cut).whole >= count) return cut
+    if (
+      cut.secondMm <= MOST_CUT_MM
+      && cut.firstMm >= LEAST_CUT_MM
+      && cut.secondMm >= LEAST_CUT_MM
+      && cutTray(tray, cut).whole >= count
+    )
+      return cut
   }
   return null
 }

@@ -16,7 +16,11 @@ import { evenCut } from './evenCut'
 export function cutForFewer(tray: TraySize, kind: Cut, count: number): Cut | null {
   requireRange('cutForFewer.count', count, 1, 400)
   const ratio = kind.secondMm / kind.firstMm
-  for (let firstMm = kind.firstMm + CUT_STEP_MM; firstMm <= MOST_CUT_MM && firstMm * ratio <= MOST_CUT_MM; firstMm += CUT_STEP_MM) {
+  for (
+    let firstMm = kind.firstMm + CUT_STEP_MM;
+    firstMm <= MOST_CUT_MM && firstMm * ratio <= MOST_CUT_MM;
+    firstMm += CUT_STEP_MM
+  ) {
     const cut = evenCut(tray, { ...kind, firstMm, secondMm: firstMm * ratio })
     const { whole } = cutTray(tray, cut)
     if (whole < count && whole > 0) return cut

@@ -19,7 +19,8 @@ const NOTHING = 1e-6
  * @param shift where the marks lie; left out, where most pieces come whole
  * @returns pieces, marks, counts and shares; the shares of all pieces add to one
  * @throws CoreError `out-of-range`
- * @example cutTray({ shape: 'rectangle', widthMm: 200, lengthMm: 160 }, { firstMm: 40, secondMm: 40, turnDeg: 0, slantDeg: 90 }).whole // 20
+ * @example cutTray({ shape: 'rectangle', widthMm: 200, lengthMm: 160 }, { firstMm: 40, secondMm: 40, turnDeg: 0,
+ *   slantDeg: 90 }).whole // 20
  */
 export function cutTray(tray: TraySize, cut: Cut, shift: Shift = placeCut(tray, cut)): CutTray {
   const outline = outlineOf(tray)
@@ -30,7 +31,8 @@ export function cutTray(tray: TraySize, cut: Cut, shift: Shift = placeCut(tray, 
     return share > NOTHING ? [{ kind: kindOf(share), corners, share: Math.min(1, share) }] : []
   })
   const of = (kind: PieceKind): readonly Piece[] => pieces.filter(one => one.kind === kind)
-  const shareOf = (kind: PieceKind): number => of(kind).reduce((sum, one) => sum + one.share, 0) * grid.areaMm2 / outline.areaMm2
+  const shareOf = (kind: PieceKind): number =>
+    (of(kind).reduce((sum, one) => sum + one.share, 0) * grid.areaMm2) / outline.areaMm2
   return {
     shift, pieces, marks: marksOf(outline, grid),
     whole: of('whole').length, edge: of('edge').length, trimmings: of('trimming').length,
@@ -48,7 +50,10 @@ function bounds(outline: Outline, grid: Lattice): { i: [number, number], j: [num
   const [x, y] = [grid.to({ x: 1, y: 0 }), grid.to({ x: 0, y: 1 })]
   const i = outline.reachMm * Math.hypot(x.x - origin.x, y.x - origin.x)
   const j = outline.reachMm * Math.hypot(x.y - origin.y, y.y - origin.y)
-  return { i: [Math.floor(origin.x - i), Math.ceil(origin.x + i)], j: [Math.floor(origin.y - j), Math.ceil(origin.y + j)] }
+  return {
+    i: [Math.floor(origin.x - i), Math.ceil(origin.x + i)],
+    j: [Math.floor(origin.y - j), Math.ceil(origin.y + j)],
+  }
 }
 
 function cellsOf(outline: Outline, grid: Lattice): [number, number][] {
@@ -61,7 +66,10 @@ function cellsOf(outline: Outline, grid: Lattice): [number, number][] {
 function marksOf(outline: Outline, grid: Lattice): KnifeMark[] {
   const { i, j } = bounds(outline, grid)
   const mark = (set: KnifeMark['set'], at: number): KnifeMark[] => {
-    const [from, on] = set === 'first' ? [grid.from({ x: at, y: 0 }), grid.from({ x: at, y: 1 })] : [grid.from({ x: 0, y: at }), grid.from({ x: 1, y: at })]
+    const [from, on] =
+      set === 'first'
+        ? [grid.from({ x: at, y: 0 }), grid.from({ x: at, y: 1 })]
+        : [grid.from({ x: 0, y: at }), grid.from({ x: 1, y: at })]
     const long = Math.hypot(on.x - from.x, on.y - from.y)
     const chord = outline.chord(from, { x: (on.x - from.x) / long, y: (on.y - from.y) / long })
     return chord ? [{ set, from: chord[0], to: chord[1] }] : []

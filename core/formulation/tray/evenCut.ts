@@ -8,13 +8,20 @@ import { LEAST_CUT_MM, MOST_CUT_MM, type Cut } from './cut'
  * @param tray its shape and size, mm
  * @param cut as it was wished
  * @returns the cut; the same where nothing can be evened
- * @example evenCut({ shape: 'rectangle', widthMm: 250, lengthMm: 180 }, { firstMm: 40, secondMm: 40, turnDeg: 0, slantDeg: 90 }) // 36 and 41.7 mm
+ * @example evenCut({ shape: 'rectangle', widthMm: 250, lengthMm: 180 }, { firstMm: 40, secondMm: 40, turnDeg: 0,
+ *   slantDeg: 90 }) // 36 and 41.7 mm
  */
 export function evenCut(tray: TraySize, cut: Cut): Cut {
   if (tray.shape === 'round') return cut
   const even = (wished: number, angle: number): number => {
     const side = sideAcross(tray, angle)
-    return side === null ? wished : side / Math.min(Math.floor(side / LEAST_CUT_MM), Math.max(Math.ceil(side / MOST_CUT_MM), Math.round(side / wished)))
+    return side === null
+      ? wished
+      : side
+          / Math.min(
+            Math.floor(side / LEAST_CUT_MM),
+            Math.max(Math.ceil(side / MOST_CUT_MM), Math.round(side / wished)),
+          )
   }
   return { ...cut, firstMm: even(cut.firstMm, cut.turnDeg), secondMm: even(cut.secondMm, cut.turnDeg + cut.slantDeg) }
 }

@@ -44,7 +44,12 @@ export function lattice(cut: Cut, shift: Shift): Lattice {
       y: (point.x * second.x + point.y * second.y) / cut.secondMm - shift.second,
     }),
     from,
-    corners: (i, j) => [from({ x: i, y: j }), from({ x: i + 1, y: j }), from({ x: i + 1, y: j + 1 }), from({ x: i, y: j + 1 })],
+    corners: (i, j) => [
+      from({ x: i, y: j }),
+      from({ x: i + 1, y: j }),
+      from({ x: i + 1, y: j + 1 }),
+      from({ x: i, y: j + 1 }),
+    ],
     areaMm2: cut.firstMm * cut.secondMm / Math.sin(slant),
   }
 }

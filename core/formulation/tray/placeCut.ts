@@ -41,10 +41,13 @@ function wholeCells(reach: number, holds: (point: Point) => boolean, cut: Cut, s
   const { from } = lattice(cut, shift)
   const i = Math.ceil(reach / cut.firstMm) + 1
   const j = Math.ceil(reach / cut.secondMm) + 1
-  const inside = Array.from({ length: 2 * i + 1 }, (_, k) => Array.from({ length: 2 * j + 1 }, (__, l) => holds(from({ x: k - i, y: l - j }))))
+  const inside = Array.from({ length: 2 * i + 1 }, (_, k) =>
+    Array.from({ length: 2 * j + 1 }, (__, l) => holds(from({ x: k - i, y: l - j }))),
+  )
   let whole = 0
   for (let k = 0; k < 2 * i; k++) {
-    for (let l = 0; l < 2 * j; l++) if (inside[k][l] && inside[k + 1][l] && inside[k + 1][l + 1] && inside[k][l + 1]) whole++
+    for (let l = 0; l < 2 * j; l++)
+      if (inside[k][l] && inside[k + 1][l] && inside[k + 1][l + 1] && inside[k][l + 1]) whole++
   }
   return whole
 }

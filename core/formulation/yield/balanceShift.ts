@@ -35,18 +35,28 @@ export interface BalanceShift {
  * @param rowOf rows of the ingredient table
  * @returns the differences
  */
-export function balanceShift(before: DishCard, after: DishCard, baseG: number, rowOf: (ingredient: string) => Ingredient): BalanceShift {
+export function balanceShift(
+  before: DishCard,
+  after: DishCard,
+  baseG: number,
+  rowOf: (ingredient: string) => Ingredient,
+): BalanceShift {
   const [was, is] = [whatComes(before, baseG, rowOf, []), whatComes(after, baseG, rowOf, [])]
   const waterOf = (card: DishCard): number => liquidAccount(card, baseG, rowOf).totalG
   const known = new Set(troublesOf(before).map(one => one.code))
   const troubles = troublesOf(after).map(one => one.code)
   const compositionOf = (ingredient: string) => rowOf(ingredient).composition
-  const standing = (card: DishCard, role: Role): Standing => standingOf(role, roleRatio(card, role, compositionOf), spansOf(card))
+  const standing = (card: DishCard, role: Role): Standing =>
+    standingOf(role, roleRatio(card, role, compositionOf), spansOf(card))
   const carried = new Set(was.allergens.map(one => one.allergen))
   return {
-    waterG: waterOf(after) - waterOf(before), finishedG: is.finishedG.middle - was.finishedG.middle, servingKj: is.serving.energyKj - was.serving.energyKj,
+    waterG: waterOf(after) - waterOf(before),
+    finishedG: is.finishedG.middle - was.finishedG.middle,
+    servingKj: is.serving.energyKj - was.serving.energyKj,
     sweetness: [was.sweetness.warm, is.sweetness.warm],
-    standings: judgedRoles(after).map(role => ({ role, before: standing(before, role), after: standing(after, role) })).filter(one => one.before.style !== one.after.style || one.before.outside !== one.after.outside),
+    standings: judgedRoles(after)
+      .map(role => ({ role, before: standing(before, role), after: standing(after, role) }))
+      .filter(one => one.before.style !== one.after.style || one.before.outside !== one.after.outside),
     allergens: is.allergens.map(one => one.allergen).filter(one => !carried.has(one)),
     troubles: troubles.filter(code => !known.has(code)),
     nowhere: troubles.length > 0 ? [] : goesNowhere(after, stageDish(after).stages),

@@ -17,7 +17,14 @@ export interface WeighedDish {
 export interface StageContent { readonly from: Content, readonly to: Content }
 
 /** Stages in which water leaves, and how much of it for each second, relative to one another (estimates). */
-const DRIES: Readonly<Partial<Record<Stage['does'], number>>> = { 'cook-down': 1, 'sweeten': 0.7, 'enrich': 0.5, 'roast': 0.6, 'boil-syrup': 1, 'pour': 0.2 }
+const DRIES: Readonly<Partial<Record<Stage['does'], number>>> = {
+  'cook-down': 1,
+  'sweeten': 0.7,
+  'enrich': 0.5,
+  'roast': 0.6,
+  'boil-syrup': 1,
+  'pour': 0.2,
+}
 
 const EMPTY: Content = { water: 0, solids: 0, fat: 0, sugar: 0, nuts: 0 }
 
@@ -44,8 +51,15 @@ export function stageContents(plan: WeighedDish, secondsOf: readonly number[]): 
   })
 }
 
-/** Water that each stage drives off, g: all of what does not stay, in proportion to time and to what is there to leave. */
-function lossShares(plan: Pick<WeighedDish, 'dish'>, line: readonly Stage[], brings: readonly Content[], secondsOf: readonly number[]): number[] {
+/**
+ * Water that each stage drives off, g: all of what does not stay, in proportion to time and to what is there to leave.
+ */
+function lossShares(
+  plan: Pick<WeighedDish, 'dish'>,
+  line: readonly Stage[],
+  brings: readonly Content[],
+  secondsOf: readonly number[],
+): number[] {
   const water = brings.reduce((sum, one) => sum + one.water, 0)
   const { fresh } = familyOf(plan.dish.family)
   const lost = water * (1 - plan.dish.kept.share)
@@ -56,16 +70,20 @@ function lossShares(plan: Pick<WeighedDish, 'dish'>, line: readonly Stage[], bri
     return there > 0 ? (DRIES[stage.does] ?? 0) * secondsOf[k] * roastsWet * there : 0
   })
   const all = weights.reduce((sum, weight) => sum + weight, 0)
-  return weights.map(weight => (all > 0 ? lost * weight / all : 0))
+  return weights.map(weight => (all > 0 ? (lost * weight) / all : 0))
 }
 
 function broughtBy(plan: WeighedDish, stage: Stage): Content {
-  const beside = stage.from === undefined ? [] : plan.dish.stages.filter(one => one.meets?.stage === stage.id && one.vessel === stage.from)
+  const beside =
+    stage.from === undefined
+      ? []
+      : plan.dish.stages.filter(one => one.meets?.stage === stage.id && one.vessel === stage.from)
   const sum: Content = { ...EMPTY }
   for (const { ingredient, share } of [stage, ...beside].flatMap(one => one.adds)) {
     const amount = plan.amounts.find(one => one.id === ingredient)
     if (!amount) continue
-    for (const part of Object.keys(EMPTY) as (keyof Content)[]) sum[part] += amount.massG * share * amount.composition[part]
+    for (const part of Object.keys(EMPTY) as (keyof Content)[])
+      sum[part] += amount.massG * share * amount.composition[part]
   }
   return sum
 }
@@ -80,7 +98,9 @@ export function contentMass(content: Content): number {
   return content.water + content.solids + content.fat + content.sugar + content.nuts
 }
 
-/** Share of air between grated pieces before and after they soften (estimates: bulk porosity falls as they collapse). */
+/**
+ * Share of air between grated pieces before and after they soften (estimates: bulk porosity falls as they collapse).
+ */
 const AIR = { raw: 0.5, soft: 0.12 } as const
 
 /**
@@ -92,6 +112,9 @@ const AIR = { raw: 0.5, soft: 0.12 } as const
  * @returns ml
  */
 export function contentVolume(content: Content, fresh: boolean, soft: number): number {
-  const plain = (Object.keys(DENSITY) as (keyof typeof DENSITY)[]).reduce((sum, part) => sum + content[part] / DENSITY[part], 0)
+  const plain = (Object.keys(DENSITY) as (keyof typeof DENSITY)[]).reduce(
+    (sum, part) => sum + content[part] / DENSITY[part],
+    0,
+  )
   return fresh ? plain / (1 - (AIR.raw + (AIR.soft - AIR.raw) * soft)) : plain
 }

@@ -1,7 +1,12 @@
 import { panFit, type PanFit } from '../../materials/vessel/panFit'
 
 /** A pan as advice needs it. */
-export interface AdvicePan { readonly id: string, readonly name: string, readonly innerDiameterMm: number, readonly depthMm: number }
+export interface AdvicePan {
+  readonly id: string
+  readonly name: string
+  readonly innerDiameterMm: number
+  readonly depthMm: number
+}
 
 /** Whether a dish fits, and what to do where it does not. */
 export interface FitAdvice {
@@ -10,7 +15,9 @@ export interface FitAdvice {
   readonly otherPan: AdvicePan | null
   /** Lots to cook it in, where it is too much for the pan. */
   readonly lots: number | null
-  /** True where holding half the fat and the last third of the liquid back, and adding them as room comes, is enough. */
+  /**
+   * True where holding half the fat and the last third of the liquid back, and adding them as room comes, is enough.
+   */
   readonly inStages: boolean
 }
 
@@ -31,5 +38,10 @@ export function fitAdvice(greatestMl: number, pan: AdvicePan, pans: readonly Adv
   if (good(fit)) return { fit, otherPan: null, lots: null, inStages: false }
   const others = pans.filter(one => one.id !== pan.id && good(panFit(greatestMl, one)))
     .sort((p, q) => p.innerDiameterMm ** 2 * p.depthMm - q.innerDiameterMm ** 2 * q.depthMm)
-  return { fit, otherPan: others[0] ?? null, lots: fit.lots > 1 ? fit.lots : null, inStages: good(panFit(greatestMl * HELD_BACK, pan)) }
+  return {
+    fit,
+    otherPan: others[0] ?? null,
+    lots: fit.lots > 1 ? fit.lots : null,
+    inStages: good(panFit(greatestMl * HELD_BACK, pan)),
+  }
 }

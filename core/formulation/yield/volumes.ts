@@ -18,13 +18,23 @@ export interface Volumes { readonly greatestMl: number, readonly finishedMl: num
  * @returns volumes without foam
  */
 export function volumesOf(dish: Dish, baseG: number, rowOf: (ingredient: string) => Ingredient): Volumes {
-  const amounts = dish.ingredients.map(one => ({ id: one.id, ingredient: one.ingredient, massG: one.perBase * baseG, composition: rowOf(one.ingredient).composition }))
+  const amounts = dish.ingredients.map(one => ({
+    id: one.id,
+    ingredient: one.ingredient,
+    massG: one.perBase * baseG,
+    composition: rowOf(one.ingredient).composition,
+  }))
   const line = mainLine(dish)
   const { fresh } = familyOf(dish.family)
   const contents = stageContents({ dish, amounts }, line.map(stage => usualMinutes(dish, stage) * 60))
-  const softened = line.findIndex(stage => stage.does === 'cook-down' && stage.adds.some(one => one.ingredient === dish.base))
-  const greatestMl = contents.reduce((most, { from, to }, k) =>
-    Math.max(most, contentVolume(from, fresh, k <= softened ? 0 : 1), contentVolume(to, fresh, k < softened ? 0 : 1)), 1)
+  const softened = line.findIndex(
+    stage => stage.does === 'cook-down' && stage.adds.some(one => one.ingredient === dish.base),
+  )
+  const greatestMl = contents.reduce(
+    (most, { from, to }, k) =>
+      Math.max(most, contentVolume(from, fresh, k <= softened ? 0 : 1), contentVolume(to, fresh, k < softened ? 0 : 1)),
+    1,
+  )
   const end = contents.at(-1)?.to ?? { water: 0, solids: 1, fat: 0, sugar: 0, nuts: 0 }
   const finishedMl = Math.max(1, contentVolume(end, fresh, 1))
   return { greatestMl, finishedMl, density: contentMass(end) / finishedMl }

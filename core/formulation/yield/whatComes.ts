@@ -32,7 +32,9 @@ export interface WhatComes {
   readonly finishedG: Window
   readonly servings: number
   readonly serving: Serving
-  /** Spread of the figures of a serving as a share: composition tables and produce (estimate), and the finished weight. */
+  /**
+   * Spread of the figures of a serving as a share: composition tables and produce (estimate), and the finished weight.
+   */
   readonly servingSpread: number
   /** As sweet as so many g of sugar in 100 g, warm and cold. */
   readonly sweetness: Readonly<Record<Served, number>>
@@ -51,8 +53,8 @@ const TABLE_SPREAD = 0.08
 type Dish = Pick<DishCard, 'family' | 'base' | 'ingredients' | 'kept' | 'portionG' | 'choices'>
 
 /**
- * What comes of a dish: weight, servings, sweetness, fat, what a serving holds, allergens and cost. Nutrition figures are
- * estimates, not medical advice.
+ * What comes of a dish: weight, servings, sweetness, fat, what a serving holds, allergens and cost. Nutrition figures
+ * are estimates, not medical advice.
  *
  * @param dish proportions and choices
  * @param baseG weight of the base, g, above zero
@@ -60,14 +62,19 @@ type Dish = Pick<DishCard, 'family' | 'base' | 'ingredients' | 'kept' | 'portion
  * @param prices prices by ingredient, where they are known
  * @returns every figure with what it rests on
  */
-export function whatComes(dish: Dish, baseG: number, rowOf: (ingredient: string) => Ingredient, prices: readonly Correction[] = []): WhatComes {
+export function whatComes(
+  dish: Dish,
+  baseG: number,
+  rowOf: (ingredient: string) => Ingredient,
+  prices: readonly Correction[] = [],
+): WhatComes {
   const foods = dish.ingredients.map(one => ({ one, row: rowOf(one.ingredient), massG: one.perBase * baseG }))
   const mix = mixOf(foods.map(({ massG, row }) => ({ massG, food: row.nutrients })))
   const { perBase, spread } = finishedShare(dish, rowOf)
   const finished = perBase * baseG
   const side = Z90 * spread * baseG
   const servings = finished / dish.portionG
-  const per100 = (grams: number): number => 100 * grams / finished
+  const per100 = (grams: number): number => (100 * grams) / finished
   return {
     finishedG: { early: finished - side, middle: finished, late: finished + side },
     servings,
@@ -77,14 +84,21 @@ export function whatComes(dish: Dish, baseG: number, rowOf: (ingredient: string)
     fat: fatLook(dish, rowOf),
     allergens: allergensOf(foods.filter(food => food.massG > 0)),
     cost: costOf(foods, dish, servings, prices),
-    recalled: foods.filter(({ row }) => row.source.compositionOrigin === 'recalled' && row.kind !== 'water' && row.kind !== 'spice').map(({ row }) => row.name),
+    recalled: foods
+      .filter(({ row }) => row.source.compositionOrigin === 'recalled' && row.kind !== 'water' && row.kind !== 'spice')
+      .map(({ row }) => row.name),
   }
 }
 
 function servingOf(mix: Nutrients, portionG: number, finished: number): Serving {
   const share = portionG / finished
   return {
-    massG: portionG, energyKj: mix.energyKj * share, fatG: mix.fat * share, sugarG: sugarsOf(mix) * share, fibreG: mix.fibre * share, proteinG: mix.protein * share,
+    massG: portionG,
+    energyKj: mix.energyKj * share,
+    fatG: mix.fat * share,
+    sugarG: sugarsOf(mix) * share,
+    fibreG: mix.fibre * share,
+    proteinG: mix.protein * share,
   }
 }
 
@@ -97,18 +111,26 @@ function fatLook(dish: Dish, rowOf: (ingredient: string) => Ingredient): FatLook
 
 function allergensOf(foods: readonly { readonly row: Ingredient }[]): WhatComes['allergens'] {
   const by = new Map<Allergen, string[]>()
-  for (const { row } of foods) for (const allergen of row.allergens) by.set(allergen, [...by.get(allergen) ?? [], row.name])
+  for (const { row } of foods)
+    for (const allergen of row.allergens) by.set(allergen, [...(by.get(allergen) ?? []), row.name])
   return [...by].map(([allergen, from]) => ({ allergen, from }))
 }
 
-function costOf(foods: readonly { readonly one: DishCard['ingredients'][number], readonly row: Ingredient, readonly massG: number }[], dish: Dish, servings: number, prices: readonly Correction[]): WhatComes['cost'] {
-  const priceOf = new Map(prices.flatMap(one => (one.pricePerKg === undefined ? [] : [[one.id, one.pricePerKg] as const])))
+function costOf(
+  foods: readonly { readonly one: DishCard['ingredients'][number]; readonly row: Ingredient; readonly massG: number }[],
+  dish: Dish,
+  servings: number,
+  prices: readonly Correction[],
+): WhatComes['cost'] {
+  const priceOf = new Map(
+    prices.flatMap(one => (one.pricePerKg === undefined ? [] : [[one.id, one.pricePerKg] as const])),
+  )
   let total = 0
   const unpriced: string[] = []
   for (const { one, row, massG } of foods) {
     const price = priceOf.get(row.id)
     const bought = preparedWeight(Math.min(50000, massG), row.yields, preparationOf(dish, one) ?? 'as-bought').asBoughtG
-    if (price !== undefined) total += price * bought / 1000
+    if (price !== undefined) total += (price * bought) / 1000
     else if (row.kind !== 'water' && massG > 0) unpriced.push(row.name)
   }
   return priceOf.size > 0 && total > 0 ? { total, each: total / servings, unpriced } : null

@@ -45,13 +45,19 @@ export function fitReadings(entry: BeliefEntry, readings: readonly Evidence[], n
   const usual = daySpread(entry.name)
   const first = entry.kind === 'factor' ? Math.log(entry.median) : entry.median
   const lasting = Math.max((0.3 * entry.spread) ** 2, entry.spread ** 2 - usual ** 2)
-  const drifts = readings.map(one => (nowMs === undefined || one.when === undefined ? 0 : driftVariance(entry.name, nowMs - one.when)))
-  const own = repeatedVariances(entry.name, readings.map(one => one.variance)).map((variance, i) => variance + drifts[i])
+  const drifts = readings.map(one =>
+    nowMs === undefined || one.when === undefined ? 0 : driftVariance(entry.name, nowMs - one.when),
+  )
+  const own = repeatedVariances(
+    entry.name,
+    readings.map(one => one.variance),
+  ).map((variance, i) => variance + drifts[i])
   const fit = (day: number): FittedReadings => {
     const variances = own.map(variance => variance + day * day)
     const weighed = (weights: readonly number[]) => {
       const precision = readings.reduce((sum, _, i) => sum + weights[i] / variances[i], 1 / lasting)
-      const mean = readings.reduce((sum, one, i) => sum + weights[i] / variances[i] * one.value, first / lasting) / precision
+      const mean =
+        readings.reduce((sum, one, i) => sum + (weights[i] / variances[i]) * one.value, first / lasting) / precision
       return { mean, variance: 1 / precision, day }
     }
     return weighed(robustWeights((now) => {
@@ -60,6 +66,9 @@ export function fitReadings(entry: BeliefEntry, readings: readonly Evidence[], n
     }, readings.length))
   }
   const { mean } = fit(usual)
-  const day = dayScatter(entry.name, readings.map((one, i) => ({ off: one.value - mean, variance: one.variance + drifts[i] })))
+  const day = dayScatter(
+    entry.name,
+    readings.map((one, i) => ({ off: one.value - mean, variance: one.variance + drifts[i] })),
+  )
   return fit(day)
 }

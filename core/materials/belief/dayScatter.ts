@@ -3,7 +3,9 @@ import { daySpread } from './steadiness'
 /** A reading of a lasting number: how far it lies from the fitted value, and the variance of the reading itself. */
 export interface Stray { readonly off: number, readonly variance: number }
 
-/** How sure the usual scatter is before a household's own readings, one standard deviation of its logarithm (estimate). */
+/**
+ * How sure the usual scatter is before a household's own readings, one standard deviation of its logarithm (estimate).
+ */
 const UNSURE = 0.45
 /** Factors on the usual scatter that are weighed, evenly in the logarithm. */
 const FACTORS = Array.from({ length: 25 }, (_, i) => Math.exp(-1.2 + 0.1 * i))
@@ -13,12 +15,13 @@ const FAR = 2.5
 const FEW = 3
 
 /**
- * How much a lasting number of this household strays from one day to the next: the usual scatter, moved by how much its own
- * readings scatter beyond their own noise (Bayes' rule over a factor on the scatter, its middle taken).
+ * How much a lasting number of this household strays from one day to the next: the usual scatter, moved by how much its
+ * own readings scatter beyond their own noise (Bayes' rule over a factor on the scatter, its middle taken).
  *
  * @param of name of the number in a plan's belief
  * @param readings of it, in the belief's own scale, about their fitted value
- * @returns one standard deviation from day to day, in the belief's own scale; the usual one for fewer than three readings
+ * @returns one standard deviation from day to day, in the belief's own scale; the usual one for fewer than three
+ *   readings
  */
 export function dayScatter(of: string, readings: readonly Stray[]): number {
   const usual = daySpread(of)

@@ -1,4 +1,7 @@
-/** What one batch or one check says of one lasting number, as a reading of it: value and variance in the belief's own scale. */
+/**
+ * What one batch or one check says of one lasting number, as a reading of it: value and variance in the belief's own
+ * scale.
+ */
 export interface Evidence {
   /** Name in the household's belief, such as `fire.front` or `kept.sweet-water-semolina`. */
   readonly name: string

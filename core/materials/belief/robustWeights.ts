@@ -1,11 +1,14 @@
-/** Degrees of freedom of the scatter that is believed: a reading now and then is far off for reasons of its own (estimate). */
+/**
+ * Degrees of freedom of the scatter that is believed: a reading now and then is far off for reasons of its own
+ * (estimate).
+ */
 const FREEDOM = 4
 const ROUNDS = 4
 
 /**
- * Weights of readings that scatter about a value with long tails (Student's t by reweighting, Lange et al. 1989, recalled,
- * unchecked): a reading far from where the others and the belief put it counts little, so that one odd batch does not
- * poison what was learned.
+ * Weights of readings that scatter about a value with long tails (Student's t by reweighting, Lange et al. 1989,
+ * recalled, unchecked): a reading far from where the others and the belief put it counts little, so that one odd batch
+ * does not poison what was learned.
  *
  * @param residuals how far each reading is from the fitted value, in its own standard deviations, for given weights
  * @param count how many readings

@@ -1,16 +1,47 @@
-/** How much the lasting numbers stray from one day to the next, in the belief's own scale (estimates; fires as measured, 12 %). */
+/**
+ * How much the lasting numbers stray from one day to the next, in the belief's own scale (estimates; fires as measured,
+ * 12 %).
+ */
 const DAY_SPREAD: Readonly<Record<string, number>> = {
-  mainFire: 0.12, otherFire: 0.12, browningRate: 0.08, aromaDose: 0.1, uptake: 0.1, softening: 0.15, kept: 0.012, wetPace: 0.06, roastPace: 0.06, pourTime: 0.2, heatLoss: 0.08, surface: 0.1, density: 0.03,
+  mainFire: 0.12,
+  otherFire: 0.12,
+  browningRate: 0.08,
+  aromaDose: 0.1,
+  uptake: 0.1,
+  softening: 0.15,
+  kept: 0.012,
+  wetPace: 0.06,
+  roastPace: 0.06,
+  pourTime: 0.2,
+  heatLoss: 0.08,
+  surface: 0.1,
+  density: 0.03,
 }
 /**
  * How far they drift in a season, ninety days: another bag of flour, another crop, a burner that clogs (estimates).
  */
-const SEASON_DRIFT: Readonly<Record<string, number>> = { browningRate: 0.12, aromaDose: 0.12, uptake: 0.1, softening: 0.15, mainFire: 0.06, otherFire: 0.06, wetPace: 0.06, kept: 0.01, density: 0.03 }
+const SEASON_DRIFT: Readonly<Record<string, number>> = {
+  browningRate: 0.12,
+  aromaDose: 0.12,
+  uptake: 0.1,
+  softening: 0.15,
+  mainFire: 0.06,
+  otherFire: 0.06,
+  wetPace: 0.06,
+  kept: 0.01,
+  density: 0.03,
+}
 /** How far one is off after something was changed on purpose and said so: a new bag, a cleaned burner (estimates). */
-const CHANGE_SPREAD: Readonly<Record<string, number>> = { browningRate: 0.22, aromaDose: 0.22, mainFire: 0.2, otherFire: 0.2, kept: 0.03 }
+const CHANGE_SPREAD: Readonly<Record<string, number>> = {
+  browningRate: 0.22,
+  aromaDose: 0.22,
+  mainFire: 0.2,
+  otherFire: 0.2,
+  kept: 0.03,
+}
 /**
- * Share of a batch's own uncertainty about a number that is the same in every batch: what cannot be told apart is misread in
- * the same way each time (estimate); of a number that is weighed by itself, nothing.
+ * Share of a batch's own uncertainty about a number that is the same in every batch: what cannot be told apart is
+ * misread in the same way each time (estimate); of a number that is weighed by itself, nothing.
  */
 const COMMON_SHARE = 0.25
 const BY_THEMSELVES: readonly string[] = ['kept', 'density']
@@ -50,8 +81,8 @@ export function changeVariance(of: string): number {
 }
 
 /**
- * Variances of readings of one number by how much they repeat one another: n alike readings together leave the common share of
- * the variance of one. A sharper reading hardly repeats blunter ones.
+ * Variances of readings of one number by how much they repeat one another: n alike readings together leave the common
+ * share of the variance of one. A sharper reading hardly repeats blunter ones.
  *
  * @param of name of the number
  * @param own each reading's own variance, in the belief's own scale
@@ -65,6 +96,18 @@ export function repeatedVariances(of: string, own: readonly number[]): number[] 
   })
 }
 
-/** How steady each lasting number is, as it is shown: standard deviations in the belief's own scale; all are estimates but the fires' day. */
-export const STEADINESS: readonly { readonly of: string, readonly day: number, readonly season: number, readonly change: number }[] =
-  Object.keys(DAY_SPREAD).map(of => ({ of, day: daySpread(of), season: SEASON_DRIFT[of] ?? USUAL.drift, change: CHANGE_SPREAD[of] ?? USUAL.change }))
+/**
+ * How steady each lasting number is, as it is shown: standard deviations in the belief's own scale; all are estimates
+ * but the fires' day.
+ */
+export const STEADINESS: readonly {
+  readonly of: string
+  readonly day: number
+  readonly season: number
+  readonly change: number
+}[] = Object.keys(DAY_SPREAD).map(of => ({
+  of,
+  day: daySpread(of),
+  season: SEASON_DRIFT[of] ?? USUAL.drift,
+  change: CHANGE_SPREAD[of] ?? USUAL.change,
+}))

@@ -9,9 +9,9 @@ const STEP_S = 1
 const ENOUGH = 6
 
 /**
- * How much longer nuts brown after they are lifted out of the fat, in seconds at the temperature they had in it: out so much
- * before the colour that is wanted, they come to it on the plate. They cool exponentially towards the room and brown by
- * the law that holds in the fat (Arrhenius).
+ * How much longer nuts brown after they are lifted out of the fat, in seconds at the temperature they had in it: out so
+ * much before the colour that is wanted, they come to it on the plate. They cool exponentially towards the room and
+ * brown by the law that holds in the fat (Arrhenius).
  *
  * @param tempC temperature of the fat, °C, 60 to 250
  * @param airC temperature of the room, °C, below it

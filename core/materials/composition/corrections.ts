@@ -9,10 +9,13 @@ import type { Ingredient } from './ingredient'
  * @param corrections what was weighed, by ingredient
  * @returns the rows, each telling where its density now comes from
  */
-export function withCorrections(table: readonly Ingredient[], corrections: readonly Correction[]): readonly Ingredient[] {
+export function withCorrections(
+  table: readonly Ingredient[],
+  corrections: readonly Correction[],
+): readonly Ingredient[] {
   if (corrections.length === 0) return table
   const known = new Map(corrections.map(one => [one.id, one]))
-  return table.map((row) => {
+  return table.map(row => {
     const own = known.get(row.id)
     return own ? corrected(row, own) : row
   })
@@ -32,8 +35,13 @@ export interface KnownFoods {
  * @param kitchen what the household added and weighed; null where it is not known yet
  * @returns the rows, the book's first
  */
-export function houseTable(table: readonly Ingredient[], kitchen: KnownFoods | null | undefined): readonly Ingredient[] {
-  return kitchen ? withCorrections(kitchen.ingredients.length > 0 ? [...table, ...kitchen.ingredients] : table, kitchen.corrections) : table
+export function houseTable(
+  table: readonly Ingredient[],
+  kitchen: KnownFoods | null | undefined,
+): readonly Ingredient[] {
+  return kitchen
+    ? withCorrections(kitchen.ingredients.length > 0 ? [...table, ...kitchen.ingredients] : table, kitchen.corrections)
+    : table
 }
 
 function corrected(row: Ingredient, own: Correction): Ingredient {
@@ -42,8 +50,22 @@ function corrected(row: Ingredient, own: Correction): Ingredient {
   return {
     ...row,
     bulkDensity: density.middle,
-    piece: row.piece ? { ...row.piece, small: row.piece.small * scale, medium: row.piece.medium * scale, large: row.piece.large * scale } : null,
-    yields: { prepared: own.prepared ?? row.yields.prepared, soakGain: own.soakGain ?? row.yields.soakGain, ground: own.ground ?? row.yields.ground },
-    source: density.weighings === 0 ? row.source : { ...row.source, density: 'weighed by the household', densityOrigin: 'weighed' },
+    piece: row.piece
+      ? {
+          ...row.piece,
+          small: row.piece.small * scale,
+          medium: row.piece.medium * scale,
+          large: row.piece.large * scale,
+        }
+      : null,
+    yields: {
+      prepared: own.prepared ?? row.yields.prepared,
+      soakGain: own.soakGain ?? row.yields.soakGain,
+      ground: own.ground ?? row.yields.ground,
+    },
+    source:
+      density.weighings === 0
+        ? row.source
+        : { ...row.source, density: 'weighed by the household', densityOrigin: 'weighed' },
   }
 }

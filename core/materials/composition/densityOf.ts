@@ -12,7 +12,10 @@ export interface DensityBelief {
   readonly weighings: number
 }
 
-/** How far a table's density is off a household's own bag and way of filling, and how alike two fillings are, in the logarithm. */
+/**
+ * How far a table's density is off a household's own bag and way of filling, and how alike two fillings are, in the
+ * logarithm.
+ */
 const TABLE = constant('densityTable')
 const FILLED = constant('densityFilled')
 const SCALE_G = constant('scaleG')
@@ -26,12 +29,34 @@ const SCALE_G = constant('scaleG')
  * @param nowMs ms since 1970, by which weighings age; undefined lets none age
  * @returns the belief; the table's middle without weighings
  */
-export function densityOf(row: Pick<Ingredient, 'bulkDensity'>, correction: Pick<Correction, 'bulkDensity' | 'weighings'> | undefined, nowMs?: number): DensityBelief {
+export function densityOf(
+  row: Pick<Ingredient, 'bulkDensity'>,
+  correction: Pick<Correction, 'bulkDensity' | 'weighings'> | undefined,
+  nowMs?: number,
+): DensityBelief {
   const readings = [
-    ...(correction?.bulkDensity === undefined ? [] : [{ value: Math.log(correction.bulkDensity), variance: FILLED ** 2, when: undefined }]),
-    ...(correction?.weighings ?? []).map(one => ({ value: Math.log(one.massG / one.volumeMl), variance: FILLED ** 2 + (SCALE_G / one.massG) ** 2, when: one.at })),
+    ...(correction?.bulkDensity === undefined
+      ? []
+      : [{ value: Math.log(correction.bulkDensity), variance: FILLED ** 2, when: undefined }]),
+    ...(correction?.weighings ?? []).map(one => ({
+      value: Math.log(one.massG / one.volumeMl),
+      variance: FILLED ** 2 + (SCALE_G / one.massG) ** 2,
+      when: one.at,
+    })),
   ]
-  const first = { name: 'density', median: row.bulkDensity, spread: Math.hypot(TABLE, FILLED), kind: 'factor' as const, unit: 'g/ml', basis: 'table', restsOn: [] }
-  const moved = combineReadings(first, readings.map((one, i) => ({ ...one, name: 'density', of: 'density', batch: String(i) })), nowMs)
+  const first = {
+    name: 'density',
+    median: row.bulkDensity,
+    spread: Math.hypot(TABLE, FILLED),
+    kind: 'factor' as const,
+    unit: 'g/ml',
+    basis: 'table',
+    restsOn: [],
+  }
+  const moved = combineReadings(
+    first,
+    readings.map((one, i) => ({ ...one, name: 'density', of: 'density', batch: String(i) })),
+    nowMs,
+  )
   return { middle: moved.median, spread: moved.spread, weighings: readings.length }
 }

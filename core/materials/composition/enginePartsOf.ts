@@ -16,5 +16,12 @@ export function enginePartsOf(food: Nutrients, whole: boolean): Composition {
   const invert = food.glucose + food.fructose
   const solids = food.protein + food.starch + food.fibre + food.ash + food.acids
   const all = food.water + food.fat + sugar + solids
-  return { water: food.water / all, solids: solids / all, fat: food.fat / all, sugar: sugar / all, nuts: 0, ...(invert > 0 ? { invert: invert / all } : {}) }
+  return {
+    water: food.water / all,
+    solids: solids / all,
+    fat: food.fat / all,
+    sugar: sugar / all,
+    nuts: 0,
+    ...(invert > 0 ? { invert: invert / all } : {}),
+  }
 }

@@ -4,13 +4,38 @@ import type { Nutrients } from './nutrients'
 
 /** What an ingredient is to a cook: how it is handled, and what it counts as. */
 export const KINDS = [
-  'base', 'produce', 'coconut', 'nuts', 'fat', 'sugar', 'jaggery', 'water', 'milk', 'juice', 'milk-solids', 'condensed', 'spice', 'steeped',
+  'base',
+  'produce',
+  'coconut',
+  'nuts',
+  'fat',
+  'sugar',
+  'jaggery',
+  'water',
+  'milk',
+  'juice',
+  'milk-solids',
+  'condensed',
+  'spice',
+  'steeped',
 ] as const
 export type Kind = (typeof KINDS)[number]
 
 /** Foods that carry an allergen, by the allergen's name. */
 export const ALLERGENS = [
-  'milk', 'wheat', 'barley', 'cashew', 'almond', 'pistachio', 'walnut', 'peanut', 'sesame', 'soya', 'oats', 'coconut', 'sulphites',
+  'milk',
+  'wheat',
+  'barley',
+  'cashew',
+  'almond',
+  'pistachio',
+  'walnut',
+  'peanut',
+  'sesame',
+  'soya',
+  'oats',
+  'coconut',
+  'sulphites',
 ] as const
 export type Allergen = (typeof ALLERGENS)[number]
 
@@ -64,5 +89,10 @@ export interface Ingredient {
   /** Days it keeps well once opened or bought, in a cool cupboard or cold where it needs it (estimate). */
   readonly keepsDays: number
   /** Where density, composition and the rest come from. */
-  readonly source: { readonly density: string, readonly composition: string, readonly densityOrigin: FigureOrigin, readonly compositionOrigin: FigureOrigin }
+  readonly source: {
+    readonly density: string
+    readonly composition: string
+    readonly densityOrigin: FigureOrigin
+    readonly compositionOrigin: FigureOrigin
+  }
 }

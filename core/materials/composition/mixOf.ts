@@ -5,7 +5,19 @@ export interface FoodWeight { readonly massG: number, readonly food: Nutrients }
 
 /** A food without anything in it, to start sums from. */
 export const NOTHING: Nutrients = {
-  water: 0, protein: 0, fat: 0, sucrose: 0, glucose: 0, fructose: 0, maltose: 0, lactose: 0, starch: 0, fibre: 0, ash: 0, acids: 0, energyKj: 0,
+  water: 0,
+  protein: 0,
+  fat: 0,
+  sucrose: 0,
+  glucose: 0,
+  fructose: 0,
+  maltose: 0,
+  lactose: 0,
+  starch: 0,
+  fibre: 0,
+  ash: 0,
+  acids: 0,
+  energyKj: 0,
 }
 
 /**

@@ -19,5 +19,9 @@ const RATED: readonly FireKind[] = ['induction', 'coil']
  */
 export function usualMarks(kind: FireKind): FlameMark[] {
   const share = RATED.includes(kind) ? FIRE_KINDS[kind].efficiency : 1
-  return LADDERS[kind].map(([label, watts], i) => ({ id: `m${i + 1}`, label, watts: Math.round(watts * share / 5) * 5 }))
+  return LADDERS[kind].map(([label, watts], i) => ({
+    id: `m${i + 1}`,
+    label,
+    watts: Math.round((watts * share) / 5) * 5,
+  }))
 }

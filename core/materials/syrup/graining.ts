@@ -8,7 +8,9 @@ export interface Graining {
   readonly prevents: readonly ('wash-wall' | 'no-stirring' | 'acid' | 'invert-holds')[]
 }
 
-/** Supersaturation above which crystals come by themselves, and share of invert sugar that holds them back (estimates). */
+/**
+ * Supersaturation above which crystals come by themselves, and share of invert sugar that holds them back (estimates).
+ */
 const LIKELY = constant('grainsBy')
 const INVERT_HOLDS = constant('invertHolds')
 
@@ -39,5 +41,9 @@ export function graining(share: number, invertShare: number, tempC: number): Gra
   const supersaturation = sucrose / (1 - share) / (saturated / (1 - saturated))
   const held = invertShare >= INVERT_HOLDS
   const risk = supersaturation <= 1 ? 'none' : supersaturation < LIKELY || held ? 'slow' : 'likely'
-  return { supersaturation, risk, prevents: risk === 'none' ? [] : ['wash-wall', 'no-stirring', held ? 'invert-holds' : 'acid'] }
+  return {
+    supersaturation,
+    risk,
+    prevents: risk === 'none' ? [] : ['wash-wall', 'no-stirring', held ? 'invert-holds' : 'acid'],
+  }
 }

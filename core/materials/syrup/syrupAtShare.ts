@@ -19,7 +19,8 @@ export function syrupAtShare(share: number, invertShare: number, airPressurePa: 
   requireRange('syrupAtShare.share', share, WEAKEST, STRONGEST)
   requireRange('syrupAtShare.invertShare', invertShare, 0, 1)
   requireRange('syrupAtShare.airPressurePa', airPressurePa, 45_000, 110_000)
-  const activity = (tempC: number): number => sugarWaterActivity(share * (1 - invertShare), share * invertShare, 1 - share, tempC)
+  const activity = (tempC: number): number =>
+    sugarWaterActivity(share * (1 - invertShare), share * invertShare, 1 - share, tempC)
   let boilsAtC = 100
   // The formula's own temperature is the one asked for: halved steps settle it.
   for (let i = 0; i < ROUNDS; i++) boilsAtC = 0.5 * boilsAtC + 0.5 * saturationTempC(airPressurePa / activity(boilsAtC))

@@ -14,8 +14,12 @@ import { syrupAtShare } from './syrupAtShare'
  */
 export function syrupAtTemp(tempC: number, invertShare: number, airPressurePa: number): SyrupAt {
   let [low, high] = [WEAKEST, STRONGEST]
-  const [lowest, highest] = [syrupAtShare(low, invertShare, airPressurePa).boilsAtC, syrupAtShare(high, invertShare, airPressurePa).boilsAtC]
-  if (!(tempC >= lowest && tempC <= highest)) throw new CoreError('out-of-range', 'syrupAtTemp.tempC', { given: tempC, from: round(lowest), to: round(highest) })
+  const [lowest, highest] = [
+    syrupAtShare(low, invertShare, airPressurePa).boilsAtC,
+    syrupAtShare(high, invertShare, airPressurePa).boilsAtC,
+  ]
+  if (!(tempC >= lowest && tempC <= highest))
+    throw new CoreError('out-of-range', 'syrupAtTemp.tempC', { given: tempC, from: round(lowest), to: round(highest) })
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2
     if (syrupAtShare(middle, invertShare, airPressurePa).boilsAtC < tempC) low = middle

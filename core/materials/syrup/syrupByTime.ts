@@ -3,7 +3,10 @@ import { requireRange } from '../../requireRange'
 import { LATENT_HEAT } from '../water/latentHeat'
 import { STRONGEST } from './syrup'
 
-/** Share of the power that goes into vapour once a syrup boils in an open pan: the rest warms the room (estimate, ± 12 %). */
+/**
+ * Share of the power that goes into vapour once a syrup boils in an open pan: the rest warms the room (estimate, ± 12
+ * %).
+ */
 const INTO_VAPOUR = constant('intoVapour')
 const SPREAD = 0.12
 
@@ -17,11 +20,21 @@ const SPREAD = 0.12
  * @returns likely share of sugar, and the ends of its window; never above 92 %
  * @throws CoreError `out-of-range`
  */
-export function shareByTime(sugarG: number, waterG: number, boiledS: number, powerW: number): { readonly early: number, readonly middle: number, readonly late: number } {
+export function shareByTime(
+  sugarG: number,
+  waterG: number,
+  boiledS: number,
+  powerW: number,
+): { readonly early: number; readonly middle: number; readonly late: number } {
   requireRange('shareByTime.sugarG', sugarG, 1, 50_000)
   requireRange('shareByTime.waterG', waterG, 1, 150_000)
   requireRange('shareByTime.boiledS', boiledS, 0, 20_000)
   requireRange('shareByTime.powerW', powerW, 20, 6000)
-  const share = (into: number): number => Math.min(STRONGEST, sugarG / (sugarG + Math.max(0, waterG - into * powerW * boiledS / LATENT_HEAT)))
-  return { early: share(INTO_VAPOUR * (1 - SPREAD)), middle: share(INTO_VAPOUR), late: share(INTO_VAPOUR * (1 + SPREAD)) }
+  const share = (into: number): number =>
+    Math.min(STRONGEST, sugarG / (sugarG + Math.max(0, waterG - (into * powerW * boiledS) / LATENT_HEAT)))
+  return {
+    early: share(INTO_VAPOUR * (1 - SPREAD)),
+    middle: share(INTO_VAPOUR),
+    late: share(INTO_VAPOUR * (1 + SPREAD)),
+  }
 }

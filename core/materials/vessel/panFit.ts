@@ -26,9 +26,17 @@ const ROOMY = 0.5
  * @param pan inner diameter and depth in mm
  * @returns verdict, depth and number of lots
  */
-export function panFit(greatestMl: number, pan: { readonly innerDiameterMm: number, readonly depthMm: number }): PanFit {
+export function panFit(
+  greatestMl: number,
+  pan: { readonly innerDiameterMm: number; readonly depthMm: number },
+): PanFit {
   const bubbling = greatestMl * BUBBLING
   const share = bubbling / capacityMl(pan)
   const verdict = share <= ROOMY ? 'roomy' : share <= ROOM_TO_STIR ? 'fits' : share <= 0.92 ? 'tight' : 'too-small'
-  return { verdict, depthMm: depthMm(bubbling, pan.innerDiameterMm), share, lots: Math.max(1, Math.ceil(share / ROOM_TO_STIR)) }
+  return {
+    verdict,
+    depthMm: depthMm(bubbling, pan.innerDiameterMm),
+    share,
+    lots: Math.max(1, Math.ceil(share / ROOM_TO_STIR)),
+  }
 }

@@ -12,7 +12,12 @@ import { polygonArea } from './polygonArea'
  * @example areaInRectangle([{ x: 0, y: 0 }, { x: 9, y: 0 }, { x: 9, y: 9 }, { x: 0, y: 9 }], 10, 10) // 25
  */
 export function areaInRectangle(polygon: Polygon, widthMm: number, lengthMm: number): number {
-  const sides: readonly ((p: Point) => number)[] = [p => widthMm / 2 - p.x, p => widthMm / 2 + p.x, p => lengthMm / 2 - p.y, p => lengthMm / 2 + p.y]
+  const sides: readonly ((p: Point) => number)[] = [
+    p => widthMm / 2 - p.x,
+    p => widthMm / 2 + p.x,
+    p => lengthMm / 2 - p.y,
+    p => lengthMm / 2 + p.y,
+  ]
   return polygonArea(sides.reduce(keepInside, polygon))
 }
 

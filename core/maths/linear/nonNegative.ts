@@ -55,9 +55,16 @@ function best(gradient: readonly number[], free: ReadonlySet<number>): number {
 }
 
 /** Plain least squares in some of the unknowns, by the normal equations with a trace of damping. */
-function leastSquares(rows: readonly (readonly number[])[], target: readonly number[], columns: readonly number[]): Map<number, number> {
+function leastSquares(
+  rows: readonly (readonly number[])[],
+  target: readonly number[],
+  columns: readonly number[],
+): Map<number, number> {
   const n = columns.length
-  const system = columns.map(p => [...columns.map(q => rows.reduce((sum, row) => sum + row[p] * row[q], 0)), rows.reduce((sum, row, i) => sum + row[p] * target[i], 0)])
+  const system = columns.map(p => [
+    ...columns.map(q => rows.reduce((sum, row) => sum + row[p] * row[q], 0)),
+    rows.reduce((sum, row, i) => sum + row[p] * target[i], 0),
+  ])
   for (let i = 0; i < n; i++) system[i][i] *= 1 + 1e-12
   for (let i = 0; i < n; i++) {
     const pivot = system.slice(i).reduce((p, row, k) => (Math.abs(row[i]) > Math.abs(system[p][i]) ? i + k : p), i)

@@ -19,7 +19,12 @@ const PULL = 2
  * @param weights one for each row, zero or more
  * @returns the fit; slopes of zero where fewer than two rows count
  */
-export function ridge(rows: Float64Array, size: number, values: ArrayLike<number>, weights: ArrayLike<number>): LinearFit {
+export function ridge(
+  rows: Float64Array,
+  size: number,
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+): LinearFit {
   const wide = size + 1
   const normal = new Float64Array(wide * wide)
   const right = new Float64Array(wide)

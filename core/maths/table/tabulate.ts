@@ -1,6 +1,6 @@
 /**
- * A function of one number read from a table by straight lines between its points: many times faster than an exponential
- * where it is asked for at every step. Outside the range the nearest end holds.
+ * A function of one number read from a table by straight lines between its points: many times faster than an
+ * exponential where it is asked for at every step. Outside the range the nearest end holds.
  *
  * @param of the function; smooth between two points
  * @param from lower end of the range

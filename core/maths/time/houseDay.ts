@@ -17,7 +17,8 @@ export function isZone(zone: string): boolean {
  * The moment at which a wall clock shows a minute of a day.
  *
  * @param date ISO 8601 calendar date
- * @param minute minutes since its midnight as the clock on the wall shows them; below 0 and above 1440 for the days around it
+ * @param minute minutes since its midnight as the clock on the wall shows them; below 0 and above 1440 for the days
+ *   around it
  * @param zone of the house
  * @returns ms since 1970; a time that the clocks leave out is the one after it, one that they show twice the first
  * @example wallMs('2026-03-29', 240, 'Europe/Berlin') // 04:00 there, three hours after midnight
@@ -26,7 +27,13 @@ export function wallMs(date: string, minute: number, zone: string): number {
   const day = DateTime.fromISO(date, { zone }).plus({ days: Math.floor(minute / MINUTES) })
   const within = minute - Math.floor(minute / MINUTES) * MINUTES
   const whole = Math.floor(within)
-  return DateTime.fromObject({ year: day.year, month: day.month, day: day.day, hour: Math.floor(whole / 60), minute: whole % 60 }, { zone }).toMillis() + (within - whole) * 60_000
+  return (
+    DateTime.fromObject(
+      { year: day.year, month: day.month, day: day.day, hour: Math.floor(whole / 60), minute: whole % 60 },
+      { zone },
+    ).toMillis()
+    + (within - whole) * 60_000
+  )
 }
 
 /**

@@ -37,7 +37,8 @@ export function beliefFor(first: Belief, evidence: readonly Evidence[], plan: Be
       if (entry.name === 'mainFire') return main.level
       if (entry.name === 'mainLadder') return main.ladder
       if (entry.name === 'otherFire') return other.level
-      const own = entry.name === 'kept' ? { ...entry, median: plan.dish.kept.share, spread: plan.dish.kept.spread } : entry
+      const own =
+        entry.name === 'kept' ? { ...entry, median: plan.dish.kept.share, spread: plan.dish.kept.spread } : entry
       return combineReadings(own, evidence.filter(one => one.name === names[entry.name]), nowMs)
     }),
   }

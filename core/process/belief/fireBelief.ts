@@ -32,25 +32,59 @@ const SAME_DAY_MS = 12 * 3_600_000
  * @param nowMs now, ms since 1970, for the age of readings; undefined lets none age and none be of today
  * @returns the belief at that mark, today's scatter in it
  */
-export function fireBelief(level: number, slope: number, readings: readonly Evidence[], at: number, nowMs?: number): FireBelief {
+export function fireBelief(
+  level: number,
+  slope: number,
+  readings: readonly Evidence[],
+  at: number,
+  nowMs?: number,
+): FireBelief {
   const age = (one: Evidence): number => (nowMs === undefined || one.when === undefined ? Number.NaN : nowMs - one.when)
   const today = readings.filter(one => Math.abs(age(one)) < SAME_DAY_MS)
   const older = readings.filter(one => !today.includes(one))
   const drifts = older.map(one => (Number.isNaN(age(one)) ? 0 : driftVariance('mainFire', age(one))))
-  const own = repeatedVariances('mainFire', older.map(one => one.variance)).map((variance, i) => variance + drifts[i])
-  const fit = (scatter: number): Line => line({ c: 0, s: 0, vc: level ** 2, vs: slope ** 2, vcs: 0 }, older, own.map(variance => variance + scatter * scatter))
+  const own = repeatedVariances(
+    'mainFire',
+    older.map(one => one.variance),
+  ).map((variance, i) => variance + drifts[i])
+  const fit = (scatter: number): Line =>
+    line(
+      { c: 0, s: 0, vc: level ** 2, vs: slope ** 2, vcs: 0 },
+      older,
+      own.map(variance => variance + scatter * scatter),
+    )
   const usual = fit(daySpread('mainFire'))
-  const day = dayScatter('mainFire', older.map((one, i) => ({ off: one.value - usual.c - usual.s * (one.ladder ?? 0), variance: one.variance + drifts[i] })))
+  const day = dayScatter(
+    'mainFire',
+    older.map((one, i) => ({
+      off: one.value - usual.c - usual.s * (one.ladder ?? 0),
+      variance: one.variance + drifts[i],
+    })),
+  )
   const lasting = fit(day)
-  const now = line({ ...lasting, vc: lasting.vc + day * day }, today, today.map(one => one.variance))
+  const now = line(
+    { ...lasting, vc: lasting.vc + day * day },
+    today,
+    today.map(one => one.variance),
+  )
   return {
-    level: now.c + now.s * at, levelVariance: now.vc + 2 * at * now.vcs + at * at * now.vs,
-    slope: now.s, slopeVariance: now.vs, covariance: now.vcs + at * now.vs, day,
+    level: now.c + now.s * at,
+    levelVariance: now.vc + 2 * at * now.vcs + at * at * now.vs,
+    slope: now.s,
+    slopeVariance: now.vs,
+    covariance: now.vcs + at * now.vs,
+    day,
   }
 }
 
 /** Height and slope of a line along the ladder of marks, with their variances and covariance. */
-interface Line { readonly c: number, readonly s: number, readonly vc: number, readonly vs: number, readonly vcs: number }
+interface Line {
+  readonly c: number
+  readonly s: number
+  readonly vc: number
+  readonly vs: number
+  readonly vcs: number
+}
 
 /** A normal belief about a line, moved by readings of it. */
 function line(prior: Line, readings: readonly Evidence[], variances: readonly number[]): Line {
@@ -68,7 +102,13 @@ function line(prior: Line, readings: readonly Evidence[], variances: readonly nu
       b2 += w * u * one.value
     })
     const det = p11 * p22 - p12 * p12
-    return { c: (p22 * b1 - p12 * b2) / det, s: (p11 * b2 - p12 * b1) / det, vc: p22 / det, vs: p11 / det, vcs: -p12 / det }
+    return {
+      c: (p22 * b1 - p12 * b2) / det,
+      s: (p11 * b2 - p12 * b1) / det,
+      vc: p22 / det,
+      vs: p11 / det,
+      vcs: -p12 / det,
+    }
   }
   if (readings.length === 0) return prior
   return fit(robustWeights((weights) => {
@@ -81,7 +121,8 @@ function line(prior: Line, readings: readonly Evidence[], variances: readonly nu
 }
 
 /**
- * A fire's belief as entries of a plan: its level at the mark asked for, and the steepness of the ladder that follows it.
+ * A fire's belief as entries of a plan: its level at the mark asked for, and the steepness of the ladder that follows
+ * it.
  *
  * @param entry first belief of the level
  * @param ladder first belief of the steepness
@@ -89,14 +130,29 @@ function line(prior: Line, readings: readonly Evidence[], variances: readonly nu
  * @param restsOn batches and checks behind it
  * @returns both entries
  */
-export function fireEntries(entry: BeliefEntry, ladder: BeliefEntry, belief: FireBelief, restsOn: readonly string[]): { readonly level: BeliefEntry, readonly ladder: BeliefEntry } {
+export function fireEntries(
+  entry: BeliefEntry,
+  ladder: BeliefEntry,
+  belief: FireBelief,
+  restsOn: readonly string[],
+): { readonly level: BeliefEntry; readonly ladder: BeliefEntry } {
   const spread = Math.sqrt(belief.levelVariance)
   const follows = belief.covariance / spread
   return {
-    level: { ...entry, median: Math.exp(belief.level), spread, basis: restsOn.length > 0 ? 'batches' : entry.basis, restsOn },
+    level: {
+      ...entry,
+      median: Math.exp(belief.level),
+      spread,
+      basis: restsOn.length > 0 ? 'batches' : entry.basis,
+      restsOn,
+    },
     ladder: {
-      ...ladder, median: belief.slope, spread: Math.sqrt(Math.max(1e-6, belief.slopeVariance - follows * follows)),
-      follows: [{ name: entry.name, much: follows }], basis: restsOn.length > 0 ? 'batches' : ladder.basis, restsOn,
+      ...ladder,
+      median: belief.slope,
+      spread: Math.sqrt(Math.max(1e-6, belief.slopeVariance - follows * follows)),
+      follows: [{ name: entry.name, much: follows }],
+      basis: restsOn.length > 0 ? 'batches' : ladder.basis,
+      restsOn,
     },
   }
 }

@@ -30,8 +30,28 @@ export interface MemberValues {
 
 /** Names of the uncertain numbers in the order in which an ensemble keeps them. */
 export const MEMBER_NAMES = [
-  'mainFire', 'mainLadder', 'otherFire', 'heatLoss', 'contact', 'film', 'browningRate', 'browningEnergy', 'aromaDose', 'nutDose',
-  'eye', 'baseMoisture', 'kept', 'uptake', 'surface', 'panMass', 'softening', 'wetEye', 'strength', 'roastPace', 'wetPace', 'pourTime',
+  'mainFire',
+  'mainLadder',
+  'otherFire',
+  'heatLoss',
+  'contact',
+  'film',
+  'browningRate',
+  'browningEnergy',
+  'aromaDose',
+  'nutDose',
+  'eye',
+  'baseMoisture',
+  'kept',
+  'uptake',
+  'surface',
+  'panMass',
+  'softening',
+  'wetEye',
+  'strength',
+  'roastPace',
+  'wetPace',
+  'pourTime',
 ] as const satisfies readonly (keyof MemberValues)[]
 
 const LIMITS: Partial<Record<keyof MemberValues, readonly [number, number]>> = {
@@ -46,7 +66,9 @@ export interface BeliefColumns {
   readonly median: Float64Array
   readonly spread: Float64Array
   readonly factor: readonly boolean[]
-  /** What an entry follows of others: position of the entry, position of what it follows, how much a standard deviation. */
+  /**
+   * What an entry follows of others: position of the entry, position of what it follows, how much a standard deviation.
+   */
   readonly follows: readonly (readonly [entry: number, followed: number, much: number])[]
 }
 
@@ -57,7 +79,9 @@ export interface BeliefColumns {
  * @returns columns indexed as `MEMBER_NAMES`
  */
 export function beliefColumns(belief: Belief): BeliefColumns {
-  const byName = new Map<string, BeliefEntry>([...firstBelief().entries, ...belief.entries].map(entry => [entry.name, entry]))
+  const byName = new Map<string, BeliefEntry>(
+    [...firstBelief().entries, ...belief.entries].map(entry => [entry.name, entry]),
+  )
   const entries = MEMBER_NAMES.map((name) => {
     const entry = byName.get(name)
     if (!entry) throw new CoreError('unknown-name', 'beliefColumns.belief', { missing: name })
@@ -81,8 +105,28 @@ export function beliefColumns(belief: Belief): BeliefColumns {
  */
 export function blankMember(): MemberValues {
   return {
-    mainFire: 0, mainLadder: 0, otherFire: 0, heatLoss: 0, contact: 0, film: 0, browningRate: 0, browningEnergy: 0, aromaDose: 0, nutDose: 0, eye: 0,
-    baseMoisture: 0, kept: 0, uptake: 0, surface: 0, panMass: 0, softening: 0, wetEye: 0, strength: 0, roastPace: 0, wetPace: 0, pourTime: 0,
+    mainFire: 0,
+    mainLadder: 0,
+    otherFire: 0,
+    heatLoss: 0,
+    contact: 0,
+    film: 0,
+    browningRate: 0,
+    browningEnergy: 0,
+    aromaDose: 0,
+    nutDose: 0,
+    eye: 0,
+    baseMoisture: 0,
+    kept: 0,
+    uptake: 0,
+    surface: 0,
+    panMass: 0,
+    softening: 0,
+    wetEye: 0,
+    strength: 0,
+    roastPace: 0,
+    wetPace: 0,
+    pourTime: 0,
   }
 }
 
@@ -95,7 +139,12 @@ export function blankMember(): MemberValues {
  * @param into object to write to, so that none is made anew
  * @returns values in the units of the belief, kept inside what is physically possible
  */
-export function memberValues(columns: BeliefColumns, normals: Float64Array, member: number, into = blankMember()): MemberValues {
+export function memberValues(
+  columns: BeliefColumns,
+  normals: Float64Array,
+  member: number,
+  into = blankMember(),
+): MemberValues {
   const from = member * MEMBER_NAMES.length
   for (let i = 0; i < MEMBER_NAMES.length; i++) {
     let stretched = columns.spread[i] * normals[from + i]

@@ -25,6 +25,9 @@ export function pivotWatts(plan: Pick<CookPlan, 'fires' | 'flames'> & { readonly
  * @param stage one of its stages
  * @returns W; 700 W where there is no such mark
  */
-export function stageWatts(plan: { readonly fires: Readonly<Record<string, Pick<PlanFire, 'marks'>>>, readonly flames: CookPlan['flames'] }, stage: Stage): number {
+export function stageWatts(
+  plan: { readonly fires: Readonly<Record<string, Pick<PlanFire, 'marks'>>>; readonly flames: CookPlan['flames'] },
+  stage: Stage,
+): number {
   return plan.fires[stage.vessel]?.marks.find(one => one.id === plan.flames[stage.id])?.watts ?? ANY_W
 }

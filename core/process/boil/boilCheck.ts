@@ -2,8 +2,8 @@ import type { FireKind } from '../../materials/fire/fireKinds'
 import type { Vessel } from '../../materials/vessel/vessel'
 
 /**
- * A boil check: a known weight of water in a pan on one mark, timed to the boil. Times in s from when the pan went on the
- * fire, temperatures in °C, weights in g. What was not read is null.
+ * A boil check: a known weight of water in a pan on one mark, timed to the boil. Times in s from when the pan went on
+ * the fire, temperatures in °C, weights in g. What was not read is null.
  */
 export interface BoilCheck {
   readonly id: string

@@ -13,8 +13,8 @@ const MOST = Math.log(50)
 const HALVINGS = 14
 
 /**
- * Power that boils a check's water in just the time it took, everything else as first believed, by halving: the more power,
- * the sooner it boils.
+ * Power that boils a check's water in just the time it took, everything else as first believed, by halving: the more
+ * power, the sooner it boils.
  *
  * @param check what was done, as for `readBoilCheck`
  * @returns power over what the mark was taken to stand for, 0.02 to 50

@@ -24,8 +24,20 @@ const SHOWN = 0.9
  */
 export function forecastBoil(setUp: Omit<BoilCheck, 'boilS' | 'half' | 'boiledOn' | 'atBoilC'>): Window | null {
   const program = boilProgram({ ...setUp, boilS: MOST_S / 3, half: null, boiledOn: null, atBoilC: null })
-  const belief = { entries: firstBelief().entries.map(entry => (entry.name === 'mainFire' ? { ...entry, spread: FIRE_KINDS[setUp.fire.kind].spread } : entry)) }
+  const belief = {
+    entries: firstBelief().entries.map(entry =>
+      entry.name === 'mainFire' ? { ...entry, spread: FIRE_KINDS[setUp.fire.kind].spread } : entry,
+    ),
+  }
   const stages = program.stages.map((stage, i) => (i === 1 ? { ...stage, startS: null } : stage))
-  const record = runEnsemble({ ...program, stages, mostS: MOST_S }, beliefColumns(belief), fillNormal(new Float64Array(MEMBERS * MEMBER_NAMES.length), seededRandom(5)))
-  return shownWindow(columnOf(record.signs, SIGNS.length, SIGN.boil), new Float64Array(MEMBERS).fill(1 / MEMBERS), SHOWN)
+  const record = runEnsemble(
+    { ...program, stages, mostS: MOST_S },
+    beliefColumns(belief),
+    fillNormal(new Float64Array(MEMBERS * MEMBER_NAMES.length), seededRandom(5)),
+  )
+  return shownWindow(
+    columnOf(record.signs, SIGNS.length, SIGN.boil),
+    new Float64Array(MEMBERS).fill(1 / MEMBERS),
+    SHOWN,
+  )
 }

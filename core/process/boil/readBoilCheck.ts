@@ -28,9 +28,9 @@ const SCALE_SHARE = constant('boilOffShare')
 /** A pan whose weight is a guess takes up this much less or more heat, in the logarithm (estimate). */
 const GUESSED_PAN = constant('guessedPan')
 /**
- * A check measures the fire: what is believed before it lies about the power that boils this water in that time, this wide
- * in the logarithm (estimate), far wider than a check is sharp. What is known of its kind comes in again where the reading
- * is laid beside what was believed.
+ * A check measures the fire: what is believed before it lies about the power that boils this water in that time, this
+ * wide in the logarithm (estimate), far wider than a check is sharp. What is known of its kind comes in again where the
+ * reading is laid beside what was believed.
  */
 const ANY_FIRE = constant('anyFire')
 const MEMBERS = 240
@@ -73,7 +73,8 @@ export function readBoilCheck(check: BoilCheck, seed = 1): BoilReading {
     factor: windowOf(factors, ensemble.weights),
     lossW: windowOf(losses, ensemble.weights),
     boilingC,
-    thermometer: check.atBoilC === null ? null : { errorK: check.atBoilC - boilingC, altitudeM: altitudeOfBoilM(check.atBoilC) },
+    thermometer:
+      check.atBoilC === null ? null : { errorK: check.atBoilC - boilingC, altitudeM: altitudeOfBoilM(check.atBoilC) },
     evidence: evidenceFrom(check, ensemble),
   }
 }
@@ -82,7 +83,19 @@ function evidenceFrom(check: BoilCheck, ensemble: ConditionedEnsemble): Evidence
   const made = (name: string, of: string, ladder?: number): Evidence[] => {
     const reading = readingOf(ensemble, of)
     const again = of === 'mainFire' ? SET_AGAIN ** 2 : 0
-    return reading ? [{ name, of, value: reading.value, variance: reading.variance + again, batch: check.id, when: check.when, ...(ladder === undefined ? {} : { ladder }) }] : []
+    return reading
+      ? [
+          {
+            name,
+            of,
+            value: reading.value,
+            variance: reading.variance + again,
+            batch: check.id,
+            when: check.when,
+            ...(ladder === undefined ? {} : { ladder }),
+          },
+        ]
+      : []
   }
   return [
     ...made(`fire.${check.fire.id}`, 'mainFire', Math.log(check.fire.watts / LEVEL_W)),
@@ -107,23 +120,39 @@ function marksOf(check: BoilCheck): Marks {
   const noise = Math.hypot(SEEN, HAND_S / boilS)
   const terms: ((record: EnsembleRecord, i: number) => number)[] = [
     (record, i) => Math.log(boilS / record.signs[i * SIGNS.length + SIGN.boil]) / noise,
-    ...(half ? [(record: EnsembleRecord, i: number) => (half.tempC - record.readings[i * record.queries]) / THERMOMETER_K] : []),
+    ...(half
+      ? [(record: EnsembleRecord, i: number) => (half.tempC - record.readings[i * record.queries]) / THERMOMETER_K]
+      : []),
     ...(boiledOn
-      ? [(record: EnsembleRecord, i: number) =>
-          (check.waterG - boiledOn.lostG - record.readings[(i + 1) * record.queries - 1]) / Math.hypot(SCALE_G, SCALE_SHARE * boiledOn.lostG)]
+      ? [
+          (record: EnsembleRecord, i: number) =>
+            (check.waterG - boiledOn.lostG - record.readings[(i + 1) * record.queries - 1])
+            / Math.hypot(SCALE_G, SCALE_SHARE * boiledOn.lostG),
+        ]
       : []),
   ]
   // A flame that never brings it to the boil is far off, not impossible: the fit needs a finite number.
   const far = (z: number): number => (Number.isFinite(z) ? z : -30)
   return {
-    logLikelihoods: record => Float64Array.from({ length: record.members }, (_, i) => terms.reduce((sum, term) => sum - 0.5 * far(term(record, i)) ** 2, 0)),
-    residuals: record => ({ terms: terms.map(term => Float64Array.from({ length: record.members }, (_, i) => far(term(record, i)))) }),
+    logLikelihoods: record =>
+      Float64Array.from({ length: record.members }, (_, i) =>
+        terms.reduce((sum, term) => sum - 0.5 * far(term(record, i)) ** 2, 0),
+      ),
+    residuals: record => ({
+      terms: terms.map(term => Float64Array.from({ length: record.members }, (_, i) => far(term(record, i)))),
+    }),
   }
 }
 
-function columnOf({ normals, columns, record }: ConditionedEnsemble, name: (typeof MEMBER_NAMES)[number]): Float64Array {
+function columnOf(
+  { normals, columns, record }: ConditionedEnsemble,
+  name: (typeof MEMBER_NAMES)[number],
+): Float64Array {
   const k = MEMBER_NAMES.indexOf(name)
-  return Float64Array.from({ length: record.members }, (_, i) => columns.median[k] * Math.exp(columns.spread[k] * normals[i * MEMBER_NAMES.length + k]))
+  return Float64Array.from(
+    { length: record.members },
+    (_, i) => columns.median[k] * Math.exp(columns.spread[k] * normals[i * MEMBER_NAMES.length + k]),
+  )
 }
 
 /** Area through which an uncovered pan loses heat, m²: its wall, and its open top at 0.7 of the wall's coefficient. */

@@ -19,7 +19,8 @@ export interface SlabMoment {
 
 /**
  * Cools a layer in its tray: conduction through its depth, film losses at both faces, one dimension, stepped implicitly
- * (Crank and Nicolson's fully implicit relative; stable at any step). It ends when every layer has come to a temperature.
+ * (Crank and Nicolson's fully implicit relative; stable at any step). It ends when every layer has come to a
+ * temperature.
  *
  * @param slab the layer
  * @param toC temperature at which it ends, °C

@@ -33,13 +33,24 @@ const LOSS_OFF = 0.25
  * @returns the span
  * @throws CoreError `out-of-range`
  */
-export function rollingSpan(contents: PanContents, vessel: Vessel, startC: number, airC: number, lossW: number): RollingSpan {
+export function rollingSpan(
+  contents: PanContents,
+  vessel: Vessel,
+  startC: number,
+  airC: number,
+  lossW: number,
+): RollingSpan {
   requireRange('rollingSpan.startC', startC, 20, 180)
   requireRange('rollingSpan.airC', airC, -20, 50)
   requireRange('rollingSpan.lossW', lossW, 4, 40)
   const tauS = coolingTimeS(contents, vessel, lossW)
-  const comes = (toC: number, share: number): number => (startC <= toC ? 0 : toC <= airC ? Infinity : tauS / share * Math.log((startC - airC) / (toC - airC)))
-  const window = (toC: number): Window => ({ early: comes(toC + OFF_K, 1 + LOSS_OFF), middle: comes(toC, 1), late: comes(toC - OFF_K, 1 - LOSS_OFF) })
+  const comes = (toC: number, share: number): number =>
+    startC <= toC ? 0 : toC <= airC ? Infinity : (tauS / share) * Math.log((startC - airC) / (toC - airC))
+  const window = (toC: number): Window => ({
+    early: comes(toC + OFF_K, 1 + LOSS_OFF),
+    middle: comes(toC, 1),
+    late: comes(toC - OFF_K, 1 - LOSS_OFF),
+  })
   const stiff = window(STIFF_C)
   const last = Number.isFinite(stiff.late) ? stiff.late : 2 * stiff.middle
   return { from: finite(window(HAND_WARM_C)), until: Number.isFinite(stiff.middle) ? { ...stiff, late: last } : null }
@@ -61,7 +72,15 @@ function finite({ early, middle, late }: Window): Window {
  */
 export function coolingTimeS(contents: PanContents, vessel: Vessel, lossW: number): number {
   const { waterG, solidsG, fatG, sugarG, nutsG } = contents
-  const heat = SPECIFIC_HEAT.water * waterG + SPECIFIC_HEAT.solids * solidsG + SPECIFIC_HEAT.fat * fatG + SPECIFIC_HEAT.sugar * sugarG + SPECIFIC_HEAT.nuts * nutsG
+  const heat =
+    SPECIFIC_HEAT.water * waterG
+    + SPECIFIC_HEAT.solids * solidsG
+    + SPECIFIC_HEAT.fat * fatG
+    + SPECIFIC_HEAT.sugar * sugarG
+    + SPECIFIC_HEAT.nuts * nutsG
   const wall = Math.PI * vessel.innerDiameterMm * vessel.depthMm / 1e6
-  return (heat + vessel.massG * MATERIAL_HEAT[vessel.material]) / (lossW * (wall + SURFACE_SHARE * baseAreaM2(vessel.innerDiameterMm)))
+  return (
+    (heat + vessel.massG * MATERIAL_HEAT[vessel.material])
+    / (lossW * (wall + SURFACE_SHARE * baseAreaM2(vessel.innerDiameterMm)))
+  )
 }

@@ -21,11 +21,15 @@ export interface Setting {
 }
 
 /**
- * Temperatures at which a layer holds, °C, and how long after that it is left, s (estimates): stronger syrup holds warmer and
- * sooner; butterfat is half solid near 20 °C and nearly melted at 35 °C (recalled, unchecked).
+ * Temperatures at which a layer holds, °C, and how long after that it is left, s (estimates): stronger syrup holds
+ * warmer and sooner; butterfat is half solid near 20 °C and nearly melted at 35 °C (recalled, unchecked).
  */
 const HOLDS: Readonly<Record<SetsBy, readonly [holdsC: number, thenS: number]>> = {
-  hard: [constant('holdsHard'), 300], firm: [constant('holdsFirm'), 900], soft: [constant('holdsSoft'), 2400], thread: [constant('holdsThread'), 5400], fat: [constant('holdsFat'), 2400],
+  hard: [constant('holdsHard'), 300],
+  firm: [constant('holdsFirm'), 900],
+  soft: [constant('holdsSoft'), 2400],
+  thread: [constant('holdsThread'), 5400],
+  fat: [constant('holdsFat'), 2400],
 }
 /** How far the temperature may be off, K, and films and waiting, share. */
 const OFF_K = 4
@@ -52,9 +56,14 @@ export function settingOf(slab: Slab, by: SetsBy): Setting {
   const early = cameTo(films(1 + FILM_OFF), holdsC + OFF_K)
   const middle = cameTo(slab, holdsC)
   const late = cameTo(films(1 - FILM_OFF), holdsC - OFF_K)
-  const cut = early === null || middle === null ? null : {
-    early: early + thenS * (1 - THEN_OFF), middle: middle + thenS, late: late === null ? 2 * (middle + thenS) : late + thenS * (1 + THEN_OFF),
-  }
+  const cut =
+    early === null || middle === null
+      ? null
+      : {
+          early: early + thenS * (1 - THEN_OFF),
+          middle: middle + thenS,
+          late: late === null ? 2 * (middle + thenS) : late + thenS * (1 + THEN_OFF),
+        }
   const scored = moments.find(one => one.coolestC <= holdsC + SCORE_K) ?? moments.at(-1)!
   return { by, holdsAtC: holdsC, scoreUntilS: scored.timeS, cut, lookS: cut?.early ?? null }
 }

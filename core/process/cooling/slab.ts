@@ -17,9 +17,16 @@ export interface Slab {
   readonly baseW: number
 }
 
-/** Conductivity of the parts by volume, W/(m·K): Choi and Okos 1986 near 50 °C (recalled, unchecked); nuts by composition. */
+/**
+ * Conductivity of the parts by volume, W/(m·K): Choi and Okos 1986 near 50 °C (recalled, unchecked); nuts by
+ * composition.
+ */
 const CONDUCTIVITY = {
-  water: constant('conductivityWater'), solids: constant('conductivitySolids'), sugar: constant('conductivitySolids'), fat: constant('conductivityFat'), nuts: constant('conductivityFat'),
+  water: constant('conductivityWater'),
+  solids: constant('conductivitySolids'),
+  sugar: constant('conductivitySolids'),
+  fat: constant('conductivityFat'),
+  nuts: constant('conductivityFat'),
 }
 const TOP_W = constant('slabTop')
 const BASE_W = constant('slabBase')
@@ -34,7 +41,13 @@ const BASE_W = constant('slabBase')
  * @returns the layer
  */
 export function slabOf(contents: PanContents, depthMm: number, startC: number, airC: number): Slab {
-  const parts = { water: contents.waterG, solids: contents.solidsG, fat: contents.fatG, sugar: contents.sugarG, nuts: contents.nutsG }
+  const parts = {
+    water: contents.waterG,
+    solids: contents.solidsG,
+    fat: contents.fatG,
+    sugar: contents.sugarG,
+    nuts: contents.nutsG,
+  }
   const names = Object.keys(parts) as (keyof typeof parts)[]
   const ml = (name: keyof typeof parts): number => parts[name] / DENSITY[name]
   const volume = Math.max(1e-9, names.reduce((sum, name) => sum + ml(name), 0))

@@ -8,11 +8,16 @@ import { columnOf } from '../forecast/windowOf'
 import { weightedQuantile } from '../../maths/random/weightedQuantile'
 import type { OpenQuestion } from '../../record/plan/doubt'
 
-/** Asked when even a late cook would have gone on, by this factor and this many seconds more (estimates: rarely a nuisance). */
+/**
+ * Asked when even a late cook would have gone on, by this factor and this many seconds more (estimates: rarely a
+ * nuisance).
+ */
 const LATE = 0.95
 const BEYOND = 1.25
 const BEYOND_S = 60
-/** After something was marked, or the answer was no, it is not asked for this long, s, nor for this share of the stage. */
+/**
+ * After something was marked, or the answer was no, it is not asked for this long, s, nor for this share of the stage.
+ */
 const QUIET_S = 120
 const QUIET_SHARE = 0.3
 
@@ -30,9 +35,18 @@ export function openQuestion(standing: Standing): OpenQuestion | null {
   const stage = line[cook.stage]
   const began = cook.stageStarts[cook.stage]
   if (!stage || began === null || began === undefined || cook.finishedS !== null) return null
-  const lastMark = Math.max(began, ...cook.moments.filter(one => !one.withdrawn && one.timeS <= nowS).map(one => one.timeS))
-  const answered = Math.max(0, ...[...cook.notYet, ...cook.checked].filter(one => one.timeS >= began).map(one => one.timeS))
-  const quietUntil = Math.max(lastMark + QUIET_S, answered > 0 ? answered + Math.max(QUIET_S, QUIET_SHARE * (answered - began)) : 0)
+  const lastMark = Math.max(
+    began,
+    ...cook.moments.filter(one => !one.withdrawn && one.timeS <= nowS).map(one => one.timeS),
+  )
+  const answered = Math.max(
+    0,
+    ...[...cook.notYet, ...cook.checked].filter(one => one.timeS >= began).map(one => one.timeS),
+  )
+  const quietUntil = Math.max(
+    lastMark + QUIET_S,
+    answered > 0 ? answered + Math.max(QUIET_S, QUIET_SHARE * (answered - began)) : 0,
+  )
   if (nowS < quietUntil) return null
   const sign = 'sign' in stage.until ? stage.until.sign as SignId : null
   const ends = sign === null ? minutesEnd(standing, began) : signEnd(standing, SIGNS.indexOf(sign))
@@ -53,7 +67,9 @@ function minutesEnd({ program, cook }: Standing, began: number): Ends | null {
 function signEnd({ plan, cook, program, ensemble }: Standing, sign: number): Ends | null {
   const { record, logCorrection } = ensemble
   const logs = logLikelihoods(plan, cook, program, record)
-  const weights = normalisedWeights(logs.map((log, i) => log - waitingOf(cook, program, record, i) + (logCorrection?.[i] ?? 0)))
+  const weights = normalisedWeights(
+    logs.map((log, i) => log - waitingOf(cook, program, record, i) + (logCorrection?.[i] ?? 0)),
+  )
   const times = columnOf(record.signs, SIGNS.length, sign)
   const [middle, late] = weightedQuantile(times.map(time => Math.min(time, program.mostS)), weights, [0.5, LATE])
   return late < program.mostS ? { middle, late } : null

@@ -17,7 +17,10 @@ import type { SignId } from '../../formulation/signs/signIds'
 import type { Surprise } from '../../record/plan/doubt'
 
 const TAP_NOISE = constant('tapNoise')
-/** Standard deviations of the forecast, tap noise included, beyond which a mark surprises: about one true one in a hundred. */
+/**
+ * Standard deviations of the forecast, tap noise included, beyond which a mark surprises: about one true one in a
+ * hundred.
+ */
 const SURPRISING = 2.6
 /** A flame explains a mark that its middle run meets within so many tap noises. */
 const EXPLAINS = 2
@@ -41,7 +44,9 @@ export function surprise({ plan, cook, program }: Standing): Surprise | null {
   const watching = watched(program, k, sign)
   const normals = fillNormal(new Float64Array(MEMBERS * MEMBER_NAMES.length), seededRandom(plan.seed + 17))
   const record = runEnsemble(watching, beliefColumns(plan.belief), normals)
-  const ratios = Array.from({ length: MEMBERS }, (_, i) => logRatio(last.timeS, signTime(record, i, sign), from)).filter(Number.isFinite)
+  const ratios = Array.from({ length: MEMBERS }, (_, i) =>
+    logRatio(last.timeS, signTime(record, i, sign), from),
+  ).filter(Number.isFinite)
   if (ratios.length < MEMBERS / 2) return null
   const mean = ratios.reduce((sum, one) => sum + one, 0) / ratios.length
   const variance = ratios.reduce((sum, one) => sum + (one - mean) ** 2, 0) / ratios.length
@@ -52,16 +57,31 @@ export function surprise({ plan, cook, program }: Standing): Surprise | null {
     const run = middleRun(onFlame(watching, k, markFlame(plan, stage.vessel, one.id)), plan)
     return { id: one.id, off: Math.abs(logRatio(last.timeS, signTime(run, 0, sign), from)) }
   }).filter(one => one.off < EXPLAINS * TAP_NOISE).sort((p, q) => p.off - q.off)
-  return { mark: last.id, sign: last.what, faster: mean < 0, times: Math.exp(Math.abs(mean)), flame: fits[0]?.id ?? null, thought }
+  return {
+    mark: last.id,
+    sign: last.what,
+    faster: mean < 0,
+    times: Math.exp(Math.abs(mean)),
+    flame: fits[0]?.id ?? null,
+    thought,
+  }
 }
 
 function newest(marks: readonly Marked<SignId>[]): Marked<SignId> | undefined {
-  return marks.reduce<Marked<SignId> | undefined>((latest, one) => (latest && latest.timeS > one.timeS ? latest : one), undefined)
+  return marks.reduce<Marked<SignId> | undefined>(
+    (latest, one) => (latest && latest.timeS > one.timeS ? latest : one),
+    undefined,
+  )
 }
 
 /** The program with the sign looked for in its stage even where the stage ended before it. */
 function watched(program: Program, k: number, sign: number): Program {
-  return { ...program, stages: program.stages.map((stage, i) => (i === k && !stage.watches.includes(sign) ? { ...stage, watches: [...stage.watches, sign] } : stage)) }
+  return {
+    ...program,
+    stages: program.stages.map((stage, i) =>
+      i === k && !stage.watches.includes(sign) ? { ...stage, watches: [...stage.watches, sign] } : stage,
+    ),
+  }
 }
 
 /** The program as if one stage had stood on another flame all the time. */

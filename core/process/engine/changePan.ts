@@ -13,7 +13,8 @@ import { sideAt, type Run } from './run'
  */
 export function changePan(run: Run, change: ProgramChange): void {
   const { program, state, at } = run
-  for (let k = 0; k < change.adds.length; k++) addToVessel(state, at, change.adds[k], program.vessels[0].airC, run.member)
+  for (let k = 0; k < change.adds.length; k++)
+    addToVessel(state, at, change.adds[k], program.vessels[0].airC, run.member)
   if (change.liftsFatG > 0) state[at + FAT] = Math.max(0, state[at + FAT] - change.liftsFatG)
   if (change.from !== null) pourInto(state, sideAt(program, change.from), at)
 }

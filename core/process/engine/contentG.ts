@@ -8,5 +8,7 @@ import { FAT, INVERT, NUTS, SOLIDS, SUGAR, WATER } from './layout'
  * @returns g, without the vessel itself
  */
 export function contentG(state: Float64Array, at: number): number {
-  return state[at + WATER] + state[at + SOLIDS] + state[at + FAT] + state[at + SUGAR] + state[at + INVERT] + state[at + NUTS]
+  return (
+    state[at + WATER] + state[at + SOLIDS] + state[at + FAT] + state[at + SUGAR] + state[at + INVERT] + state[at + NUTS]
+  )
 }

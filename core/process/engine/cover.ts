@@ -6,6 +6,7 @@ export const SEALED = 2
 export type Cover = typeof OPEN | typeof LID | typeof SEALED
 
 /**
- * Pressure above the air's at which a domestic pressure pan's valve lets steam go, Pa: 80–100 kPa (recalled, unchecked).
+ * Pressure above the air's at which a domestic pressure pan's valve lets steam go, Pa: 80–100 kPa (recalled,
+ * unchecked).
  */
 export const VALVE_PA = constant('valvePressure')

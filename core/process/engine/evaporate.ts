@@ -63,7 +63,13 @@ export function evaporate(
       const area = vessel.baseArea * Math.min(1, free / water * 3) * member.surface * (cover === LID ? LID_SHARE : 1)
       const warm = temp < WARM_C ? (temp - IDLE_C) / (WARM_C - IDLE_C) : 1
       // A boiling surface dries no less than a hot one: the greater of the two.
-      gone = Math.max(gone, Math.min(SURFACE_COEFFICIENT * area * drive * warm * stepS, content * Math.max(0, temp - vessel.airC) * 0.1 / LATENT_HEAT))
+      gone = Math.max(
+        gone,
+        Math.min(
+          SURFACE_COEFFICIENT * area * drive * warm * stepS,
+          (content * Math.max(0, temp - vessel.airC) * 0.1) / LATENT_HEAT,
+        ),
+      )
     }
   }
   if (gone > 0) removeVapour(state, at, Math.min(gone, water * 0.5), content)

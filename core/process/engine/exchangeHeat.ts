@@ -23,8 +23,8 @@ const DECOMPOSES_C = constant('decomposes')
 const RADIATION = 5.67e-8
 
 /**
- * What a very hot pan radiates beyond its film coefficient, as a conductance to the room, W/K: the fourth power less its
- * tangent where it sets in. It is what keeps an empty pan on a flame from getting hotter than pans get.
+ * What a very hot pan radiates beyond its film coefficient, as a conductance to the room, W/K: the fourth power less
+ * its tangent where it sets in. It is what keeps an empty pan on a flame from getting hotter than pans get.
  */
 function glow(panC: number, vessel: VesselConditions): number {
   if (!(panC > GLOWS_C)) return 0
@@ -81,5 +81,7 @@ export function exchangeHeat(
   const foodAfter = Math.min(warmed, DECOMPOSES_C)
   state[at + PAN_TEMP] = panAfter
   state[at + TEMP] = foodAfter
-  state[at + HEAT] += (powerW - wallLoss * (panAfter - vessel.airC) - topLoss * (warmed - vessel.airC)) * stepS - content * (warmed - foodAfter)
+  state[at + HEAT] +=
+    (powerW - wallLoss * (panAfter - vessel.airC) - topLoss * (warmed - vessel.airC)) * stepS
+    - content * (warmed - foodAfter)
 }

@@ -52,7 +52,9 @@ export interface ProgramStage {
   /** Index of the side vessel whose content comes over at the start, or null, and how much of it. */
   readonly from: number | null
   readonly fromShare: number
-  /** True where liquid is cooked down: the member's pace of wet stages applies; of roasts where something is roasted. */
+  /**
+   * True where liquid is cooked down: the member's pace of wet stages applies; of roasts where something is roasted.
+   */
   readonly wet: boolean
   readonly roasts: boolean
   /** Longest step in it, s: short where it browns, longer where only water moves or nothing is on the fire. */
@@ -95,7 +97,10 @@ export interface ProgramControl {
   readonly cover?: Cover
 }
 
-/** A change of what is in the main line's vessel at a known moment: more of something, fat lifted off, the rest of a side vessel. */
+/**
+ * A change of what is in the main line's vessel at a known moment: more of something, fat lifted off, the rest of a
+ * side vessel.
+ */
 export interface ProgramChange {
   readonly timeS: number
   readonly adds: readonly Addition[]

@@ -55,8 +55,15 @@ export function joinedRecords(one: EnsembleRecord, other: EnsembleRecord): Ensem
     return all
   }
   return {
-    members: one.members + other.members, stages: one.stages, queries: one.queries, sides: one.sides,
-    signs: joined(one.signs, other.signs), starts: joined(one.starts, other.starts), masses: joined(one.masses, other.masses),
-    readings: joined(one.readings, other.readings), needs: joined(one.needs, other.needs), ends: joined(one.ends, other.ends),
+    members: one.members + other.members,
+    stages: one.stages,
+    queries: one.queries,
+    sides: one.sides,
+    signs: joined(one.signs, other.signs),
+    starts: joined(one.starts, other.starts),
+    masses: joined(one.masses, other.masses),
+    readings: joined(one.readings, other.readings),
+    needs: joined(one.needs, other.needs),
+    ends: joined(one.ends, other.ends),
   }
 }

@@ -16,8 +16,8 @@ const charringRate = tabulate(tempC => arrhenius(tempC, CHARRING_ENERGY), 60, HO
 /** Below this temperature a minute adds less than a second to any dose. */
 const IDLE_C = 85
 /**
- * The unluckiest grains lie on the pan longer than the film's share: so much nearer to its temperature (estimate). They brown
- * by the aroma's table, whose energy lies within the browning's range.
+ * The unluckiest grains lie on the pan longer than the film's share: so much nearer to its temperature (estimate). They
+ * brown by the aroma's table, whose energy lies within the browning's range.
  */
 const LINGERS = constant('lingers')
 /** Water over dry solids at which half of the mass is too wet to brown, g/g (estimate). */

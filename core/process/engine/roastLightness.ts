@@ -16,7 +16,13 @@ export const CHARRING_RATE = constant('charringRate')
  * @param member uncertain numbers
  * @returns L*, between final and raw lightness
  */
-export function roastLightness(state: Float64Array, at: number, rawLightness: number, finalLightness: number, member: MemberValues): number {
+export function roastLightness(
+  state: Float64Array,
+  at: number,
+  rawLightness: number,
+  finalLightness: number,
+  member: MemberValues,
+): number {
   return finalLightness + (rawLightness - finalLightness) * Math.exp(-darkeningDose(state, at, member))
 }
 

@@ -12,7 +12,10 @@ export const COLD = 0
 export const LIT = 1
 export const EMPTIED = 2
 
-/** One member on its way: the flat state, the controls as they stand (first the main line's, then the sides'), and where it is. Used again for every member. */
+/**
+ * One member on its way: the flat state, the controls as they stand (first the main line's, then the sides'), and where
+ * it is. Used again for every member.
+ */
 export interface Run extends SignView {
   readonly program: Program
   member: MemberValues
@@ -52,16 +55,26 @@ export function startRun(given: Program, member: MemberValues): Run {
   const program = laidOut(given)
   const vessels = program.vessels.length + program.sides.length
   const run: Run = {
-    program, member,
+    program,
+    member,
     state: new Float64Array(vessels * VESSEL_SIZE),
     before: new Float64Array(vessels * VESSEL_SIZE),
     controls: Array.from({ length: 1 + program.sides.length }, () => ({ powerW: 0, lagS: 0, cover: OPEN })),
     levels: new Float64Array(SIGNS.length),
-    timeS: 0, stage: -1, at: 0, stageStartS: 0, countsFromS: 0, readyS: Number.POSITIVE_INFINITY, stageMl: 0, stepDoses: new Float64Array(COLOUR_STEPS.length),
+    timeS: 0,
+    stage: -1,
+    at: 0,
+    stageStartS: 0,
+    countsFromS: 0,
+    readyS: Number.POSITIVE_INFINITY,
+    stageMl: 0,
+    stepDoses: new Float64Array(COLOUR_STEPS.length),
     sides: new Uint8Array(program.sides.length),
     sideReady: new Uint8Array(program.sides.length),
     turnsAtS: new Float64Array(program.turns.length),
-    nextControl: 0, nextChange: 0, nextQuery: 0,
+    nextControl: 0,
+    nextChange: 0,
+    nextQuery: 0,
   }
   resetRun(run, member)
   return run

@@ -47,8 +47,8 @@ export function stepSide(run: Run, side: number, stepS: number): boolean {
 }
 
 /**
- * Makes a side vessel ready at once: filled if it was not, and where its sign would be. Used where the plan says that it
- * meets the pour and nobody has said otherwise.
+ * Makes a side vessel ready at once: filled if it was not, and where its sign would be. Used where the plan says that
+ * it meets the pour and nobody has said otherwise.
  *
  * @param run the run, changed in place
  * @param side index of the side vessel

@@ -22,8 +22,16 @@ export const ROAST_SIGNS: readonly number[] = [SIGN.aroma, ...COLOUR_STEPS.map(s
 const FREE_AT: Partial<Record<SignId, number>> = {
   'taken-up': 0.12, 'milk-taken-up': 0.12, 'dry': 0.12, 'tightened': 0.07, 'fat-shows': 0.045, 'leaves-sides': 0.02,
 }
-/** The same of fresh tissue, over what it keeps in the end: its juice is still in it when no puddle is left (estimates). */
-const FRESH_FREE_AT: typeof FREE_AT = { ...FREE_AT, 'dry': 0.35, 'milk-taken-up': 0.25, 'tightened': 0.1, 'fat-shows': 0.06 }
+/**
+ * The same of fresh tissue, over what it keeps in the end: its juice is still in it when no puddle is left (estimates).
+ */
+const FRESH_FREE_AT: typeof FREE_AT = {
+  ...FREE_AT,
+  'dry': 0.35,
+  'milk-taken-up': 0.25,
+  'tightened': 0.1,
+  'fat-shows': 0.06,
+}
 /** One mass: the water has fallen below what the dish keeps by this share of it (estimate). */
 const BELOW_KEPT = constant('belowKept')
 /** A pinch of it rolls and does not stick: it has fallen further below (estimate). */
@@ -31,7 +39,10 @@ const BELOW_ROLLS = constant('belowRolls')
 /** Water over dry solids at which a paste falls to crumbs, and at which a flour in fat flows (estimates). */
 const CRUMBLY = constant('crumbly')
 const FLOWING = constant('flowing')
-/** Share of its room that a slurry has taken up when it has thickened, and of its raw volume that is half (estimate, definition). */
+/**
+ * Share of its room that a slurry has taken up when it has thickened, and of its raw volume that is half (estimate,
+ * definition).
+ */
 const THICKENED = constant('thickened')
 const HALF = 0.5
 /** °C: a mass that can be rolled (estimate). */
@@ -52,7 +63,18 @@ export interface SignView {
 
 const FIRST_STEP = SIGN[COLOUR_STEPS[0]]
 const LAST_STEP = SIGN[COLOUR_STEPS[COLOUR_STEPS.length - 1]]
-const { aroma: SMELL, crumbly: CRUMBS, loosened: LOOSE, thickened: THICK, halved: HALVED, dry: DRY, boil: BOIL, strength: STRENGTH, opened: OPENED, flecks: SPECKS } = SIGN
+const {
+  aroma: SMELL,
+  crumbly: CRUMBS,
+  loosened: LOOSE,
+  thickened: THICK,
+  halved: HALVED,
+  dry: DRY,
+  boil: BOIL,
+  strength: STRENGTH,
+  opened: OPENED,
+  flecks: SPECKS,
+} = SIGN
 const NUTS_GOLDEN = SIGN['nuts-golden']
 const ONE_MASS = SIGN['one-mass']
 const ROLLS = SIGN.rolls
@@ -73,7 +95,9 @@ const FRESH_FREE = freeAt(FRESH_FREE_AT)
 export function signLevel(sign: number, state: Float64Array, at: number, view: SignView): number {
   if (!(state[at + SOLIDS] > 0) || sign === NUTS_GOLDEN) return bareLevel(sign, state, at, view)
   if (sign >= FIRST_STEP && sign <= LAST_STEP) {
-    return state[at + BROWNING] > 0 ? darkeningDose(state, at, view.member) - view.stepDoses[sign - FIRST_STEP] : NOT_YET
+    return state[at + BROWNING] > 0
+      ? darkeningDose(state, at, view.member) - view.stepDoses[sign - FIRST_STEP]
+      : NOT_YET
   }
   if (sign === SPECKS) return state[at + FLECKS] - view.stepDoses[LAST_STEP - FIRST_STEP]
   if (sign === SMELL) return state[at + AROMA] - view.member.aromaDose
@@ -95,17 +119,26 @@ function bareLevel(sign: number, state: Float64Array, at: number, view: SignView
 
 /** How far the vapour's pressure is above that of a content at the boil, Pa. */
 function boilLevel(state: Float64Array, at: number, airPressure: number): number {
-  return state[at + WATER] > 0 ? waterActivity(state, at) * vapourPressureAt(state[at + TEMP]) - NEAR_BOIL * airPressure : NOT_YET
+  return state[at + WATER] > 0
+    ? waterActivity(state, at) * vapourPressureAt(state[at + TEMP]) - NEAR_BOIL * airPressure
+    : NOT_YET
 }
 
 function solidLevel(sign: number, state: Float64Array, at: number, view: SignView): number {
   const { program, member } = view
   switch (sign) {
-    case CRUMBS: return CRUMBLY * member.wetEye - state[at + WATER] / state[at + SOLIDS]
-    case LOOSE: return FLOWING * member.wetEye - state[at + WATER] / state[at + SOLIDS]
-    case THICK: return state[at + HELD] - THICKENED * waterRoomG(state, at, program.family, member)
-    case HALVED: return Math.max(HALF * view.stageMl - contentMl(state, at, program.family), 1e3 * wetLevel(DRY, state, at, view))
-    default: return GRAIN_FREE[sign] >= 0 || sign === ONE_MASS || sign === ROLLS ? wetLevel(sign, state, at, view) : bareLevel(sign, state, at, view)
+    case CRUMBS:
+      return CRUMBLY * member.wetEye - state[at + WATER] / state[at + SOLIDS]
+    case LOOSE:
+      return FLOWING * member.wetEye - state[at + WATER] / state[at + SOLIDS]
+    case THICK:
+      return state[at + HELD] - THICKENED * waterRoomG(state, at, program.family, member)
+    case HALVED:
+      return Math.max(HALF * view.stageMl - contentMl(state, at, program.family), 1e3 * wetLevel(DRY, state, at, view))
+    default:
+      return GRAIN_FREE[sign] >= 0 || sign === ONE_MASS || sign === ROLLS
+        ? wetLevel(sign, state, at, view)
+        : bareLevel(sign, state, at, view)
   }
 }
 
@@ -123,7 +156,8 @@ function wetLevel(sign: number, state: Float64Array, at: number, { program, memb
   const { family } = program
   const water = Math.max(1e-3, state[at + WATER])
   const kept = family.fresh ? wetted * member.kept : waterRoomG(state, at, family, member)
-  if (sign === ONE_MASS || sign === ROLLS) return (1 - (sign === ROLLS ? BELOW_ROLLS : BELOW_KEPT) * member.wetEye) * kept / water - 1
+  if (sign === ONE_MASS || sign === ROLLS)
+    return ((1 - (sign === ROLLS ? BELOW_ROLLS : BELOW_KEPT) * member.wetEye) * kept) / water - 1
   if (!(wetted > 0)) return NOT_YET
   const held = family.fresh ? kept : state[at + HELD]
   return (family.fresh ? FRESH_FREE : GRAIN_FREE)[sign] * member.wetEye - 1 + held / water

@@ -43,7 +43,13 @@ export function simulate(
  * @param index which member of the record this is
  * @param trace if given, moments of the run are put at its end
  */
-export function simulateRun(run: Run, member: MemberValues, record: EnsembleRecord, index: number, trace?: Trace): void {
+export function simulateRun(
+  run: Run,
+  member: MemberValues,
+  record: EnsembleRecord,
+  index: number,
+  trace?: Trace,
+): void {
   const { program } = run
   for (let side = 0; side < program.sides.length; side++) {
     if (program.sides[side].startS !== null) continue
@@ -82,7 +88,10 @@ function nextStep(run: Run): number {
   const next = run.stage + 1 < program.stages.length ? program.stages[run.stage + 1].startS : null
   if (next !== null && next > timeS && next < until) until = next
   if (stage.sign === null && next === null) {
-    const end = Math.max(program.nowS, run.countsFromS + (stage.pours > 0 ? run.member.pourTime * stage.pours : stage.seconds))
+    const end = Math.max(
+      program.nowS,
+      run.countsFromS + (stage.pours > 0 ? run.member.pourTime * stage.pours : stage.seconds),
+    )
     if (end > timeS && end < until) until = end
   }
   if (run.nextControl < program.controls.length) {
@@ -156,7 +165,8 @@ function applyControls(run: Run): void {
   for (let k = 0; k < program.turns.length; k++) {
     if (run.turnsAtS[k] > run.timeS) continue
     run.turnsAtS[k] = Number.POSITIVE_INFINITY
-    run.controls[0].powerW = flamePower(program.turns[k].flame, run.member) * paceOf(program.stages[run.stage], run.member)
+    run.controls[0].powerW =
+      flamePower(program.turns[k].flame, run.member) * paceOf(program.stages[run.stage], run.member)
   }
   for (let side = 0; side < program.sides.length; side++) {
     const { startS } = program.sides[side]

@@ -5,7 +5,10 @@ import { decayed } from '../../maths/table/decayed'
 import { tabulate } from '../../maths/table/tabulate'
 import { SOFT, TEMP } from './layout'
 
-/** Softening of vegetable tissue: 1/s at 100 °C and activation energy in J/mol (estimates within published ranges, 60–160 kJ/mol). */
+/**
+ * Softening of vegetable tissue: 1/s at 100 °C and activation energy in J/mol (estimates within published ranges,
+ * 60–160 kJ/mol).
+ */
 const RATE_AT_100 = constant('softeningRate')
 const ENERGY = constant('softeningEnergy')
 const rateAt = tabulate(tempC => RATE_AT_100 * arrhenius(tempC, ENERGY) / arrhenius(100, ENERGY), 40, 200, 0.5)

@@ -24,13 +24,21 @@ const SHADOW_S = 900
  * @param timeS when
  * @param beside true where it showed in a side vessel: no stage of the main line waits for it
  */
-export function noteSign(run: Run, record: EnsembleRecord, index: number, sign: number, timeS: number, beside: boolean): void {
+export function noteSign(
+  run: Run,
+  record: EnsembleRecord,
+  index: number,
+  sign: number,
+  timeS: number,
+  beside: boolean,
+): void {
   record.signs[index * SIGNS.length + sign] = timeS
   if (beside) return
   if (run.program.stages[run.stage]?.sign === sign) run.readyS = timeS
   const { turns } = run.program
   for (let k = 0; k < turns.length; k++) {
-    if (turns[k].sign === sign && turns[k].stage === run.stage) run.turnsAtS[k] = timeS + turns[k].late[index % turns[k].late.length] * (timeS - run.stageStartS)
+    if (turns[k].sign === sign && turns[k].stage === run.stage)
+      run.turnsAtS[k] = timeS + turns[k].late[index % turns[k].late.length] * (timeS - run.stageStartS)
   }
 }
 
@@ -53,7 +61,8 @@ export function stageIsOver(run: Run): boolean {
   if (stage.underPressure && run.countsFromS === Number.POSITIVE_INFINITY) {
     if (stage.pressureS !== null) run.countsFromS = stage.pressureS
     const pressure = run.program.vessels[stage.vessel].airPressure + VALVE_PA
-    if (stage.pressureS === null && run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5) run.countsFromS = run.timeS
+    if (stage.pressureS === null && run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5)
+      run.countsFromS = run.timeS
   }
   return run.timeS >= run.countsFromS + (stage.pours > 0 ? run.member.pourTime * stage.pours : stage.seconds) - 1e-6
 }
@@ -83,7 +92,8 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   const at = stage.vessel * VESSEL_SIZE
   run.at = at
   if (stage.tips !== null) pourInto(state, stage.tips * VESSEL_SIZE, at)
-  for (let k = 0; k < stage.adds.length; k++) addToVessel(state, at, stage.adds[k], program.vessels[0].contentC, run.member)
+  for (let k = 0; k < stage.adds.length; k++)
+    addToVessel(state, at, stage.adds[k], program.vessels[0].contentC, run.member)
   if (program.cooked && state[at + SOLIDS] > 0) state[at + SOFT] = 1
   if (stage.from !== null) pour(run, record, index, stage.from, stage.fromShare)
   run.stageMl = contentMl(state, at, program.family)
@@ -94,7 +104,9 @@ export function enterStage(run: Run, record: EnsembleRecord, index: number): voi
   for (let k = 0; k < stage.watches.length; k++) run.levels[stage.watches[k]] = -1e9
   for (let k = 0; k < program.turns.length; k++) {
     // A sign that was there before the stage began is there as it begins; a turn that did not come in its stage is off.
-    const shown = program.turns[k].stage === run.stage && record.signs[index * SIGNS.length + program.turns[k].sign] < Number.POSITIVE_INFINITY
+    const shown =
+      program.turns[k].stage === run.stage
+      && record.signs[index * SIGNS.length + program.turns[k].sign] < Number.POSITIVE_INFINITY
     run.turnsAtS[k] = shown ? run.timeS : Number.POSITIVE_INFINITY
   }
   if (stage.sign !== null) run.readyS = record.signs[index * SIGNS.length + stage.sign]
@@ -106,14 +118,22 @@ function pour(run: Run, record: EnsembleRecord, index: number, side: number, sha
   if (run.sides[side] === COLD) makeReady(run, side)
   const at = sideAt(run.program, side)
   // The vessel itself is as hot as what boils in it.
-  if (run.program.sides[side].staysIn) run.state[run.at + PAN_TEMP] = Math.max(run.state[at + PAN_TEMP], run.state[at + TEMP])
+  if (run.program.sides[side].staysIn)
+    run.state[run.at + PAN_TEMP] = Math.max(run.state[at + PAN_TEMP], run.state[at + TEMP])
   pourInto(run.state, at, run.at, share)
   run.sides[side] = EMPTIED
 }
 
-/** Poured before it was ready: a copy of the side vessel runs on, so that its window still says when it would have been. */
+/**
+ * Poured before it was ready: a copy of the side vessel runs on, so that its window still says when it would have been.
+ */
 function noteLate(run: Run, record: EnsembleRecord, index: number, side: number, sign: number): void {
-  const copy: Run = { ...run, state: run.state.slice(), sideReady: run.sideReady.slice(), controls: run.controls.map(one => ({ ...one })) }
+  const copy: Run = {
+    ...run,
+    state: run.state.slice(),
+    sideReady: run.sideReady.slice(),
+    controls: run.controls.map(one => ({ ...one })),
+  }
   for (let timeS = run.timeS; timeS < run.program.mostS; timeS += STEP_S) {
     if (!stepSide(copy, side, STEP_S)) continue
     record.signs[index * SIGNS.length + sign] = timeS + STEP_S
@@ -145,7 +165,11 @@ function runShadow(run: Run, record: EnsembleRecord, index: number): void {
       if (signLevel(stage.watches[k], state, 0, run) >= 0) record.signs[key] = timeS + STEP_S
       else open++
     }
-    if (open === 0 || (stage.sign !== null && record.signs[index * SIGNS.length + stage.sign] < Number.POSITIVE_INFINITY)) return
+    if (
+      open === 0
+      || (stage.sign !== null && record.signs[index * SIGNS.length + stage.sign] < Number.POSITIVE_INFINITY)
+    )
+      return
   }
 }
 

@@ -53,7 +53,12 @@ export interface Marks {
  * @param members how many, to 100 000; up to 16 are an outline only, and a single one is the middle of the belief
  * @returns the ensemble with its weights
  */
-export function conditionEnsemble(plan: CookPlan, cook: LiveCook, program: Program, members: number): ConditionedEnsemble {
+export function conditionEnsemble(
+  plan: CookPlan,
+  cook: LiveCook,
+  program: Program,
+  members: number,
+): ConditionedEnsemble {
   return conditionProgram(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
 }
 
@@ -82,7 +87,13 @@ export function marksOf(plan: CookPlan, cook: LiveCook, program: Program): Marks
  * @param marks what was marked
  * @returns the ensemble with its weights
  */
-export function conditionProgram(program: Program, belief: Belief, seed: number, members: number, marks: Marks): ConditionedEnsemble {
+export function conditionProgram(
+  program: Program,
+  belief: Belief,
+  seed: number,
+  members: number,
+  marks: Marks,
+): ConditionedEnsemble {
   return finish(conditionSteps(program, belief, seed, members, marks))
 }
 
@@ -96,7 +107,13 @@ export function conditionProgram(program: Program, belief: Belief, seed: number,
  * @param marks what was marked
  * @returns yields while it works; returns the ensemble with its weights
  */
-export function* conditionSteps(program: Program, belief: Belief, seed: number, members: number, marks: Marks): Generator<void, ConditionedEnsemble> {
+export function* conditionSteps(
+  program: Program,
+  belief: Belief,
+  seed: number,
+  members: number,
+  marks: Marks,
+): Generator<void, ConditionedEnsemble> {
   const columns = beliefColumns(belief)
   const blank = new Float64Array(members * MEMBER_NAMES.length)
   let normals = members === 1 ? blank : fillNormal(blank, seededRandom(seed))
@@ -107,16 +124,37 @@ export function* conditionSteps(program: Program, belief: Belief, seed: number, 
   let weights = normalisedWeights(marks.logLikelihoods(record))
   let logCorrection: Float64Array | null = null
   if (scouts < members && effectiveMembers(weights) >= ENOUGH * scouts) {
-    record = joinedRecords(record, yield* ensembleSteps(program, columns, normals.subarray(scouts * MEMBER_NAMES.length)))
+    record = joinedRecords(
+      record,
+      yield* ensembleSteps(program, columns, normals.subarray(scouts * MEMBER_NAMES.length)),
+    )
     weights = normalisedWeights(marks.logLikelihoods(record))
   }
-  for (let round = 1; round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * record.members; round++) {
-    const proposal = proposeMembers(normals.subarray(0, record.members * MEMBER_NAMES.length), weights, marks.residuals(record), members, seed + 7919 * round)
+  for (
+    let round = 1;
+    round <= MOST_ROUNDS && members > OUTLINE_MEMBERS && effectiveMembers(weights) < ENOUGH * record.members;
+    round++
+  ) {
+    const proposal = proposeMembers(
+      normals.subarray(0, record.members * MEMBER_NAMES.length),
+      weights,
+      marks.residuals(record),
+      members,
+      seed + 7919 * round,
+    )
     normals = proposal.normals
     logCorrection = proposal.logCorrection
     record = yield* ensembleSteps(program, columns, normals)
     const logs = marks.logLikelihoods(record)
     weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
   }
-  return { columns, normals, record, weights, effective: effectiveMembers(weights), logCorrection, trace: trace?.points ?? null }
+  return {
+    columns,
+    normals,
+    record,
+    weights,
+    effective: effectiveMembers(weights),
+    logCorrection,
+    trace: trace?.points ?? null,
+  }
 }

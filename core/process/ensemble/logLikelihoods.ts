@@ -52,7 +52,8 @@ export function logLikelihoods(plan: CookPlan, cook: LiveCook, program: Program,
  * @returns one array for each mark
  */
 export function residualsOf(plan: CookPlan, cook: LiveCook, program: Program, record: EnsembleRecord): Residuals {
-  const of = (residual: Residual): Float64Array => Float64Array.from({ length: record.members }, (_, i) => residual(record, i))
+  const of = (residual: Residual): Float64Array =>
+    Float64Array.from({ length: record.members }, (_, i) => residual(record, i))
   const looks = cook.looks.map((look): Residual => (ensemble, member) => {
     const sign = SIGNS.indexOf(look.what)
     const from = clockStart(cook, look.timeS)
@@ -84,7 +85,8 @@ function looksOf(cook: LiveCook, record: EnsembleRecord, member: number): number
     const sign = SIGNS.indexOf(look.what)
     const from = clockStart(cook, look.timeS)
     const since = normalCdf(logRatio(look.timeS, signTime(record, member, sign), from) / TAP_NOISE)
-    const until = look.what === 'burnt' ? 0 : normalCdf(logRatio(look.timeS, signTime(record, member, sign + 1), from) / TAP_NOISE)
+    const until =
+      look.what === 'burnt' ? 0 : normalCdf(logRatio(look.timeS, signTime(record, member, sign + 1), from) / TAP_NOISE)
     sum += Math.log(STRAY + (1 - STRAY) * Math.max(0, since - until))
   }
   return sum
@@ -100,7 +102,11 @@ function stageTerms(cook: LiveCook, program: Program): Residual[] {
     if (began === null || sign === null || (sign === early?.sign && began === early.timeS)) continue
     // Where nobody marked when the stage before began, its clock is that of the last one that was.
     const from = cook.stageStarts[k - 1] ?? clockStart(cook, began)
-    if (cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign) || cook.looks.some(look => SIGNS.indexOf(look.what) === sign)) continue
+    if (
+      cook.signs.some(tap => SIGNS.indexOf(tap.what) === sign)
+      || cook.looks.some(look => SIGNS.indexOf(look.what) === sign)
+    )
+      continue
     terms.push((record, member) => logRatio(began, signTime(record, member, sign), from) / STAGE_NOISE)
   }
   return terms

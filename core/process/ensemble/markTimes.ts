@@ -10,7 +10,10 @@ export function signTime(record: EnsembleRecord, member: number, sign: number): 
   return record.signs[member * SIGNS.length + sign]
 }
 
-/** Log ratio of a marked time to a forecast one, both counted from when the sign's clock began; less than 5 s counts as 5. */
+/**
+ * Log ratio of a marked time to a forecast one, both counted from when the sign's clock began; less than 5 s counts as
+ * 5.
+ */
 export function logRatio(markedS: number, forecastS: number, fromS: number): number {
   return Math.log(Math.max(5, markedS - fromS) / Math.max(5, forecastS - fromS))
 }

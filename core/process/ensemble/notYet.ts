@@ -11,8 +11,8 @@ const TAP_NOISE = constant('tapNoise')
 const STRAY = constant('stray')
 
 /**
- * How well a member explains the signs that were looked for and had not come: asked and answered, or owned up to after a
- * stage was begun too early.
+ * How well a member explains the signs that were looked for and had not come: asked and answered, or owned up to after
+ * a stage was begun too early.
  *
  * @param cook the replayed cook
  * @param program the program the ensemble ran
@@ -23,7 +23,10 @@ const STRAY = constant('stray')
 export function notYetOf(cook: LiveCook, program: Program, record: EnsembleRecord, member: number): number {
   let sum = 0
   const early = pouredEarly(cook, program)
-  for (const { sign, timeS } of [...cook.notYet.map(one => ({ sign: SIGNS.indexOf(one.what), timeS: one.timeS })), ...(early ? [early] : [])]) {
+  for (const { sign, timeS } of [
+    ...cook.notYet.map(one => ({ sign: SIGNS.indexOf(one.what), timeS: one.timeS })),
+    ...(early ? [early] : []),
+  ]) {
     if (sign < 0) continue
     const z = logRatio(timeS, signTime(record, member, sign), clockStart(cook, timeS)) / TAP_NOISE
     sum += Math.log(STRAY + (1 - STRAY) * (1 - normalCdf(z)))
@@ -31,14 +34,21 @@ export function notYetOf(cook: LiveCook, program: Program, record: EnsembleRecor
   return sum
 }
 
-/** The sign (an index into `SIGNS`) that a pour did not wait for, with the moment of the pour; null where nobody said so. */
-export function pouredEarly(cook: LiveCook, program: Program): { readonly sign: number, readonly timeS: number } | null {
+/**
+ * The sign (an index into `SIGNS`) that a pour did not wait for, with the moment of the pour; null where nobody said
+ * so.
+ */
+export function pouredEarly(
+  cook: LiveCook,
+  program: Program,
+): { readonly sign: number; readonly timeS: number } | null {
   const slip = cook.slips.find(one => one.what === 'poured-early')
   if (!slip) return null
   for (let k = program.stages.length - 1; k > 0; k--) {
     const began = cook.stageStarts[k]
     const { sign } = program.stages[k - 1]
-    if (began !== null && began <= slip.timeS && program.stages[k].from !== null && sign !== null) return { sign, timeS: began }
+    if (began !== null && began <= slip.timeS && program.stages[k].from !== null && sign !== null)
+      return { sign, timeS: began }
   }
   return null
 }

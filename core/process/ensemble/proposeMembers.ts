@@ -7,7 +7,10 @@ import type { Residuals } from './logLikelihoods'
 
 /** Share of the new members drawn from the belief itself, so that no part of it is ever lost. */
 const FRESH_SHARE = 0.15
-/** The new members are spread wider than the linear answer where something was marked, as if it had been read this much worse; elsewhere they are the belief. */
+/**
+ * The new members are spread wider than the linear answer where something was marked, as if it had been read this much
+ * worse; elsewhere they are the belief.
+ */
 const WIDER = 1.3
 
 /** New members with the logarithm of the density they have under the belief over that of their drawing. */

@@ -34,14 +34,23 @@ export function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): 
     const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
     if (query.of === 'temp-c') {
       const read = k < readings ? cook.temperatures.find(one => one.timeS === query.timeS) : undefined
-      return read ? [(record, member) => (read.what.tempC - (plan.thermometerK ?? 0) - forecast(record, member)) / THERMOMETER_K] : []
+      return read
+        ? [(record, member) => (read.what.tempC - (plan.thermometerK ?? 0) - forecast(record, member)) / THERMOMETER_K]
+        : []
     }
     if (query.of === 'volume-ml') {
       const read = cook.depths.find(one => one.timeS === query.timeS && one.what.vessel === main)
       const mlPerMm = 1000 * baseAreaM2(pan.vessel.innerDiameterMm)
-      return read ? [(record, member) => (read.what.depthMm * mlPerMm - forecast(record, member)) / (mlPerMm * Math.hypot(RULER_MM, RULER_SHARE * read.what.depthMm))] : []
+      return read
+        ? [
+            (record, member) =>
+              (read.what.depthMm * mlPerMm - forecast(record, member))
+              / (mlPerMm * Math.hypot(RULER_MM, RULER_SHARE * read.what.depthMm)),
+          ]
+        : []
     }
-    const read = k < readings ? cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main) : undefined
+    const read =
+      k < readings ? cook.weighings.find(one => one.timeS === query.timeS && one.what.vessel === main) : undefined
     if (!read) return []
     const noise = Math.hypot(SCALE_G, SCALE_SHARE * read.what.grossG, pan.massGuessed ? GUESSED_TARE * tare : 0)
     return [(record, member) => (read.what.grossG - tare - forecast(record, member)) / noise]

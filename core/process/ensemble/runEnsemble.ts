@@ -15,7 +15,12 @@ import type { Trace } from '../engine/trace'
  * @param trace if given, moments of the first member are kept in it
  * @returns what happened in each member, flat
  */
-export function runEnsemble(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): EnsembleRecord {
+export function runEnsemble(
+  program: Program,
+  columns: BeliefColumns,
+  normals: Float64Array,
+  trace?: Trace,
+): EnsembleRecord {
   return finish(ensembleSteps(program, columns, normals, trace))
 }
 
@@ -31,7 +36,12 @@ const PAUSE = 40
  * @param trace if given, moments of the first member are kept in it
  * @returns yields every forty members; returns what happened
  */
-export function* ensembleSteps(program: Program, columns: BeliefColumns, normals: Float64Array, trace?: Trace): Generator<void, EnsembleRecord> {
+export function* ensembleSteps(
+  program: Program,
+  columns: BeliefColumns,
+  normals: Float64Array,
+  trace?: Trace,
+): Generator<void, EnsembleRecord> {
   const members = normals.length / MEMBER_NAMES.length
   const record = ensembleRecord(members, program.stages.length, program.queries.length, program.sides.length)
   const values = memberValues(columns, normals, 0)

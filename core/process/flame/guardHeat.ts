@@ -22,7 +22,8 @@ type Found = Map<string, Set<HeatCaution>>
 
 /**
  * A plan in which no stage is forecast to come near smoke, scorching or a dry pan without saying so: it carries the
- * caution, and its flame is a mark lower for as long as that helps. A flame that somebody chose stays, with the caution.
+ * caution, and its flame is a mark lower for as long as that helps. A flame that somebody chose stays, with the
+ * caution.
  *
  * @param plan with its belief, fires and flames
  * @param chosen flame marks that somebody chose, by stage id
@@ -71,7 +72,8 @@ export function hotStages(plan: CookPlan): Found {
     if (codes.length > 0) found.set(stage.id, new Set([...found.get(stage.id) ?? [], ...codes]))
   }
   const line = mainLine(plan.dish)
-  for (const { stage, state } of points) if (stage < line.length) note(line[stage], tooHot(state, 0, smokeC, coated(line[stage])))
+  for (const { stage, state } of points)
+    if (stage < line.length) note(line[stage], tooHot(state, 0, smokeC, coated(line[stage])))
   sideStages(plan.dish).forEach((stage, side) => {
     const run = startRun(program, member)
     const at = sideAt(program, side)
@@ -90,10 +92,20 @@ export function hotStages(plan: CookPlan): Found {
  * @param plan with its belief, fires and flames
  * @returns every step of it, and what was run
  */
-export function middleRun(plan: CookPlan): { readonly program: Program, readonly member: MemberValues, readonly points: readonly TracePoint[] } {
+export function middleRun(plan: CookPlan): {
+  readonly program: Program
+  readonly member: MemberValues
+  readonly points: readonly TracePoint[]
+} {
   const program = compileProgram(plan, replay(plan, []), 0)
   const member = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
   const trace: Trace = { everyS: 0, points: [] }
-  simulate(program, member, ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length), 0, trace)
+  simulate(
+    program,
+    member,
+    ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length),
+    0,
+    trace,
+  )
   return { program, member, points: trace.points }
 }

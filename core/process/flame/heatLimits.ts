@@ -5,10 +5,16 @@ import type { HeatCaution } from '../../formulation/dish/stageCodes'
 
 /** Smoke point of a fat of which nothing is known, °C: that of unrefined oils (recalled, unchecked). */
 export const UNKNOWN_SMOKE_C = 175
-/** Sugar caramelises from about 160 °C and is burnt soon after; starch without fat chars from about 220 °C (recalled, unchecked). */
+/**
+ * Sugar caramelises from about 160 °C and is burnt soon after; starch without fat chars from about 220 °C (recalled,
+ * unchecked).
+ */
 const SUGAR_BURNS_C = 160
 const DRY_BURNS_C = 220
-/** Linings of coated pans give off fumes from about 260 °C; a bare pan beyond this sets fat alight that touches it (recalled, unchecked). */
+/**
+ * Linings of coated pans give off fumes from about 260 °C; a bare pan beyond this sets fat alight that touches it
+ * (recalled, unchecked).
+ */
 const COATING_C = 260
 const BARE_PAN_C = 300
 /** So near is too near, K: flames differ from what is believed of them (estimate). */

@@ -6,7 +6,10 @@ import type { FlameSchedule, FlameWish } from './flamePlan'
 import type { FlameTurn } from '../../record/plan/flameTurn'
 import { withinOf } from './takeOff'
 
-/** How well a cook ends a roast by eye and forecast, in log time since its start, and how long the hand takes, s (estimates). */
+/**
+ * How well a cook ends a roast by eye and forecast, in log time since its start, and how long the hand takes, s
+ * (estimates).
+ */
 const END_NOISE = 0.18
 const HAND_S = constant('handOff')
 
@@ -20,7 +23,13 @@ const HAND_S = constant('handOff')
  * @param roast index of the roast in the record
  * @returns the schedule with its figures
  */
-export function judgeSchedule(turns: readonly FlameTurn[], wish: FlameWish, record: EnsembleRecord, weights: Float64Array, roast: number): FlameSchedule {
+export function judgeSchedule(
+  turns: readonly FlameTurn[],
+  wish: FlameWish,
+  record: EnsembleRecord,
+  weights: Float64Array,
+  roast: number,
+): FlameSchedule {
   const lasts = new Float64Array(record.members)
   let reaches = 0
   let burns = 0
@@ -33,7 +42,8 @@ export function judgeSchedule(turns: readonly FlameTurn[], wish: FlameWish, reco
     const wanted = short ? fromS : wantedS
     lasts[i] = Number.isFinite(wanted) ? wanted : 3 * wish.patienceS
     if (!Number.isFinite(wanted)) continue
-    const ended = (timeS: number): number => (Number.isFinite(timeS) ? normalCdf(Math.log(Math.max(1, timeS - HAND_S) / Math.max(1, wanted)) / END_NOISE) : 1)
+    const ended = (timeS: number): number =>
+      Number.isFinite(timeS) ? normalCdf(Math.log(Math.max(1, timeS - HAND_S) / Math.max(1, wanted)) / END_NOISE) : 1
     reaches += weights[i] * Math.max(0, ended(toS) - (fromS > 0 && !short ? ended(fromS) : 0))
     burns += weights[i] * (1 - ended(ruinedS))
     inTime += weights[i] * normalCdf(Math.log(wish.patienceS / Math.max(1, wanted)) / END_NOISE)

@@ -24,14 +24,16 @@ const SHORT = 0.05
 /** Least share of members that have to reach the wanted colour in time. */
 const IN_TIME = 0.8
 
-/** A base browned in less than this share of its usual minutes is dark outside and raw within (kitchen rule, estimate). */
+/**
+ * A base browned in less than this share of its usual minutes is dark outside and raw within (kitchen rule, estimate).
+ */
 const THROUGH = 0.6
 /** Roasts from the lightest to the darkest. */
 const ROASTS: readonly string[] = ['aroma', ...COLOUR_STEPS]
 
 /**
- * Least time in which a roast is cooked through and even: a share of the dish's usual minutes for this amount, less where
- * a lighter roast is wanted than its own.
+ * Least time in which a roast is cooked through and even: a share of the dish's usual minutes for this amount, less
+ * where a lighter roast is wanted than its own.
  *
  * @param plan the plan
  * @param step the roast that is wanted
@@ -50,9 +52,9 @@ export interface FlameSearch { readonly best: FlamePlan, readonly done: number }
 
 /**
  * Searches the schedules of flame changes for a roast: a first mark and a lower or equal one from the aroma or from the
- * colour before the wanted one on, turned when a cook's nose or eye says so, or the flame off at that colour. Each is run
- * by an ensemble of the belief and judged by how often it ends within one step of the wanted roast, burns, and comes in
- * time. The search is complete; a small ensemble sorts, a larger one decides.
+ * colour before the wanted one on, turned when a cook's nose or eye says so, or the flame off at that colour. Each is
+ * run by an ensemble of the belief and judged by how often it ends within one step of the wanted roast, burns, and
+ * comes in time. The search is complete; a small ensemble sorts, a larger one decides.
  *
  * @param plan the plan, with its belief and fires
  * @param wish roast, patience (60 to 7200 s) and risk
@@ -79,7 +81,10 @@ export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameS
   const leastS = cookedThroughS(plan, wish.step)
   const columns = beliefColumns(plan.belief)
   const programOf = roastProgram(plan, replay(plan, []), 0, wish.patienceS, lateness(plan.seed))
-  const draw = (members: number) => ({ normals: fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed)), weights: new Float64Array(members).fill(1 / members) })
+  const draw = (members: number) => ({
+    normals: fillNormal(new Float64Array(members * MEMBER_NAMES.length), seededRandom(plan.seed)),
+    weights: new Float64Array(members).fill(1 / members),
+  })
   const [coarse, fine] = [draw(COARSE), draw(FINE)]
   const run = (turns: readonly FlameTurn[], with_: typeof coarse): FlameSchedule =>
     judgeSchedule(turns, wish, runEnsemble(programOf(turns), columns, with_.normals), with_.weights, k)
@@ -89,12 +94,16 @@ export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameS
     sorted.push(run(turns, coarse))
     if (sorted.length % 4 === 0) yield { best: chosen(sorted, wish, leastS), done: 0.5 * sorted.length / first.length }
   }
-  const ranked = [...sorted].sort((p, q) => worth(q, wish, leastS) - worth(p, wish, leastS)).slice(0, KEPT).map(one => one.turns)
+  const ranked = [...sorted]
+    .sort((p, q) => worth(q, wish, leastS) - worth(p, wish, leastS))
+    .slice(0, KEPT)
+    .map(one => one.turns)
   const best = [...ranked, ...ranked.slice(0, KEPT / 2).flatMap(turns => coasting(turns, wish))]
   const judged: FlameSchedule[] = []
   for (const turns of best) {
     judged.push(run(turns, fine))
-    if (judged.length % 2 === 0) yield { best: chosen(judged, wish, leastS), done: 0.5 + 0.5 * judged.length / best.length }
+    if (judged.length % 2 === 0)
+      yield { best: chosen(judged, wish, leastS), done: 0.5 + (0.5 * judged.length) / best.length }
   }
   return { ...chosen(judged, wish, leastS), tried: first.length + best.length }
 }
@@ -104,14 +113,20 @@ function marksOf(plan: CookPlan, k: number): string[] {
 }
 
 /**
- * Every first mark, with every lower one from the aroma or from the colour before the wanted one on; a roast that ends at
- * its aroma has no second one.
+ * Every first mark, with every lower one from the aroma or from the colour before the wanted one on; a roast that ends
+ * at its aroma has no second one.
  */
 function twoMarks(marks: readonly string[], wish: FlameWish): FlameTurn[][] {
-  const cues: readonly TurnCue[] = wish.step === 'aroma' ? [] : ['aroma', ...COLOUR_STEPS.slice(0, COLOUR_STEPS.indexOf(wish.step)).slice(-1)]
+  const cues: readonly TurnCue[] =
+    wish.step === 'aroma' ? [] : ['aroma', ...COLOUR_STEPS.slice(0, COLOUR_STEPS.indexOf(wish.step)).slice(-1)]
   return marks.flatMap((first, i) => [
     [{ cue: 'start' as const, mark: first }],
-    ...marks.slice(0, i).flatMap(then => cues.map((cue): FlameTurn[] => [{ cue: 'start', mark: first }, { cue, mark: then }])),
+    ...marks.slice(0, i).flatMap(then =>
+      cues.map((cue): FlameTurn[] => [
+        { cue: 'start', mark: first },
+        { cue, mark: then },
+      ]),
+    ),
   ])
 }
 
@@ -129,7 +144,14 @@ function worth(one: FlameSchedule, wish: FlameWish, leastS: number): number {
   const late = Math.max(0, IN_TIME - one.inTime)
   const burnt = Math.max(0, one.burns - wish.risk)
   const raw = Math.max(0, 1 - one.lastsS.middle / leastS)
-  return one.reaches - SHORT * (1 - one.comes) - RAW * raw - 4 * late - 8 * burnt - 0.02 * one.lastsS.middle / wish.patienceS
+  return (
+    one.reaches
+    - SHORT * (1 - one.comes)
+    - RAW * raw
+    - 4 * late
+    - 8 * burnt
+    - (0.02 * one.lastsS.middle) / wish.patienceS
+  )
 }
 
 function chosen(judged: readonly FlameSchedule[], wish: FlameWish, leastS: number): FlamePlan {
@@ -139,8 +161,16 @@ function chosen(judged: readonly FlameSchedule[], wish: FlameWish, leastS: numbe
   const beside = (keep: (one: FlameSchedule) => boolean): FlameSchedule | null => others.find(keep) ?? null
   return {
     wish, advised,
-    safer: beside(one => one.lastsS.middle > 1.15 * advised.lastsS.middle && one.burns <= advised.burns && one.reaches >= advised.reaches - 0.02),
-    quicker: beside(one => one.lastsS.middle >= leastS && one.lastsS.middle < 0.85 * advised.lastsS.middle && one.inTime >= advised.inTime),
+    safer: beside(
+      one =>
+        one.lastsS.middle > 1.15 * advised.lastsS.middle
+        && one.burns <= advised.burns
+        && one.reaches >= advised.reaches - 0.02,
+    ),
+    quicker: beside(
+      one =>
+        one.lastsS.middle >= leastS && one.lastsS.middle < 0.85 * advised.lastsS.middle && one.inTime >= advised.inTime,
+    ),
     leastS,
     met: advised.inTime >= IN_TIME && advised.burns <= wish.risk && advised.lastsS.middle >= leastS,
     tried: judged.length,

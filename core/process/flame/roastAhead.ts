@@ -37,7 +37,13 @@ export interface RoastAhead {
  * @returns what is ahead
  * @throws CoreError `cannot-work` where nothing is roasted
  */
-export function roastAhead(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): RoastAhead {
+export function roastAhead(
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  wish: FlameWish,
+  members: number,
+): RoastAhead {
   return finish(roastAheadSteps(plan, observations, nowS, wish, members))
 }
 
@@ -52,7 +58,13 @@ export function roastAhead(plan: CookPlan, observations: readonly Observation[],
  * @returns yields while it works; returns what is ahead
  * @throws CoreError `cannot-work` where nothing is roasted
  */
-export function* roastAheadSteps(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Generator<void, RoastAhead> {
+export function* roastAheadSteps(
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  wish: FlameWish,
+  members: number,
+): Generator<void, RoastAhead> {
   const cook = replay(plan, observations)
   const { vessel } = mainLine(plan.dish)[roastIndex(plan)]
   const off = { timeS: nowS, id: 'off', what: { vessel, mark: 'off' } }
@@ -82,14 +94,36 @@ export function offPays({ end, endIfOff }: Pick<RoastAhead, 'end' | 'endIfOff'>)
  * @returns what is ahead
  * @throws CoreError `cannot-work` where nothing is roasted
  */
-export function roastDue(plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Pick<RoastAhead, 'due' | 'end'> {
+export function roastDue(
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  wish: FlameWish,
+  members: number,
+): Pick<RoastAhead, 'due' | 'end'> {
   return finish(look(plan, replay(plan, observations), nowS, wish, members))
 }
 
-function* look(plan: CookPlan, cook: LiveCook, nowS: number, wish: FlameWish, members: number): Generator<void, Pick<RoastAhead, 'due' | 'end'>> {
+function* look(
+  plan: CookPlan,
+  cook: LiveCook,
+  nowS: number,
+  wish: FlameWish,
+  members: number,
+): Generator<void, Pick<RoastAhead, 'due' | 'end'>> {
   const program = roastProgram(plan, cook, nowS, wish.patienceS, NEVER_LATE)([])
-  const { record, weights } = yield* conditionSteps(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
+  const { record, weights } = yield* conditionSteps(
+    program,
+    plan.belief,
+    plan.seed,
+    members,
+    marksOf(plan, cook, program),
+  )
   const k = roastIndex(plan)
-  const due = Object.fromEntries(ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle]).filter(([, timeS]) => Number.isFinite(timeS))) as Partial<Record<RoastStep, number>>
+  const due = Object.fromEntries(
+    ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle]).filter(
+      ([, timeS]) => Number.isFinite(timeS),
+    ),
+  ) as Partial<Record<RoastStep, number>>
   return { due, end: takeOff(record, weights, k, wish.step, cook.stageStarts[k] ?? 0, nowS) }
 }

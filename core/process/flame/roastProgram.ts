@@ -21,19 +21,32 @@ const GIVE_UP = 2.5
  * @param late how late a turn is taken by member, as a share of the time since the roast began
  * @returns a function from turns to the program
  */
-export function roastProgram(plan: CookPlan, cook: LiveCook, nowS: number, patienceS: number, late: Float64Array): (turns: readonly FlameTurn[]) => Program {
+export function roastProgram(
+  plan: CookPlan,
+  cook: LiveCook,
+  nowS: number,
+  patienceS: number,
+  late: Float64Array,
+): (turns: readonly FlameTurn[]) => Program {
   const whole = compileProgram(plan, cook, nowS)
   const k = roastIndex(plan)
   const roast = whole.stages[k]
   const { vessel } = mainLine(plan.dish)[k]
   const before = whole.stages.slice(0, k).map(stage => ({ ...stage, from: null }))
-  return (turns) => {
+  return turns => {
     const flames = turns.map(turn => ({ cue: turn.cue, flame: markFlame(plan, vessel, turn.mark) }))
     const start = flames.find(one => one.cue === 'start')?.flame ?? roast.flame
-    const stages = [...before, { ...roast, flame: start, sign: SIGN.burnt, watches: [...ROAST_SIGNS, SIGN.flecks], tapped: [], from: null }]
+    const stages = [
+      ...before,
+      { ...roast, flame: start, sign: SIGN.burnt, watches: [...ROAST_SIGNS, SIGN.flecks], tapped: [], from: null },
+    ]
     return {
-      ...whole, stages, sides: [],
-      turns: flames.flatMap((one): ProgramTurn[] => (one.cue === 'start' ? [] : [{ stage: k, sign: SIGN[one.cue], flame: one.flame, late }])),
+      ...whole,
+      stages,
+      sides: [],
+      turns: flames.flatMap((one): ProgramTurn[] =>
+        one.cue === 'start' ? [] : [{ stage: k, sign: SIGN[one.cue], flame: one.flame, late }],
+      ),
       queries: [],
       mostS: (cook.stageStarts[k] ?? 1200) + GIVE_UP * patienceS,
     }

@@ -16,7 +16,12 @@ const MOMENTS = 64
 const AS_GOOD = 0.01
 
 /** When one member's roast is within one step of the wanted one, and when it is ruined, s since it began. */
-export interface Within { readonly fromS: number, readonly wantedS: number, readonly toS: number, readonly ruinedS: number }
+export interface Within {
+  readonly fromS: number
+  readonly wantedS: number
+  readonly toS: number
+  readonly ruinedS: number
+}
 
 /**
  * The stretch of one member's roast that counts as the wanted one: from the step before it until two steps after it, or
@@ -31,9 +36,15 @@ export interface Within { readonly fromS: number, readonly wantedS: number, read
 export function withinOf(record: EnsembleRecord, i: number, roast: number, step: RoastStep): Within {
   const at = ROAST_STEPS.indexOf(step)
   const start = record.starts[i * record.stages + roast]
-  const since = (sign: RoastStep | 'flecks' | undefined): number => (sign === undefined ? Number.POSITIVE_INFINITY : record.signs[i * SIGNS.length + SIGN[sign]] - start)
+  const since = (sign: RoastStep | 'flecks' | undefined): number =>
+    sign === undefined ? Number.POSITIVE_INFINITY : record.signs[i * SIGNS.length + SIGN[sign]] - start
   const ruinedS = Math.min(since('burnt'), since('flecks'))
-  return { fromS: at === 0 ? 0 : since(ROAST_STEPS[at - 1]), wantedS: since(step), toS: Math.min(since(ROAST_STEPS[at + 2]), ruinedS), ruinedS }
+  return {
+    fromS: at === 0 ? 0 : since(ROAST_STEPS[at - 1]),
+    wantedS: since(step),
+    toS: Math.min(since(ROAST_STEPS[at + 2]), ruinedS),
+    ruinedS,
+  }
 }
 
 /** When to take a roast off the fire, and how sure that is. */
@@ -56,14 +67,22 @@ export interface TakeOff {
  * @param nowS not before this, s since the start of the cook
  * @returns the moment and its chance
  */
-export function takeOff(record: EnsembleRecord, weights: Float64Array, roast: number, step: RoastStep, startS: number, nowS: number): TakeOff {
+export function takeOff(
+  record: EnsembleRecord,
+  weights: Float64Array,
+  roast: number,
+  step: RoastStep,
+  startS: number,
+  nowS: number,
+): TakeOff {
   const members = Array.from({ length: record.members }, (_, i) => withinOf(record, i, roast, step))
   const wanted = members.map(one => one.wantedS).filter(Number.isFinite)
   const first = Math.max(5, nowS - startS)
   const last = Math.max(first, ...wanted)
   const moments = Array.from({ length: MOMENTS + 1 }, (_, k) => {
     const since = first * Math.pow(last / first, k / MOMENTS)
-    const passed = (timeS: number): number => (Number.isFinite(timeS) ? normalCdf(Math.log(since / Math.max(1, timeS)) / SMOOTH) : 0)
+    const passed = (timeS: number): number =>
+      Number.isFinite(timeS) ? normalCdf(Math.log(since / Math.max(1, timeS)) / SMOOTH) : 0
     let reaches = 0
     let burnt = 0
     members.forEach((one, i) => {

@@ -13,7 +13,8 @@ const DARKEST = 18
 
 /**
  * The colour a content is forecast to have: the browning path in fat, lifted a little when the base swells and darkened
- * again as the mass grows dense. Wetting changes the surface at once and is no browning; milk lightens, jaggery darkens.
+ * again as the mass grows dense. Wetting changes the surface at once and is no browning; milk lightens, jaggery
+ * darkens.
  *
  * @param program colours, wet changes and tints
  * @param point one moment of a run

@@ -26,18 +26,33 @@ const LEAST_APART_S = 4
  * @param untilS the last moment, s since the start
  * @returns bands in order of time, one of them now where the cook has begun
  */
-export function bandsOf(program: Program, ensemble: Pick<ConditionedEnsemble, 'columns' | 'normals' | 'weights'>, untilS: number): ForecastBand[] {
+export function bandsOf(
+  program: Program,
+  ensemble: Pick<ConditionedEnsemble, 'columns' | 'normals' | 'weights'>,
+  untilS: number,
+): ForecastBand[] {
   const apartS = untilS / MOMENTS
   const everyS = Math.max(LEAST_APART_S, apartS / 3)
   const times = Array.from({ length: MOMENTS + 1 }, (_, i) => i * apartS)
   if (program.nowS > 0 && program.nowS < untilS) times[Math.round(program.nowS / apartS)] = program.nowS
-  const runs = drawnEvenly(ensemble.weights, FOLLOWED).map((index) => {
+  const runs = drawnEvenly(ensemble.weights, FOLLOWED).map(index => {
     const member = memberValues(ensemble.columns, ensemble.normals, index)
     const points: TracePoint[] = []
-    simulate(program, member, ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length), 0, { everyS, points })
+    simulate(
+      program,
+      member,
+      ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length),
+      0,
+      { everyS, points },
+    )
     return momentsAt(points, times).map(moment => pointOf(program, member, moment))
   })
-  return times.map((timeS, k) => bandAt(timeS, runs.map(run => run[k])))
+  return times.map((timeS, k) =>
+    bandAt(
+      timeS,
+      runs.map(run => run[k]),
+    ),
+  )
 }
 
 /** The last moment of a run not after each of the times; its first where there is none. */
@@ -53,12 +68,18 @@ function bandAt(timeS: number, points: readonly ReturnType<typeof pointOf>[]): F
   const even = new Float64Array(points.length).fill(1 / points.length)
   const of = (value: (point: ReturnType<typeof pointOf>) => number): Window => windowOf(points.map(value), even)
   const byLightness = points.map(point => point.colour).sort((p, q) => p.lightness - q.lightness)
-  const colourAt = (share: number) => byLightness[Math.min(byLightness.length - 1, Math.floor(share * byLightness.length))]
+  const colourAt = (share: number) =>
+    byLightness[Math.min(byLightness.length - 1, Math.floor(share * byLightness.length))]
   return {
     timeS,
-    tempC: of(point => point.tempC), contentG: of(point => point.contentG), volumeMl: of(point => point.volumeMl),
-    freeG: of(point => point.waterG - point.heldG), boundG: of(point => point.heldG), fatOutG: of(point => point.fatOutG),
-    stiffness: of(point => point.stiffness), aroma: of(point => point.aroma),
+    tempC: of(point => point.tempC),
+    contentG: of(point => point.contentG),
+    volumeMl: of(point => point.volumeMl),
+    freeG: of(point => point.waterG - point.heldG),
+    boundG: of(point => point.heldG),
+    fatOutG: of(point => point.fatOutG),
+    stiffness: of(point => point.stiffness),
+    aroma: of(point => point.aroma),
     colour: { dark: colourAt(0.1), middle: colourAt(0.5), light: colourAt(0.9) },
   }
 }

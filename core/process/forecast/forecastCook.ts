@@ -13,6 +13,11 @@ import { stand, standingForecast } from './standing'
  * @returns the forecast; windows are the 10th and 90th percentile
  * @throws CoreError where plan and observations name something that is not there
  */
-export function forecastCook(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Forecast {
+export function forecastCook(
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  members: number,
+): Forecast {
   return standingForecast(stand(plan, observations, nowS, members))
 }

@@ -21,7 +21,9 @@ export interface LeftAlone {
  * @returns how long one may turn away; null where no roast to a colour is to come, or brown never does
  */
 export function leftAlone(program: Program, member: MemberValues): LeftAlone | null {
-  const k = program.stages.findLastIndex(stage => stage.sign !== null && ROAST_SIGNS.includes(stage.sign) && stage.watches.includes(SIGN.brown))
+  const k = program.stages.findLastIndex(
+    stage => stage.sign !== null && ROAST_SIGNS.includes(stage.sign) && stage.watches.includes(SIGN.brown),
+  )
   const roast = program.stages[k]
   if (!roast || roast.sign === null || roast.sign >= SIGN.brown) return null
   const next = program.stages[k + 1]

@@ -30,10 +30,22 @@ export function pointsOf(program: Program, member: MemberValues, trace: readonly
  * @param moment of it
  * @returns the point
  */
-export function pointOf(program: Program, member: MemberValues, moment: TracePoint): ForecastPoint & { readonly aroma: number, readonly fatOutG: number, readonly stiffness: number } {
+export function pointOf(
+  program: Program,
+  member: MemberValues,
+  moment: TracePoint,
+): ForecastPoint & { readonly aroma: number; readonly fatOutG: number; readonly stiffness: number } {
   const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl, state } = moment
   return {
-    timeS, stage, tempC, panC, colour: appearance(program, moment), waterG, heldG, contentG, volumeMl,
+    timeS,
+    stage,
+    tempC,
+    panC,
+    colour: appearance(program, moment),
+    waterG,
+    heldG,
+    contentG,
+    volumeMl,
     aroma: Math.min(2, state[AROMA] / member.aromaDose),
     fatOutG: fatOutG(program, state),
     stiffness: stiffness(state),

@@ -26,7 +26,9 @@ import { columnOf, shownWindow, windowOf } from './windowOf'
 const SHOWN_SHARE = 0.9
 /** Being early with the other vessel is cured by a low flame, being late is not: light it at this quantile. */
 const LIGHT_EARLY = 0.2
-/** Less time than this between the wanted colour and brown, left on the flame as it stands, is too little for a hand, s. */
+/**
+ * Less time than this between the wanted colour and brown, left on the flame as it stands, is too little for a hand, s.
+ */
 const PATIENCE_S = 210
 const POINT_EVERY_S = 8
 
@@ -39,7 +41,12 @@ const POINT_EVERY_S = 8
  * @param ensemble from `conditionEnsemble`
  * @returns the forecast
  */
-export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, ensemble: ConditionedEnsemble): Forecast {
+export function readForecast(
+  plan: CookPlan,
+  cook: LiveCook,
+  program: Program,
+  ensemble: ConditionedEnsemble,
+): Forecast {
   const { record, weights } = ensemble
   const signs = signsOf(ensemble)
   const stages = stagesOf(program, ensemble)
@@ -75,14 +82,27 @@ export function readForecast(plan: CookPlan, cook: LiveCook, program: Program, e
  * @param sides of the forecast before
  * @returns what moves at once
  */
-export function readMoved(plan: CookPlan, cook: LiveCook, program: Program, ensemble: Pick<ConditionedEnsemble, 'record' | 'weights' | 'effective'>, sides: readonly SideForecast[]): Moved {
+export function readMoved(
+  plan: CookPlan,
+  cook: LiveCook,
+  program: Program,
+  ensemble: Pick<ConditionedEnsemble, 'record' | 'weights' | 'effective'>,
+  sides: readonly SideForecast[],
+): Moved {
   return {
-    nowS: program.nowS, effective: ensemble.effective, signs: signsOf(ensemble), stages: stagesOf(program, ensemble),
-    sides: sides.map(side => ({ ...side, boils: cook.lit[side.vessel] === undefined ? null : side.boils })), restsOn: restsOn(plan, cook),
+    nowS: program.nowS,
+    effective: ensemble.effective,
+    signs: signsOf(ensemble),
+    stages: stagesOf(program, ensemble),
+    sides: sides.map(side => ({ ...side, boils: cook.lit[side.vessel] === undefined ? null : side.boils })),
+    restsOn: restsOn(plan, cook),
   }
 }
 
-function signsOf({ record, weights }: Pick<ConditionedEnsemble, 'record' | 'weights'>): Partial<Record<SignId, Window>> {
+function signsOf({
+  record,
+  weights,
+}: Pick<ConditionedEnsemble, 'record' | 'weights'>): Partial<Record<SignId, Window>> {
   const signs: Partial<Record<SignId, Window>> = {}
   SIGNS.forEach((sign, k) => {
     const found = shownWindow(columnOf(record.signs, SIGNS.length, k), weights, SHOWN_SHARE)
@@ -101,7 +121,8 @@ function stagesOf(program: Program, { record, weights }: Pick<ConditionedEnsembl
 
 /** The two readings that were asked of every member for now: they are the last two. */
 function panNow({ record }: ConditionedEnsemble, weights: Float64Array): Forecast['panNow'] {
-  const of = (back: number): Window => windowOf(columnOf(record.readings, record.queries, record.queries - back), weights)
+  const of = (back: number): Window =>
+    windowOf(columnOf(record.readings, record.queries, record.queries - back), weights)
   return { contentG: of(2), tempC: of(1) }
 }
 
@@ -164,7 +185,10 @@ function sideNow(program: Program, trace: readonly TracePoint[], side: number): 
   const here = trace.filter(point => point.timeS <= program.nowS).at(-1)
   if (!here) return {}
   const at = sideAt(program, side)
-  const heldG = program.sides[side].adds.reduce((sum, add) => sum + add.water + add.solids + add.fat + add.sugar + add.invert + add.nuts, 0)
+  const heldG = program.sides[side].adds.reduce(
+    (sum, add) => sum + add.water + add.solids + add.fat + add.sugar + add.invert + add.nuts,
+    0,
+  )
   return { now: { tempC: here.all[at + TEMP], contentG: contentG(here.all, at), heldG } }
 }
 

@@ -25,7 +25,10 @@ export interface Standing {
   readonly forecast?: Forecast | undefined
 }
 
-/** So many of them are run again for a first answer: enough for its windows, few enough for a tenth of a second on a slow device. */
+/**
+ * So many of them are run again for a first answer: enough for its windows, few enough for a tenth of a second on a
+ * slow device.
+ */
 const FEW = 40
 /** Fewer effective members than this, and stored runs are not trusted with an answer. */
 const TOO_FEW = 12
@@ -53,7 +56,12 @@ export function stand(plan: CookPlan, observations: readonly Observation[], nowS
  * @param members size of the ensemble
  * @returns yields while it works; returns the runs
  */
-export function* standSteps(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Generator<void, Standing> {
+export function* standSteps(
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  members: number,
+): Generator<void, Standing> {
   const cook = fewMarks(replay(plan, observations))
   const program = compileProgram(plan, cook, nowS)
   const ensemble = yield* conditionSteps(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
@@ -71,8 +79,8 @@ export function standingForecast({ plan, cook, program, ensemble }: Standing): F
 }
 
 /**
- * A first answer to a mark, from stored runs: weighed anew where the mark leaves the runs as they are, else the likeliest of
- * them run again under it.
+ * A first answer to a mark, from stored runs: weighed anew where the mark leaves the runs as they are, else the
+ * likeliest of them run again under it.
  *
  * @param standing runs of the same plan, with the forecast read out of them
  * @param observations everything marked
@@ -91,12 +99,14 @@ function reweighed(standing: Standing, cook: LiveCook, nowS: number): Moved | nu
   const { logCorrection } = ensemble
   const weights = normalisedWeights(logCorrection ? logs.map((log, i) => log + logCorrection[i]) : logs)
   const effective = effectiveMembers(weights)
-  return effective < TOO_FEW ? null : readMoved(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast?.sides ?? [])
+  return effective < TOO_FEW
+    ? null
+    : readMoved(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast?.sides ?? [])
 }
 
 /**
- * A few members, drawn evenly by their weights (systematic resampling), run under what was marked. Each was drawn for how
- * well it explains the marks before; what it is weighed by is how much better or worse it explains all of them now.
+ * A few members, drawn evenly by their weights (systematic resampling), run under what was marked. Each was drawn for
+ * how well it explains the marks before; what it is weighed by is how much better or worse it explains all of them now.
  */
 function runAgain(standing: Standing, cook: LiveCook, nowS: number): Moved | null {
   const { plan, ensemble } = standing
@@ -107,13 +117,32 @@ function runAgain(standing: Standing, cook: LiveCook, nowS: number): Moved | nul
   const program = compileProgram(plan, cook, nowS)
   const record = runEnsemble(program, ensemble.columns, normals)
   const before = logLikelihoods(plan, standing.cook, standing.program, ensemble.record)
-  const weights = normalisedWeights(logLikelihoods(plan, cook, program, record).map((log, i) => log - before[parents[i]]))
+  const weights = normalisedWeights(
+    logLikelihoods(plan, cook, program, record).map((log, i) => log - before[parents[i]]),
+  )
   const effective = effectiveMembers(weights)
-  return effective < TOO_FEW ? null : readMoved(plan, cook, program, { record, weights, effective }, standing.forecast?.sides ?? [])
+  return effective < TOO_FEW
+    ? null
+    : readMoved(plan, cook, program, { record, weights, effective }, standing.forecast?.sides ?? [])
 }
 
 /** True where two cooks differ in signs and looks alone: runs under the one are runs under the other. */
 function runsAlike(a: LiveCook, b: LiveCook): boolean {
   const same = (of: (cook: LiveCook) => unknown): boolean => JSON.stringify(of(a)) === JSON.stringify(of(b))
-  return same(cook => [cook.stage, cook.stageStarts, cook.controls, cook.lit, cook.offFireS, cook.finishedS, cook.weighings, cook.temperatures, cook.depths, cook.changes, cook.forgotten, cook.keptBack, cook.restPoured, cook.releases])
+  return same(cook => [
+    cook.stage,
+    cook.stageStarts,
+    cook.controls,
+    cook.lit,
+    cook.offFireS,
+    cook.finishedS,
+    cook.weighings,
+    cook.temperatures,
+    cook.depths,
+    cook.changes,
+    cook.forgotten,
+    cook.keptBack,
+    cook.restPoured,
+    cook.releases,
+  ])
 }

@@ -15,7 +15,10 @@ const LEAST_G = 1e-6
 /** Water over dry solids beyond which they bind no more of it, g/g. */
 const BOUND = 2
 
-/** Water activity of a finished sweet at 25 °C: as it comes if all sugar dissolves, and the higher one that caution takes. */
+/**
+ * Water activity of a finished sweet at 25 °C: as it comes if all sugar dissolves, and the higher one that caution
+ * takes.
+ */
 export interface ActivityRange { readonly low: number, readonly high: number }
 
 /**
@@ -27,7 +30,8 @@ export interface ActivityRange { readonly low: number, readonly high: number }
  * @param contents masses, g
  * @param invertShare part of the sugar that is glucose and fructose, 0 to 1
  * @returns both ends, in [0, 1]
- * @example activityRange({ waterG: 100, sugarG: 207, solidsG: 0, fatG: 0, nutsG: 0 }, 0).high // about 0.86 and the spread
+ * @example activityRange({ waterG: 100, sugarG: 207, solidsG: 0, fatG: 0, nutsG: 0 }, 0).high // about 0.86 and the
+ *   spread
  */
 export function activityRange(contents: PanContents, invertShare: number): ActivityRange {
   const { waterG, solidsG, sugarG } = contents

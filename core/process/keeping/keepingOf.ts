@@ -3,7 +3,8 @@ import type { Place } from '../../record/marks/place'
 import type { ActivityRange } from './activityRange'
 
 /** Why a range is what it is: codes of `words/`. */
-export type KeepingReason = 'wet' | 'moist' | 'sugar-holds' | 'dry' | 'milk' | 'produce' | 'coconut' | 'hands' | 'warm-room'
+export type KeepingReason =
+  'wet' | 'moist' | 'sugar-holds' | 'dry' | 'milk' | 'produce' | 'coconut' | 'hands' | 'warm-room'
 
 /** What is known of a sweet's keeping. */
 export interface KeepingFacts {
@@ -29,11 +30,16 @@ export interface Keeping {
 }
 
 /**
- * Days by water activity, upper bound first. The bounds are those of food science: below 0.60 nothing grows (Scott 1957),
- * below 0.85 no bacterium that poisons makes its toxin (21 CFR 114, both recalled, unchecked), above 0.91 most bacteria
- * grow. The days are estimates on the careful side of household practice, not of any trial.
+ * Days by water activity, upper bound first. The bounds are those of food science: below 0.60 nothing grows (Scott
+ * 1957), below 0.85 no bacterium that poisons makes its toxin (21 CFR 114, both recalled, unchecked), above 0.91 most
+ * bacteria grow. The days are estimates on the careful side of household practice, not of any trial.
  */
-const BANDS: readonly { readonly to: number, readonly room: readonly [number, number], readonly cold: readonly [number, number], readonly reason: KeepingReason }[] = [
+const BANDS: readonly {
+  readonly to: number
+  readonly room: readonly [number, number]
+  readonly cold: readonly [number, number]
+  readonly reason: KeepingReason
+}[] = [
   { to: 0.6, room: [7, 14], cold: [14, 28], reason: 'dry' },
   { to: 0.75, room: [4, 8], cold: [10, 21], reason: 'sugar-holds' },
   { to: 0.85, room: [1, 3], cold: [5, 10], reason: 'sugar-holds' },
@@ -43,9 +49,18 @@ const BANDS: readonly { readonly to: number, readonly room: readonly [number, nu
 /** Milk, produce and coconut are let stand in the room only below this water activity. */
 const DRY_ENOUGH = 0.75
 /** What each of these leaves of the days; the worst of them counts (estimates). */
-const LEAVES: Readonly<Partial<Record<KeepingReason, number>>> = { 'milk': 0.7, 'produce': 0.75, 'coconut': 0.7, 'hands': 0.8, 'warm-room': 0.5 }
+const LEAVES: Readonly<Partial<Record<KeepingReason, number>>> = {
+  'milk': 0.7,
+  'produce': 0.75,
+  'coconut': 0.7,
+  'hands': 0.8,
+  'warm-room': 0.5,
+}
 const WARM_ROOM_C = 28
-/** Hours that what perishes stands between 5 and 60 °C, and in a hot room (two-hour rule of food safety advice; recalled, unchecked). */
+/**
+ * Hours that what perishes stands between 5 and 60 °C, and in a hot room (two-hour rule of food safety advice;
+ * recalled, unchecked).
+ */
 const STANDS_H = 2
 const STANDS_IN_HEAT_H = 1
 const HEAT_C = 32
@@ -73,14 +88,18 @@ export function keepingOf(facts: KeepingFacts): Keeping {
   const activity = requireRange('keepingOf.activity', facts.activity.high, 0, 1)
   const band = BANDS.find(one => activity < one.to) ?? BANDS[BANDS.length - 1]
   const also: KeepingReason[] = [
-    ...(facts.milk ? ['milk' as const] : []), ...(facts.produce ? ['produce' as const] : []), ...(facts.coconut ? ['coconut' as const] : []),
+    ...(facts.milk ? ['milk' as const] : []),
+    ...(facts.produce ? ['produce' as const] : []),
+    ...(facts.coconut ? ['coconut' as const] : []),
     ...(facts.hands ? ['hands' as const] : []),
   ]
   const perishes = (facts.milk || facts.produce || facts.coconut) && activity >= DRY_ENOUGH
   const warm = facts.roomC > WARM_ROOM_C && band.room[1] > 0 && !perishes
   const left = (reasons: readonly KeepingReason[]): number => Math.min(1, ...reasons.map(reason => LEAVES[reason] ?? 1))
   const cold = scaled(band.cold, left(also))
-  const room: readonly [number, number] = perishes ? [0, 0] : scaled(band.room, left(warm ? [...also, 'warm-room'] : also))
+  const room: readonly [number, number] = perishes
+    ? [0, 0]
+    : scaled(band.room, left(warm ? [...also, 'warm-room'] : also))
   return {
     days: { room, cold: [Math.max(1, cold[0]), Math.max(1, cold[1])] },
     standsH: room[1] === 0 ? mostStandingH(facts.roomC) : null,

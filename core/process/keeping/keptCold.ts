@@ -16,10 +16,18 @@ export function keptCold(plan: CookPlan, waterG: number, kindOf: (ingredient: st
   const { contents, invertShare } = wentIn(plan.amounts, waterG)
   const { keeping } = sweetKeeping(plan, contents, invertShare, plan.dish.choices?.form === 'balls', kindOf)
   if (keeping.standsH === null) return plan
-  const last = plan.dish.stages.findLast(stage => stage.phase === 'after' && stage.does !== 'set') ?? plan.dish.stages.findLast(stage => !stage.meets)
+  const last =
+    plan.dish.stages.findLast(stage => stage.phase === 'after' && stage.does !== 'set')
+    ?? plan.dish.stages.findLast(stage => !stage.meets)
   const told = (stage: Stage): Stage => ({
     ...stage, cautions: [...stage.cautions ?? [], 'two-hours'],
     ...(stage.does === 'set' ? { watch: [...stage.watch ?? [], 'set-in-cold'] } : {}),
   })
-  return { ...plan, dish: { ...plan.dish, stages: plan.dish.stages.map(stage => (stage === last || stage.does === 'set' ? told(stage) : stage)) } }
+  return {
+    ...plan,
+    dish: {
+      ...plan.dish,
+      stages: plan.dish.stages.map(stage => (stage === last || stage.does === 'set' ? told(stage) : stage)),
+    },
+  }
 }

@@ -19,12 +19,21 @@ export interface SweetKeeping { readonly activity: ActivityRange, readonly keepi
  * @returns the one verdict that plans, tray, shelf and labels share
  * @throws CoreError `out-of-range`
  */
-export function sweetKeeping(plan: Pick<CookPlan, 'dish' | 'amounts' | 'airC'>, contents: PanContents, invertShare: number, hands: boolean, kindOf: (ingredient: string) => Kind | undefined): SweetKeeping {
+export function sweetKeeping(
+  plan: Pick<CookPlan, 'dish' | 'amounts' | 'airC'>,
+  contents: PanContents,
+  invertShare: number,
+  hands: boolean,
+  kindOf: (ingredient: string) => Kind | undefined,
+): SweetKeeping {
   const activity = activityRange(contents, invertShare)
   return { activity, keeping: keepingOf({ activity, ...perishables(plan, kindOf), hands, roomC: plan.airC }) }
 }
 
-function perishables({ dish, amounts }: Pick<CookPlan, 'dish' | 'amounts'>, kindOf: (ingredient: string) => Kind | undefined): { milk: boolean, produce: boolean, coconut: boolean } {
+function perishables(
+  { dish, amounts }: Pick<CookPlan, 'dish' | 'amounts'>,
+  kindOf: (ingredient: string) => Kind | undefined,
+): { milk: boolean; produce: boolean; coconut: boolean } {
   const kinds = amounts.filter(one => one.massG > 0).map(one => kindOf(one.ingredient))
   const has = (...of: readonly Kind[]): boolean => kinds.some(kind => kind !== undefined && of.includes(kind))
   return {

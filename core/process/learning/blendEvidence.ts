@@ -27,13 +27,22 @@ export function blendEvidence(plan: CookPlan, cook: LiveCook): Evidence[] {
   const line = mainLine(plan.dish)
   const told = pacedStages(program, 'wetPace').flatMap((k) => {
     const [from, to] = [cook.stageStarts[k], cook.stageStarts[k + 1]]
-    return from !== null && from !== undefined && to !== null && to !== undefined && to > from ? [{ k, tookS: to - from }] : []
+    return from !== null && from !== undefined && to !== null && to !== undefined && to > from
+      ? [{ k, tookS: to - from }]
+      : []
   })
   const tookS = told.reduce((sum, one) => sum + one.tookS, 0)
   if (!(tookS > LEAST_S)) return []
   const middle = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
   const physicsS = spanS(program, told.map(one => one.k), { ...middle, wetPace: 1 })
   const usualS = told.reduce((sum, one) => sum + usualSeconds(plan, line[one.k]), 0)
-  const off = (name: string, forecastS: number): Evidence => ({ name, of: 'blend', value: Math.log(tookS / forecastS), variance: TIMED ** 2, batch: plan.id, when: plan.plannedAt })
+  const off = (name: string, forecastS: number): Evidence => ({
+    name,
+    of: 'blend',
+    value: Math.log(tookS / forecastS),
+    variance: TIMED ** 2,
+    batch: plan.id,
+    when: plan.plannedAt,
+  })
   return [off(PHYSICS_OFF, physicsS), off(USUAL_OFF, usualS)]
 }

@@ -15,8 +15,8 @@ const WORTH = 0.1
  *
  * @param plan the plan
  * @param ensemble its ensemble, weighed by everything that was marked
- * @param onScale whether the pan was ever weighed in it: how wet a mass is left cannot be told from its minutes alone, which a
- *   quick or slow pan changes as well, and would be misread in the same way in every batch
+ * @param onScale whether the pan was ever weighed in it: how wet a mass is left cannot be told from its minutes alone,
+ *   which a quick or slow pan changes as well, and would be misread in the same way in every batch
  * @returns one reading for each number the cook says something about
  */
 export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble, onScale: boolean): Evidence[] {
@@ -28,7 +28,9 @@ export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble, onScal
   return Object.entries(householdNames(plan)).flatMap(([of, name]): Evidence[] => {
     const reading = of === 'kept' && !onScale ? null : readingOf(ensemble, of)
     if (!reading) return []
-    return [{ name, of, ...reading, batch: plan.id, when: plan.plannedAt, ...(of in ladders ? { ladder: ladders[of] } : {}) }]
+    return [
+      { name, of, ...reading, batch: plan.id, when: plan.plannedAt, ...(of in ladders ? { ladder: ladders[of] } : {}) },
+    ]
   })
 }
 
@@ -39,7 +41,10 @@ export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble, onScal
  * @param of name of the number
  * @returns value and variance in the belief's own scale; null where the ensemble says next to nothing of it
  */
-export function readingOf({ normals, weights, columns }: Pick<ConditionedEnsemble, 'normals' | 'weights' | 'columns'>, of: string): { readonly value: number, readonly variance: number } | null {
+export function readingOf(
+  { normals, weights, columns }: Pick<ConditionedEnsemble, 'normals' | 'weights' | 'columns'>,
+  of: string,
+): { readonly value: number; readonly variance: number } | null {
   const k = MEMBER_NAMES.findIndex(known => known === of)
   let mean = 0
   let square = 0
@@ -51,7 +56,7 @@ export function readingOf({ normals, weights, columns }: Pick<ConditionedEnsembl
   const variance = Math.max(0.01, square - mean * mean)
   if (!(variance < 1 - WORTH)) return null
   const readingVariance = 1 / (1 / variance - 1)
-  const readingZ = mean / variance * readingVariance
+  const readingZ = (mean / variance) * readingVariance
   const middle = columns.factor[k] ? Math.log(columns.median[k]) : columns.median[k]
   const spread = columns.spread[k]
   return { value: middle + spread * readingZ, variance: readingVariance * spread * spread }

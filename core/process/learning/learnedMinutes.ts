@@ -31,19 +31,30 @@ export function minutesEvidence(plan: CookPlan, cook: LiveCook): Evidence[] {
     if (from === null || to === null || to === undefined || stage.does === 'rest') return []
     const factor = (to - from) / usualSeconds(plan, stage)
     if (!(factor > 1 / CREDIBLE && factor < CREDIBLE)) return []
-    return [{ name: nameOf(plan.dish.id, stage.id), of: 'minutes', value: Math.log(factor * usualMinutes(plan.dish, stage)), variance: COOK_SPREAD ** 2 + STAGE_SPREAD ** 2, batch: plan.id }]
+    return [
+      {
+        name: nameOf(plan.dish.id, stage.id),
+        of: 'minutes',
+        value: Math.log(factor * usualMinutes(plan.dish, stage)),
+        variance: COOK_SPREAD ** 2 + STAGE_SPREAD ** 2,
+        batch: plan.id,
+      },
+    ]
   })
 }
 
 /**
- * A dish with the household's own usual minutes where its batches say them: a normal belief in log time about the common
- * kitchen's, moved by each reading.
+ * A dish with the household's own usual minutes where its batches say them: a normal belief in log time about the
+ * common kitchen's, moved by each reading.
  *
  * @param dish a dish with its stages
  * @param evidence readings of past batches, any order
  * @returns the dish; itself where nothing was read
  */
-export function learnedMinutes<D extends Pick<Dish, 'id' | 'family' | 'usual' | 'stages'>>(dish: D, evidence: readonly Evidence[]): D {
+export function learnedMinutes<D extends Pick<Dish, 'id' | 'family' | 'usual' | 'stages'>>(
+  dish: D,
+  evidence: readonly Evidence[],
+): D {
   const own: Record<string, number> = {}
   for (const stage of dish.stages) {
     const readings = evidence.filter(one => one.name === nameOf(dish.id, stage.id))
@@ -56,5 +67,7 @@ export function learnedMinutes<D extends Pick<Dish, 'id' | 'family' | 'usual' | 
     }
     own[stage.id] = Math.round(Math.exp(sum / precision) * 100) / 100
   }
-  return Object.keys(own).length === 0 ? dish : { ...dish, usual: { ...dish.usual, minutes: { ...dish.usual.minutes, ...own } } }
+  return Object.keys(own).length === 0
+    ? dish
+    : { ...dish, usual: { ...dish.usual, minutes: { ...dish.usual.minutes, ...own } } }
 }

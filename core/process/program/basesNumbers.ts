@@ -12,9 +12,23 @@ import type { BaseNumbers } from '../engine/baseNumbers'
  * @param mostWaterPerSolids most water its solids can hold, g/g; 0 where nothing swells
  * @returns the numbers
  */
-export function baseNumbers(family: Family, fresh = family.fresh, mostWaterPerSolids = family.mostWaterPerSolids): BaseNumbers {
+export function baseNumbers(
+  family: Family,
+  fresh = family.fresh,
+  mostWaterPerSolids = family.mostWaterPerSolids,
+): BaseNumbers {
   const { finalLightness, wetLift, doneDarkening, grainRadiusMm, mostFatPerSolids, rawAir, softAir } = family
-  return { finalLightness, wetLift, doneDarkening, grainRadiusMm, mostWaterPerSolids, mostFatPerSolids, rawAir, softAir, fresh }
+  return {
+    finalLightness,
+    wetLift,
+    doneDarkening,
+    grainRadiusMm,
+    mostWaterPerSolids,
+    mostFatPerSolids,
+    rawAir,
+    softAir,
+    fresh,
+  }
 }
 
 /** Numbers that mix by weight of dry solids. */

@@ -17,11 +17,22 @@ export function changesOf(plan: CookPlan, cook: LiveCook): ProgramChange[] {
   const made = cook.changes.map(({ timeS, what }): ProgramChange => ({
     timeS, from: null, liftsFatG: what.liftsFatG,
     adds: what.adds.map(({ massG, composition: { water, solids, fat, sugar, nuts, invert = 0 } }): Addition => ({
-      water: massG * water, solids: massG * solids, fat: massG * fat, sugar: massG * (sugar - invert), invert: massG * invert, nuts: massG * nuts,
-      base: false, dry: false,
+      water: massG * water,
+      solids: massG * solids,
+      fat: massG * fat,
+      sugar: massG * (sugar - invert),
+      invert: massG * invert,
+      nuts: massG * nuts,
+      base: false,
+      dry: false,
     })),
   }))
-  const rests = cook.restPoured.map(({ timeS, what }): ProgramChange => ({ timeS, adds: [], liftsFatG: 0, from: sides.findIndex(side => side.vessel === what) }))
+  const rests = cook.restPoured.map(({ timeS, what }): ProgramChange => ({
+    timeS,
+    adds: [],
+    liftsFatG: 0,
+    from: sides.findIndex(side => side.vessel === what),
+  }))
   return [...made, ...rests].sort((p, q) => p.timeS - q.timeS)
 }
 
@@ -35,7 +46,8 @@ export function changesOf(plan: CookPlan, cook: LiveCook): ProgramChange[] {
  * @returns masses, g
  */
 export function addedOf(plan: CookPlan, cook: LiveCook, stage: Stage, fromS: number): Addition[] {
-  const missed = (ingredient: string): boolean => cook.forgotten.some(one => one.what === ingredient && one.timeS >= fromS)
+  const missed = (ingredient: string): boolean =>
+    cook.forgotten.some(one => one.what === ingredient && one.timeS >= fromS)
   return additionsOf(plan, { adds: stage.adds.filter(add => !missed(add.ingredient)) })
 }
 
@@ -47,6 +59,7 @@ export function addedOf(plan: CookPlan, cook: LiveCook, stage: Stage, fromS: num
  * @returns a share, 0 to 1; 1 where nothing was said
  */
 export function fromShareOf(cook: LiveCook, stage: Pick<Stage, 'from'>): number {
-  const kept = stage.from === undefined ? undefined : [...cook.keptBack].reverse().find(one => one.what.vessel === stage.from)
+  const kept =
+    stage.from === undefined ? undefined : [...cook.keptBack].reverse().find(one => one.what.vessel === stage.from)
   return kept ? 1 - kept.what.share : 1
 }

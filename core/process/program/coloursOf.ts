@@ -6,8 +6,8 @@ import type { CookPlan } from '../../record/plan/plan'
 import type { ProgramColours } from '../engine/program'
 
 /**
- * The colours the base of a cook goes through: its family's own path where one was set down, else one that begins at the
- * colour of its own base, or where two of a kind go in together of both by weight.
+ * The colours the base of a cook goes through: its family's own path where one was set down, else one that begins at
+ * the colour of its own base, or where two of a kind go in together of both by weight.
  *
  * @param plan family and bases
  * @returns path, raw lightness, and where the steps stand on it
@@ -21,9 +21,12 @@ export function coloursOf(plan: Pick<CookPlan, 'dish' | 'amounts'>): ProgramColo
 
 function rawLook({ dish, amounts }: Pick<CookPlan, 'dish' | 'amounts'>): Lab | undefined {
   const ids = [dish.base, ...secondBases(dish).filter(one => isAlike(dish, one)).map(one => one.id)]
-  const seen = amounts.flatMap(({ id, look, massG }) => (ids.includes(id) && look && massG > 0 ? [{ look, massG }] : []))
+  const seen = amounts.flatMap(({ id, look, massG }) =>
+    ids.includes(id) && look && massG > 0 ? [{ look, massG }] : [],
+  )
   const total = seen.reduce((sum, one) => sum + one.massG, 0)
   if (seen.length < 2) return seen[0]?.look
-  const mean = (of: (look: Lab) => number): number => seen.reduce((sum, one) => sum + one.massG / total * of(one.look), 0)
+  const mean = (of: (look: Lab) => number): number =>
+    seen.reduce((sum, one) => sum + (one.massG / total) * of(one.look), 0)
   return { lightness: mean(one => one.lightness), a: mean(one => one.a), b: mean(one => one.b) }
 }

@@ -21,7 +21,15 @@ import { LID, OPEN, SEALED, type Cover } from '../engine/cover'
 import { flameOf, markFlame } from './flameOf'
 import { lateness } from './lateness'
 import { addedOf, changesOf, fromShareOf } from './changesOf'
-import type { Addition, Program, ProgramControl, ProgramQuery, ProgramSide, ProgramStage, ProgramTurn } from '../engine/program'
+import type {
+  Addition,
+  Program,
+  ProgramControl,
+  ProgramQuery,
+  ProgramSide,
+  ProgramStage,
+  ProgramTurn,
+} from '../engine/program'
 import { stageTints } from './stageTints'
 import { stepVessel } from '../engine/stepVessel'
 import { lastRoast } from './roastIndex'
@@ -54,7 +62,8 @@ const RAINED_G = constant('rainedInPourTime')
 export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Program {
   const line = mainLine(plan.dish)
   const sides = sideStages(plan.dish)
-  const room = (id: string): VesselConditions => vesselConditions(vesselOf(plan, id), plan.airC, airPressurePa(plan.altitudeM))
+  const room = (id: string): VesselConditions =>
+    vesselConditions(vesselOf(plan, id), plan.airC, airPressurePa(plan.altitudeM))
   const cooked = plan.dish.choices?.preparation === 'cooked-puree'
   const family = familyOf(plan.dish.family)
   const vessels = [...new Set(line.map(stage => stage.vessel))]
@@ -114,8 +123,15 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
     stepS: stepOf(stage),
     leastS: mixes(stage, line[i - 1]) ? MIXING_S : 0,
     underPressure: stage.does === 'press',
-    pressureS: stage.does === 'press' ? cook.releases.find(one => one.timeS >= (starts[i] ?? 0))?.timeS ?? null : null,
-    ...watchesOf(plan.dish, stage, cook, starts[i] ?? Number.POSITIVE_INFINITY, starts[i + 1] ?? Number.POSITIVE_INFINITY),
+    pressureS:
+      stage.does === 'press' ? (cook.releases.find(one => one.timeS >= (starts[i] ?? 0))?.timeS ?? null) : null,
+    ...watchesOf(
+      plan.dish,
+      stage,
+      cook,
+      starts[i] ?? Number.POSITIVE_INFINITY,
+      starts[i + 1] ?? Number.POSITIVE_INFINITY,
+    ),
     tint: tints[i],
   }))
 }
@@ -132,7 +148,9 @@ function poursOf(plan: CookPlan, cook: LiveCook, stage: Stage): number {
     return firstG * basesPerBase(plan.dish) / RAINED_G
   }
   const beside = sideStages(plan.dish).filter(side => side.vessel === stage.from)
-  const pouredG = beside.flatMap(side => additionsOf(plan, side)).reduce((sum, one) => sum + additionG(one), 0) * fromShareOf(cook, stage)
+  const pouredG =
+    beside.flatMap(side => additionsOf(plan, side)).reduce((sum, one) => sum + additionG(one), 0)
+    * fromShareOf(cook, stage)
   return stage.until.minutes * Math.sqrt(Math.max(LEAST_POUR_G, pouredG) / USUAL_POUR_G)
 }
 
@@ -148,7 +166,11 @@ function stepOf(stage: Stage): number {
 
 /** Where something was just poured or put into a wet mass, its sign waits for the stirring. */
 function mixes(stage: Stage, before: Stage | undefined): boolean {
-  return WET.includes(stage.does) && 'sign' in stage.until && (stage.adds.length > 0 || stage.from !== undefined || before?.from !== undefined)
+  return (
+    WET.includes(stage.does)
+    && 'sign' in stage.until
+    && (stage.adds.length > 0 || stage.from !== undefined || before?.from !== undefined)
+  )
 }
 
 /** The base moves with the first stage that cooks it in another vessel; nuts fried beside it leave it where it is. */
@@ -206,14 +228,18 @@ function controlsOf(plan: CookPlan, cook: LiveCook): ProgramControl[] {
       ...(what.lid === undefined ? {} : { cover: what.lid ? LID : OPEN }),
     }]
   })
-  if (cook.offFireS !== null) changes.push({ timeS: cook.offFireS, vessel: 0, flame: markFlame(plan, mainVessel(plan.dish), 'off') })
+  if (cook.offFireS !== null)
+    changes.push({ timeS: cook.offFireS, vessel: 0, flame: markFlame(plan, mainVessel(plan.dish), 'off') })
   return changes.sort((p, q) => p.timeS - q.timeS)
 }
 
 /** What a vessel is at a moment: 0 where the main line cooks in it, 1 and up beside it, null where it has been left. */
 function standsAs(plan: CookPlan, cook: LiveCook, vessel: string, timeS: number): number | null {
   const line = mainLine(plan.dish)
-  const running = cook.stageStarts.reduce<number>((last, startS, i) => (startS !== null && startS <= timeS ? i : last), 0)
+  const running = cook.stageStarts.reduce<number>(
+    (last, startS, i) => (startS !== null && startS <= timeS ? i : last),
+    0,
+  )
   if (line[running]?.vessel === vessel) return 0
   const beside = sideStages(plan.dish).findIndex(stage => stage.vessel === vessel)
   const isLeft = line.some((stage, i) => i <= running && stage.vessel === vessel)
@@ -221,8 +247,8 @@ function standsAs(plan: CookPlan, cook: LiveCook, vessel: string, timeS: number)
 }
 
 /**
- * Turns that are planned for the last roast and whose cue has not been marked: what was marked speaks for itself. Whether
- * the flame goes off is decided when its cue has come.
+ * Turns that are planned for the last roast and whose cue has not been marked: what was marked speaks for itself.
+ * Whether the flame goes off is decided when its cue has come.
  */
 function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
   const stage = lastRoast(plan.dish)
@@ -230,21 +256,37 @@ function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
   const { vessel } = mainLine(plan.dish)[stage]
   const late = lateness(plan.seed)
   return plan.turns.flatMap(({ cue, mark }): ProgramTurn[] =>
-    (cue === 'start' || mark === 'off' || hasShown(cook, cue) ? [] : [{ stage, sign: SIGN[cue], flame: markFlame(plan, vessel, mark), late }]))
+    cue === 'start' || mark === 'off' || hasShown(cook, cue)
+      ? []
+      : [{ stage, sign: SIGN[cue], flame: markFlame(plan, vessel, mark), late }],
+  )
 }
 
-/** Readings by their time, none after now unless the cook is over; the two last ask what weight and temperature are now. */
+/**
+ * Readings by their time, none after now unless the cook is over; the two last ask what weight and temperature are now.
+ */
 function queriesOf(cook: LiveCook, dish: Dish, nowS: number): ProgramQuery[] {
   const main = mainVessel(dish)
   // What was read of it while it still stood beside the main line is not the main line's.
   const first = mainLine(dish).findIndex(stage => stage.vessel === main)
   const fromS = first > 0 ? cook.stageStarts[first] ?? Number.POSITIVE_INFINITY : 0
-  const own = <T extends { readonly timeS: number, readonly what: { readonly vessel: string } }>(list: readonly T[]): T[] =>
-    list.filter(one => one.what.vessel === main && one.timeS >= fromS)
+  const own = <T extends { readonly timeS: number; readonly what: { readonly vessel: string } }>(
+    list: readonly T[],
+  ): T[] => list.filter(one => one.what.vessel === main && one.timeS >= fromS)
   const readings: ProgramQuery[] = [
     ...own(cook.weighings).map(one => ({ timeS: one.timeS, of: 'content-g' as const })),
     ...own(cook.temperatures).map(one => ({ timeS: one.timeS, of: 'temp-c' as const })),
     ...own(cook.depths).map(one => ({ timeS: one.timeS, of: 'volume-ml' as const })),
   ]
-  return readings.filter(one => nowS <= 0 || cook.finishedS !== null || one.timeS <= nowS).sort((p, q) => p.timeS - q.timeS).concat(nowS > 0 ? [{ timeS: nowS, of: 'content-g' as const }, { timeS: nowS, of: 'temp-c' as const }] : [])
+  return readings
+    .filter(one => nowS <= 0 || cook.finishedS !== null || one.timeS <= nowS)
+    .sort((p, q) => p.timeS - q.timeS)
+    .concat(
+      nowS > 0
+        ? [
+            { timeS: nowS, of: 'content-g' as const },
+            { timeS: nowS, of: 'temp-c' as const },
+          ]
+        : [],
+    )
 }

@@ -27,7 +27,8 @@ export function contentsNow(plan: CookPlan, cook: LiveCook, point: Pick<Forecast
     if (stage.takesOut.length > 0 && k < cook.stage) nutsOut = sum(went, 'nuts')
   })
   const changes = cook.changes.flatMap(one => one.what.adds)
-  const added = (part: 'solids' | 'fat' | 'sugar' | 'nuts'): number => changes.reduce((all, one) => all + one.massG * one.composition[part], 0)
+  const added = (part: 'solids' | 'fat' | 'sugar' | 'nuts'): number =>
+    changes.reduce((all, one) => all + one.massG * one.composition[part], 0)
   const lifted = cook.changes.reduce((all, one) => all + one.what.liftsFatG, 0)
   return {
     waterG: point.waterG,
@@ -38,11 +39,21 @@ export function contentsNow(plan: CookPlan, cook: LiveCook, point: Pick<Forecast
   }
 }
 
-const sum = (additions: readonly Addition[], part: 'water' | 'solids' | 'fat' | 'sugar' | 'invert' | 'nuts'): number => additions.reduce((all, one) => all + one[part], 0)
+const sum = (additions: readonly Addition[], part: 'water' | 'solids' | 'fat' | 'sugar' | 'invert' | 'nuts'): number =>
+  additions.reduce((all, one) => all + one[part], 0)
 
 function scaled(one: Addition, share: number): Addition {
   const { water, solids, fat, sugar, invert, nuts, base, dry } = one
-  return { water: water * share, solids: solids * share, fat: fat * share, sugar: sugar * share, invert: invert * share, nuts: nuts * share, base, dry }
+  return {
+    water: water * share,
+    solids: solids * share,
+    fat: fat * share,
+    sugar: sugar * share,
+    invert: invert * share,
+    nuts: nuts * share,
+    base,
+    dry,
+  }
 }
 
 /**
@@ -59,7 +70,13 @@ export function contentsToCome(plan: CookPlan, cook: LiveCook, now: PanContents)
   const beside = plan.dish.stages.filter(one => one.meets && later.some(stage => stage.from === one.vessel))
   const comes = [...later, ...beside].flatMap(stage => additionsOf(plan, stage))
   const nuts = Math.max(0, sum(comes, 'nuts') - now.nutsG)
-  return { waterG: sum(comes, 'water'), solidsG: sum(comes, 'solids'), fatG: sum(comes, 'fat'), sugarG: sum(comes, 'sugar') + sum(comes, 'invert'), nutsG: nuts }
+  return {
+    waterG: sum(comes, 'water'),
+    solidsG: sum(comes, 'solids'),
+    fatG: sum(comes, 'fat'),
+    sugarG: sum(comes, 'sugar') + sum(comes, 'invert'),
+    nutsG: nuts,
+  }
 }
 
 /**

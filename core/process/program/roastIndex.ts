@@ -12,7 +12,9 @@ const STEPS: readonly string[] = ['aroma', ...COLOUR_STEPS]
  * @returns index into its main line; −1 where there is none
  */
 export function lastRoast(dish: Dish): number {
-  return mainLine(dish).findLastIndex(stage => stage.does === 'roast' && 'sign' in stage.until && STEPS.includes(stage.until.sign))
+  return mainLine(dish).findLastIndex(
+    stage => stage.does === 'roast' && 'sign' in stage.until && STEPS.includes(stage.until.sign),
+  )
 }
 
 /**

@@ -12,11 +12,19 @@ import { ROAST_SIGNS, SIGN, SIGNS } from '../engine/signs'
  * @param untilS when the next one began, s; Infinity where it has not
  * @returns indices into `SIGNS`, and which of them were tapped
  */
-export function watchesOf(dish: Pick<Dish, 'family'>, stage: Stage, cook: LiveCook, fromS: number, untilS: number): { readonly watches: readonly number[], readonly tapped: readonly number[] } {
+export function watchesOf(
+  dish: Pick<Dish, 'family'>,
+  stage: Stage,
+  cook: LiveCook,
+  fromS: number,
+  untilS: number,
+): { readonly watches: readonly number[]; readonly tapped: readonly number[] } {
   const inIt = (timeS: number): boolean => timeS >= fromS && timeS <= untilS
   const tapped = new Set([
     ...cook.signs.filter(tap => inIt(tap.timeS)).map(tap => SIGNS.indexOf(tap.what)),
-    ...cook.looks.filter(look => inIt(look.timeS)).flatMap(look => [SIGNS.indexOf(look.what), SIGNS.indexOf(look.what) + 1]),
+    ...cook.looks
+      .filter(look => inIt(look.timeS))
+      .flatMap(look => [SIGNS.indexOf(look.what), SIGNS.indexOf(look.what) + 1]),
   ])
   tapped.delete(-1)
   tapped.delete(SIGN.boil)

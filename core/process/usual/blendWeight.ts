@@ -16,7 +16,8 @@ const FIRST_OFF = 0.3
  * @returns weight of the usual minutes, 0 to 1
  */
 export function blendWeight(evidence: readonly Evidence[]): number {
-  const squares = (name: string): number => evidence.filter(one => one.name === name).reduce((sum, one) => sum + Math.min(1, one.value ** 2), 0)
+  const squares = (name: string): number =>
+    evidence.filter(one => one.name === name).reduce((sum, one) => sum + Math.min(1, one.value ** 2), 0)
   const first = FIRST_BATCHES * FIRST_OFF ** 2
   const physics = first * FIRST_WEIGHT * 2 + squares(PHYSICS_OFF)
   const usual = first * (1 - FIRST_WEIGHT) * 2 + squares(USUAL_OFF)

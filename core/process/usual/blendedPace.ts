@@ -12,7 +12,10 @@ import { replay } from '../../record/replay/replay'
 
 /** Where the usual minutes stand against the physics of wet stages at first, in log time: half and half. */
 export const FIRST_WEIGHT = constant('firstBlend')
-/** Roasts the physics forecast better than custom does, if their structure is right: there the usual minutes count less (estimate). */
+/**
+ * Roasts the physics forecast better than custom does, if their structure is right: there the usual minutes count less
+ * (estimate).
+ */
 export const ROAST_SHARE = constant('roastBlend')
 /** The pace is never moved further than this by usual minutes. */
 const SLOWEST = 0.45
@@ -30,12 +33,15 @@ export type Paced = 'wetPace' | 'roastPace'
  * @returns indices into its stages
  */
 export function pacedStages(program: Pick<Program, 'stages'>, paced: Paced): number[] {
-  return program.stages.flatMap((stage, k) => ((paced === 'wetPace' ? stage.wet : stage.roasts) && stage.sign !== null ? [k] : []))
+  return program.stages.flatMap((stage, k) =>
+    (paced === 'wetPace' ? stage.wet : stage.roasts) && stage.sign !== null ? [k] : [],
+  )
 }
 
 /**
- * The pace of wet stages, or of roasts, at which the physics, for the dish's usual amount on the marks it asks for, come
- * part of the way to the dish's usual minutes: blended in log time. Other amounts, pans and flames follow by the physics.
+ * The pace of wet stages, or of roasts, at which the physics, for the dish's usual amount on the marks it asks for,
+ * come part of the way to the dish's usual minutes: blended in log time. Other amounts, pans and flames follow by the
+ * physics.
  *
  * @param plan the plan, with its belief
  * @param paced which pace
@@ -62,7 +68,11 @@ export function blendedPace(plan: CookPlan, paced: Paced, weight: number): numbe
 function usualProgram(plan: CookPlan, scale: number): Program {
   const usualPlan: CookPlan = {
     ...plan,
-    amounts: plan.amounts.map(one => ({ ...one, massG: one.massG * scale, ...(one.soakedG === undefined ? {} : { soakedG: one.soakedG * scale }) })),
+    amounts: plan.amounts.map(one => ({
+      ...one,
+      massG: one.massG * scale,
+      ...(one.soakedG === undefined ? {} : { soakedG: one.soakedG * scale }),
+    })),
     flames: guessFlames(plan.dish, plan.fires),
   }
   return compileProgram(usualPlan, replay(usualPlan, []), 0)

@@ -10,7 +10,9 @@ export interface NextCandidate {
 /** Something in the house that is still good. */
 export interface StillGood { readonly ingredient: string, readonly lastDay: number }
 
-/** A dish that may be next, and why: it uses what perishes, all of it is there, it is made often, or it is a first one. */
+/**
+ * A dish that may be next, and why: it uses what perishes, all of it is there, it is made often, or it is a first one.
+ */
 export interface NextDish {
   readonly id: string
   readonly why: 'perishes' | 'in-house' | 'often' | 'first'
@@ -24,9 +26,9 @@ export interface NextDish {
 const SOON_DAYS = 7
 
 /**
- * Dishes that this house is likeliest to make next, each for another reason: what uses up something that perishes within a
- * week, soonest first; what is made most often of all that is in the house; what is made most often; and where nothing
- * was ever made, those that ask for least. An order of reasons, not a forecast: no weight is learned.
+ * Dishes that this house is likeliest to make next, each for another reason: what uses up something that perishes
+ * within a week, soonest first; what is made most often of all that is in the house; what is made most often; and where
+ * nothing was ever made, those that ask for least. An order of reasons, not a forecast: no weight is learned.
  *
  * @param dishes in the order of the book
  * @param good what is in the house and not past its day
@@ -34,18 +36,28 @@ const SOON_DAYS = 7
  * @param most how many are wanted
  * @returns at most so many, no dish twice
  */
-export function nextDishes(dishes: readonly NextCandidate[], good: readonly StillGood[], today: number, most: number): NextDish[] {
+export function nextDishes(
+  dishes: readonly NextCandidate[],
+  good: readonly StillGood[],
+  today: number,
+  most: number,
+): NextDish[] {
   const there = new Map(good.map(one => [one.ingredient, one]))
   const missingOf = (dish: NextCandidate): string[] => dish.needs.filter(id => !there.has(id))
   const often = [...dishes].sort((p, q) => q.made - p.made)
   const anyMade = often.some(dish => dish.made > 0)
   const found: NextDish[] = []
   const add = (dish: NextCandidate, why: NextDish['why'], uses: StillGood | null = null): void => {
-    if (found.length < most && !found.some(one => one.id === dish.id)) found.push({ id: dish.id, why, missing: missingOf(dish), uses })
+    if (found.length < most && !found.some(one => one.id === dish.id))
+      found.push({ id: dish.id, why, missing: missingOf(dish), uses })
   }
-  const soon = good.filter(one => one.lastDay - today <= SOON_DAYS && one.lastDay >= today).sort((p, q) => p.lastDay - q.lastDay)
+  const soon = good
+    .filter(one => one.lastDay - today <= SOON_DAYS && one.lastDay >= today)
+    .sort((p, q) => p.lastDay - q.lastDay)
   for (const uses of soon) {
-    const [dish] = often.filter(one => one.needs.includes(uses.ingredient)).sort((p, q) => missingOf(p).length - missingOf(q).length)
+    const [dish] = often
+      .filter(one => one.needs.includes(uses.ingredient))
+      .sort((p, q) => missingOf(p).length - missingOf(q).length)
     if (dish && !found.some(one => one.uses?.ingredient === uses.ingredient)) add(dish, 'perishes', uses)
     if (found.length > 0) break
   }

@@ -22,7 +22,12 @@ export type LikedFor = (typeof LIKED_FOR)[number]
 export type Liked = Readonly<Partial<Record<LikedFor, Liking>>>
 
 /** A changed copy of the dish that was made of this batch's faults. */
-export interface DishChange { readonly dish: string, readonly version: number, readonly fault: string, readonly cause: string }
+export interface DishChange {
+  readonly dish: string
+  readonly version: number
+  readonly fault: string
+  readonly cause: string
+}
 
 /** What happened to a batch after the fire. */
 export interface AfterFire {
@@ -35,7 +40,9 @@ export interface AfterFire {
   readonly liked: Liked
   readonly changed: readonly Marked<DishChange>[]
 }
-export type AfterDraft = { -readonly [K in keyof AfterFire]: AfterFire[K] extends readonly (infer T)[] ? T[] : AfterFire[K] }
+export type AfterDraft = {
+  -readonly [K in keyof AfterFire]: AfterFire[K] extends readonly (infer T)[] ? T[] : AfterFire[K]
+}
 
 /** Nothing has happened yet. */
 export const NOTHING_AFTER: AfterFire = { shaped: null, places: [], givenOut: [], goneS: null, liked: {}, changed: [] }

@@ -13,7 +13,12 @@ import type { Moment } from './moment'
  * @param timeS when, s since the start
  * @returns false where this version does not know the kind or cannot use the payload: it is then shown as unknown
  */
-export function applyMark(cook: CookDraft & Record<string, unknown>, plan: CookPlan, { id, kind, payload }: Moment, timeS: number): boolean {
+export function applyMark(
+  cook: CookDraft & Record<string, unknown>,
+  plan: CookPlan,
+  { id, kind, payload }: Moment,
+  timeS: number,
+): boolean {
   if (!isMarkKind(kind)) return false
   const row = MARK_KINDS[kind]
   const read = row.schema.safeParse(payload)

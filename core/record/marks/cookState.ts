@@ -12,7 +12,9 @@ export interface CookState {
   readonly startedMs: number | null
   /** True where it was entered afterwards, from memory. */
   readonly fromMemory: boolean
-  /** All moments in order, also the withdrawn and the unknown; those whose time lies outside the cook are passed over. */
+  /**
+   * All moments in order, also the withdrawn and the unknown; those whose time lies outside the cook are passed over.
+   */
   readonly moments: readonly (Moment & { readonly timeS: number, readonly known: boolean, readonly outside: boolean })[]
   /** Index into the dish's main line; −1 before the start. */
   readonly stage: number

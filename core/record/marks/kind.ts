@@ -7,7 +7,10 @@ import { Id } from './ids'
 /** When a mark of a kind may be made: at the fire; from the fire on, however late; or before it as well. */
 export type MarkSpan = 'fire' | 'from-fire' | 'any-time'
 
-/** What a mark of a kind asks for where its cook is settled already: a new run, a new telling of what was marked, nothing. */
+/**
+ * What a mark of a kind asks for where its cook is settled already: a new run, a new telling of what was marked,
+ * nothing.
+ */
 export type MarkSettles = 'run' | 'telling' | 'nothing'
 
 /** How marks of a kind are taken. */
@@ -32,7 +35,11 @@ export interface MarkInHand {
 
 /** What any mark may carry beside its own: which vessel, how long ago, how it was known, by whom or what, and how. */
 export const SharedPayload = z.object({
-  vessel: Id.optional(), agoS: z.number().optional(), as: z.string().max(60).optional(), by: z.string().max(60).optional(), how: z.string().max(60).optional(),
+  vessel: Id.optional(),
+  agoS: z.number().optional(),
+  as: z.string().max(60).optional(),
+  by: z.string().max(60).optional(),
+  how: z.string().max(60).optional(),
 })
 export type SharedPayload = z.infer<typeof SharedPayload>
 
@@ -68,14 +75,21 @@ const AT_THE_FIRE: MarkTraits = { span: 'fire', settles: 'nothing', ofPan: true 
  * @returns the row
  */
 export function listed<N extends string, P, V>(
-  list: N, schema: z.ZodType<P>, value: (payload: P, mark: MarkInHand) => V | undefined, traits: Partial<MarkTraits> = {}, whenS?: (payload: P, timeS: number) => number,
+  list: N,
+  schema: z.ZodType<P>,
+  value: (payload: P, mark: MarkInHand) => V | undefined,
+  traits: Partial<MarkTraits> = {},
+  whenS?: (payload: P, timeS: number) => number,
 ): ListedKind<N, P, V> {
   return {
-    ...AT_THE_FIRE, ...traits, list, schema,
+    ...AT_THE_FIRE,
+    ...traits,
+    list,
+    schema,
     apply: (cook, payload, mark) => {
       const what = value(payload, mark)
       if (what === undefined) return false
-      const standing = cook[list] as { id: string, timeS: number, what: V }[] // replay begins every list that a row names
+      const standing = cook[list] as { id: string; timeS: number; what: V }[] // replay begins every list that a row names
       standing.push({ id: mark.id, timeS: whenS?.(payload, mark.timeS) ?? mark.timeS, what })
       return true
     },
@@ -90,7 +104,11 @@ export function listed<N extends string, P, V>(
  * @param traits how it is taken, where not as a mark at the fire is
  * @returns the row
  */
-export function changing<P>(schema: z.ZodType<P>, apply: (cook: CookDraft, payload: P, mark: MarkInHand) => boolean, traits: Partial<MarkTraits> = {}): MarkKindRow<P> & { readonly list: null } {
+export function changing<P>(
+  schema: z.ZodType<P>,
+  apply: (cook: CookDraft, payload: P, mark: MarkInHand) => boolean,
+  traits: Partial<MarkTraits> = {},
+): MarkKindRow<P> & { readonly list: null } {
   return { ...AT_THE_FIRE, ...traits, list: null, schema, apply }
 }
 
@@ -103,7 +121,12 @@ export function changing<P>(schema: z.ZodType<P>, apply: (cook: CookDraft, paylo
  * @param timeS s since the start
  * @returns with the vessel it means
  */
-export function inHand(plan: CookPlan, id: string, payload: Readonly<Record<string, unknown>>, timeS: number): MarkInHand {
+export function inHand(
+  plan: CookPlan,
+  id: string,
+  payload: Readonly<Record<string, unknown>>,
+  timeS: number,
+): MarkInHand {
   const named = typeof payload.vessel === 'string'
-  return { plan, id, timeS, named, vessel: named ? payload.vessel as string : mainVessel(plan.dish) }
+  return { plan, id, timeS, named, vessel: named ? (payload.vessel as string) : mainVessel(plan.dish) }
 }

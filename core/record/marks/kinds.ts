@@ -8,7 +8,14 @@ import type { Marked } from './marked'
 /** Kinds that change other marks; they are worked in before anything is laid over a cook. */
 const OF_MARKS = {
   'corrected': changing(
-    z.object({ replaces: Id, kind: z.string().max(64).optional(), payload: z.looseObject({}).optional(), shiftS: z.number().optional() }), () => false, { span: 'any-time', settles: 'run' },
+    z.object({
+      replaces: Id,
+      kind: z.string().max(64).optional(),
+      payload: z.looseObject({}).optional(),
+      shiftS: z.number().optional(),
+    }),
+    () => false,
+    { span: 'any-time', settles: 'run' },
   ),
   'withdrawn': changing(z.object({ replaces: Id }), () => false, { span: 'any-time', settles: 'run' }),
 }
@@ -30,7 +37,9 @@ export type PayloadOf<K extends MarkKind> = z.infer<All[K]['schema']>
 
 /** The lists of a replayed cook by their names, each mark with its moment. */
 export type ListedMarks = {
-  readonly [N in All[MarkKind]['list'] & string]: readonly Marked<ValueOf<Extract<All[MarkKind], { readonly list: N }>>>[]
+  readonly [N in All[MarkKind]['list'] & string]: readonly Marked<
+    ValueOf<Extract<All[MarkKind], { readonly list: N }>>
+  >[]
 }
 type ValueOf<R> = R extends { readonly holds?: infer V } ? Exclude<V, undefined> : never
 

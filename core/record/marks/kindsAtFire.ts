@@ -49,8 +49,14 @@ export const AT_THE_FIRE = {
   'stage.began': changing(z.object({ stage: Id }), beginStage),
   'sign.seen': changing(z.object({ sign: z.enum(SIGN_IDS) }), seeSign),
   'looks.like': listed('looks', z.object({ step: z.enum(COLOUR_STEPS) }), ({ step }) => step),
-  'flame.changed': listed('controls', z.object({ mark: Id }), ({ mark }, { vessel }): ControlChange => ({ vessel, mark })),
-  'lid.changed': listed('controls', z.object({ lid: z.boolean() }), ({ lid }, { vessel }): ControlChange => ({ vessel, lid })),
+  'flame.changed': listed('controls', z.object({ mark: Id }), ({ mark }, { vessel }): ControlChange => ({
+    vessel,
+    mark,
+  })),
+  'lid.changed': listed('controls', z.object({ lid: z.boolean() }), ({ lid }, { vessel }): ControlChange => ({
+    vessel,
+    lid,
+  })),
   'vessel.lit': changing(Nothing, (cook, _, { vessel, timeS }) => {
     cook.lit = { ...cook.lit, [vessel]: timeS }
     return true
@@ -59,21 +65,50 @@ export const AT_THE_FIRE = {
     cook.offFireS = timeS
     return true
   }, { span: 'from-fire' }),
-  'weighed': listed('weighings', z.object({ grossG: Grams }), ({ grossG }, { vessel }) => (above(grossG) ? { vessel, grossG } : undefined), { settles: 'run' }),
-  'temperature': listed('temperatures', z.object({ tempC: z.number().min(-50).max(1000) }), ({ tempC }, { vessel }) => (above(tempC) ? { vessel, tempC } : undefined)),
-  'depth.measured': listed('depths', z.object({ depthMm: z.number().min(0).max(MOST_DEPTH_MM) }), ({ depthMm }, { vessel }) => (above(depthMm) ? { vessel, depthMm } : undefined)),
+  'weighed': listed(
+    'weighings',
+    z.object({ grossG: Grams }),
+    ({ grossG }, { vessel }) => (above(grossG) ? { vessel, grossG } : undefined),
+    { settles: 'run' },
+  ),
+  'temperature': listed('temperatures', z.object({ tempC: z.number().min(-50).max(1000) }), ({ tempC }, { vessel }) =>
+    above(tempC) ? { vessel, tempC } : undefined,
+  ),
+  'depth.measured': listed(
+    'depths',
+    z.object({ depthMm: z.number().min(0).max(MOST_DEPTH_MM) }),
+    ({ depthMm }, { vessel }) => (above(depthMm) ? { vessel, depthMm } : undefined),
+  ),
   'uptake.seen': listed('uptakes', z.object({ pace: z.enum(UPTAKE_PACES) }), ({ pace }) => pace),
   // A release of the valve that was heard.
   'release.heard': listed('releases', Nothing, () => null),
   'added': listed('changes', PanChangeSchema, told => panChange(told, null)),
-  'repaired': listed('changes', z.object({ fault: Code, way: Code, ...PanChangeSchema.shape }), ({ fault, way, ...told }) => panChange(told, { fault, way })),
+  'repaired': listed(
+    'changes',
+    z.object({ fault: Code, way: Code, ...PanChangeSchema.shape }),
+    ({ fault, way, ...told }) => panChange(told, { fault, way }),
+  ),
   // What should have gone in by then and did not, by its id in the dish.
-  'forgotten': listed('forgotten', z.object({ ingredient: Id }), ({ ingredient }, { plan }) => plan.dish.ingredients.find(one => one.id === ingredient)?.id),
-  'kept.back': listed('keptBack', z.object({ share: z.number().min(0).max(1) }), ({ share }, { vessel }): KeptBack | undefined => (above(share) ? { vessel, share } : undefined)),
+  'forgotten': listed(
+    'forgotten',
+    z.object({ ingredient: Id }),
+    ({ ingredient }, { plan }) => plan.dish.ingredients.find(one => one.id === ingredient)?.id,
+  ),
+  'kept.back': listed(
+    'keptBack',
+    z.object({ share: z.number().min(0).max(1) }),
+    ({ share }, { vessel }): KeptBack | undefined => (above(share) ? { vessel, share } : undefined),
+  ),
   // Other vessels whose rest was poured in later, by id.
-  'rest.poured': listed('restPoured', z.object({ vessel: Id }), ({ vessel }, { plan }) => sideStages(plan.dish).find(stage => stage.vessel === vessel)?.vessel),
+  'rest.poured': listed(
+    'restPoured',
+    z.object({ vessel: Id }),
+    ({ vessel }, { plan }) => sideStages(plan.dish).find(stage => stage.vessel === vessel)?.vessel,
+  ),
   // How long the pan was left unstirred, s.
-  'unstirred': listed('unstirred', z.object({ seconds: z.number().min(0).max(1e7) }), ({ seconds }) => (above(seconds, MOST_LEFT_S) ? seconds : undefined)),
+  'unstirred': listed('unstirred', z.object({ seconds: z.number().min(0).max(1e7) }), ({ seconds }) =>
+    above(seconds, MOST_LEFT_S) ? seconds : undefined,
+  ),
   'slip': listed('slips', z.object({ what: z.enum(SLIPS) }), ({ what }) => what),
   // A sign that was asked for and had not come yet.
   'not.yet': listed('notYet', z.object({ sign: z.enum(SIGN_IDS) }), ({ sign }) => sign),
@@ -82,7 +117,9 @@ export const AT_THE_FIRE = {
   // What was looked into after a surprise and found to be as thought: such as `flame`.
   'checked': listed('checked', z.object({ what: Code }), ({ what }) => what),
   // A reading of a scale that fits nothing, g: a person has to say what it is.
-  'reading.unsure': listed('unsure', z.object({ readG: z.number() }), ({ readG }, { vessel }) => (above(readG, 1e5) ? { vessel, readG } : undefined)),
+  'reading.unsure': listed('unsure', z.object({ readG: z.number() }), ({ readG }, { vessel }) =>
+    above(readG, 1e5) ? { vessel, readG } : undefined,
+  ),
   'step.done': changing(z.object({ stage: Id }), (cook, { stage }, { plan, timeS }) => {
     if (!plan.dish.stages.some(each => each.id === stage)) return false
     cook.steps = { ...cook.steps, [stage]: timeS }
@@ -90,7 +127,13 @@ export const AT_THE_FIRE = {
   }, TELLING),
   // It may be written afterwards for a moment of the cook.
   'note': {
-    ...listed('notes', z.object({ text: z.string().optional(), atS: z.number().optional() }), ({ text }) => text, TELLING, ({ atS }, timeS) => (atS !== undefined && atS >= 0 && atS <= DAY_S ? atS : timeS)),
+    ...listed(
+      'notes',
+      z.object({ text: z.string().optional(), atS: z.number().optional() }),
+      ({ text }) => text,
+      TELLING,
+      ({ atS }, timeS) => (atS !== undefined && atS >= 0 && atS <= DAY_S ? atS : timeS),
+    ),
     limits: z.looseObject({ text: z.string().max(MOST_NOTE_TEXT).optional() }),
   },
   'cook.finished': changing(Nothing, (cook, _, { timeS }) => {
@@ -98,11 +141,21 @@ export const AT_THE_FIRE = {
     return true
   }, { span: 'from-fire', settles: 'run', ofPan: false }),
   'outcome': {
-    ...changing(z.object({ faults: z.array(z.string()).readonly().optional().catch([]), line: z.string().optional().catch('') }), (cook, { faults = [], line = '' }) => {
-      cook.outcome = { faults: faults.filter(fault => fault.length <= MOST_FAULT).slice(0, MOST_FAULTS), line: line.slice(0, MOST_LINE_TEXT) }
-      return true
-    }, { ...TELLING, span: 'from-fire' }),
-    limits: z.looseObject({ faults: z.array(z.string().max(MOST_FAULT)).max(MOST_FAULTS).optional(), line: z.string().max(MOST_LINE_TEXT).optional() }),
+    ...changing(
+      z.object({ faults: z.array(z.string()).readonly().optional().catch([]), line: z.string().optional().catch('') }),
+      (cook, { faults = [], line = '' }) => {
+        cook.outcome = {
+          faults: faults.filter(fault => fault.length <= MOST_FAULT).slice(0, MOST_FAULTS),
+          line: line.slice(0, MOST_LINE_TEXT),
+        }
+        return true
+      },
+      { ...TELLING, span: 'from-fire' },
+    ),
+    limits: z.looseObject({
+      faults: z.array(z.string().max(MOST_FAULT)).max(MOST_FAULTS).optional(),
+      line: z.string().max(MOST_LINE_TEXT).optional(),
+    }),
   },
 }
 
@@ -117,11 +170,20 @@ function beginStage(cook: CookDraft, payload: { readonly stage: string }, { plan
 }
 
 /** A sign of another vessel is that vessel's: it is ready. Without a name it is the first that is on and not ready. */
-function seeSign(cook: CookDraft, { sign }: { readonly sign: SignId }, { plan, id, timeS, vessel, named }: MarkInHand): boolean {
+function seeSign(
+  cook: CookDraft,
+  { sign }: { readonly sign: SignId },
+  { plan, id, timeS, vessel, named }: MarkInHand,
+): boolean {
   const own = mainLine(plan.dish)[cook.stage]?.until
   if (!(own && 'sign' in own && own.sign === sign)) {
-    const side = sideStages(plan.dish).find(stage => 'sign' in stage.until && stage.until.sign === sign && cook.ready[stage.vessel] === undefined
-      && (named ? stage.vessel === vessel : cook.lit[stage.vessel] !== undefined))
+    const side = sideStages(plan.dish).find(
+      stage =>
+        'sign' in stage.until
+        && stage.until.sign === sign
+        && cook.ready[stage.vessel] === undefined
+        && (named ? stage.vessel === vessel : cook.lit[stage.vessel] !== undefined),
+    )
     if (side) cook.ready = { ...cook.ready, [side.vessel]: timeS }
   }
   // A sign shows once in a stage: what a second screen marks of it is no second look.

@@ -1,7 +1,10 @@
 import { CLOCKS_DIFFER_S } from './isAhead'
 import { isMarkKind, MARK_KINDS } from './kinds'
 
-/** A pan is on the fire no longer than this after its start, s; what is marked beyond it is of another day (assumption: the longest reductions of the craft take some five hours). */
+/**
+ * A pan is on the fire no longer than this after its start, s; what is marked beyond it is of another day (assumption:
+ * the longest reductions of the craft take some five hours).
+ */
 export const MOST_COOK_S = 24 * 3600
 /** A batch is written about for so long after its start, s. */
 const MOST_AFTER_S = 400 * 24 * 3600
@@ -17,8 +20,8 @@ export interface MomentTime {
 }
 
 /**
- * Whether the time of a moment lies outside of what can be of its cook: long before the fire, after the longest cook, or in
- * the future of when it was heard of. It is kept, and passed over with a word.
+ * Whether the time of a moment lies outside of what can be of its cook: long before the fire, after the longest cook,
+ * or in the future of when it was heard of. It is kept, and passed over with a word.
  *
  * @param moment with its time, ms
  * @param startedMs start of the cook, ms; null before it

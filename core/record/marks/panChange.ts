@@ -20,13 +20,23 @@ export interface PanChange {
 }
 
 const Share = z.number().min(0).max(1)
-const CompositionSchema = z.object({ water: Share, solids: Share, fat: Share, sugar: Share, nuts: Share, invert: Share.optional() })
-  .refine(({ water, solids, fat, sugar, nuts }) => Math.abs(water + solids + fat + sugar + nuts - 1) < 0.02, 'shares must add to one')
+const CompositionSchema = z
+  .object({ water: Share, solids: Share, fat: Share, sugar: Share, nuts: Share, invert: Share.optional() })
+  .refine(
+    ({ water, solids, fat, sugar, nuts }) => Math.abs(water + solids + fat + sugar + nuts - 1) < 0.02,
+    'shares must add to one',
+  )
   .refine(({ invert = 0, sugar }) => invert <= sugar + 1e-9, 'no more invert sugar than sugar')
 
-/** What a change of the pan is told by: each addition above 0 to 20 000 g with its composition, and fat lifted off, g. */
+/**
+ * What a change of the pan is told by: each addition above 0 to 20 000 g with its composition, and fat lifted off, g.
+ */
 export const PanChangeSchema = z.object({
-  adds: z.array(z.object({ ingredient: Id, massG: z.number().gt(0).max(MOST_ADDED_G), composition: CompositionSchema })).max(MOST_THINGS).readonly().optional(),
+  adds: z
+    .array(z.object({ ingredient: Id, massG: z.number().gt(0).max(MOST_ADDED_G), composition: CompositionSchema }))
+    .max(MOST_THINGS)
+    .readonly()
+    .optional(),
   liftsFatG: z.number().min(0).max(MOST_LIFTED_G).optional(),
 })
 
@@ -37,9 +47,15 @@ export const PanChangeSchema = z.object({
  * @param repairs what it puts right, or null
  * @returns the change; undefined where nothing goes in or off and nothing is put right
  */
-export function panChange({ adds = [], liftsFatG = 0 }: z.infer<typeof PanChangeSchema>, repairs: PanChange['repairs']): PanChange | undefined {
+export function panChange(
+  { adds = [], liftsFatG = 0 }: z.infer<typeof PanChangeSchema>,
+  repairs: PanChange['repairs'],
+): PanChange | undefined {
   if (repairs === null && adds.length === 0 && liftsFatG === 0) return undefined
-  const plain = adds.map(({ ingredient, massG, composition: { invert, ...composition } }): Added =>
-    ({ ingredient, massG, composition: invert ? { ...composition, invert } : composition }))
+  const plain = adds.map(({ ingredient, massG, composition: { invert, ...composition } }): Added => ({
+    ingredient,
+    massG,
+    composition: invert ? { ...composition, invert } : composition,
+  }))
   return { adds: plain, liftsFatG, repairs }
 }

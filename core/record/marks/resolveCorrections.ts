@@ -5,12 +5,16 @@ import { isAhead } from './isAhead'
 const isCorrection = (timed: TimedObservation): boolean => timed.observation.kind === 'corrected'
 const isWithdrawal = (timed: TimedObservation): boolean => timed.observation.kind === 'withdrawn'
 /** Id of what is corrected or taken back; what is no id names nothing. */
-const target = ({ observation: { payload: { replaces } } }: TimedObservation): string => (typeof replaces === 'string' ? replaces : '')
+const target = ({
+  observation: {
+    payload: { replaces },
+  },
+}: TimedObservation): string => (typeof replaces === 'string' ? replaces : '')
 
 /**
  * Applies corrections and takings back. A taking back may itself be taken back; a correction may correct a correction.
- * A correction may carry a new `kind`, a new `payload` and `shiftS`, seconds to be added to the time. Any observation may
- * carry `agoS`: it is marked now and happened so many seconds before, six hours at most.
+ * A correction may carry a new `kind`, a new `payload` and `shiftS`, seconds to be added to the time. Any observation
+ * may carry `agoS`: it is marked now and happened so many seconds before, six hours at most.
  *
  * @param timed ordered observations
  * @returns the moments in time order, corrections and takings back left out, withdrawn ones marked
@@ -26,7 +30,15 @@ export function resolveCorrections(timed: readonly TimedObservation[]): Moment[]
     const { id, kind, payload } = one.observation
     if (isWithdrawal(one)) continue
     if (!isCorrection(one)) {
-      moments.set(id, { id, kind, payload, atMs: one.atMs - agoMs(payload), withdrawn: inactive.has(id), correctedBy: [], ahead: one.ahead })
+      moments.set(id, {
+        id,
+        kind,
+        payload,
+        atMs: one.atMs - agoMs(payload),
+        withdrawn: inactive.has(id),
+        correctedBy: [],
+        ahead: one.ahead,
+      })
       continue
     }
     const rootId = root.get(target(one)) ?? target(one)

@@ -66,7 +66,9 @@ export interface RestsOn {
   readonly guessedVessels: readonly string[]
 }
 
-/** What this pan, flame and base will do, as far as it is known. Times in s since the start of the cook, weights in g. */
+/**
+ * What this pan, flame and base will do, as far as it is known. Times in s since the start of the cook, weights in g.
+ */
 export interface Forecast {
   readonly modelVersion: string
   /** Missing means physics; `usual-minutes` in forecasts of older versions. */

@@ -6,7 +6,10 @@ import type { Marked } from '../marks/marked'
 export const MOST_MARKS = 240
 
 /** The lists that a forecast is made by. */
-const OF_PAN = ['signs', ...Object.values(MARK_KINDS).flatMap(row => (row.ofPan && row.list !== null ? [row.list] : []))] as readonly ('signs' | keyof ListedMarks)[]
+const OF_PAN = [
+  'signs',
+  ...Object.values(MARK_KINDS).flatMap(row => (row.ofPan && row.list !== null ? [row.list] : [])),
+] as readonly ('signs' | keyof ListedMarks)[]
 
 /**
  * A cook with no more than some hundreds of marks of each kind, taken evenly, the first and the last among them: what a

@@ -22,7 +22,13 @@ export function flamesNow(plan: CookPlan, cook: LiveCook): Record<string, Vessel
     // beside it first is the main line's from the stage that begins in it.
     const side = plan.dish.stages.find(one => one.vessel === vessel && one.meets)
     const main = line.some((one, i) => one.vessel === vessel && (side === undefined || i <= cook.stage))
-    const running = main ? (stage?.vessel === vessel ? stage : undefined) : cook.lit[vessel] === undefined ? undefined : side
+    const running = main
+      ? stage?.vessel === vessel
+        ? stage
+        : undefined
+      : cook.lit[vessel] === undefined
+        ? undefined
+        : side
     const since = main ? began : cook.lit[vessel] ?? 0
     let mark = running && running.flame !== 'off' ? plan.flames[running.id] ?? 'off' : 'off'
     let lid = running?.lid ?? false

@@ -10,5 +10,9 @@ import type { LiveCook } from '../marks/liveCook'
  */
 export function hasShown(cook: LiveCook, sign: string): boolean {
   const step = COLOUR_STEPS.findIndex(one => one === sign)
-  return cook.signs.some(tap => tap.what === sign) || (step >= 0 && [...cook.signs, ...cook.looks].some(one => COLOUR_STEPS.findIndex(known => known === one.what) >= step))
+  return (
+    cook.signs.some(tap => tap.what === sign)
+    || (step >= 0
+      && [...cook.signs, ...cook.looks].some(one => COLOUR_STEPS.findIndex(known => known === one.what) >= step))
+  )
 }

@@ -23,18 +23,35 @@ const emptyLists = (): ListedMarks => Object.fromEntries(LISTS.map(list => [list
  */
 export function replay(plan: CookPlan, observations: readonly Observation[]): LiveCook {
   const moments = resolveCorrections(orderObservations(observations))
-  const started = moments.find(moment => moment.kind === 'cook.started' && !moment.withdrawn && !isOutsideCook(moment, null))
+  const started = moments.find(
+    moment => moment.kind === 'cook.started' && !moment.withdrawn && !isOutsideCook(moment, null),
+  )
   const line = mainLine(plan.dish)
   const draft: CookDraft = {
-    startedMs: started?.atMs ?? null, fromMemory: started?.payload.from === 'memory', moments: [], stage: started ? 0 : -1,
-    stageStarts: line.map((_, i) => (started && i === 0 ? 0 : null)), signs: [], lit: {}, ready: {}, steps: {},
-    offFireS: null, finishedS: null, outcome: null, after: { ...NOTHING_AFTER, places: [], givenOut: [], changed: [] },
+    startedMs: started?.atMs ?? null,
+    fromMemory: started?.payload.from === 'memory',
+    moments: [],
+    stage: started ? 0 : -1,
+    stageStarts: line.map((_, i) => (started && i === 0 ? 0 : null)),
+    signs: [],
+    lit: {},
+    ready: {},
+    steps: {},
+    offFireS: null,
+    finishedS: null,
+    outcome: null,
+    after: { ...NOTHING_AFTER, places: [], givenOut: [], changed: [] },
   }
   const cook = { ...draft, ...emptyLists() }
   for (const moment of moments) {
     const timeS = started && Number.isFinite(moment.atMs) ? Math.max(0, (moment.atMs - started.atMs) / 1000) : 0
     const outside = isOutsideCook(moment, started?.atMs ?? null)
-    cook.moments.push({ ...moment, timeS, outside, known: isMarkKind(moment.kind) && !outside && (moment.withdrawn || applyMark(cook, plan, moment, timeS)) })
+    cook.moments.push({
+      ...moment,
+      timeS,
+      outside,
+      known: isMarkKind(moment.kind) && !outside && (moment.withdrawn || applyMark(cook, plan, moment, timeS)),
+    })
   }
   return cook
 }

@@ -27,8 +27,8 @@ const PREFIX = /^(?:schema:|https?:\/\/(?:www\.)?schema\.org\/)/
 const INGREDIENTS = ['recipeIngredient', 'ingredients', 'supply'] as const
 
 /**
- * Every schema.org Recipe in a piece of JSON-LD, wherever it stands: alone, in a list or `@graph`, as a `mainEntity`, in an
- * ItemList, plain, prefixed or expanded.
+ * Every schema.org Recipe in a piece of JSON-LD, wherever it stands: alone, in a list or `@graph`, as a `mainEntity`,
+ * in an ItemList, plain, prefixed or expanded.
  *
  * @param value parsed JSON
  * @returns recipes with ingredients in their order, the same one once
@@ -48,7 +48,8 @@ export function findRecipes(value: Json): FoundRecipes {
     if (named.some(type => type.toLowerCase() === 'recipe')) {
       const lines = linesOf(node)
       const carried = node.yonHearthDish ?? node['urn:yon-hearth:dish']
-      if (lines.length > 0 || carried !== undefined) recipes.push({ name: textOf(node.name ?? node.headline ?? null), lines, carried })
+      if (lines.length > 0 || carried !== undefined)
+        recipes.push({ name: textOf(node.name ?? node.headline ?? null), lines, carried })
       else isBare = true
       return
     }
@@ -69,11 +70,15 @@ function isList(value: Json): value is readonly Json[] {
 }
 
 function plainKeys(node: { readonly [key: string]: Json }): Record<string, Json> {
-  return Object.fromEntries(Object.entries(node).map(([key, one]) => [key === 'type' ? '@type' : key.replace(PREFIX, ''), one]))
+  return Object.fromEntries(
+    Object.entries(node).map(([key, one]) => [key === 'type' ? '@type' : key.replace(PREFIX, ''), one]),
+  )
 }
 
 function typesOf(type: Json | undefined): string[] {
-  return (type === undefined ? [] : isList(type) ? type : [type]).flatMap(one => (typeof one === 'string' ? [one.replace(PREFIX, '')] : []))
+  return (type === undefined ? [] : isList(type) ? type : [type]).flatMap(one =>
+    typeof one === 'string' ? [one.replace(PREFIX, '')] : [],
+  )
 }
 
 function linesOf(node: Readonly<Record<string, Json>>): string[] {
@@ -89,7 +94,11 @@ function linesOf(node: Readonly<Record<string, Json>>): string[] {
 function lined(value: Json, depth: number): string[] {
   if (depth > DEEPEST || value === null || typeof value === 'boolean') return []
   if (typeof value === 'number') return [String(value)]
-  if (typeof value === 'string') return value.split(/\r?\n|<br\s*\/?>|<\/li>/i).map(line => line.trim()).filter(line => line !== '')
+  if (typeof value === 'string')
+    return value
+      .split(/\r?\n|<br\s*\/?>|<\/li>/i)
+      .map(line => line.trim())
+      .filter(line => line !== '')
   if (isList(value)) return value.flatMap(one => lined(one, depth + 1))
   const node = plainKeys(value)
   if (node['@value'] !== undefined) return lined(node['@value'], depth + 1)
@@ -110,7 +119,22 @@ function amountOf(node: Readonly<Record<string, Json>>): string {
 }
 
 /** Codes of UN/CEFACT recommendation 20, which `unitCode` takes. */
-const COMMON_CODES: ReadonlyMap<string, string> = new Map(Object.entries({ GRM: 'g', KGM: 'kg', MLT: 'ml', LTR: 'l', ONZ: 'oz', LBR: 'lb', H87: '', C62: '', EA: '', G21: 'cup', G24: 'tbsp', G25: 'tsp' }))
+const COMMON_CODES: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    GRM: 'g',
+    KGM: 'kg',
+    MLT: 'ml',
+    LTR: 'l',
+    ONZ: 'oz',
+    LBR: 'lb',
+    H87: '',
+    C62: '',
+    EA: '',
+    G21: 'cup',
+    G24: 'tbsp',
+    G25: 'tsp',
+  }),
+)
 function unitOf(said: string): string {
   return COMMON_CODES.get(said) ?? said
 }

@@ -5,7 +5,10 @@ import type { Dish } from '../../dish/dish'
 import { usualTotalMinutes } from '../../dish/usualTotalMinutes'
 import { recipeGrams } from './recipeGrams'
 
-/** Our own term: a value that is JSON and no more, so that nothing in it is taken for a term of schema.org (JSON-LD 1.1, 4.2.2). */
+/**
+ * Our own term: a value that is JSON and no more, so that nothing in it is taken for a term of schema.org (JSON-LD 1.1,
+ * 4.2.2).
+ */
 const OWN_TERM = { yonHearthDish: { '@id': 'urn:yon-hearth:dish', '@type': '@json' } }
 
 /** The words a recipe needs; the core has none of its own. */
@@ -15,8 +18,8 @@ export interface RecipeWords {
 }
 
 /**
- * A dish as a schema.org Recipe (JSON-LD): amounts in grams, durations as ISO 8601, nutrition per serving, and the dish's
- * own form under `yonHearthDish`, so that it comes back without loss.
+ * A dish as a schema.org Recipe (JSON-LD): amounts in grams, durations as ISO 8601, nutrition per serving, and the
+ * dish's own form under `yonHearthDish`, so that it comes back without loss.
  *
  * @param dish with its stages
  * @param baseG weight of the base, g
@@ -26,7 +29,14 @@ export interface RecipeWords {
  * @param card the dish as it is kept, to be carried along
  * @returns a JSON-LD object
  */
-export function toRecipeLd(dish: Dish, baseG: number, comes: WhatComes, words: RecipeWords, rowOf: (ingredient: string) => Ingredient, card: unknown): Record<string, unknown> {
+export function toRecipeLd(
+  dish: Dish,
+  baseG: number,
+  comes: WhatComes,
+  words: RecipeWords,
+  rowOf: (ingredient: string) => Ingredient,
+  card: unknown,
+): Record<string, unknown> {
   const { before, fire } = usualTotalMinutes(dish)
   return {
     '@context': ['https://schema.org', OWN_TERM],
@@ -37,13 +47,18 @@ export function toRecipeLd(dish: Dish, baseG: number, comes: WhatComes, words: R
     'recipeYield': `${Math.max(1, Math.round(comes.servings))} servings of ${Math.round(dish.portionG)} g`,
     'prepTime': `PT${Math.round(before)}M`,
     'cookTime': `PT${Math.round(fire)}M`,
-    'recipeIngredient': dish.ingredients.map(one => `${recipeGrams(one.perBase * baseG)} ${rowOf(one.ingredient).name}`),
+    'recipeIngredient': dish.ingredients.map(
+      one => `${recipeGrams(one.perBase * baseG)} ${rowOf(one.ingredient).name}`,
+    ),
     'recipeInstructions': words.steps.map(step => ({ '@type': 'HowToStep', ...step })),
     'nutrition': {
       '@type': 'NutritionInformation',
       'servingSize': `${Math.round(comes.serving.massG)} g`,
       'calories': `${Math.round(comes.serving.energyKj / KJ_PER_KCAL)} kcal`,
-      'fatContent': recipeGrams(comes.serving.fatG), 'sugarContent': recipeGrams(comes.serving.sugarG), 'fiberContent': recipeGrams(comes.serving.fibreG), 'proteinContent': recipeGrams(comes.serving.proteinG),
+      'fatContent': recipeGrams(comes.serving.fatG),
+      'sugarContent': recipeGrams(comes.serving.sugarG),
+      'fiberContent': recipeGrams(comes.serving.fibreG),
+      'proteinContent': recipeGrams(comes.serving.proteinG),
     },
     'yonHearthDish': card,
   }

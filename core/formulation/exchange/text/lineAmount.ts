@@ -23,7 +23,20 @@ export interface AmountAndName { readonly amount: LineAmount | null, readonly na
 
 const ABOUT = /^(?:about|approx(?:imately)?\.?|around|roughly|nearly|a scant|some|लगभग|करीब|சுமார்)\s+/i
 const TO = /^\s*(?:-|–|—|~|to\b|or\b|से(?!\p{L})|முதல்(?!\p{L}))\s*/iu
-const SIZES: ReadonlyMap<string, PieceSize> = new Map(Object.entries({ small: 'small', medium: 'medium', large: 'large', big: 'large', छोटा: 'small', छोटे: 'small', बड़ा: 'large', बड़े: 'large', சிறிய: 'small', பெரிய: 'large' } as const))
+const SIZES: ReadonlyMap<string, PieceSize> = new Map(
+  Object.entries({
+    small: 'small',
+    medium: 'medium',
+    large: 'large',
+    big: 'large',
+    छोटा: 'small',
+    छोटे: 'small',
+    बड़ा: 'large',
+    बड़े: 'large',
+    சிறிய: 'small',
+    பெரிய: 'large',
+  } as const),
+)
 const LOOSE = /^(?:heaped|heaping|rounded|scant|generous|overflowing|big|large|good)\s+/i
 const EVEN = /^(?:level|full|leveled|levelled|flat|भर|சமமான)\s+/i
 const FEW = /^(?:a )?(?:few|couple of|couple|several|little|bit of|कुछ|சில)\s+(?:of\s+)?/i
@@ -43,7 +56,15 @@ export function readLineAmount(line: string): AmountAndName {
   if (few) {
     const rest = text.slice(few[0].length)
     const unit = unitAtHead(rest)
-    const counted = { value: FEW_COUNT, to: null, unit: unit?.unit ?? null, size: 'medium' as const, more: [], twin: null, isLoose: true }
+    const counted = {
+      value: FEW_COUNT,
+      to: null,
+      unit: unit?.unit ?? null,
+      size: 'medium' as const,
+      more: [],
+      twin: null,
+      isLoose: true,
+    }
     return { amount: counted, name: nameOf(unit?.rest ?? rest) }
   }
   const head = amountAtHead(text)
@@ -107,7 +128,10 @@ export function amountAtHead(text: string): AtHead | null {
   const loose = isLoose || unit?.unit.kind === 'loose'
   const twin = bracket?.twin ?? beside?.twin ?? null
   const multiplied = opening?.twin && loose ? { value: opening.twin.value * value, unit: opening.twin.unit } : twin
-  return { amount: { value, to, unit: unit?.unit ?? null, size, more, twin: multiplied, isLoose: loose }, rest: beside?.rest ?? afterMore }
+  return {
+    amount: { value, to, unit: unit?.unit ?? null, size, more, twin: multiplied, isLoose: loose },
+    rest: beside?.rest ?? afterMore,
+  }
 }
 
 function number(text: string): { readonly value: number, readonly rest: string } | null {
@@ -120,7 +144,9 @@ function number(text: string): { readonly value: number, readonly rest: string }
 /** `pinch of saffron` is one. */
 function unsaid(text: string): { readonly value: number, readonly rest: string } | null {
   const unit = unitAtHead(text)
-  return unit && (unit.unit.kind === 'loose' || (unit.unit.kind === 'volume' && unit.unit.volumeMl === PINCH_ML)) ? { value: 1, rest: text } : null
+  return unit && (unit.unit.kind === 'loose' || (unit.unit.kind === 'volume' && unit.unit.volumeMl === PINCH_ML))
+    ? { value: 1, rest: text }
+    : null
 }
 
 function rangeEnd(rest: string): { readonly value: number, readonly rest: string } | null {
@@ -137,7 +163,9 @@ function moreOf(rest: string): [{ readonly value: number, readonly unit: Unit }[
   const next = sign ? number(rest.slice(sign[0].length)) : null
   const unit = next ? unitAtHead(next.rest) : null
   // "2 tbsp ghee and 1 cup milk" is two things: here nothing stands between.
-  return sign && next && unit && unit.unit.kind !== 'loose' ? [[{ value: next.value, unit: unit.unit }], unit.rest] : [[], rest]
+  return sign && next && unit && unit.unit.kind !== 'loose'
+    ? [[{ value: next.value, unit: unit.unit }], unit.rest]
+    : [[], rest]
 }
 
 /** `(200 g)`, `(about 7 oz)`: the same amount once more. */
@@ -162,5 +190,9 @@ function amountOnly(text: string): { readonly twin: LineAmount['twin'], readonly
 }
 
 function nameOf(rest: string): string {
-  return rest.replace(/^\s*(?:bhar|भर)\s+/i, '').replace(/^\s*(?:of|की|का|के)\s+/i, '').replace(/^[\s:–—\-=,.]+/, '').trim()
+  return rest
+    .replace(/^\s*(?:bhar|भर)\s+/i, '')
+    .replace(/^\s*(?:of|की|का|के)\s+/i, '')
+    .replace(/^[\s:–—\-=,.]+/, '')
+    .trim()
 }

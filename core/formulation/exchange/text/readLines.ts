@@ -48,8 +48,9 @@ const TWIN_AGREES = 0.35
 const VESSELS: readonly Vessel[] = ['cup', 'glass', 'katori', 'bowl']
 
 /**
- * Reads a pasted text of ingredients, in somebody else's cup, in English, Hindi or Tamil: an amount at the head or the end
- * of a line, names against the ingredient table. Every word that says what a thing is must be understood, or it is asked.
+ * Reads a pasted text of ingredients, in somebody else's cup, in English, Hindi or Tamil: an amount at the head or the
+ * end of a line, names against the ingredient table. Every word that says what a thing is must be understood, or it is
+ * asked.
  *
  * @param text up to 200 lines; what is beyond comes back as it is
  * @param cup what a cup means in that text
@@ -57,7 +58,10 @@ const VESSELS: readonly Vessel[] = ['cup', 'glass', 'katori', 'bowl']
  * @returns one entry a thing that is named, in their order; what is doubtful says why
  */
 export function readLines(text: string, cup: MeasureSize, foods: FoodIndex): ReadText {
-  const tidy = plainText(text).split(/\r?\n|[;•●▪](?=\s)|(?<=\S)\s{4,}(?=\d)/).map(tidyLine).filter(line => /[\p{L}\p{N}]/u.test(line))
+  const tidy = plainText(text)
+    .split(/\r?\n|[;•●▪](?=\s)|(?<=\S)\s{4,}(?=\d)/)
+    .map(tidyLine)
+    .filter(line => /[\p{L}\p{N}]/u.test(line))
   const lines: ReadLine[] = []
   const firstVessel = VESSELS.find(one => tidy.some(line => mentions(line, one)))
   let inMethod = false
@@ -69,7 +73,17 @@ export function readLines(text: string, cup: MeasureSize, foods: FoodIndex): Rea
     const found = foods.find(name)
     const passed = passedOver(text, { hasAmount: amount !== null, hasFood: found.sure, inMethod })
     if (passed !== null) {
-      lines.push({ at, text, says: text, ingredient: null, others: [], massG: null, isWeight: false, doubts: [], passed })
+      lines.push({
+        at,
+        text,
+        says: text,
+        ingredient: null,
+        others: [],
+        massG: null,
+        isWeight: false,
+        doubts: [],
+        passed,
+      })
       continue
     }
     lines.push(...thingsOf(text, foods).map(says => readThing(at, text, says, cup, foods, firstVessel)))
@@ -89,7 +103,14 @@ export function readAnyway(text: string, cup: MeasureSize, foods: FoodIndex): Re
   return readThing(0, text, text, cup, foods, undefined)
 }
 
-function readThing(at: number, text: string, says: string, cup: MeasureSize, foods: FoodIndex, firstVessel: Vessel | undefined): ReadLine {
+function readThing(
+  at: number,
+  text: string,
+  says: string,
+  cup: MeasureSize,
+  foods: FoodIndex,
+  firstVessel: Vessel | undefined,
+): ReadLine {
   const { amount, name } = readLineAmount(says)
   const { found, isEither } = eitherOf(name, foods)
   const { row } = found
@@ -98,15 +119,30 @@ function readThing(at: number, text: string, says: string, cup: MeasureSize, foo
   const doubts: Doubt[] = [
     ...(row ? [] : ['unknown' as const]),
     ...(isEither ? ['either' as const] : row && (!found.sure || isUnread) ? ['which' as const] : []),
-    ...(amount === null ? ['no-amount' as const] : row && (weight === null || !weight.sure) ? ['measure' as const] : []),
+    ...(amount === null
+      ? ['no-amount' as const]
+      : row && (weight === null || !weight.sure)
+        ? ['measure' as const]
+        : []),
     ...(amount?.to != null ? ['range' as const] : []),
   ]
-  return { at, text, says, ingredient: row?.id ?? null, others: found.others.map(one => one.id), massG: weight?.massG ?? null, isWeight: amount?.unit?.kind === 'mass' || (amount?.twin?.unit.kind === 'mass'), doubts, passed: null }
+  return {
+    at,
+    text,
+    says,
+    ingredient: row?.id ?? null,
+    others: found.others.map(one => one.id),
+    massG: weight?.massG ?? null,
+    isWeight: amount?.unit?.kind === 'mass' || amount?.twin?.unit.kind === 'mass',
+    doubts,
+    passed: null,
+  }
 }
 
 const EITHER = /\s+or\s+|\s*\/\s*|\s+या\s+|\s+அல்லது\s+/iu
 /** After these an "or" offers no other food. */
-const OR_SO = /\b(?:or|as) (?:as (?:needed|required|per)|to taste|more|less|so|according)[^,)]*|or (?:thereabouts|adjust)[^,)]*/gi
+const OR_SO =
+  /\b(?:or|as) (?:as (?:needed|required|per)|to taste|more|less|so|according)[^,)]*|or (?:thereabouts|adjust)[^,)]*/gi
 
 /** `milk or water`: two foods. `sooji / rava`: one by two names. */
 function eitherOf(name: string, foods: FoodIndex): { readonly found: FoundFood, readonly isEither: boolean } {
@@ -116,7 +152,8 @@ function eitherOf(name: string, foods: FoodIndex): { readonly found: FoundFood, 
   if (pieces.length < 2) return { found: foods.find(plain), isEither: false }
   const each = pieces.map(piece => foods.find(amountAtHead(piece)?.rest ?? piece))
   const rows = [...new Set(each.flatMap(one => (one.row && one.sure ? [one.row] : [])))]
-  if (rows.length > 1 && !whole.sure) return { found: { row: rows[0]!, others: rows.slice(1), sure: true }, isEither: true }
+  if (rows.length > 1 && !whole.sure)
+    return { found: { row: rows[0]!, others: rows.slice(1), sure: true }, isEither: true }
   const isOne = rows.length === 1 && each.every(one => one.sure)
   return { found: isOne ? each[0]! : { ...(whole.row ? whole : each[0]!), sure: false }, isEither: false }
 }
@@ -124,32 +161,58 @@ function eitherOf(name: string, foods: FoodIndex): { readonly found: FoundFood, 
 interface Weight { readonly massG: number, readonly sure: boolean }
 
 /** The weight of an amount; the middle of a range. */
-function massOf(amount: LineAmount, row: Ingredient | null, cup: MeasureSize, firstVessel: Vessel | undefined): Weight | null {
+function massOf(
+  amount: LineAmount,
+  row: Ingredient | null,
+  cup: MeasureSize,
+  firstVessel: Vessel | undefined,
+): Weight | null {
   const value = amount.to === null ? amount.value : (amount.value + amount.to) / 2
   const said = amount.unit === null ? counted(value, amount, row) : inUnit(value, amount.unit, row, cup, firstVessel)
   const more = amount.more.map(one => inUnit(one.value, one.unit, row, cup, firstVessel))
   const twin = amount.twin ? inUnit(amount.twin.value, amount.twin.unit, row, cup, firstVessel) : null
   // A weight is a weight: what stands beside it says the same in other units, and is rounded.
   if (twin && amount.unit?.kind !== 'mass' && amount.twin!.unit.kind !== 'loose') {
-    const agrees = said === null || amount.isLoose || amount.unit?.kind === 'vessel' || Math.abs(said.massG - twin.massG) <= TWIN_AGREES * twin.massG
+    const agrees =
+      said === null
+      || amount.isLoose
+      || amount.unit?.kind === 'vessel'
+      || Math.abs(said.massG - twin.massG) <= TWIN_AGREES * twin.massG
     return { massG: twin.massG, sure: agrees && (amount.unit !== null || amount.twin!.unit.kind === 'mass') }
   }
   if (said === null || more.some(one => one === null)) return null
-  return { massG: said.massG + more.reduce((sum, one) => sum + one!.massG, 0), sure: said.sure && !amount.isLoose && more.every(one => one!.sure) }
+  return {
+    massG: said.massG + more.reduce((sum, one) => sum + one!.massG, 0),
+    sure: said.sure && !amount.isLoose && more.every(one => one!.sure),
+  }
 }
 
 function counted(value: number, amount: LineAmount, row: Ingredient | null): Weight | null {
-  return row?.piece ? { massG: weightOf({ kind: 'count', count: value, size: amount.size }, row), sure: !amount.isLoose } : null
+  return row?.piece
+    ? { massG: weightOf({ kind: 'count', count: value, size: amount.size }, row), sure: !amount.isLoose }
+    : null
 }
 
-function inUnit(value: number, unit: Unit, row: Ingredient | null, cup: MeasureSize, firstVessel: Vessel | undefined): Weight | null {
+function inUnit(
+  value: number,
+  unit: Unit,
+  row: Ingredient | null,
+  cup: MeasureSize,
+  firstVessel: Vessel | undefined,
+): Weight | null {
   if (unit.kind === 'mass') return { massG: value * unit.massG, sure: true }
   if (row === null) return null
   switch (unit.kind) {
-    case 'volume': return { massG: value * unit.volumeMl * row.bulkDensity, sure: true }
+    case 'volume':
+      return { massG: value * unit.volumeMl * row.bulkDensity, sure: true }
     // One answer says what a cup holds; a second kind of vessel in the same text holds something else.
-    case 'vessel': return { massG: value * cup.volumeMl * row.bulkDensity, sure: firstVessel === undefined || unit.vessel === firstVessel }
-    default: return unit.volumeMl === null ? null : { massG: value * unit.volumeMl * row.bulkDensity, sure: false }
+    case 'vessel':
+      return {
+        massG: value * cup.volumeMl * row.bulkDensity,
+        sure: firstVessel === undefined || unit.vessel === firstVessel,
+      }
+    default:
+      return unit.volumeMl === null ? null : { massG: value * unit.volumeMl * row.bulkDensity, sure: false }
   }
 }
 

@@ -5,8 +5,8 @@ const JOINS = /\s*(?:,|\+|;|&|\band\b|\bplus\b|\bwith\b|\bin\b|और|மற்�
 const EACH = /\beach\b|\bप्रत्येक\b/i
 
 /**
- * The things a line names: `2 tbsp ghee and 1 cup milk` are two, and so are `raisins and cashews, 2 tbsp each`; `1 cup plus
- * 2 tbsp sugar` is one.
+ * The things a line names: `2 tbsp ghee and 1 cup milk` are two, and so are `raisins and cashews, 2 tbsp each`; `1 cup
+ * plus 2 tbsp sugar` is one.
  *
  * @param line a tidy line
  * @param foods what finds a food by its name

@@ -1,5 +1,23 @@
 const ENTITIES: Readonly<Record<string, string>> = {
-  '&frac12;': '½', '&frac14;': '¼', '&frac34;': '¾', '&frac13;': '⅓', '&frac23;': '⅔', '&amp;': '&', '&nbsp;': ' ', '&quot;': '"', '&#39;': '\'', '&apos;': '\'', '&deg;': '°', '&ndash;': '–', '&mdash;': '—', '&lt;': '<', '&gt;': '>', '&times;': '×', '&#189;': '½', '&#188;': '¼', '&#190;': '¾',
+  '&frac12;': '½',
+  '&frac14;': '¼',
+  '&frac34;': '¾',
+  '&frac13;': '⅓',
+  '&frac23;': '⅔',
+  '&amp;': '&',
+  '&nbsp;': ' ',
+  '&quot;': '"',
+  '&#39;': "'",
+  '&apos;': "'",
+  '&deg;': '°',
+  '&ndash;': '–',
+  '&mdash;': '—',
+  '&lt;': '<',
+  '&gt;': '>',
+  '&times;': '×',
+  '&#189;': '½',
+  '&#188;': '¼',
+  '&#190;': '¾',
 }
 /** Marks that stand before a line of a list: bullets, boxes, numbers with a full stop or bracket. */
 const MARKS = /^(?:[\s\-*•·–—+>▢☐☑☒□■▪▫◦●○✓✔✅]|\[[ x]?\]|\d{1,2}[.)](?=\s+\D|\s+\d+\s*(?:\/|\p{L}))|\(\d{1,2}\)\s)+/u
@@ -11,7 +29,9 @@ const MARKS = /^(?:[\s\-*•·–—+>▢☐☑☒□■▪▫◦●○✓✔✅
  * @returns plain text
  */
 export function plainText(text: string): string {
-  return text.replace(/&[a-z]+\d*;|&#\d+;/gi, found => ENTITIES[found.toLowerCase()] ?? found).replace(/<[^>\n]{0,200}>/g, ' ')
+  return text
+    .replace(/&[a-z]+\d*;|&#\d+;/gi, found => ENTITIES[found.toLowerCase()] ?? found)
+    .replace(/<[^>\n]{0,200}>/g, ' ')
 }
 
 /**
@@ -21,6 +41,10 @@ export function plainText(text: string): string {
  * @returns what it says; empty where it is a mark alone
  */
 export function tidyLine(line: string): string {
-  const plain = line.replace(/[\u00a0\u2000-\u200b\u202f\ufeff\t]+/g, ' ').replace(/\u2044/g, '/').replace(/[“”]/g, '"').replace(/[‘’]/g, '\'')
+  const plain = line
+    .replace(/[\u00a0\u2000-\u200b\u202f\ufeff\t]+/g, ' ')
+    .replace(/\u2044/g, '/')
+    .replace(/[“”]/g, '"')
+    .replace(/[‘’]/g, "'")
   return plain.trim().replace(MARKS, '').replace(/\s+/g, ' ').trim()
 }
