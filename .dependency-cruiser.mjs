@@ -29,7 +29,20 @@ const ROOMS = {
  * The core from the ground up: each layer may import itself and those before it. `core/*.ts` are what all of them need.
  */
 const LAYERS = ['maths', 'materials', 'formulation', 'record', 'process', 'cook', 'day']
-const OURS = ['core', 'contracts', 'workers', 'book', 'words', 'devices', 'cli', 'demo', 'server', 'app', 'scripts', 'test']
+const OURS = [
+  'core',
+  'contracts',
+  'workers',
+  'book',
+  'words',
+  'devices',
+  'cli',
+  'demo',
+  'server',
+  'app',
+  'scripts',
+  'test',
+]
 /** Packages each room may use; a room that is not listed may use any. */
 const PACKAGES = {
   'core': ['culori', 'fraction.js', 'd3-array', 'luxon', 'zod'],
@@ -52,7 +65,10 @@ const packages = Object.entries(PACKAGES).map(([room, may]) => ({
   name: `packages-${room.replace('/', '-')}`,
   severity: 'error',
   from: { path: `^${room}/`, pathNot: '\\.test\\.ts$' },
-  to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: may.length > 0 ? `node_modules/(@types/)?(${may.join('|')})(/|$)` : '^$' },
+  to: {
+    dependencyTypes: ['npm', 'npm-dev', 'core'],
+    pathNot: may.length > 0 ? `node_modules/(@types/)?(${may.join('|')})(/|$)` : '^$',
+  },
 }))
 
 const layers = LAYERS.map((layer, i) => ({
@@ -68,12 +84,41 @@ export default {
     ...directions,
     ...packages,
     ...layers,
-    { name: 'layers-of-the-core', comment: 'whatever lies in the core lies in a layer', severity: 'error', from: { path: '^core/' }, to: { path: '^core/[^/]+/', pathNot: `^core/(${LAYERS.join('|')})/` } },
-    { name: 'ground-of-the-core', comment: 'what every layer needs needs none of them', severity: 'error', from: { path: '^core/[^/]+\\.ts$' }, to: { path: '^core/[^/]+/' } },
-    { name: 'solver-knows-no-halwa', comment: 'jobs, resources, lags and costs alone', severity: 'error', from: { path: '^core/day/solver/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/', pathNot: '^core/(day/solver|maths)/' } },
-    { name: 'components-ask-nothing', comment: 'a component is told and tells: who asks the hearth is a store or a composable', severity: 'error', from: { path: '^app/components/', pathNot: '\\.test\\.ts$' }, to: { path: '^app/clients/api\\.ts$' } },
+    {
+      name: 'layers-of-the-core',
+      comment: 'whatever lies in the core lies in a layer',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^core/[^/]+/', pathNot: `^core/(${LAYERS.join('|')})/` },
+    },
+    {
+      name: 'ground-of-the-core',
+      comment: 'what every layer needs needs none of them',
+      severity: 'error',
+      from: { path: '^core/[^/]+\\.ts$' },
+      to: { path: '^core/[^/]+/' },
+    },
+    {
+      name: 'solver-knows-no-halwa',
+      comment: 'jobs, resources, lags and costs alone',
+      severity: 'error',
+      from: { path: '^core/day/solver/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/', pathNot: '^core/(day/solver|maths)/' },
+    },
+    {
+      name: 'components-ask-nothing',
+      comment: 'a component is told and tells: who asks the hearth is a store or a composable',
+      severity: 'error',
+      from: { path: '^app/components/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^app/clients/api\\.ts$' },
+    },
     { name: 'no-circles', comment: 'of values or of types', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'tests-are-not-imported', severity: 'error', from: { pathNot: '\\.test\\.ts$|^test/' }, to: { path: '\\.test\\.ts$|^test/' } },
+    {
+      name: 'tests-are-not-imported',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.ts$|^test/' },
+      to: { path: '\\.test\\.ts$|^test/' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules|\\.nuxt|\\.output' },

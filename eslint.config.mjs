@@ -16,10 +16,30 @@ export default withNuxt(
     ignores: ['core/**/*.test.ts'],
     rules: {
       // Strings that are data, such as words of many scripts, are as long as they are.
-      '@stylistic/max-len': ['error', { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true }],
-      'no-restricted-globals': ['error', 'Date', 'performance', 'setTimeout', 'setInterval', 'queueMicrotask', 'crypto', 'console', 'process', 'fetch'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Chance comes in as a seed.' }],
-      'no-restricted-syntax': ['error', { selector: 'ThrowStatement > NewExpression[callee.name="Error"]', message: 'The core throws CoreError.' }],
+      '@stylistic/max-len': [
+        'error',
+        { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'Date',
+        'performance',
+        'setTimeout',
+        'setInterval',
+        'queueMicrotask',
+        'crypto',
+        'console',
+        'process',
+        'fetch',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Chance comes in as a seed.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ThrowStatement > NewExpression[callee.name="Error"]', message: 'The core throws CoreError.' },
+      ],
     },
   },
 )

@@ -11,7 +11,10 @@ const buildId = `${version}-${Date.now()}`
 const partsBeneath = {
   name: 'parts-beneath',
   enforce: 'pre' as const,
-  transform: (code: string, id: string) => (/element-plus\/theme-chalk\/[^?]*\.css/.test(id) ? { code: `@layer parts{${code.replace('@charset "UTF-8";', '')}}`, map: null } : null),
+  transform: (code: string, id: string) =>
+    /element-plus\/theme-chalk\/[^?]*\.css/.test(id)
+      ? { code: `@layer parts{${code.replace('@charset "UTF-8";', '')}}`, map: null }
+      : null,
 }
 
 /** Known once the client is built, wanted when the server is. */
@@ -66,7 +69,8 @@ export default defineNuxtConfig({
     nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
   },
   hooks: {
-    // What is asked for only when it is wanted is not fetched beside the first view; the offline shell brings it afterwards.
+    // What is asked for only when it is wanted is not fetched beside the first view; the offline shell brings it
+    // afterwards.
     'build:manifest': (manifest) => {
       for (const part of Object.values(manifest)) {
         part.prefetch = false
@@ -78,12 +82,24 @@ export default defineNuxtConfig({
     'nitro:init': (nitro) => {
       nitro.options.virtual['#page-files'] = () => `export const PAGE_FILES = ${JSON.stringify(pageFiles)}`
       nitro.hooks.hook('compiled', () => {
-        const routes = [...nitro.options.handlers, ...nitro.scannedHandlers].filter(one => !one.middleware && one.route).map(({ route, method }) => ({ route, method: method ?? 'all' }))
+        const routes = [...nitro.options.handlers, ...nitro.scannedHandlers]
+          .filter(one => !one.middleware && one.route)
+          .map(({ route, method }) => ({ route, method: method ?? 'all' }))
         writeFileSync(join(nitro.options.output.serverDir, 'routes.json'), JSON.stringify(routes, null, 1))
         // The program that works beside the server, in a bundle of its own.
         return bundled({
-          entryPoints: [fileURLToPath(new URL('./server/aside.ts', import.meta.url))], outfile: join(nitro.options.output.serverDir, 'aside.mjs'), bundle: true, platform: 'node', format: 'esm', target: 'node20',
-          external: ['sqlite3', 'sequelize'], minifySyntax: true, logLevel: 'error', banner: { js: 'import { createRequire } from \'node:module\'; const require = createRequire(import.meta.url);' },
+          entryPoints: [fileURLToPath(new URL('./server/aside.ts', import.meta.url))],
+          outfile: join(nitro.options.output.serverDir, 'aside.mjs'),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          target: 'node20',
+          external: ['sqlite3', 'sequelize'],
+          minifySyntax: true,
+          logLevel: 'error',
+          banner: {
+            js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+          },
         }).then(() => undefined)
       })
     },
@@ -91,7 +107,24 @@ export default defineNuxtConfig({
   nitro: {
     compressPublicAssets: { gzip: true },
     // Hundreds of small files are a second of every start: all but the database's own packages go into the bundle.
-    externals: { inline: ['zod', 'culori', 'luxon', 'vue', '@vue', 'unhead', 'hookable', 'devalue', 'ufo', 'entities', 'estree-walker', 'vue-bundle-renderer', 'ical-generator', 'hash-wasm'] },
+    externals: {
+      inline: [
+        'zod',
+        'culori',
+        'luxon',
+        'vue',
+        '@vue',
+        'unhead',
+        'hookable',
+        'devalue',
+        'ufo',
+        'entities',
+        'estree-walker',
+        'vue-bundle-renderer',
+        'ical-generator',
+        'hash-wasm',
+      ],
+    },
     imports: false,
     errorHandler: '~~/server/http/errorHandler.ts',
     typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } },
@@ -110,16 +143,28 @@ export default defineNuxtConfig({
       // Over plain http browsers pass it over with an error in the console.
       crossOriginOpenerPolicy: false,
       contentSecurityPolicy: {
-        'default-src': ['\'none\''], 'base-uri': ['\'none\''], 'connect-src': ['\'self\''], 'font-src': ['\'self\''],
-        'form-action': ['\'self\''], 'frame-ancestors': ['\'none\''], 'img-src': ['\'self\'', 'data:'],
-        'manifest-src': ['\'self\''], 'object-src': ['\'none\''], 'script-src': ['\'self\'', '\'nonce-{{nonce}}\''],
-        'script-src-attr': ['\'none\''], 'style-src': ['\'self\'', '\'nonce-{{nonce}}\''], 'style-src-attr': ['\'none\''],
-        'worker-src': ['\'self\''], 'upgrade-insecure-requests': false,
+        'default-src': ["'none'"],
+        'base-uri': ["'none'"],
+        'connect-src': ["'self'"],
+        'font-src': ["'self'"],
+        'form-action': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        'img-src': ["'self'", 'data:'],
+        'manifest-src': ["'self'"],
+        'object-src': ["'none'"],
+        'script-src': ["'self'", "'nonce-{{nonce}}'"],
+        'script-src-attr': ["'none'"],
+        'style-src': ["'self'", "'nonce-{{nonce}}'"],
+        'style-src-attr': ["'none'"],
+        'worker-src': ["'self'"],
+        'upgrade-insecure-requests': false,
       },
     },
   },
   routeRules: {
-    '/_nuxt/**': { headers: { 'content-security-policy': 'default-src \'none\'; script-src \'self\'; connect-src \'self\'' } },
+    '/_nuxt/**': {
+      headers: { 'content-security-policy': "default-src 'none'; script-src 'self'; connect-src 'self'" },
+    },
   },
   pwa: {
     registerType: 'prompt',

@@ -1,7 +1,13 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
-const inPages = { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } }, testTimeout: 90_000, hookTimeout: 180_000, setupFiles: ['test/support/settled.ts', 'test/support/parts.ts', 'test/support/pinia.ts'] }
+const inPages = {
+  environment: 'happy-dom',
+  server: { deps: { inline: ['element-plus'] } },
+  testTimeout: 90_000,
+  hookTimeout: 180_000,
+  setupFiles: ['test/support/settled.ts', 'test/support/parts.ts', 'test/support/pinia.ts'],
+}
 
 export default defineConfig({
   test: {
@@ -23,7 +29,12 @@ export default defineConfig({
         test: {
           name: 'unit',
           environment: 'node',
-          include: ['{workers,demo,app/clients,app/composables}/**/*.test.ts', 'test/server/**/*.test.ts', 'test/docs/**/*.test.ts', 'test/model/**/*.test.ts'],
+          include: [
+            '{workers,demo,app/clients,app/composables}/**/*.test.ts',
+            'test/server/**/*.test.ts',
+            'test/docs/**/*.test.ts',
+            'test/model/**/*.test.ts',
+          ],
           setupFiles: ['test/support/pinia.ts'],
           testTimeout: 180_000,
           hookTimeout: 180_000,

@@ -8,7 +8,15 @@ import { replay } from '../core/record/replay/replay'
 import { mainVessel } from '../core/formulation/dish/mainVessel'
 import { seededRandom } from '../core/maths/random/seededRandom'
 import { drawTruth } from '../devices/imaginaryPan'
-import { cameraReading, probeReading, scaleReading, SOUND_CAMERA, SOUND_PROBE, SOUND_SCALE, type Flaws } from '../devices/simulated'
+import {
+  cameraReading,
+  probeReading,
+  scaleReading,
+  SOUND_CAMERA,
+  SOUND_PROBE,
+  SOUND_SCALE,
+  type Flaws,
+} from '../devices/simulated'
 import { truthAt } from '../devices/truthAt'
 
 /** What the stand-ins are asked to do. */
@@ -36,8 +44,12 @@ const ON_TO = 11
  * @param say told what was marked
  * @returns how many readings were sent, and the kinds of marks that came of them
  */
-export async function runStandIns(wish: StandIns, say: (line: string) => void): Promise<{ readonly sent: number, readonly marked: Readonly<Record<string, number>> }> {
-  const get = async <S extends z.ZodType>(path: string, schema: S): Promise<z.infer<S>> => schema.parse(await (await fetch(`${wish.url}/api${path}`)).json())
+export async function runStandIns(
+  wish: StandIns,
+  say: (line: string) => void,
+): Promise<{ readonly sent: number; readonly marked: Readonly<Record<string, number>> }> {
+  const get = async <S extends z.ZodType>(path: string, schema: S): Promise<z.infer<S>> =>
+    schema.parse(await (await fetch(`${wish.url}/api${path}`)).json())
   const uniform = seededRandom(wish.seed)
   let cook: Cook = await get(`/cooks/${wish.cook}`, CookSchema)
   const truth = drawTruth(cook.plan, uniform)
@@ -57,7 +69,8 @@ export async function runStandIns(wish: StandIns, say: (line: string) => void): 
     if (turn % 4 === 0) cook = await get(`/cooks/${wish.cook}`, CookSchema)
     const state = replay(cook.plan, cook.observations)
     if (state.finishedS !== null) break
-    const here = state.startedMs === null ? null : truthAt(cook.plan, truth, cook.observations, (now - state.startedMs) / 1000)
+    const here =
+      state.startedMs === null ? null : truthAt(cook.plan, truth, cook.observations, (now - state.startedMs) / 1000)
     if (here) {
       const onIt = turn % TURN >= ON_FROM && turn % TURN < ON_TO ? tareG + here.contentG : 0
       wires.scale([scaleReading(onIt, { ...SOUND_SCALE, ...wish.scale }, uniform, turn, now)], now)
@@ -75,14 +88,27 @@ export async function runStandIns(wish: StandIns, say: (line: string) => void): 
 const AnswerSchema = z.looseObject({ type: z.string().optional(), marked: z.array(z.string()).optional() })
 
 /** A device on the WebSocket; it is sent readings, or null to close. */
-async function wire(wish: StandIns, kind: DeviceKind, marked: (kinds: readonly string[]) => void): Promise<(readings: readonly Reading[] | null, sentAt: number) => void> {
+async function wire(
+  wish: StandIns,
+  kind: DeviceKind,
+  marked: (kinds: readonly string[]) => void,
+): Promise<(readings: readonly Reading[] | null, sentAt: number) => void> {
   const socket = new WebSocket(`${wish.url.replace(/^http/, 'ws')}/api/devices/socket`)
   await new Promise<void>((open, fail) => {
     socket.once('open', open)
     socket.once('error', fail)
   })
   socket.on('message', (data: Buffer) => marked(AnswerSchema.parse(JSON.parse(data.toString('utf8'))).marked ?? []))
-  socket.send(JSON.stringify({ type: 'hello', protocol: DEVICE_PROTOCOL, device: `stand-in-${kind}`, kind, name: `stand-in ${kind}`, cook: wish.cook }))
+  socket.send(
+    JSON.stringify({
+      type: 'hello',
+      protocol: DEVICE_PROTOCOL,
+      device: `stand-in-${kind}`,
+      kind,
+      name: `stand-in ${kind}`,
+      cook: wish.cook,
+    }),
+  )
   return (readings, sentAt) => {
     if (readings === null) socket.close()
     else if (socket.readyState === WebSocket.OPEN) socket.send(JSON.stringify({ type: 'readings', sentAt, readings }))
@@ -90,8 +116,19 @@ async function wire(wish: StandIns, kind: DeviceKind, marked: (kinds: readonly s
 }
 
 async function post(wish: StandIns, reading: Reading, sentAt: number): Promise<readonly string[]> {
-  const body: ReadingsRequest = { protocol: DEVICE_PROTOCOL, device: 'stand-in-camera', kind: 'camera', cook: wish.cook, sentAt, readings: [reading] }
-  const answer = await fetch(`${wish.url}/api/devices/readings`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+  const body: ReadingsRequest = {
+    protocol: DEVICE_PROTOCOL,
+    device: 'stand-in-camera',
+    kind: 'camera',
+    cook: wish.cook,
+    sentAt,
+    readings: [reading],
+  }
+  const answer = await fetch(`${wish.url}/api/devices/readings`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  })
   return answer.ok ? AnswerSchema.parse(await answer.json()).marked ?? [] : []
 }
 
@@ -106,15 +143,25 @@ const UNITS: readonly string[] = ['g', 'kg', 'oz', 'lb'] satisfies ReadingUnit[]
  */
 export function standInsOf(flags: Readonly<Record<string, string | undefined>>): StandIns {
   const { cook, unit } = flags
-  if (!cook) throw new Error('Which cook? Give --cook and the id from the address of its fire screen. Nothing was sent.')
-  if (unit !== undefined && unit !== 'none' && !UNITS.includes(unit)) throw new Error(`--unit is ${unit}; it can be ${UNITS.join(', ')} or none. Nothing was sent.`)
+  if (!cook)
+    throw new Error('Which cook? Give --cook and the id from the address of its fire screen. Nothing was sent.')
+  if (unit !== undefined && unit !== 'none' && !UNITS.includes(unit))
+    throw new Error(`--unit is ${unit}; it can be ${UNITS.join(', ')} or none. Nothing was sent.`)
   const number = (name: string, usual: number): number => {
     const value = flags[name] === undefined ? usual : Number(flags[name])
     if (!Number.isFinite(value)) throw new Error(`--${name} is ${flags[name]}, which is no number. Nothing was sent.`)
     return value
   }
   return {
-    url: (flags.url ?? 'http://127.0.0.1:3000').replace(/\/$/, ''), cook, seed: number('seed', 7), forS: number('seconds', 3600), everyMs: number('every', 500),
-    scale: { ...(unit === undefined ? {} : { unit: unit === 'none' ? null : unit as ReadingUnit }), offset: number('offset', 0), lost: number('lost', SOUND_SCALE.lost) },
+    url: (flags.url ?? 'http://127.0.0.1:3000').replace(/\/$/, ''),
+    cook,
+    seed: number('seed', 7),
+    forS: number('seconds', 3600),
+    everyMs: number('every', 500),
+    scale: {
+      ...(unit === undefined ? {} : { unit: unit === 'none' ? null : (unit as ReadingUnit) }),
+      offset: number('offset', 0),
+      lost: number('lost', SOUND_SCALE.lost),
+    },
   }
 }

@@ -27,14 +27,23 @@ describe('page, worker and command line', () => {
 
   it('plan the same flames for the same seed', () => {
     const told = flameplan(example('flameplan'))
-    expect(workerSays({ type: 'flame-plan', ticket: 2, stream: 'any', request: FlameQuestionSchema.parse(example('flameplan')) })).toEqual({ type: 'flame-plan', ticket: 2, flamePlan: told, done: 1 })
+    expect(
+      workerSays({
+        type: 'flame-plan',
+        ticket: 2,
+        stream: 'any',
+        request: FlameQuestionSchema.parse(example('flameplan')),
+      }),
+    ).toEqual({ type: 'flame-plan', ticket: 2, flamePlan: told, done: 1 })
   })
 })
 
 describe('the command line', () => {
   it('reads a boil check, a finished cook and a syrup', () => {
     expect(boilcheck(example('boilcheck'))).toMatchObject({ powerW: { middle: expect.any(Number) as number } })
-    expect(learn(example('learn'))).toMatchObject({ evidence: expect.arrayContaining([expect.objectContaining({ of: 'mainFire' })]) as unknown[] })
+    expect(learn(example('learn'))).toMatchObject({
+      evidence: expect.arrayContaining([expect.objectContaining({ of: 'mainFire' })]) as unknown[],
+    })
     expect(syrup(example('syrup'))).toMatchObject({ setsTo: expect.any(String) as string })
   })
 

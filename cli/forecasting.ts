@@ -1,5 +1,11 @@
 import { ForecastRequestSchema } from '../contracts/cook'
-import { BoilCheckSchema, FlameQuestionSchema, LearnQuestionSchema, SyrupQuestionSchema, type SyrupQuestion } from '../contracts/heart'
+import {
+  BoilCheckSchema,
+  FlameQuestionSchema,
+  LearnQuestionSchema,
+  SyrupQuestionSchema,
+  type SyrupQuestion,
+} from '../contracts/heart'
 import { settleCook } from '../core/cook/batch/settleCook'
 import { beliefFor } from '../core/process/belief/beliefFor'
 import { firstBelief } from '../core/process/belief/firstBelief'

@@ -18,14 +18,31 @@ interface Verb {
 
 /** Verbs by name; later ones are added here. */
 const VERBS: Readonly<Record<string, Verb>> = {
-  forecast: { says: 'forecast FILE   forecasts a cook from its plan and what was marked (docs/formats.md)', run: async ([file]) => forecast(await readJson(file)) },
-  boilcheck: { says: 'boilcheck FILE  power and losses of a mark from a pan of water brought to the boil', run: async ([file]) => boilcheck(await readJson(file)) },
+  forecast: {
+    says: 'forecast FILE   forecasts a cook from its plan and what was marked (docs/formats.md)',
+    run: async ([file]) => forecast(await readJson(file)),
+  },
+  boilcheck: {
+    says: 'boilcheck FILE  power and losses of a mark from a pan of water brought to the boil',
+    run: async ([file]) => boilcheck(await readJson(file)),
+  },
   learn: { says: 'learn FILE      what a finished cook teaches', run: async ([file]) => learn(await readJson(file)) },
-  syrup: { says: 'syrup FILE      strength of a syrup by temperature, weight or time; what it sets to', run: async ([file]) => syrup(await readJson(file)) },
-  flameplan: { says: 'flameplan FILE  the flames of a roast, for a colour, a patience and a risk', run: async ([file]) => flameplan(await readJson(file)) },
+  syrup: {
+    says: 'syrup FILE      strength of a syrup by temperature, weight or time; what it sets to',
+    run: async ([file]) => syrup(await readJson(file)),
+  },
+  flameplan: {
+    says: 'flameplan FILE  the flames of a roast, for a colour, a patience and a risk',
+    run: async ([file]) => flameplan(await readJson(file)),
+  },
   judge: {
     says: 'judge [--quick] [--json]   holds the forecast against imaginary cooks (docs/model.md)',
-    run: async args => judge(args.includes('--quick') ? QUICK : FULL, Math.min(2, availableParallelism()), fileURLToPath(import.meta.url)),
+    run: async args =>
+      judge(
+        args.includes('--quick') ? QUICK : FULL,
+        Math.min(2, availableParallelism()),
+        fileURLToPath(import.meta.url),
+      ),
   },
   'judge-learning': {
     says: 'judge-learning [HOUSEHOLDS]   lets imaginary households cook a dish seven times and says how good each forecast was (docs/model.md)',
@@ -60,9 +77,18 @@ const VERBS: Readonly<Record<string, Verb>> = {
       return judgeDay(DaySchema.parse(await readJson(file)), 10)
     },
   },
-  amounts: { says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it', run: async ([file]) => amounts(await readJson(file)) },
-  scale: { says: 'scale FILE      scales a dish to what is wanted, or to marks the household owns', run: async ([file]) => scale(await readJson(file)) },
-  swap: { says: 'swap FILE       swaps an ingredient and keeps the balance; says what cannot be kept', run: async ([file]) => swap(await readJson(file)) },
+  amounts: {
+    says: 'amounts FILE    measures a dish out: amounts, liquid account, what comes of it',
+    run: async ([file]) => amounts(await readJson(file)),
+  },
+  scale: {
+    says: 'scale FILE      scales a dish to what is wanted, or to marks the household owns',
+    run: async ([file]) => scale(await readJson(file)),
+  },
+  swap: {
+    says: 'swap FILE       swaps an ingredient and keeps the balance; says what cannot be kept',
+    run: async ([file]) => swap(await readJson(file)),
+  },
   devices: {
     says: 'devices --cook ID [--url U] [--unit oz|none] [--offset G] [--lost SHARE] [--seed N]   stand-ins for scale, probe and camera over an imaginary pan',
     run: async (args) => {
@@ -70,7 +96,10 @@ const VERBS: Readonly<Record<string, Verb>> = {
       return runStandIns(standInsOf(flagsOf(args)), line => console.error(line))
     },
   },
-  stages: { says: 'stages FILE     the stages that follow from a dish and its choices', run: async ([file]) => stages(await readJson(file)) },
+  stages: {
+    says: 'stages FILE     the stages that follow from a dish and its choices',
+    run: async ([file]) => stages(await readJson(file)),
+  },
 }
 
 /** `--name value` pairs. */
@@ -81,7 +110,8 @@ function flagsOf(args: readonly string[]): Record<string, string | undefined> {
 }
 
 async function readJson(file: string | undefined): Promise<unknown> {
-  if (file === undefined) throw new CoreError('not-understood', 'hearth.file', { wanted: 'a file, or - for standard input' })
+  if (file === undefined)
+    throw new CoreError('not-understood', 'hearth.file', { wanted: 'a file, or - for standard input' })
   const text = file === '-' ? await readStandardInput() : await readFile(file, 'utf8')
   return JSON.parse(text)
 }
@@ -99,7 +129,11 @@ async function main([name, ...args]: readonly string[]): Promise<number> {
     return 0
   }
   if (!verb) {
-    console.error(`Yon Hearth, the command line. Verbs:\n${Object.values(VERBS).map(one => `  ${one.says}`).join('\n')}`)
+    console.error(
+      `Yon Hearth, the command line. Verbs:\n${Object.values(VERBS)
+        .map(one => `  ${one.says}`)
+        .join('\n')}`,
+    )
     return name === undefined || name === 'help' || name === '--help' ? 0 : 2
   }
   try {
@@ -118,10 +152,14 @@ function sayRefusal(error: unknown): string {
   if (error instanceof SyntaxError) return `This is not JSON: ${error.message}. Nothing was changed.`
   if (error !== null && typeof error === 'object' && 'issues' in error && Array.isArray(error.issues)) {
     const issues = error.issues as readonly { readonly path: readonly PropertyKey[], readonly message: string }[]
-    return `The file does not have the form it should (docs/schemas). Nothing was changed.\n${issues.slice(0, 20).map(issue => `  ${issue.path.map(String).join('.')}: ${issue.message}`).join('\n')}`
+    return `The file does not have the form it should (docs/schemas). Nothing was changed.\n${issues
+      .slice(0, 20)
+      .map(issue => `  ${issue.path.map(String).join('.')}: ${issue.message}`)
+      .join('\n')}`
   }
   return `${error instanceof Error ? error.message : String(error)} Nothing was changed.`
 }
 
-if (!isMainThread && (workerData as { judge?: boolean } | null)?.judge) parentPort?.on('message', (slice: Slice) => parentPort?.postMessage(judgeSlice(slice)))
+if (!isMainThread && (workerData as { judge?: boolean } | null)?.judge)
+  parentPort?.on('message', (slice: Slice) => parentPort?.postMessage(judgeSlice(slice)))
 else process.exitCode = await main(process.argv.slice(2))

@@ -15,14 +15,20 @@ describe('amounts', () => {
       expect(found.baseG).toBe(dish.usual.baseG)
       expect(found.troubles).toEqual([])
       expect(found.amounts.map(one => one.id)).toEqual(dish.ingredients.map(one => one.id))
-      for (const one of dish.ingredients) expect(found.amounts.find(known => known.id === one.id)!.massG).toBeCloseTo(one.perBase * dish.usual.baseG, 6)
+      for (const one of dish.ingredients)
+        expect(found.amounts.find(known => known.id === one.id)!.massG).toBeCloseTo(one.perBase * dish.usual.baseG, 6)
     }
   })
 
   it('follow what the household weighed: the volume, not the weight', () => {
     const plain = amounts({ dish: semolina, measures, baseG: 200 })
     const base = semolina.ingredients.find(one => one.id === semolina.base)!
-    const weighed = amounts({ dish: semolina, measures, baseG: 200, corrections: [{ id: base.ingredient, bulkDensity: 0.5 }] })
+    const weighed = amounts({
+      dish: semolina,
+      measures,
+      baseG: 200,
+      corrections: [{ id: base.ingredient, bulkDensity: 0.5 }],
+    })
     const [before, after] = [plain, weighed].map(one => one.amounts.find(known => known.id === base.id)!)
     expect(after!.massG).toBe(before!.massG)
     // One weighing so far from the table is believed nearly, not wholly.
@@ -31,8 +37,13 @@ describe('amounts', () => {
   })
 
   it.each([
-    ['no cup', { dish: semolina, measures: [] }], ['no dish', { measures }], ['too little', { dish: semolina, measures, baseG: 1 }], ['text for an amount', { dish: semolina, measures, baseG: 'much' }],
-    ['a cup of nothing', { dish: semolina, measures: [{ ...measures[0], volumeMl: 0 }] }], ['something unknown', { dish: semolina, measures, colour: 'red' }], ['nothing', null],
+    ['no cup', { dish: semolina, measures: [] }],
+    ['no dish', { measures }],
+    ['too little', { dish: semolina, measures, baseG: 1 }],
+    ['text for an amount', { dish: semolina, measures, baseG: 'much' }],
+    ['a cup of nothing', { dish: semolina, measures: [{ ...measures[0], volumeMl: 0 }] }],
+    ['something unknown', { dish: semolina, measures, colour: 'red' }],
+    ['nothing', null],
   ])('are refused with %s', (_, request) => {
     expect(() => amounts(request)).toThrow()
   })

@@ -22,11 +22,15 @@ import { parseScale } from '../core/formulation/scale/parseScale'
 import { applySwap } from '../core/formulation/swaps/applySwap'
 import { solveSwap } from '../core/formulation/swaps/solveSwap'
 
-function tableOf(corrections: readonly Correction[]): { table: readonly Ingredient[], rowOf: (id: string) => Ingredient } {
+function tableOf(corrections: readonly Correction[]): {
+  table: readonly Ingredient[]
+  rowOf: (id: string) => Ingredient
+} {
   const table = withCorrections(INGREDIENTS, corrections)
   const rows = new Map(table.map(row => [row.id, row]))
   return {
-    table, rowOf: (id) => {
+    table,
+    rowOf: id => {
       const row = rows.get(id)
       if (!row) throw new CoreError('unknown-name', 'hearth.ingredient', { missing: id })
       return row
@@ -34,10 +38,19 @@ function tableOf(corrections: readonly Correction[]): { table: readonly Ingredie
   }
 }
 
-function measured(dish: DishCard, baseG: number, table: readonly Ingredient[], measures: readonly { readonly id: string, readonly name: string, readonly volumeMl: number }[]) {
+function measured(
+  dish: DishCard,
+  baseG: number,
+  table: readonly Ingredient[],
+  measures: readonly { readonly id: string; readonly name: string; readonly volumeMl: number }[],
+) {
   const [cup, ...spoons] = measures
   if (!cup) throw new CoreError('unknown-name', 'hearth.measures', { missing: 'a cup' })
-  return measuredAmounts(dish, baseG, table, cup, spoons).map(({ row, ...one }) => ({ ...one, ingredient: row.id, name: row.name }))
+  return measuredAmounts(dish, baseG, table, cup, spoons).map(({ row, ...one }) => ({
+    ...one,
+    ingredient: row.id,
+    name: row.name,
+  }))
 }
 
 /**
@@ -51,7 +64,11 @@ export function amounts(value: unknown) {
   const { table, rowOf } = tableOf(corrections)
   const baseG = asked.baseG ?? dish.usual.baseG
   return {
-    baseG, amounts: measured(dish, baseG, table, measures), liquid: liquidAccount(dish, baseG, rowOf), comes: whatComes(dish, baseG, rowOf, corrections), troubles: troublesOf(dish),
+    baseG,
+    amounts: measured(dish, baseG, table, measures),
+    liquid: liquidAccount(dish, baseG, rowOf),
+    comes: whatComes(dish, baseG, rowOf, corrections),
+    troubles: troublesOf(dish),
   }
 }
 
@@ -66,14 +83,25 @@ export function scale(value: unknown) {
   const { table, rowOf } = tableOf(corrections)
   const standing = asked.baseG ?? dish.usual.baseG
   if (wanted === undefined) {
-    const rows = measured(dish, standing, table, measures).map(one => ({ id: one.id, massG: one.massG, bulkDensity: rowOf(one.ingredient).bulkDensity }))
+    const rows = measured(dish, standing, table, measures).map(one => ({
+      id: one.id,
+      massG: one.massG,
+      bulkDensity: rowOf(one.ingredient).bulkDensity,
+    }))
     return { scales: ownedScales(rows, dish.base, measures) }
   }
   const volumes = volumesOf(stageDish(dish), standing, rowOf)
   const request = parseScale(wanted, { dish, rowOf, cup: measures[0]!, measures })
   const baseG = baseOf(request, {
-    base: dish.base, ingredients: dish.ingredients, baseG: standing, usualBaseG: dish.usual.baseG, portionG: dish.portionG, finishedPerBase: finishedShare(dish, rowOf).perBase,
-    greatestMlPerBase: volumes.greatestMl / standing, density: volumes.density, pan: pan ?? null,
+    base: dish.base,
+    ingredients: dish.ingredients,
+    baseG: standing,
+    usualBaseG: dish.usual.baseG,
+    portionG: dish.portionG,
+    finishedPerBase: finishedShare(dish, rowOf).perBase,
+    greatestMlPerBase: volumes.greatestMl / standing,
+    density: volumes.density,
+    pan: pan ?? null,
   })
   return {
     request, baseG, amounts: measured(dish, baseG, table, measures),
@@ -115,5 +143,10 @@ export function stages(value: unknown) {
   const troubles = troublesOf(card)
   if (troubles.length > 0) return { works: false, troubles }
   const staged = stageDish(card)
-  return { works: true, keystone: staged.keystone, vessels: staged.vessels, stages: staged.stages.map(stage => ({ ...stage, usualMinutes: usualMinutes(staged, stage) })) }
+  return {
+    works: true,
+    keystone: staged.keystone,
+    vessels: staged.vessels,
+    stages: staged.stages.map(stage => ({ ...stage, usualMinutes: usualMinutes(staged, stage) })),
+  }
 }

@@ -5,7 +5,8 @@ import { BackupFootSchema, BackupHeadSchema, BackupRowSchema, BACKUP_FORMAT } fr
 import { BatchAfterSchema, BatchFilterSchema, BatchPatchSchema, BatchQuerySchema } from './batch'
 import { PhotosSchema } from './photo'
 
-const taken = (schema: { safeParse(value: unknown): { success: boolean } }, value: unknown): boolean => schema.safeParse(value).success
+const taken = (schema: { safeParse(value: unknown): { success: boolean } }, value: unknown): boolean =>
+  schema.safeParse(value).success
 
 describe('what batches are looked for by', () => {
   it('is any one fault of the craft, any of them, or none; nothing else', () => {
@@ -16,7 +17,10 @@ describe('what batches are looked for by', () => {
   })
 
   it('comes as text from an address, within bounds', () => {
-    expect(BatchQuerySchema.parse({ limit: '30', before: '1790000000000' })).toMatchObject({ limit: 30, before: 1_790_000_000_000 })
+    expect(BatchQuerySchema.parse({ limit: '30', before: '1790000000000' })).toMatchObject({
+      limit: 30,
+      before: 1_790_000_000_000,
+    })
     expect(BatchQuerySchema.parse({})).toEqual({ limit: 60 })
     for (const limit of ['0', '201', 'many', '1.5']) expect(taken(BatchQuerySchema, { limit }), limit).toBe(false)
     expect(taken(BatchQuerySchema, { cursor: 'x'.repeat(101) })).toBe(false)
@@ -24,12 +28,28 @@ describe('what batches are looked for by', () => {
 })
 
 describe('what comes after the fire, as it is kept', () => {
-  const after = { massG: 900, leftG: 340, place: 'cold', madeAt: 1, readyAt: 2, eatBy: [3, 4], coldBy: null, inCold: [3, 4], liked: { sweetness: 'less' } }
+  const after = {
+    massG: 900,
+    leftG: 340,
+    place: 'cold',
+    madeAt: 1,
+    readyAt: 2,
+    eatBy: [3, 4],
+    coldBy: null,
+    inCold: [3, 4],
+    liked: { sweetness: 'less' },
+  }
 
   it('knows places and likings, and may leave open what older batches did not know', () => {
     expect(taken(BatchAfterSchema, after)).toBe(true)
     expect(taken(BatchAfterSchema, { ...after, fromMemory: true, sweetness: 21.4 })).toBe(true)
-    for (const wrong of [{ place: 'moon' }, { liked: { sweetness: 'tasty' } }, { liked: { saltiness: 'right' } }, { eatBy: [3] }, { leftG: Number.NaN }]) {
+    for (const wrong of [
+      { place: 'moon' },
+      { liked: { sweetness: 'tasty' } },
+      { liked: { saltiness: 'right' } },
+      { eatBy: [3] },
+      { leftG: Number.NaN },
+    ]) {
       expect(taken(BatchAfterSchema, { ...after, ...wrong }), JSON.stringify(wrong)).toBe(false)
     }
   })
@@ -51,21 +71,35 @@ describe('lines of a backup', () => {
 
   it('begin with what it is, and name nothing that could be a path or a statement', () => {
     expect(taken(BackupHeadSchema, head)).toBe(true)
-    for (const wrong of [{ format: 'other/1' }, { migration: '../../etc/passwd' }, { tables: [{ name: 'cooks; DROP', rows: 1 }] }, { tables: [{ name: 'cooks', rows: -1 }] }, { more: 1 }]) {
+    for (const wrong of [
+      { format: 'other/1' },
+      { migration: '../../etc/passwd' },
+      { tables: [{ name: 'cooks; DROP', rows: 1 }] },
+      { tables: [{ name: 'cooks', rows: -1 }] },
+      { more: 1 },
+    ]) {
       expect(taken(BackupHeadSchema, { ...head, ...wrong }), JSON.stringify(wrong)).toBe(false)
     }
   })
 
   it('hold rows of text, numbers, nothing and bytes, under names of columns alone', () => {
-    expect(taken(BackupRowSchema, { t: 'photos', r: { id: 'p', width: 40, removed_at: null, bytes: { base64: 'AAAA' } } })).toBe(true)
+    expect(
+      taken(BackupRowSchema, { t: 'photos', r: { id: 'p', width: 40, removed_at: null, bytes: { base64: 'AAAA' } } }),
+    ).toBe(true)
     fc.assert(fc.property(fc.string(), (name) => {
       expect(taken(BackupRowSchema, { t: 'cooks', r: { [name]: 1 } })).toBe(/^[a-z_]{1,40}$/.test(name))
     }))
-    for (const cell of [[1], { sql: 'x' }, true]) expect(taken(BackupRowSchema, { t: 'cooks', r: { id: cell } })).toBe(false)
+    for (const cell of [[1], { sql: 'x' }, true])
+      expect(taken(BackupRowSchema, { t: 'cooks', r: { id: cell } })).toBe(false)
   })
 
   it('end with how many there were, and a digest that can be one', () => {
     expect(taken(BackupFootSchema, { rows: 431, sha256: 'a'.repeat(64) })).toBe(true)
-    for (const wrong of [{ rows: 1.5, sha256: 'a'.repeat(64) }, { rows: 1, sha256: 'A'.repeat(64) }, { rows: 1, sha256: 'a'.repeat(63) }]) expect(taken(BackupFootSchema, wrong)).toBe(false)
+    for (const wrong of [
+      { rows: 1.5, sha256: 'a'.repeat(64) },
+      { rows: 1, sha256: 'A'.repeat(64) },
+      { rows: 1, sha256: 'a'.repeat(63) },
+    ])
+      expect(taken(BackupFootSchema, wrong)).toBe(false)
   })
 })

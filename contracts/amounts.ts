@@ -36,4 +36,7 @@ export const SwapRequestSchema = z.strictObject({
 })
 
 /** `hearth stages`: the stages that follow from a dish and its choices, some of them changed. */
-export const StagesRequestSchema = z.strictObject({ dish: DishCardSchema, choices: ChoicesSchema.partial().optional() }) satisfies z.ZodType<{ dish: unknown, choices?: Partial<Choices> | undefined }>
+export const StagesRequestSchema = z.strictObject({
+  dish: DishCardSchema,
+  choices: ChoicesSchema.partial().optional(),
+}) satisfies z.ZodType<{ dish: unknown; choices?: Partial<Choices> | undefined }>

@@ -17,7 +17,10 @@ export type AsideJob = z.infer<typeof AsideJobSchema>
 
 const Ms = z.number().nullable()
 
-/** What came of settling a cook: when it began and ended, up to which place of its log, and its batch once it is finished. */
+/**
+ * What came of settling a cook: when it began and ended, up to which place of its log, and its batch once it is
+ * finished.
+ */
 export const SettledSchema = z.strictObject({
   startedAt: Ms, finishedAt: Ms, upTo: z.number().int(),
   batch: z.strictObject({
@@ -28,12 +31,19 @@ export const SettledSchema = z.strictObject({
 })
 export type SettledAside = z.infer<typeof SettledSchema>
 
-/** How a cook on the fire stands for a device: its main vessel, how light each step of its roast is (L*), and what is expected in a vessel. */
+/**
+ * How a cook on the fire stands for a device: its main vessel, how light each step of its roast is (L*), and what is
+ * expected in a vessel.
+ */
 export const StandingSchema = z.strictObject({
   running: z.boolean(), mainVessel: z.string(), stepLightness: z.record(z.enum(COLOUR_STEPS), z.number()),
-  expected: z.strictObject({
-    tareG: z.number(), contentG: z.strictObject({ early: z.number(), late: z.number() }), tempC: z.strictObject({ early: z.number(), late: z.number() }),
-  }).nullable(),
+  expected: z
+    .strictObject({
+      tareG: z.number(),
+      contentG: z.strictObject({ early: z.number(), late: z.number() }),
+      tempC: z.strictObject({ early: z.number(), late: z.number() }),
+    })
+    .nullable(),
 })
 export type StandingAside = z.infer<typeof StandingSchema>
 
@@ -43,4 +53,8 @@ export type ClosingAside = z.infer<typeof ClosingSchema>
 
 /** What each kind of job answers with. */
 export const ASIDE_ANSWERS = { settle: SettledSchema, standing: StandingSchema, closing: ClosingSchema } as const
-export interface AsideAnswers { readonly settle: SettledAside, readonly standing: StandingAside, readonly closing: ClosingAside }
+export interface AsideAnswers {
+  readonly settle: SettledAside
+  readonly standing: StandingAside
+  readonly closing: ClosingAside
+}

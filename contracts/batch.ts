@@ -35,15 +35,36 @@ export const BatchSummarySchema = z.strictObject({
 
 /** As much of a summary as an arch in a list needs. */
 export const BatchPictureSchema = BatchSummarySchema.pick({
-  stones: true, keystoneS: true, endS: true, baseG: true, finishedG: true, weighed: true, darkestStep: true, faults: true, line: true,
+  stones: true,
+  keystoneS: true,
+  endS: true,
+  baseG: true,
+  finishedG: true,
+  weighed: true,
+  darkestStep: true,
+  faults: true,
+  line: true,
 }) satisfies z.ZodType<BatchPicture>
 
-const LikedSchema = z.strictObject({ sweetness: z.enum(LIKINGS).optional(), softness: z.enum(LIKINGS).optional(), richness: z.enum(LIKINGS).optional() }) satisfies z.ZodType<Liked>
+const LikedSchema = z.strictObject({
+  sweetness: z.enum(LIKINGS).optional(),
+  softness: z.enum(LIKINGS).optional(),
+  richness: z.enum(LIKINGS).optional(),
+}) satisfies z.ZodType<Liked>
 
 /** What of a batch is in the house, until when, and how it was liked. Times in ms since 1970, masses in g. */
 export const BatchAfterSchema = z.strictObject({
-  massG: z.number(), leftG: z.number(), place: z.enum(PLACES), madeAt: Millis, readyAt: Millis, eatBy: z.tuple([Millis, Millis]),
-  coldBy: Millis.nullable(), inCold: z.tuple([Millis, Millis]), liked: LikedSchema, fromMemory: z.boolean().optional(), sweetness: z.number().optional(),
+  massG: z.number(),
+  leftG: z.number(),
+  place: z.enum(PLACES),
+  madeAt: Millis,
+  readyAt: Millis,
+  eatBy: z.tuple([Millis, Millis]),
+  coldBy: Millis.nullable(),
+  inCold: z.tuple([Millis, Millis]),
+  liked: LikedSchema,
+  fromMemory: z.boolean().optional(),
+  sweetness: z.number().optional(),
 })
 export interface BatchAfter {
   readonly massG: number
@@ -69,12 +90,24 @@ const Thing = z.strictObject({ id: z.string().max(64), name: z.string().max(60) 
 export type BatchThing = { readonly id: string, readonly name: string } | null
 
 const lineShape = {
-  id: Id, dishId: Id, dish: Name, startedAt: Millis, note: z.string(), family: z.string().nullable(), version: z.number().int().nullable(), pan: Thing, fire: Thing,
+  id: Id,
+  dishId: Id,
+  dish: Name,
+  startedAt: Millis,
+  note: z.string(),
+  family: z.string().nullable(),
+  version: z.number().int().nullable(),
+  pan: Thing,
+  fire: Thing,
   after: BatchAfterSchema.nullable(),
 }
 
 /** One line of the list of batches. */
-export const BatchListLineSchema = z.strictObject({ ...lineShape, summary: BatchPictureSchema, unreadable: z.boolean().optional() })
+export const BatchListLineSchema = z.strictObject({
+  ...lineShape,
+  summary: BatchPictureSchema,
+  unreadable: z.boolean().optional(),
+})
 export interface BatchListLine {
   readonly id: string
   readonly dishId: string
@@ -128,8 +161,16 @@ export type BatchQuery = z.infer<typeof BatchQuerySchema>
 const Count = z.strictObject({ id: z.string(), name: z.string(), count: z.number().int() })
 /** How many batches there are, how many came right, and what they can be filtered by. */
 export const BatchTallySchema = z.strictObject({
-  count: z.number().int(), right: z.number().int(), oldest: Millis.nullable(), newest: Millis.nullable(),
-  dishes: z.array(Count), families: z.array(Count), faults: z.array(Count), pans: z.array(Count), fires: z.array(Count), seasons: z.array(Count),
+  count: z.number().int(),
+  right: z.number().int(),
+  oldest: Millis.nullable(),
+  newest: Millis.nullable(),
+  dishes: z.array(Count),
+  families: z.array(Count),
+  faults: z.array(Count),
+  pans: z.array(Count),
+  fires: z.array(Count),
+  seasons: z.array(Count),
 })
 export type BatchTally = z.infer<typeof BatchTallySchema>
 
@@ -155,5 +196,12 @@ export interface Batch {
 /** What can be changed of a batch afterwards. */
 export const BatchPatchSchema = z.strictObject({ note: z.string().max(2000) })
 
-/** A batch as it is remembered: its base, and minutes from the lighting; the roast only where there is one and it is known. */
-export const RememberedSchema = z.strictObject({ baseG: z.number().min(20).max(20_000), roastMin: z.number().gt(0).max(300).nullable(), totalMin: z.number().min(3).max(300) })
+/**
+ * A batch as it is remembered: its base, and minutes from the lighting; the roast only where there is one and it is
+ * known.
+ */
+export const RememberedSchema = z.strictObject({
+  baseG: z.number().min(20).max(20_000),
+  roastMin: z.number().gt(0).max(300).nullable(),
+  totalMin: z.number().min(3).max(300),
+})

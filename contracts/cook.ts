@@ -16,24 +16,47 @@ import { AnyObservationSchema, StoredObservationSchema, type StoredObservation }
 const MOST_FACTOR = 20
 const FIRST = new Map(firstBelief().entries.map(entry => [entry.name, entry]))
 /** Names of newer versions are kept and passed over. */
-function nearFirst({ name, kind, median }: { readonly name: string, readonly kind: string, readonly median: number }): boolean {
+function nearFirst({
+  name,
+  kind,
+  median,
+}: {
+  readonly name: string
+  readonly kind: string
+  readonly median: number
+}): boolean {
   const first = FIRST.get(name)
-  return !first || (kind === first.kind && (kind !== 'factor' || (median > first.median / MOST_FACTOR && median < first.median * MOST_FACTOR)))
+  return (
+    !first
+    || (kind === first.kind
+      && (kind !== 'factor' || (median > first.median / MOST_FACTOR && median < first.median * MOST_FACTOR)))
+  )
 }
 
 /** What is believed of the uncertain numbers. */
 export const BeliefSchema = z.strictObject({
-  entries: z.array(z.strictObject({
-    name: z.string().min(1).max(40),
-    median: z.number().min(-1e7).max(1e7),
-    spread: z.number().min(0).max(1e6),
-    kind: z.enum(['factor', 'distance']),
-    unit: z.string().max(80),
-    follows: z.array(z.strictObject({ name: z.string().min(1).max(40), much: z.number().min(-2).max(2) })).max(10).optional(),
-    basis: z.string().max(200),
-    restsOn: z.array(Id).max(2000),
-  }).refine(({ kind, median, spread }) => kind !== 'factor' || (median > 0 && spread <= 2), { message: 'factor-above-zero' })
-    .refine(nearFirst, { message: 'beyond-belief' })).max(100),
+  entries: z
+    .array(
+      z
+        .strictObject({
+          name: z.string().min(1).max(40),
+          median: z.number().min(-1e7).max(1e7),
+          spread: z.number().min(0).max(1e6),
+          kind: z.enum(['factor', 'distance']),
+          unit: z.string().max(80),
+          follows: z
+            .array(z.strictObject({ name: z.string().min(1).max(40), much: z.number().min(-2).max(2) }))
+            .max(10)
+            .optional(),
+          basis: z.string().max(200),
+          restsOn: z.array(Id).max(2000),
+        })
+        .refine(({ kind, median, spread }) => kind !== 'factor' || (median > 0 && spread <= 2), {
+          message: 'factor-above-zero',
+        })
+        .refine(nearFirst, { message: 'beyond-belief' }),
+    )
+    .max(100),
 }) satisfies z.ZodType<Belief>
 
 const PlanVesselSchema = z.strictObject({
@@ -50,7 +73,10 @@ const PlanVesselSchema = z.strictObject({
 
 const PlanFireSchema = z.strictObject({
   id: Id, name: Name,
-  marks: z.array(z.strictObject({ id: Id, label: z.string().min(1).max(20), watts: z.number().min(20).max(6000) })).min(1).max(12),
+  marks: z
+    .array(z.strictObject({ id: Id, label: z.string().min(1).max(20), watts: z.number().min(20).max(6000) }))
+    .min(1)
+    .max(12),
   kind: z.enum(FIRE_KIND_IDS).optional(),
   lagS: z.number().min(0).max(900).optional(),
 })
@@ -59,9 +85,21 @@ const PlanFireSchema = z.strictObject({
 export const CookPlanSchema = z.strictObject({
   id: Id,
   dish: DishSchema,
-  amounts: z.array(z.strictObject({
-    id: Id, ingredient: Id, massG: z.number().min(0).max(20000), composition: CompositionSchema, soakedG: z.number().min(0).max(60000).optional(), smokeC: z.number().min(100).max(300).optional(), look: LabSchema.optional(), own: IngredientSchema.optional(),
-  })).min(1).max(30),
+  amounts: z
+    .array(
+      z.strictObject({
+        id: Id,
+        ingredient: Id,
+        massG: z.number().min(0).max(20000),
+        composition: CompositionSchema,
+        soakedG: z.number().min(0).max(60000).optional(),
+        smokeC: z.number().min(100).max(300).optional(),
+        look: LabSchema.optional(),
+        own: IngredientSchema.optional(),
+      }),
+    )
+    .min(1)
+    .max(30),
   vessels: z.record(Id, PlanVesselSchema),
   fires: z.record(Id, PlanFireSchema),
   flames: z.record(Id, Id),

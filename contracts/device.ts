@@ -28,7 +28,12 @@ const Who = {
 }
 
 /** What a device posts over HTTP. */
-export const ReadingsRequestSchema = z.strictObject({ protocol: z.literal(DEVICE_PROTOCOL), ...Who, sentAt: Millis, readings: z.array(ReadingSchema).min(1).max(500) })
+export const ReadingsRequestSchema = z.strictObject({
+  protocol: z.literal(DEVICE_PROTOCOL),
+  ...Who,
+  sentAt: Millis,
+  readings: z.array(ReadingSchema).min(1).max(500),
+})
 export type ReadingsRequest = z.infer<typeof ReadingsRequestSchema>
 
 /** A line over the WebSocket: who it is, first; then readings. */
@@ -52,7 +57,12 @@ export type Taken = z.infer<typeof TakenSchema>
 
 /** A device that was heard of lately. */
 export const HeardDeviceSchema = z.strictObject({
-  device: Id, kind: z.enum(DEVICE_KINDS), name: z.string().max(60), cook: Id.nullable(), vessel: Id.nullable(), heardAt: Millis,
+  device: Id,
+  kind: z.enum(DEVICE_KINDS),
+  name: z.string().max(60),
+  cook: Id.nullable(),
+  vessel: Id.nullable(),
+  heardAt: Millis,
 })
 export type HeardDevice = z.infer<typeof HeardDeviceSchema>
 

@@ -4,12 +4,27 @@ import { DishCardSchema, DishSchema } from './dish'
 
 /** Parts of the ingredients that dishes of the first format could have. */
 const FIRST_PARTS: Readonly<Record<string, Part>> = {
-  'semolina-medium': 'base', 'ghee': 'fat', 'sugar': 'sugar', 'water': 'water', 'cashew-halves': 'nuts', 'cardamom-ground': 'spice',
+  'semolina-medium': 'base',
+  'ghee': 'fat',
+  'sugar': 'sugar',
+  'water': 'water',
+  'cashew-halves': 'nuts',
+  'cardamom-ground': 'spice',
 }
 /** The one school that the first format knew. */
 const FIRST_CHOICES: Choices = {
-  form: 'soft', preparation: 'as-bought', roast: 'pale', fat: 'half-and-half', liquid: 'water', pour: 'at-once', sugar: 'in-liquid', nuts: 'first',
-  cooking: 'open', finish: 'stirred', tasting: 'tasted', lots: false,
+  form: 'soft',
+  preparation: 'as-bought',
+  roast: 'pale',
+  fat: 'half-and-half',
+  liquid: 'water',
+  pour: 'at-once',
+  sugar: 'in-liquid',
+  nuts: 'first',
+  cooking: 'open',
+  finish: 'stirred',
+  tasting: 'tasted',
+  lots: false,
 }
 
 /**

@@ -16,10 +16,18 @@ export const ForecastSchema = z.strictObject({
   effective: z.number().min(0),
   signs: z.partialRecord(z.enum(SIGN_IDS), WindowSchema),
   stages: z.array(WindowSchema).max(32),
-  sides: z.array(z.strictObject({
-    vessel: Id, meets: z.number().int().min(0), needs: WindowSchema, lightS: z.number().nullable(), boils: WindowSchema.nullable(),
-    now: z.strictObject({ tempC: z.number(), contentG: z.number(), heldG: z.number() }).optional(),
-  })).max(6),
+  sides: z
+    .array(
+      z.strictObject({
+        vessel: Id,
+        meets: z.number().int().min(0),
+        needs: WindowSchema,
+        lightS: z.number().nullable(),
+        boils: WindowSchema.nullable(),
+        now: z.strictObject({ tempC: z.number(), contentG: z.number(), heldG: z.number() }).optional(),
+      }),
+    )
+    .max(6),
   finishedG: WindowSchema,
   turnDownS: z.number().nullable(),
   leftAloneS: z.number().nullable(),
@@ -28,21 +36,48 @@ export const ForecastSchema = z.strictObject({
     waterG: z.number(), heldG: z.number(), contentG: z.number(), volumeMl: z.number(),
     aroma: z.number().optional(), fatOutG: z.number().optional(), stiffness: z.number().optional(),
   })).max(5000),
-  bands: z.array(z.strictObject({
-    timeS: z.number(), tempC: WindowSchema, contentG: WindowSchema, volumeMl: WindowSchema, freeG: WindowSchema, boundG: WindowSchema,
-    fatOutG: WindowSchema, stiffness: WindowSchema, aroma: WindowSchema, colour: z.strictObject({ dark: LabSchema, middle: LabSchema, light: LabSchema }),
-  })).max(200).optional(),
+  bands: z
+    .array(
+      z.strictObject({
+        timeS: z.number(),
+        tempC: WindowSchema,
+        contentG: WindowSchema,
+        volumeMl: WindowSchema,
+        freeG: WindowSchema,
+        boundG: WindowSchema,
+        fatOutG: WindowSchema,
+        stiffness: WindowSchema,
+        aroma: WindowSchema,
+        colour: z.strictObject({ dark: LabSchema, middle: LabSchema, light: LabSchema }),
+      }),
+    )
+    .max(200)
+    .optional(),
   restsOn: z.strictObject({
     taps: z.number().int(), readings: z.number().int(), batches: z.number().int(), guessedVessels: z.array(z.string()),
   }),
   doubts: z.strictObject({
     asks: z.strictObject({ stage: Id.nullable(), atS: z.number(), sign: z.enum(SIGN_IDS).nullable() }).nullable(),
-    surprise: z.strictObject({
-      mark: z.string().max(80), sign: z.enum(SIGN_IDS), faster: z.boolean(), times: z.number(), flame: Id.nullable(), thought: Id.nullable(),
-    }).nullable(),
+    surprise: z
+      .strictObject({
+        mark: z.string().max(80),
+        sign: z.enum(SIGN_IDS),
+        faster: z.boolean(),
+        times: z.number(),
+        flame: Id.nullable(),
+        thought: Id.nullable(),
+      })
+      .nullable(),
   }).optional(),
   panNow: z.strictObject({ contentG: WindowSchema, tempC: WindowSchema }).optional(),
 }) satisfies z.ZodType<Forecast>
 
 /** What a mark moves at once. */
-export const MovedSchema = ForecastSchema.pick({ nowS: true, effective: true, signs: true, stages: true, sides: true, restsOn: true }) satisfies z.ZodType<Moved>
+export const MovedSchema = ForecastSchema.pick({
+  nowS: true,
+  effective: true,
+  signs: true,
+  stages: true,
+  sides: true,
+  restsOn: true,
+}) satisfies z.ZodType<Moved>

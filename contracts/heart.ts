@@ -18,7 +18,10 @@ export const BoilCheckSchema = z.strictObject({
   pan: z.strictObject({
     id: Id,
     vessel: z.strictObject({
-      innerDiameterMm: z.number().min(80).max(700), depthMm: z.number().min(20).max(500), massG: z.number().min(50).max(20000), material: z.enum(MATERIALS),
+      innerDiameterMm: z.number().min(80).max(700),
+      depthMm: z.number().min(20).max(500),
+      massG: z.number().min(50).max(20000),
+      material: z.enum(MATERIALS),
     }),
     massGuessed: z.boolean(),
   }),
@@ -42,9 +45,19 @@ export const SyrupQuestionSchema = z.strictObject({
   strength: z.discriminatedUnion('by', [
     z.strictObject({ by: z.literal('share'), share: z.number().min(0).max(1) }),
     z.strictObject({ by: z.literal('temperature'), tempC: z.number().min(20).max(200) }),
-    z.strictObject({ by: z.literal('weight'), sugarG: z.number().gt(0).max(50_000), syrupG: z.number().gt(0).max(200_000) }),
+    z.strictObject({
+      by: z.literal('weight'),
+      sugarG: z.number().gt(0).max(50_000),
+      syrupG: z.number().gt(0).max(200_000),
+    }),
     /** How long it has boiled, on a power into the pan. */
-    z.strictObject({ by: z.literal('time'), sugarG: z.number().gt(0).max(50_000), waterG: z.number().gt(0).max(150_000), boiledS: z.number().min(0).max(20_000), powerW: z.number().min(20).max(6000) }),
+    z.strictObject({
+      by: z.literal('time'),
+      sugarG: z.number().gt(0).max(50_000),
+      waterG: z.number().gt(0).max(150_000),
+      boiledS: z.number().min(0).max(20_000),
+      powerW: z.number().min(20).max(6000),
+    }),
   ]),
 })
 export type SyrupQuestion = z.infer<typeof SyrupQuestionSchema>
@@ -61,5 +74,8 @@ export const FlameQuestionSchema = z.strictObject({ plan: CookPlanSchema, wish: 
 export interface FlameQuestion { readonly plan: CookPlan, readonly wish: FlameWish }
 
 /** A finished cook of which is asked what it teaches. */
-export const LearnQuestionSchema = z.strictObject({ plan: CookPlanSchema, observations: z.array(AnyObservationSchema).max(2000) })
+export const LearnQuestionSchema = z.strictObject({
+  plan: CookPlanSchema,
+  observations: z.array(AnyObservationSchema).max(2000),
+})
 export type LearnQuestion = z.infer<typeof LearnQuestionSchema>

@@ -6,10 +6,16 @@ export const LEAST_PASSPHRASE = 8
 export const MOST_PASSPHRASE = 200
 
 /** A new passphrase, with the old one where there is one. */
-export const PassphraseSchema = z.strictObject({ passphrase: z.string().min(LEAST_PASSPHRASE).max(MOST_PASSPHRASE), old: z.string().max(MOST_PASSPHRASE).nullable().default(null) })
+export const PassphraseSchema = z.strictObject({
+  passphrase: z.string().min(LEAST_PASSPHRASE).max(MOST_PASSPHRASE),
+  old: z.string().max(MOST_PASSPHRASE).nullable().default(null),
+})
 /** The passphrase once more, before something is taken away for good. */
 export const ProofSchema = z.strictObject({ passphrase: z.string().min(1).max(MOST_PASSPHRASE) })
-export const EnterSchema = z.strictObject({ passphrase: z.string().min(1).max(MOST_PASSPHRASE), name: z.string().max(60).default('') })
+export const EnterSchema = z.strictObject({
+  passphrase: z.string().min(1).max(MOST_PASSPHRASE),
+  name: z.string().max(60).default(''),
+})
 
 /** How the hearth stands to the house network, as the asker may know it. */
 export const HouseStateSchema = z.strictObject({
@@ -25,5 +31,11 @@ export const HouseStateSchema = z.strictObject({
 export type HouseState = z.infer<typeof HouseStateSchema>
 
 /** A device that has entered. */
-export const SessionLineSchema = z.strictObject({ id: Id, name: z.string().max(60), createdAt: Millis, seenAt: Millis, own: z.boolean() })
+export const SessionLineSchema = z.strictObject({
+  id: Id,
+  name: z.string().max(60),
+  createdAt: Millis,
+  seenAt: Millis,
+  own: z.boolean(),
+})
 export type SessionLine = z.infer<typeof SessionLineSchema>

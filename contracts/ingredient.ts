@@ -31,14 +31,35 @@ export const IngredientSchema = z.strictObject({
   families: z.array(Id).max(6),
   /** Poured, not packed: g/ml. */
   bulkDensity: z.number().min(0.1).max(2),
-  piece: z.strictObject({
-    noun: z.string().min(1).max(30), plural: z.string().min(1).max(30), small: z.number().gt(0), medium: z.number().gt(0), large: z.number().gt(0),
-  }).nullable(),
-  yields: z.strictObject({ prepared: z.number().min(0.1).max(1), soakGain: z.number().min(0).max(2), ground: z.number().min(0.5).max(1) }),
+  piece: z
+    .strictObject({
+      noun: z.string().min(1).max(30),
+      plural: z.string().min(1).max(30),
+      small: z.number().gt(0),
+      medium: z.number().gt(0),
+      large: z.number().gt(0),
+    })
+    .nullable(),
+  yields: z.strictObject({
+    prepared: z.number().min(0.1).max(1),
+    soakGain: z.number().min(0).max(2),
+    ground: z.number().min(0.5).max(1),
+  }),
   /** Parts of 100 g, energy in kJ. */
   nutrients: z.strictObject({
-    water: Part, protein: Part, fat: Part, sucrose: Part, glucose: Part, fructose: Part, maltose: Part, lactose: Part, starch: Part,
-    fibre: Part, ash: Part, acids: Part, energyKj: z.number().min(0).max(3900),
+    water: Part,
+    protein: Part,
+    fat: Part,
+    sucrose: Part,
+    glucose: Part,
+    fructose: Part,
+    maltose: Part,
+    lactose: Part,
+    starch: Part,
+    fibre: Part,
+    ash: Part,
+    acids: Part,
+    energyKj: z.number().min(0).max(3900),
   }),
   composition: CompositionSchema,
   /** Grain that scratches a coated pan. */
@@ -53,11 +74,17 @@ export const IngredientSchema = z.strictObject({
   packagesG: z.array(z.number().gt(0)).min(1).max(6),
   keepsDays: z.number().int().min(1).max(3650),
   source: z.strictObject({
-    density: z.string().min(1), composition: z.string().min(1), densityOrigin: OriginOfFigure, compositionOrigin: OriginOfFigure,
+    density: z.string().min(1),
+    composition: z.string().min(1),
+    densityOrigin: OriginOfFigure,
+    compositionOrigin: OriginOfFigure,
   }),
 }) satisfies z.ZodType<Ingredient>
 
 /** An ingredient of the household's own, as it is typed: what is left empty is taken from the food it is most like. */
 export const OwnIngredientSchema = z.strictObject({
-  name: Name, like: Id, bulkDensity: z.number().min(0.1).max(2).nullable(), pricePerKg: z.number().gt(0).max(1_000_000).nullable(),
+  name: Name,
+  like: Id,
+  bulkDensity: z.number().min(0.1).max(2).nullable(),
+  pricePerKg: z.number().gt(0).max(1_000_000).nullable(),
 })

@@ -43,8 +43,10 @@ export type Pan = z.infer<typeof PanSchema>
 export const FireSchema = z.strictObject({
   id: Id,
   name: Name,
-  marks: z.array(z.strictObject({ id: Id, label: z.string().trim().min(1).max(20), watts: z.number().min(20).max(6000) }))
-    .min(1).max(12)
+  marks: z
+    .array(z.strictObject({ id: Id, label: z.string().trim().min(1).max(20), watts: z.number().min(20).max(6000) }))
+    .min(1)
+    .max(12)
     .refine(marks => marks.every((mark, i) => i === 0 || mark.watts > marks[i - 1]!.watts), { message: 'marks-rise' }),
   origin: OriginSchema,
   kind: z.enum(FIRE_KIND_IDS).optional(),
@@ -55,8 +57,17 @@ export type Fire = z.infer<typeof FireSchema>
 export const CorrectionSchema = z.strictObject({
   id: Id,
   bulkDensity: z.number().min(0.1).max(2).optional(),
-  weighings: z.array(z.strictObject({ at: Millis, volumeMl: z.number().min(1).max(10_000), massG: z.number().min(1).max(20_000) })
-    .refine(one => one.massG >= 0.1 * one.volumeMl && one.massG <= 2 * one.volumeMl, { message: 'no-such-density' })).max(60).readonly().optional(),
+  weighings: z
+    .array(
+      z
+        .strictObject({ at: Millis, volumeMl: z.number().min(1).max(10_000), massG: z.number().min(1).max(20_000) })
+        .refine(one => one.massG >= 0.1 * one.volumeMl && one.massG <= 2 * one.volumeMl, {
+          message: 'no-such-density',
+        }),
+    )
+    .max(60)
+    .readonly()
+    .optional(),
   pieceG: z.number().min(0.001).max(10000).optional(),
   prepared: z.number().min(0.1).max(1).optional(),
   soakGain: z.number().min(0).max(2).optional(),
@@ -68,12 +79,22 @@ const Day = z.number().int().min(0).max(90_000)
 
 /** Something in the house; days are counted from 1970-01-01. */
 export const StoreItemSchema = z.strictObject({
-  id: Id, ingredient: Id, massG: z.number().min(0).max(200_000), gotOn: Day, openedOn: Day.nullable(), useBy: Day.nullable(),
+  id: Id,
+  ingredient: Id,
+  massG: z.number().min(0).max(200_000),
+  gotOn: Day,
+  openedOn: Day.nullable(),
+  useBy: Day.nullable(),
 }) satisfies z.ZodType<StoreItem>
 
 /** A tray or plate, mm. */
 export const TraySchema = z.strictObject({
-  id: Id, name: Name, shape: z.enum(['round', 'rectangle']), widthMm: z.number().min(50).max(1000), lengthMm: z.number().min(50).max(1000), depthMm: z.number().min(5).max(200),
+  id: Id,
+  name: Name,
+  shape: z.enum(['round', 'rectangle']),
+  widthMm: z.number().min(50).max(1000),
+  lengthMm: z.number().min(50).max(1000),
+  depthMm: z.number().min(5).max(200),
 })
 export type Tray = z.infer<typeof TraySchema>
 
@@ -95,16 +116,36 @@ export type Settings = z.infer<typeof SettingsSchema>
 
 /** Shelves of the kitchen by name. */
 export const SHELVES = {
-  measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema, corrections: CorrectionSchema, store: StoreItemSchema, settings: SettingsSchema, ingredients: IngredientSchema,
+  measures: MeasureSchema,
+  pans: PanSchema,
+  fires: FireSchema,
+  trays: TraySchema,
+  corrections: CorrectionSchema,
+  store: StoreItemSchema,
+  settings: SettingsSchema,
+  ingredients: IngredientSchema,
 } as const
 export type ShelfName = keyof typeof SHELVES
-export const SHELF_NAMES = ['measures', 'pans', 'fires', 'trays', 'corrections', 'store', 'settings', 'ingredients'] as const satisfies readonly ShelfName[]
+export const SHELF_NAMES = [
+  'measures',
+  'pans',
+  'fires',
+  'trays',
+  'corrections',
+  'store',
+  'settings',
+  'ingredients',
+] as const satisfies readonly ShelfName[]
 export const ShelfNameSchema = z.enum(SHELF_NAMES)
 
 /** Everything on the shelves. */
 export const KitchenSchema = z.strictObject({
-  measures: z.array(MeasureSchema), pans: z.array(PanSchema), fires: z.array(FireSchema),
-  trays: z.array(TraySchema).default([]), corrections: z.array(CorrectionSchema).default([]), store: z.array(StoreItemSchema).default([]),
+  measures: z.array(MeasureSchema),
+  pans: z.array(PanSchema),
+  fires: z.array(FireSchema),
+  trays: z.array(TraySchema).default([]),
+  corrections: z.array(CorrectionSchema).default([]),
+  store: z.array(StoreItemSchema).default([]),
   settings: z.array(SettingsSchema).default([]),
   /** Ingredients of the household's own. */
   ingredients: z.array(IngredientSchema).default([]),

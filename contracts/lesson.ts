@@ -17,7 +17,15 @@ export const EvidenceSchema = z.object({
 /** Something the household has taught its hearth beside its batches. Kept under its own id; it can be taken back. */
 export const LessonSchema = z.discriminatedUnion('kind', [
   /** A boil check. */
-  z.strictObject({ kind: z.literal('boil-check'), id: Id, at: Millis, pan: Name, fire: Name, mark: Name, check: BoilCheckSchema }),
+  z.strictObject({
+    kind: z.literal('boil-check'),
+    id: Id,
+    at: Millis,
+    pan: Name,
+    fire: Name,
+    mark: Name,
+    check: BoilCheckSchema,
+  }),
   /** A batch entered from memory: its plan, and when what began and ended. */
   z.strictObject({ kind: z.literal('remembered'), id: Id, at: Millis, dish: Name, cook: LearnQuestionSchema }),
   /** A batch or lesson is no longer to be learned from. */
@@ -27,28 +35,55 @@ export const LessonSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('new-bag'), id: Id, at: Millis, family: z.enum(FAMILY_IDS) }),
 ])
 interface Taught { readonly id: string, readonly at: number }
-export type Lesson = Taught & (
-  | { readonly kind: 'boil-check', readonly pan: string, readonly fire: string, readonly mark: string, readonly check: BoilCheck }
-  | { readonly kind: 'remembered', readonly dish: string, readonly cook: { readonly plan: CookPlan, readonly observations: readonly Observation[] } }
-  | { readonly kind: 'forgotten', readonly source: string }
-  | { readonly kind: 'changed', readonly fire: string }
-  | { readonly kind: 'new-bag', readonly family: FamilyId }
-)
+export type Lesson = Taught
+  & (
+    | {
+        readonly kind: 'boil-check'
+        readonly pan: string
+        readonly fire: string
+        readonly mark: string
+        readonly check: BoilCheck
+      }
+    | {
+        readonly kind: 'remembered'
+        readonly dish: string
+        readonly cook: { readonly plan: CookPlan; readonly observations: readonly Observation[] }
+      }
+    | { readonly kind: 'forgotten'; readonly source: string }
+    | { readonly kind: 'changed'; readonly fire: string }
+    | { readonly kind: 'new-bag'; readonly family: FamilyId }
+  )
 
 const WindowSchema = z.strictObject({ early: z.number(), middle: z.number(), late: z.number() })
 /** What a boil check says, as it is answered and kept. */
 export const BoilReadingSchema = z.object({
-  powerW: WindowSchema, factor: WindowSchema, lossW: WindowSchema, boilingC: z.number(),
-  thermometer: z.strictObject({ errorK: z.number(), altitudeM: z.number() }).nullable(), evidence: z.array(EvidenceSchema),
+  powerW: WindowSchema,
+  factor: WindowSchema,
+  lossW: WindowSchema,
+  boilingC: z.number(),
+  thermometer: z.strictObject({ errorK: z.number(), altitudeM: z.number() }).nullable(),
+  evidence: z.array(EvidenceSchema),
 }) satisfies z.ZodType<BoilReading>
 
 /** A lesson with what it says. */
-export const ToldLessonSchema = z.strictObject({ lesson: LessonSchema, reading: BoilReadingSchema.nullable(), evidence: z.array(EvidenceSchema) })
-export interface ToldLesson { readonly lesson: Lesson, readonly reading: BoilReading | null, readonly evidence: readonly Evidence[] }
+export const ToldLessonSchema = z.strictObject({
+  lesson: LessonSchema,
+  reading: BoilReadingSchema.nullable(),
+  evidence: z.array(EvidenceSchema),
+})
+export interface ToldLesson {
+  readonly lesson: Lesson
+  readonly reading: BoilReading | null
+  readonly evidence: readonly Evidence[]
+}
 
 /** Where readings come from: the newest batches and the lessons. */
 export const EvidenceSourceSchema = z.strictObject({
-  id: Id, kind: z.enum(['batch', 'boil-check', 'remembered']), name: z.string().max(200), at: Millis, forgotten: z.boolean(),
+  id: Id,
+  kind: z.enum(['batch', 'boil-check', 'remembered']),
+  name: z.string().max(200),
+  at: Millis,
+  forgotten: z.boolean(),
 })
 export type EvidenceSource = z.infer<typeof EvidenceSourceSchema>
 

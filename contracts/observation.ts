@@ -50,11 +50,18 @@ export type StoredObservation = z.infer<typeof StoredObservationSchema>
 export const LooseAppendSchema = z.strictObject({ sentAt: Millis, observations: z.array(z.unknown()).min(1).max(200) })
 
 /** An observation that is not taken, by its id (empty where it has none), with what is wrong with it. */
-export const RefusedObservationSchema = z.strictObject({ id: z.string().max(64), path: z.string(), message: z.string() })
+export const RefusedObservationSchema = z.strictObject({
+  id: z.string().max(64),
+  path: z.string(),
+  message: z.string(),
+})
 export type RefusedObservation = z.infer<typeof RefusedObservationSchema>
 
 /** The server's answer: these ids are on disk; those that are refused will never be. */
-export const AppendAnswerSchema = z.strictObject({ acknowledged: z.array(StoredObservationSchema), refused: z.array(RefusedObservationSchema).default([]) })
+export const AppendAnswerSchema = z.strictObject({
+  acknowledged: z.array(StoredObservationSchema),
+  refused: z.array(RefusedObservationSchema).default([]),
+})
 export type AppendAnswer = z.infer<typeof AppendAnswerSchema>
 
 /** An observation of a plan or example file: already timed or not. */

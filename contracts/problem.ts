@@ -2,8 +2,33 @@ import { z } from 'zod'
 
 /** Codes of everything the server refuses; docs/errors.md lists them. */
 export const PROBLEM_CODES = [
-  'body-not-understood', 'body-too-large', 'not-found', 'already-different', 'changed-meanwhile', 'method-not-allowed', 'not-json',
-  'went-wrong', 'enter-first', 'wrong-passphrase', 'too-many-tries', 'too-fast', 'wrong-host', 'other-origin', 'not-from-here', 'no-passphrase', 'prove-again', 'too-many-streams', 'body-too-slow', 'not-readable', 'busy', 'disk-full', 'not-a-photo', 'too-many-photos', 'too-many-addresses', 'not-a-backup', 'house-not-empty',
+  'body-not-understood',
+  'body-too-large',
+  'not-found',
+  'already-different',
+  'changed-meanwhile',
+  'method-not-allowed',
+  'not-json',
+  'went-wrong',
+  'enter-first',
+  'wrong-passphrase',
+  'too-many-tries',
+  'too-fast',
+  'wrong-host',
+  'other-origin',
+  'not-from-here',
+  'no-passphrase',
+  'prove-again',
+  'too-many-streams',
+  'body-too-slow',
+  'not-readable',
+  'busy',
+  'disk-full',
+  'not-a-photo',
+  'too-many-photos',
+  'too-many-addresses',
+  'not-a-backup',
+  'house-not-empty',
 ] as const
 export type ProblemCode = (typeof PROBLEM_CODES)[number]
 

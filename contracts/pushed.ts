@@ -5,7 +5,10 @@ import { StoredObservationSchema } from './observation'
 /** Most streams and days that one page follows at once. */
 export const MOST_FOLLOWED = 60
 
-/** What a page follows, over the one connection it holds for all of it; `after` is the place of the last observation it has. */
+/**
+ * What a page follows, over the one connection it holds for all of it; `after` is the place of the last observation it
+ * has.
+ */
 export const FollowedSchema = z.object({
   stream: z.array(Id).max(MOST_FOLLOWED), spread: z.array(Id).max(MOST_FOLLOWED), after: z.int().min(0).nullable(),
 })

@@ -9,4 +9,7 @@ export interface SharedDish {
   /** Ingredients of the giving household's own. */
   readonly ingredients: readonly Ingredient[]
 }
-export const SharedDishSchema = z.strictObject({ dish: DishCardSchema, ingredients: z.array(IngredientSchema).max(30) }) satisfies z.ZodType<SharedDish>
+export const SharedDishSchema = z.strictObject({
+  dish: DishCardSchema,
+  ingredients: z.array(IngredientSchema).max(30),
+}) satisfies z.ZodType<SharedDish>

@@ -36,7 +36,13 @@ const ScheduleSchema = z.strictObject({
 })
 /** A flame plan: schedules, shares of one, times in s since the start of the roast. */
 export const FlamePlanSchema = z.strictObject({
-  wish: FlameWishSchema, advised: ScheduleSchema, safer: ScheduleSchema.nullable(), quicker: ScheduleSchema.nullable(), leastS: z.number(), met: z.boolean(), tried: z.number().int(),
+  wish: FlameWishSchema,
+  advised: ScheduleSchema,
+  safer: ScheduleSchema.nullable(),
+  quicker: ScheduleSchema.nullable(),
+  leastS: z.number(),
+  met: z.boolean(),
+  tried: z.number().int(),
 }) satisfies z.ZodType<FlamePlan>
 const TakeOffSchema = z.strictObject({ timeS: z.number(), reaches: Share })
 /** What is ahead of a running roast. */

@@ -26,11 +26,24 @@ export function boilOnce(at: number): Lesson {
   const mark = fire.marks[3]!
   const { innerDiameterMm, depthMm, massG, material } = pan
   const check: BoilCheck = {
-    id: 'demo-boil', fire: { id: fire.id, kind: fire.kind ?? 'gas', mark: mark.id, watts: mark.watts },
+    id: 'demo-boil',
+    fire: { id: fire.id, kind: fire.kind ?? 'gas', mark: mark.id, watts: mark.watts },
     pan: { id: pan.id, vessel: { innerDiameterMm, depthMm, massG, material }, massGuessed: pan.massOrigin === 'guess' },
-    lid: true, waterG: WATER_G, fromC: 26, boilS: 5000, half: null, boiledOn: null, atBoilC: null, airC: 26, altitudeM: 240, when: at,
+    lid: true,
+    waterG: WATER_G,
+    fromC: 26,
+    boilS: 5000,
+    half: null,
+    boiledOn: null,
+    atBoilC: null,
+    airC: 26,
+    altitudeM: 240,
+    when: at,
   }
-  const truth = { ...memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0), mainFire: HIDDEN.mainFire }
+  const truth = {
+    ...memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0),
+    mainFire: HIDDEN.mainFire,
+  }
   const happens = (of: BoilCheck) => {
     const program = boilProgram(of)
     const record = ensembleRecord(1, program.stages.length, program.queries.length, 0)
@@ -41,6 +54,10 @@ export function boilOnce(at: number): Lesson {
   const left = happens({ ...check, boilS, boiledOn: { seconds: BOIL_ON_S, lostG: 0 } }).readings[0]!
   return {
     kind: 'boil-check', id: check.id, at, pan: pan.name, fire: fire.name, mark: mark.label,
-    check: { ...check, boilS: Math.round(boilS * READ_LATE), boiledOn: { seconds: BOIL_ON_S, lostG: Math.round(WATER_G - left + SCALE_OFF_G) } },
+    check: {
+      ...check,
+      boilS: Math.round(boilS * READ_LATE),
+      boiledOn: { seconds: BOIL_ON_S, lostG: Math.round(WATER_G - left + SCALE_OFF_G) },
+    },
   }
 }

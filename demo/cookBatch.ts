@@ -30,7 +30,13 @@ export interface CookedBatch { readonly plan: CookPlan, readonly observations: r
  * @param seed of the day's chance
  * @returns plan and observations
  */
-export function cookBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evidence[], startedAt: number, seed: number): CookedBatch {
+export function cookBatch(
+  dish: Dish,
+  batch: DemoBatch,
+  evidence: readonly Evidence[],
+  startedAt: number,
+  seed: number,
+): CookedBatch {
   const uniform = seededRandom(seed)
   const bare = planBatch(dish, batch, evidence, startedAt, seed)
   const plan = { ...bare, forecast: forecastToKeep(forecastCook(bare, [], 0, 300)) }
@@ -45,7 +51,7 @@ export function cookBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evide
   }
   story.tell(0, 'cook.started', {})
   const nutsS = story.tell(until('nuts-golden', 0, 1.03), 'stage.began', { stage: 'roast' })
-  const lit = Math.max(nutsS + 5, (plan.forecast?.sides[0]?.lightS ?? 240))
+  const lit = Math.max(nutsS + 5, plan.forecast?.sides[0]?.lightS ?? 240)
   const pourS = until('pale', nutsS, batch.pourLate)
   const aromaS = until('aroma', nutsS, 1)
   if (lit < pourS - 20) story.tell(lit, 'vessel.lit', { vessel: 'pot' })
@@ -58,7 +64,10 @@ export function cookBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evide
   const endS = story.tell(until('leaves-sides', takenS, batch.endLate), 'stage.began', { stage: 'rest' })
   if (batch.weighs) {
     const mass = happens(endS + 60).masses[5]!
-    story.tell(endS + 12, 'weighed', { vessel: 'pan', grossG: Math.round(mass + plan.vessels.pan!.vessel.massG + SCALE_NOISE * normal(uniform)) })
+    story.tell(endS + 12, 'weighed', {
+      vessel: 'pan',
+      grossG: Math.round(mass + plan.vessels.pan!.vessel.massG + SCALE_NOISE * normal(uniform)),
+    })
   }
   story.tell(endS + 310, 'cook.finished', {})
   story.tell(endS + 400, 'outcome', { faults: batch.faults, line: batch.line })
@@ -66,14 +75,34 @@ export function cookBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evide
 }
 
 /** The plan of a batch, without a forecast. */
-function planBatch(dish: Dish, batch: DemoBatch, evidence: readonly Evidence[], startedAt: number, seed: number): CookPlan {
-  const find = <T extends { readonly id: string }>(list: readonly T[], id: string): T => list.find(one => one.id === id)!
-  return planCook(`demo-${seed}`, {
-    dish, baseG: batch.baseG, ingredients: INGREDIENTS, cup: find(DEMO_KITCHEN.measures, 'glass'),
-    pans: { pan: find(DEMO_KITCHEN.pans, batch.pan), pot: find(DEMO_KITCHEN.pans, 'milk-pot') },
-    fires: { pan: find(DEMO_KITCHEN.fires, 'front'), pot: find(DEMO_KITCHEN.fires, 'back') },
-    flames: { roast: batch.roast }, people: Math.round(batch.baseG / 42), firstBelief: firstBelief(), evidence, seed, airC: 26, altitudeM: 240,
-  }, startedAt - 20 * 60_000)
+function planBatch(
+  dish: Dish,
+  batch: DemoBatch,
+  evidence: readonly Evidence[],
+  startedAt: number,
+  seed: number,
+): CookPlan {
+  const find = <T extends { readonly id: string }>(list: readonly T[], id: string): T =>
+    list.find(one => one.id === id)!
+  return planCook(
+    `demo-${seed}`,
+    {
+      dish,
+      baseG: batch.baseG,
+      ingredients: INGREDIENTS,
+      cup: find(DEMO_KITCHEN.measures, 'glass'),
+      pans: { pan: find(DEMO_KITCHEN.pans, batch.pan), pot: find(DEMO_KITCHEN.pans, 'milk-pot') },
+      fires: { pan: find(DEMO_KITCHEN.fires, 'front'), pot: find(DEMO_KITCHEN.fires, 'back') },
+      flames: { roast: batch.roast },
+      people: Math.round(batch.baseG / 42),
+      firstBelief: firstBelief(),
+      evidence,
+      seed,
+      airC: 26,
+      altitudeM: 240,
+    },
+    startedAt - 20 * 60_000,
+  )
 }
 
 /** Collects what the house marks, in order of time. */

@@ -78,7 +78,9 @@ describe('the demo house', () => {
   it('lets the burnt one be far darker than one that came right', () => {
     const lightest = (i: number): number => {
       const { plan, observations } = cooked(i)
-      return Math.min(...settleCook(plan, observations).summary.stones.map(stone => Number.parseInt(stone.colour.slice(1, 3), 16)))
+      return Math.min(
+        ...settleCook(plan, observations).summary.stones.map(stone => Number.parseInt(stone.colour.slice(1, 3), 16)),
+      )
     }
     const burnt = DEMO_BATCHES.findIndex(batch => batch.faults.includes('burnt'))
     expect(lightest(burnt)).toBeLessThan(0.6 * lightest(0))
@@ -93,7 +95,8 @@ describe('the demo house', () => {
     expect(late).toEqual({})
     expect(cost - bound).toBeLessThanOrEqual(0.15 * cost)
     const { waits } = planCost(day, starts)
-    for (const dish of spread.dishes.filter(one => one.serve === 'hot')) expect(waits[dish.id], dish.card.name).toBeLessThan(75)
+    for (const dish of spread.dishes.filter(one => one.serve === 'hot'))
+      expect(waits[dish.id], dish.card.name).toBeLessThan(75)
     expect(tries!.coldPours / tries!.pours).toBeLessThan(0.03)
   })
 })

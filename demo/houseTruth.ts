@@ -8,8 +8,8 @@ import { HIDDEN } from './house'
 const ORDINARY = 0.5
 
 /**
- * What is hidden in one cook of the demo house: lasting numbers of the house and the dish, the same in every batch, with the
- * day's own scatter.
+ * What is hidden in one cook of the demo house: lasting numbers of the house and the dish, the same in every batch,
+ * with the day's own scatter.
  *
  * @param plan of the dish, believed as of a household that has cooked nothing
  * @param day a factor of the day about one, by its scatter in log
@@ -20,7 +20,16 @@ export function houseTruth(plan: CookPlan, day: (spread: number) => number): Mem
   const normals = fillNormal(new Float64Array(MEMBER_NAMES.length), seededRandom(seed)).map(value => ORDINARY * value)
   const lasting = memberValues(beliefColumns(plan.belief), normals, 0)
   return {
-    ...lasting, mainLadder: 0, mainFire: HIDDEN.mainFire * day(0.08), otherFire: HIDDEN.otherFire * day(0.08), panMass: 1, heatLoss: 13 * day(0.08),
-    contact: lasting.contact * day(0.1), roastPace: lasting.roastPace * day(0.05), wetPace: lasting.wetPace * day(0.05), uptake: lasting.uptake * day(0.08), pourTime: lasting.pourTime * day(0.2),
+    ...lasting,
+    mainLadder: 0,
+    mainFire: HIDDEN.mainFire * day(0.08),
+    otherFire: HIDDEN.otherFire * day(0.08),
+    panMass: 1,
+    heatLoss: 13 * day(0.08),
+    contact: lasting.contact * day(0.1),
+    roastPace: lasting.roastPace * day(0.05),
+    wetPace: lasting.wetPace * day(0.05),
+    uptake: lasting.uptake * day(0.08),
+    pourTime: lasting.pourTime * day(0.2),
   }
 }

@@ -42,8 +42,18 @@ export function lampEvening(kitchen: Kitchen, evidence: readonly Evidence[], eve
       return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, MEMBERS), INGREDIENTS)
     }),
     hands: [
-      { id: 'h1', name: 'Your hands', roasts: true, away: [{ from: 1440 + 14 * 60, to: 1440 + 15 * 60, why: 'market' }] },
-      { id: 'h2', name: 'Ilan’s hands', roasts: false, away: [{ from: 1440 + 8 * 60, to: 1440 + 16 * 60, why: 'at work' }] },
+      {
+        id: 'h1',
+        name: 'Your hands',
+        roasts: true,
+        away: [{ from: 1440 + 14 * 60, to: 1440 + 15 * 60, why: 'market' }],
+      },
+      {
+        id: 'h2',
+        name: 'Ilan’s hands',
+        roasts: false,
+        away: [{ from: 1440 + 8 * 60, to: 1440 + 16 * 60, why: 'at work' }],
+      },
     ],
     nights: { from: 22 * 60 + 30, to: 6 * 60 + 30 }, ...vesselsOfKitchen(kitchen), washMin: 5, wishes: [], shared: [],
     promises: [
@@ -62,6 +72,14 @@ function withPlan(spread: Spread, now: number): Spread {
   const { plan, tries, latest } = found
   if (plan?.type !== 'plan' || !plan.plan || tries?.type !== 'tries' || latest?.type !== 'latest') return spread
   const { tries: tried, lateTries, pours, coldPours } = tries.tries
-  return { ...spread, plan: { ...plan.plan, latest: latest.latest, least: latest.least, tries: { tries: tried, lateTries, pours, coldPours } } }
+  return {
+    ...spread,
+    plan: {
+      ...plan.plan,
+      latest: latest.latest,
+      least: latest.least,
+      tries: { tries: tried, lateTries, pours, coldPours },
+    },
+  }
 }
 

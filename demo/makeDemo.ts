@@ -37,12 +37,21 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
   await stock(hearth)
   const dish = stageDish(await hearth.dishes.one(STARTER_DISHES[0]!.id))
   const midnight = Math.floor(todayMs / DAY_MS) * DAY_MS
-  const at = (batch: { readonly daysAgo: number, readonly hour: number }, i: number): number =>
-    (Number.isInteger(batch.daysAgo) ? midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000 : todayMs - batch.daysAgo * DAY_MS)
+  const at = (batch: { readonly daysAgo: number; readonly hour: number }, i: number): number =>
+    Number.isInteger(batch.daysAgo)
+      ? midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
+      : todayMs - batch.daysAgo * DAY_MS
   const days = [
-    ...DEMO_BATCHES.map((batch, i) => ({ startedAt: at(batch, i), after: batch.after ?? EATEN_UP, cook: (evidence: readonly Evidence[], startedAt: number) => cookBatch(dish, batch, evidence, startedAt, 401 + i) })),
+    ...DEMO_BATCHES.map((batch, i) => ({
+      startedAt: at(batch, i),
+      after: batch.after ?? EATEN_UP,
+      cook: (evidence: readonly Evidence[], startedAt: number) => cookBatch(dish, batch, evidence, startedAt, 401 + i),
+    })),
     ...OTHER_BATCHES.map((batch, i) => ({
-      startedAt: at(batch, i), after: batch.after ?? EATEN_UP, cook: async (evidence: readonly Evidence[], startedAt: number) => cookOtherBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
+      startedAt: at(batch, i),
+      after: batch.after ?? EATEN_UP,
+      cook: async (evidence: readonly Evidence[], startedAt: number) =>
+        cookOtherBatch(stageDish(await hearth.dishes.one(batch.dish)), batch, evidence, startedAt, 701 + i),
     })),
   ].sort((p, q) => p.startedAt - q.startedAt)
   let boiled = false
@@ -66,15 +75,35 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
       nowMs = Math.round(endedAt + hours * 3_600_000)
       if (nowMs > todayMs) continue
       if (kind === 'dish.changed') await changeDish(hearth, String(payload.dish))
-      await hearth.append(cooked.plan.id, { sentAt: nowMs, observations: [{ id: `${cooked.plan.id}-after-${i}`, device: 'kitchen-tablet', number: 900 + i, deviceTime: nowMs, kind, payload }] })
+      await hearth.append(cooked.plan.id, {
+        sentAt: nowMs,
+        observations: [
+          {
+            id: `${cooked.plan.id}-after-${i}`,
+            device: 'kitchen-tablet',
+            number: 900 + i,
+            deviceTime: nowMs,
+            kind,
+            payload,
+          },
+        ],
+      })
     }
     await hearth.settled()
   }
   nowMs = todayMs
-  // Late in the evening its soaking would begin in minutes: the day is then a day later, so that it is seen before it is on.
+  // Late in the evening its soaking would begin in minutes: the day is then a day later, so that it is seen before it
+  // is on.
   const sooner = minuteOfDay(todayMs) < LATE_MIN
   const eve = localDate(sooner ? todayMs : todayMs + DAY_MS)
-  await hearth.spreads.put(lampEvening(DEMO_KITCHEN, (await hearth.lessons.learned()).evidence, eve, minuteOfDay(todayMs) - (sooner ? 0 : 1440)))
+  await hearth.spreads.put(
+    lampEvening(
+      DEMO_KITCHEN,
+      (await hearth.lessons.learned()).evidence,
+      eve,
+      minuteOfDay(todayMs) - (sooner ? 0 : 1440),
+    ),
+  )
   await hearth.close()
 }
 
@@ -93,7 +122,12 @@ function localDate(ms: number): string {
 /** The changed copy that the house made of a dish: it stands longer after the turn. */
 async function changeDish(hearth: Hearth, id: string): Promise<void> {
   const card = await hearth.dishes.one(id)
-  const next = editedDish(card, { kind: 'minutes', stages: ['milk', 'sweeten', 'enrich'], times: 1.2 }, ingredient => INGREDIENTS.find(row => row.id === ingredient)!, '20 % more usual minutes after the turn')
+  const next = editedDish(
+    card,
+    { kind: 'minutes', stages: ['milk', 'sweeten', 'enrich'], times: 1.2 },
+    ingredient => INGREDIENTS.find(row => row.id === ingredient)!,
+    '20 % more usual minutes after the turn',
+  )
   if (next) await hearth.dishes.add(next)
 }
 

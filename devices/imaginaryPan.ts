@@ -31,7 +31,12 @@ export function drawTruth(plan: CookPlan, uniform: Uniform): MemberValues {
  * @param nowS how far the cook is, s
  * @returns a record of one member
  */
-export function runTruth(plan: CookPlan, truth: MemberValues, observations: readonly Observation[], nowS: number): EnsembleRecord {
+export function runTruth(
+  plan: CookPlan,
+  truth: MemberValues,
+  observations: readonly Observation[],
+  nowS: number,
+): EnsembleRecord {
   const program = compileProgram(plan, replay(plan, observations), nowS)
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   simulate(program, truth, record, 0)

@@ -2,7 +2,19 @@ import type { MemberValues } from '../core/process/belief/memberValues'
 import type { BaseNumbers } from '../core/process/engine/baseNumbers'
 import { evaporate } from '../core/process/engine/evaporate'
 import { exchangeHeat } from '../core/process/engine/exchangeHeat'
-import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, NUTS, PAN_TEMP, POWER, SOLIDS, TEMP, WATER } from '../core/process/engine/layout'
+import {
+  AROMA,
+  BROWNING,
+  CHARRING,
+  HELD,
+  NUT_BROWNING,
+  NUTS,
+  PAN_TEMP,
+  POWER,
+  SOLIDS,
+  TEMP,
+  WATER,
+} from '../core/process/engine/layout'
 import { ripen } from '../core/process/engine/ripen'
 import { softenTissue } from '../core/process/engine/softenTissue'
 import type { VesselControls } from '../core/process/engine/stepVessel'
@@ -15,10 +27,25 @@ import { arrhenius } from '../core/materials/browning/arrhenius'
  * Pans that obey other laws than the forecast believes, for putting it to the test: each differs in structure, not in a
  * number. Their figures are invented for that purpose.
  */
-type Step = (state: Float64Array, at: number, vessel: VesselConditions, family: BaseNumbers, member: MemberValues, controls: VesselControls, stepS: number) => void
+type Step = (
+  state: Float64Array,
+  at: number,
+  vessel: VesselConditions,
+  family: BaseNumbers,
+  member: MemberValues,
+  controls: VesselControls,
+  stepS: number,
+) => void
 
 /** The rest of a step once heat and vapour are done. */
-function ripened(state: Float64Array, at: number, family: BaseNumbers, member: MemberValues, stepS: number, law: typeof ripen): void {
+function ripened(
+  state: Float64Array,
+  at: number,
+  family: BaseNumbers,
+  member: MemberValues,
+  stepS: number,
+  law: typeof ripen,
+): void {
   if (state[at + SOLIDS]! > 0) {
     if (family.fresh) softenTissue(state, at, member, stepS)
     takeUpLiquid(state, at, family, member, waterRoomG(state, at, family, member), stepS)
@@ -51,7 +78,8 @@ function browningThatGetsGoing(state: Float64Array, at: number, member: MemberVa
 /** A pan that gives its heat away: it radiates by the fourth power, and the flame grips less the hotter the pan is. */
 const otherLosses: Step = (state, at, vessel, family, member, controls, stepS) => {
   const pan = state[at + PAN_TEMP]!
-  const radiated = 0.7 * 5.67e-8 * ((pan + 273.15) ** 4 - (vessel.airC + 273.15) ** 4) * (vessel.wallArea + 0.5 * vessel.baseArea)
+  const radiated =
+    0.7 * 5.67e-8 * ((pan + 273.15) ** 4 - (vessel.airC + 273.15) ** 4) * (vessel.wallArea + 0.5 * vessel.baseArea)
   const grip = Math.max(0.4, 1 - 0.00022 * (pan - vessel.airC))
   state[at + POWER] = Math.max(0, controls.powerW * grip - radiated)
   exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
@@ -69,7 +97,8 @@ const otherMoisture: Step = (state, at, vessel, family, member, controls, stepS)
   evaporate(state, at, vessel, member, controls.cover, stepS)
   if (roasting && before > 0) {
     // Each gram that leaves a roast takes two grams' heat: bound water, and vapour that has to be pushed out.
-    state[at + TEMP]! -= 0.8 * 2257 * (before - state[at + WATER]!) / (1.55 * state[at + SOLIDS]! + 2.1 * 100 + 4.18 * before)
+    state[at + TEMP]! -=
+      (0.8 * 2257 * (before - state[at + WATER]!)) / (1.55 * state[at + SOLIDS]! + 2.1 * 100 + 4.18 * before)
   }
   ripened(state, at, family, member, stepS, ripen)
 }
@@ -89,5 +118,10 @@ const unevenPan: Step = (state, at, vessel, family, member, controls, stepS) => 
 }
 
 /** The other laws by name. */
-export const OTHER_LAWS = { 'late browning': lateBrowning, 'other losses': otherLosses, 'other moisture': otherMoisture, 'uneven pan': unevenPan } as const satisfies Readonly<Record<string, Step>>
+export const OTHER_LAWS = {
+  'late browning': lateBrowning,
+  'other losses': otherLosses,
+  'other moisture': otherMoisture,
+  'uneven pan': unevenPan,
+} as const satisfies Readonly<Record<string, Step>>
 export type OtherLaw = keyof typeof OTHER_LAWS

@@ -54,7 +54,12 @@ export function scaleReading(onIt: number, flaws: Flaws, uniform: Uniform, numbe
  */
 export function probeReading(tempC: number, flaws: Flaws, uniform: Uniform, number: number, at: number): Reading {
   const read = tempC + flaws.offset + flaws.noise * normal(uniform)
-  return { number, at, value: uniform() < flaws.lost ? null : Math.round((flaws.unit === 'F' ? read * 1.8 + 32 : read) * 10) / 10, ...said(flaws) }
+  return {
+    number,
+    at,
+    value: uniform() < flaws.lost ? null : Math.round((flaws.unit === 'F' ? read * 1.8 + 32 : read) * 10) / 10,
+    ...said(flaws),
+  }
 }
 
 /**
@@ -70,5 +75,13 @@ export function probeReading(tempC: number, flaws: Flaws, uniform: Uniform, numb
 export function cameraReading(truth: Truth, flaws: Flaws, uniform: Uniform, number: number, at: number): Reading {
   const { lightness, a, b } = truth.colour
   const off = (): number => flaws.noise * normal(uniform)
-  return { number, at, value: uniform() < flaws.lost ? null : { lightness: Math.min(100, Math.max(0, lightness + flaws.offset + off())), a: a + off(), b: b + off() }, ...said(flaws) }
+  return {
+    number,
+    at,
+    value:
+      uniform() < flaws.lost
+        ? null
+        : { lightness: Math.min(100, Math.max(0, lightness + flaws.offset + off())), a: a + off(), b: b + off() },
+    ...said(flaws),
+  }
 }

@@ -21,12 +21,20 @@ export interface Truth { readonly contentG: number, readonly tempC: number, read
  * @param nowS how far the cook is, s
  * @returns weight, temperature and colour; null before the start
  */
-export function truthAt(plan: CookPlan, member: MemberValues, observations: readonly Observation[], nowS: number): Truth | null {
+export function truthAt(
+  plan: CookPlan,
+  member: MemberValues,
+  observations: readonly Observation[],
+  nowS: number,
+): Truth | null {
   const cook = replay(plan, observations)
   if (cook.startedMs === null) return null
   const program = compileProgram(plan, cook, nowS)
   const points: TracePoint[] = []
-  simulate(program, member, ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length), 0, { everyS: 0, points })
+  simulate(program, member, ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length), 0, {
+    everyS: 0,
+    points,
+  })
   const here = points.filter(point => point.timeS <= nowS).at(-1)
   return here ? { contentG: here.contentG, tempC: here.tempC, colour: appearance(program, here) } : null
 }

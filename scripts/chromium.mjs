@@ -1,4 +1,5 @@
-// Which Chromium opens the pages: Debian's headless shell, which draws no window around a page; its whole browser where there is no shell.
+// Which Chromium opens the pages: Debian's headless shell, which draws no window around a page; its whole browser where
+// there is no shell.
 import { existsSync } from 'node:fs'
 
 export const SHELL = '/usr/bin/chromium-headless-shell'

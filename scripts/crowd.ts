@@ -1,5 +1,6 @@
 // Many devices at once: node scripts/run.mjs scripts/crowd.ts [devices, default 50] [seconds, default 600]
-// Each follows a cook and posts to it, over the built server; errors, the 99th percentile of a saved mark, and memory are said:
+// Each follows a cook and posts to it, over the built server; errors, the 99th percentile of a saved mark, and memory
+// are said:
 // what is resident, and what is in use once everything that can go has been collected.
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
@@ -21,9 +22,21 @@ const url = `http://127.0.0.1:${PORT}`
 const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-crowd-'))
 /** Answers with the heap in use, after collecting. */
 const HEAP = 'process.on("message",()=>{gc();process.send(process.memoryUsage().heapUsed)});process.channel.unref()'
-const server = spawn(process.execPath, ['--expose-gc', '--import', `data:text/javascript,${encodeURIComponent(HEAP)}`, '.output/server/index.mjs'], {
-  env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(PORT), HEARTH_DATA: folder }, stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-})
+const server = spawn(
+  process.execPath,
+  ['--expose-gc', '--import', `data:text/javascript,${encodeURIComponent(HEAP)}`, '.output/server/index.mjs'],
+  {
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(PORT),
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(PORT),
+      HEARTH_DATA: folder,
+    },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  },
+)
 process.on('exit', () => {
   server.kill('SIGKILL')
   rmSync(folder, { recursive: true, force: true })
@@ -35,13 +48,22 @@ let errors = 0
 let heard = 0
 const took: number[] = []
 const send = async (method: string, path: string, body: unknown): Promise<void> => {
-  const answer = await fetch(url + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null)
+  const answer = await fetch(url + path, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  }).catch(() => null)
   if (!answer?.ok) errors++
   await answer?.text()
 }
 for (let k = 0; k < COOKS; k++) {
   await send('PUT', `/api/cooks/crowd-${k}`, { ...examplePlan(), id: `crowd-${k}` })
-  await send('POST', `/api/streams/crowd-${k}/observations`, { sentAt: Date.now(), observations: [{ id: `crowd-${k}-start`, device: 'first', number: 1, deviceTime: Date.now(), kind: 'cook.started', payload: {} }] })
+  await send('POST', `/api/streams/crowd-${k}/observations`, {
+    sentAt: Date.now(),
+    observations: [
+      { id: `crowd-${k}-start`, device: 'first', number: 1, deviceTime: Date.now(), kind: 'cook.started', payload: {} },
+    ],
+  })
 }
 
 /** Resident memory of the server, MB. */
@@ -73,7 +95,17 @@ async function device(i: number): Promise<void> {
   for (let number = 1; Date.now() < until; number++) {
     const began = performance.now()
     await send('POST', `/api/streams/${cook}/observations`, {
-      sentAt: Date.now(), observations: [{ id: `d${i}-${number}`, device: `d${i}`, number, deviceTime: Date.now(), kind: number % 5 === 0 ? 'weighed' : 'note', payload: number % 5 === 0 ? { grossG: 2000 + number } : { text: `mark ${number}` } }],
+      sentAt: Date.now(),
+      observations: [
+        {
+          id: `d${i}-${number}`,
+          device: `d${i}`,
+          number,
+          deviceTime: Date.now(),
+          kind: number % 5 === 0 ? 'weighed' : 'note',
+          payload: number % 5 === 0 ? { grossG: 2000 + number } : { text: `mark ${number}` },
+        },
+      ],
     })
     took.push(performance.now() - began)
     await pause(Math.max(0, EVERY_MS - (performance.now() - began)))
@@ -91,7 +123,10 @@ const watch = setInterval(() => {
 await Promise.all(Array.from({ length: devices }, (_, i) => device(i)))
 clearInterval(watch)
 took.sort((p, q) => p - q)
-const at = (share: number): number => Math.round((took[Math.min(took.length - 1, Math.floor(share * took.length))] ?? 0) * 10) / 10
-console.log(`${devices} devices, ${seconds} s: ${took.length} saved, ${errors} errors, ${heard} pushes heard; a saved mark took ${at(0.5)} ms in the middle, ${at(0.99)} ms at the 99th percentile, ${at(1)} ms at most`)
+const at = (share: number): number =>
+  Math.round((took[Math.min(took.length - 1, Math.floor(share * took.length))] ?? 0) * 10) / 10
+console.log(
+  `${devices} devices, ${seconds} s: ${took.length} saved, ${errors} errors, ${heard} pushes heard; a saved mark took ${at(0.5)} ms in the middle, ${at(0.99)} ms at the 99th percentile, ${at(1)} ms at most`,
+)
 console.log(`memory of the server, MB, over the time: resident ${memory.join(' ')}; in use ${heap.join(' ')}`)
 process.exit(errors === 0 ? 0 : 1)

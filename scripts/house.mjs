@@ -7,7 +7,18 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
-const SOURCES = ['app', 'book', 'contracts', 'core', 'public', 'server', 'words', 'workers', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'book',
+  'contracts',
+  'core',
+  'public',
+  'server',
+  'words',
+  'workers',
+  'nuxt.config.ts',
+  'package-lock.json',
+]
 
 /** Runs a command in the project and ends the process with its code if it fails. */
 export function must(command, args, env = {}) {
@@ -42,7 +53,10 @@ export function ensureInstalled() {
   must('npm', ['ci', '--no-audit', '--no-fund'])
 }
 
-/** The same, but for the database driver: what is promised is that it is compiled; what needs none can be done meanwhile. */
+/**
+ * The same, but for the database driver: what is promised is that it is compiled; what needs none can be done
+ * meanwhile.
+ */
 export function installWithDriverAside() {
   if (isInstalled()) return Promise.resolve()
   console.log(INSTALLING)
@@ -79,16 +93,22 @@ export async function serve(folder, say) {
   const open = process.argv.includes('--house') || process.env.HEARTH_HOUSE === '1'
   const host = process.env.HOST ?? (open ? '0.0.0.0' : '127.0.0.1')
   if (!open && !['127.0.0.1', '::1', 'localhost'].includes(host)) {
-    console.error(`HOST is ${host}, which would let the whole network in. Nothing was started. To open the hearth to the house, with a passphrase: npm ${say.command === 'start' ? 'start' : `run ${say.command}`} -- --house`)
+    console.error(
+      `HOST is ${host}, which would let the whole network in. Nothing was started. To open the hearth to the house, with a passphrase: npm ${say.command === 'start' ? 'start' : `run ${say.command}`} -- --house`,
+    )
     process.exit(1)
   }
   const port = Number(process.env.PORT ?? 3000)
   if (!(Number.isInteger(port) && port > 0 && port < 65536)) {
-    console.error(`PORT is ${process.env.PORT}, which is no port. Nothing was started. Set PORT to a number from 1 to 65535.`)
+    console.error(
+      `PORT is ${process.env.PORT}, which is no port. Nothing was started. Set PORT to a number from 1 to 65535.`,
+    )
     process.exit(1)
   }
   if (!(await portIsFree(port, host))) {
-    console.error(`Port ${port} on ${host} is taken by something else. Nothing was started or changed. Choose another: PORT=${port + 1} npm run ${say.command}`)
+    console.error(
+      `Port ${port} on ${host} is taken by something else. Nothing was started or changed. Choose another: PORT=${port + 1} npm run ${say.command}`,
+    )
     process.exit(1)
   }
   const asked = process.argv.indexOf('--take-copy')
@@ -102,13 +122,28 @@ export async function serve(folder, say) {
     HEARTH_COMMAND: say.command === 'start' ? 'npm start' : `npm run ${say.command}`,
   }
   const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    cwd: ROOT, stdio: 'inherit', env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), HEARTH_DATA: folder, ...(open ? { HEARTH_HOUSE: '1' } : {}), ...wishes },
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: {
+      ...process.env,
+      HOST: host,
+      PORT: String(port),
+      NITRO_HOST: host,
+      NITRO_PORT: String(port),
+      HEARTH_DATA: folder,
+      ...(open ? { HEARTH_HOUSE: '1' } : {}),
+      ...wishes,
+    },
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
   server.on('exit', code => process.exit(code ?? 0))
   if (open) {
     const own = Object.values(networkInterfaces()).flat().filter(one => one && !one.internal && one.family === 'IPv4')
-    console.log(`\nOpen to the house: ${own.map(one => `http://${one.address}:${port}/`).join(' ') || 'no network was found'}\nThe passphrase is set, and a code to scan shown, under Kitchen, House network.`)
+    console.log(
+      `\nOpen to the house: ${own.map(one => `http://${one.address}:${port}/`).join(' ') || 'no network was found'}\nThe passphrase is set, and a code to scan shown, under Kitchen, House network.`,
+    )
   }
-  console.log(`\n${say.title}: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/\nThe database is in ${folder}. Stop with Ctrl+C.\n`)
+  console.log(
+    `\n${say.title}: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/\nThe database is in ${folder}. Stop with Ctrl+C.\n`,
+  )
 }

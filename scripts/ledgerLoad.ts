@@ -1,5 +1,6 @@
 // A ledger of years: node scripts/run.mjs scripts/ledgerLoad.ts [counts, default 10000 100000]
-// Seeds houses of that many batches, asks the built server for lists, filters and comparisons, and scrolls the wall; says the
+// Seeds houses of that many batches, asks the built server for lists, filters and comparisons, and scrolls the wall;
+// says the
 // 95th percentiles and, for the wall, script and layout of a frame.
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -15,7 +16,9 @@ const ROUNDS = 60
 const FRAMES = 240
 const STEP_PX = 90
 
-/** What is asked, and how often each: lists, each filter, several together, a jump into the middle, counts, comparisons. */
+/**
+ * What is asked, and how often each: lists, each filter, several together, a jump into the middle, counts, comparisons.
+ */
 const QUESTIONS: Readonly<Record<string, (round: number, count: number) => readonly string[]>> = {
   'list': () => ['/batches?limit=60'],
   'older': round => [`/batches?limit=60&before=${1_780_000_000_000 - round * 5 * 86_400_000}`],
@@ -26,12 +29,15 @@ const QUESTIONS: Readonly<Record<string, (round: number, count: number) => reado
   'pan and season': () => ['/batches?limit=60&pan=iron&season=jun-aug'],
   'fire, dish and fault': () => ['/batches?limit=60&fire=back&dish=brick-kiln-wheat&fault=dry'],
   'nothing like it': () => ['/batches?limit=60&dish=tide-line-coconut&fault=hard-grain'],
-  'counts, first': round => [`/batches/tally?season=${['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'][round % 4]}&pan=${['wide', 'iron', 'black'][round % 3]}`],
+  'counts, first': round => [
+    `/batches/tally?season=${['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'][round % 4]}&pan=${['wide', 'iron', 'black'][round % 3]}`,
+  ],
   'counts, all': () => ['/batches/tally'],
   'compare four': (round, count) => [1, 2, 3, 4].map(k => `/batches/seed-${(round * 997 + k * 13) % count}`),
 }
 
-const percentile = (values: readonly number[], share: number): number => [...values].sort((p, q) => p - q)[Math.min(values.length - 1, Math.floor(values.length * share))]!
+const percentile = (values: readonly number[], share: number): number =>
+  [...values].sort((p, q) => p - q)[Math.min(values.length - 1, Math.floor(values.length * share))]!
 const report: Record<string, unknown> = {}
 for (const count of counts.length > 0 ? counts : [10_000, 100_000]) {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-ledger-'))
@@ -43,10 +49,17 @@ for (const count of counts.length > 0 ? counts : [10_000, 100_000]) {
       const took: number[] = []
       for (let round = 0; round < ROUNDS; round++) {
         const from = performance.now()
-        await Promise.all(ask(round, count).map(path => fetch(`http://127.0.0.1:${server.port}/api${path}`).then(answer => answer.arrayBuffer())))
+        await Promise.all(
+          ask(round, count).map(path =>
+            fetch(`http://127.0.0.1:${server.port}/api${path}`).then(answer => answer.arrayBuffer()),
+          ),
+        )
         took.push(performance.now() - from)
       }
-      asked[name] = { p50: Math.round(percentile(took, 0.5) * 10) / 10, p95: Math.round(percentile(took, 0.95) * 10) / 10 }
+      asked[name] = {
+        p50: Math.round(percentile(took, 0.5) * 10) / 10,
+        p95: Math.round(percentile(took, 0.95) * 10) / 10,
+      }
     }
     report[count] = { ms: asked, wall: await scrolled(server.port) }
   }
@@ -57,10 +70,14 @@ for (const count of counts.length > 0 ? counts : [10_000, 100_000]) {
 }
 console.log(JSON.stringify(report, null, 2))
 
-/** Scrolls the wall quickly, step by step, and reads script, style and layout of every frame from the browser's trace. */
+/**
+ * Scrolls the wall quickly, step by step, and reads script, style and layout of every frame from the browser's trace.
+ */
 async function scrolled(port: number): Promise<Record<string, number>> {
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage()
+  const page = await (
+    await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+  ).newPage()
   await page.goto(`http://127.0.0.1:${port}/ledger`)
   await page.locator('.wall canvas').first().waitFor()
   await page.waitForTimeout(1500)
@@ -76,5 +93,11 @@ async function scrolled(port: number): Promise<Record<string, number>> {
   const batches = await page.locator('.wall li').count()
   await browser.close()
   const ms = (value: number): number => Math.round(value * 100) / 100
-  return { frames: frames.length, drawnAtOnce: batches, p50: ms(percentile(frames, 0.5)), p95: ms(percentile(frames, 0.95)), most: ms(Math.max(...frames)) }
+  return {
+    frames: frames.length,
+    drawnAtOnce: batches,
+    p50: ms(percentile(frames, 0.5)),
+    p95: ms(percentile(frames, 0.95)),
+    most: ms(Math.max(...frames)),
+  }
 }

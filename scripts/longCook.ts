@@ -1,5 +1,7 @@
-// A cook of very many marks, and one finished after seven days: node scripts/run.mjs scripts/longCook.ts [marks, default 50000]
-// Says the longest stall of the server meanwhile (a small question asked every few milliseconds), and how long each took.
+// A cook of very many marks, and one finished after seven days: node scripts/run.mjs scripts/longCook.ts [marks,
+// default 50000]
+// Says the longest stall of the server meanwhile (a small question asked every few milliseconds), and how long each
+// took.
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -26,7 +28,8 @@ const asking = (async () => {
     await new Promise(done => setTimeout(done, 4))
   }
 })()
-const send = (method: string, path: string, body: unknown): Promise<Response> => fetch(url + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+const send = (method: string, path: string, body: unknown): Promise<Response> =>
+  fetch(url + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 const took: Record<string, number> = {}
 async function timed(name: string, what: () => Promise<unknown>): Promise<void> {
   phase = name
@@ -36,7 +39,9 @@ async function timed(name: string, what: () => Promise<unknown>): Promise<void> 
 }
 const settled = async (id: string): Promise<void> => {
   for (let i = 0; i < 1200; i++) {
-    const answer = await fetch(`${url}/batches?limit=10`).then(one => one.json() as Promise<{ batches: { id: string }[] }>)
+    const answer = await fetch(`${url}/batches?limit=10`).then(
+      one => one.json() as Promise<{ batches: { id: string }[] }>,
+    )
     if (answer.batches.some(one => one.id === id)) return
     await new Promise(done => setTimeout(done, 100))
   }
@@ -50,24 +55,71 @@ await timed('posting the marks', async () => {
     const observations = Array.from({ length: Math.min(200, marks - from) }, (_, k) => {
       const i = from + k
       const kind = i === 0 ? 'cook.started' : i % 3 === 0 ? 'weighed' : i % 3 === 1 ? 'temperature' : 'note'
-      return { id: `long-${i}`, device: 'd', number: i + 1, deviceTime: at(i), kind, payload: kind === 'weighed' ? { vessel: 'pan', grossG: 2400 + (i % 9) } : kind === 'temperature' ? { vessel: 'pan', tempC: 100 + (i % 4) } : kind === 'note' ? { text: `mark ${i}` } : {} }
+      return {
+        id: `long-${i}`,
+        device: 'd',
+        number: i + 1,
+        deviceTime: at(i),
+        kind,
+        payload:
+          kind === 'weighed'
+            ? { vessel: 'pan', grossG: 2400 + (i % 9) }
+            : kind === 'temperature'
+              ? { vessel: 'pan', tempC: 100 + (i % 4) }
+              : kind === 'note'
+                ? { text: `mark ${i}` }
+                : {},
+      }
     })
     await send('POST', '/streams/long/observations', { sentAt: now, observations })
   }
 })
 await timed('reading it', () => fetch(`${url}/cooks/long`).then(answer => answer.arrayBuffer()))
 await timed('a scale reading', async () => {
-  const readings = Array.from({ length: 12 }, (_, i) => ({ number: i, at: now - 3000 + i * 250, value: 2404, unit: 'g' }))
-  await send('POST', '/devices/readings', { protocol: 'yon-hearth/device/1', device: 's', kind: 'scale', cook: 'long', vessel: 'pan', sentAt: now, readings }).then(answer => answer.text())
+  const readings = Array.from({ length: 12 }, (_, i) => ({
+    number: i,
+    at: now - 3000 + i * 250,
+    value: 2404,
+    unit: 'g',
+  }))
+  await send('POST', '/devices/readings', {
+    protocol: 'yon-hearth/device/1',
+    device: 's',
+    kind: 'scale',
+    cook: 'long',
+    vessel: 'pan',
+    sentAt: now,
+    readings,
+  }).then(answer => answer.text())
 })
 await timed('finishing and settling it', async () => {
-  await send('POST', '/streams/long/observations', { sentAt: now, observations: [{ id: 'long-end', device: 'd', number: marks + 10, deviceTime: now, kind: 'cook.finished', payload: {} }] })
+  await send('POST', '/streams/long/observations', {
+    sentAt: now,
+    observations: [
+      { id: 'long-end', device: 'd', number: marks + 10, deviceTime: now, kind: 'cook.finished', payload: {} },
+    ],
+  })
   await settled('long')
 })
 await timed('finishing one after seven days', async () => {
   const week = now - 7 * 86_400_000
-  const story: [number, string, Record<string, unknown>][] = [[week, 'cook.started', {}], [week + 300_000, 'stage.began', { stage: 'roast' }], [week + 700_000, 'stage.began', { stage: 'pour' }], [now, 'cook.finished', {}]]
-  await send('POST', '/streams/late/observations', { sentAt: now, observations: story.map(([deviceTime, kind, payload], i) => ({ id: `late-${i}`, device: 'd', number: i + 1, deviceTime, kind, payload })) })
+  const story: [number, string, Record<string, unknown>][] = [
+    [week, 'cook.started', {}],
+    [week + 300_000, 'stage.began', { stage: 'roast' }],
+    [week + 700_000, 'stage.began', { stage: 'pour' }],
+    [now, 'cook.finished', {}],
+  ]
+  await send('POST', '/streams/late/observations', {
+    sentAt: now,
+    observations: story.map(([deviceTime, kind, payload], i) => ({
+      id: `late-${i}`,
+      device: 'd',
+      number: i + 1,
+      deviceTime,
+      kind,
+      payload,
+    })),
+  })
   await settled('late')
 })
 await timed('reading its batch', () => fetch(`${url}/batches/long`).then(answer => answer.arrayBuffer()))

@@ -11,8 +11,16 @@ const folder = join(ROOT, 'node_modules', '.cache', 'yon-hearth')
 mkdirSync(folder, { recursive: true })
 const outfile = join(folder, `${basename(entry, '.ts')}-${process.pid}.mjs`)
 await build({
-  entryPoints: [join(ROOT, entry)], outfile, bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'error',
-  packages: 'external', absWorkingDir: ROOT, minifySyntax: true,
+  entryPoints: [join(ROOT, entry)],
+  outfile,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  logLevel: 'error',
+  packages: 'external',
+  absWorkingDir: ROOT,
+  minifySyntax: true,
 })
 process.argv = [process.argv[0], join(ROOT, entry), ...rest]
 process.on('exit', () => rmSync(outfile, { force: true }))

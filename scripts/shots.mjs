@@ -18,13 +18,26 @@ const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM
 /** Moments of cooks: the dish, how long ago it was lit, what was marked since, s, and what is opened then. */
 const ROAST = {
   dish: 'sweet-water-semolina', agoS: 500,
-  marks: [['cook.started', 0], ['sign.seen', 165, { sign: 'nuts-golden' }], ['stage.began', 180, { stage: 'roast' }], ['vessel.lit', 265, { vessel: 'pot' }], ['sign.seen', 430, { sign: 'aroma' }]],
+  marks: [
+    ['cook.started', 0],
+    ['sign.seen', 165, { sign: 'nuts-golden' }],
+    ['stage.began', 180, { stage: 'roast' }],
+    ['vessel.lit', 265, { vessel: 'pot' }],
+    ['sign.seen', 430, { sign: 'aroma' }],
+  ],
 }
 const MOMENTS = {
   'fire-roast': ROAST,
   'fire-repair': {
     dish: 'sweet-water-semolina', agoS: 840, opens: ['Something is wrong', 'runny, will not tighten'],
-    marks: [...ROAST.marks, ['looks.like', 560, { step: 'pale' }], ['sign.seen', 570, { sign: 'boil', vessel: 'pot' }], ['stage.began', 580, { stage: 'pour' }], ['stage.began', 640, { stage: 'take-up' }], ['flame.changed', 645, { vessel: 'pan', mark: 'm1' }]],
+    marks: [
+      ...ROAST.marks,
+      ['looks.like', 560, { step: 'pale' }],
+      ['sign.seen', 570, { sign: 'boil', vessel: 'pot' }],
+      ['stage.began', 580, { stage: 'pour' }],
+      ['stage.began', 640, { stage: 'take-up' }],
+      ['flame.changed', 645, { vessel: 'pan', mark: 'm1' }],
+    ],
   },
 }
 
@@ -62,7 +75,9 @@ await session('light', { width: 1280, height: 800 }, async (page) => {
   for (const [name, one] of Object.entries(MOMENTS)) await moment(page, one, name)
 })
 await session('dark', { width: 1280, height: 800 }, page => moment(page, ROAST, 'fire-roast-dark'))
-await session('dark', { width: 820, height: 1180 }, page => still(page, '/spread/lamp-evening', '[data-dish]', 'spread-tablet-dark'))
+await session('dark', { width: 820, height: 1180 }, page =>
+  still(page, '/spread/lamp-evening', '[data-dish]', 'spread-tablet-dark'),
+)
 await session('light', { width: 390, height: 844 }, page => moment(page, ROAST, 'fire-roast-phone'))
 await browser.close()
 rmSync(folder, { recursive: true, force: true })
@@ -72,11 +87,23 @@ async function session(scheme, viewport, act) {
   cpSync(demo, data, { recursive: true })
   const port = 4700 + Math.floor(Math.random() * 200)
   const server = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    env: { ...process.env, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), HEARTH_DATA: data },
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      NITRO_HOST: '127.0.0.1',
+      PORT: String(port),
+      NITRO_PORT: String(port),
+      HEARTH_DATA: data,
+    },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
   await new Promise(done => setTimeout(done, 2500))
-  const context = await browser.newContext({ viewport, colorScheme: scheme, baseURL: `http://127.0.0.1:${port}`, serviceWorkers: 'block' })
+  const context = await browser.newContext({
+    viewport,
+    colorScheme: scheme,
+    baseURL: `http://127.0.0.1:${port}`,
+    serviceWorkers: 'block',
+  })
   await act(await context.newPage())
   await context.close()
   server.kill('SIGKILL')
@@ -99,7 +126,17 @@ async function moment(page, { dish, agoS, marks, opens = [] }, name) {
   await page.getByText('kept on the hearth').waitFor()
   const lit = Date.now() - agoS * 1000
   const post = list => page.request.post(`/api/streams/${id}/observations`, {
-    data: { sentAt: Date.now(), observations: list.map(([kind, timeS, payload = {}], i) => ({ id: `${id.slice(0, 12)}-${kind}-${i}`, device: 'shots', number: i + 1, deviceTime: lit + timeS * 1000, kind, payload })) },
+    data: {
+      sentAt: Date.now(),
+      observations: list.map(([kind, timeS, payload = {}], i) => ({
+        id: `${id.slice(0, 12)}-${kind}-${i}`,
+        device: 'shots',
+        number: i + 1,
+        deviceTime: lit + timeS * 1000,
+        kind,
+        payload,
+      })),
+    },
   })
   await page.waitForTimeout(1000)
   await post(marks)

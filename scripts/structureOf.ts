@@ -3,7 +3,12 @@ import { dirname, join } from 'node:path'
 import { cruise, type ICruiseResult } from 'dependency-cruiser'
 
 /** A folder or a layer of the core: how much is in it, and which others it imports, values and types alike. */
-export interface Part { readonly name: string, readonly files: number, readonly lines: number, readonly uses: readonly string[] }
+export interface Part {
+  readonly name: string
+  readonly files: number
+  readonly lines: number
+  readonly uses: readonly string[]
+}
 
 /** The core as it is built. */
 export interface Structure {
@@ -24,9 +29,22 @@ type Arrows = ReadonlyMap<string, ReadonlySet<string>>
  * @returns the structure; folders by name, layers so that each stands after what it uses wherever that can be
  */
 export async function describeStructure(root: string): Promise<Structure> {
-  const { output } = await cruise(['core'], { baseDir: root, tsPreCompilationDeps: true, doNotFollow: { path: 'node_modules' }, exclude: { path: '\\.test\\.ts$|^(book|test)/' }, enhancedResolveOptions: { extensions: ['.ts', '.js'] } })
-  const modules = (output as ICruiseResult).modules.filter(one => one.source.startsWith('core/') && one.source.endsWith('.ts'))
-  const files = new Map(modules.map(one => [one.source, new Set(one.dependencies.map(each => each.resolved).filter(each => each.startsWith('core/')))]))
+  const { output } = await cruise(['core'], {
+    baseDir: root,
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.test\\.ts$|^(book|test)/' },
+    enhancedResolveOptions: { extensions: ['.ts', '.js'] },
+  })
+  const modules = (output as ICruiseResult).modules.filter(
+    one => one.source.startsWith('core/') && one.source.endsWith('.ts'),
+  )
+  const files = new Map(
+    modules.map(one => [
+      one.source,
+      new Set(one.dependencies.map(each => each.resolved).filter(each => each.startsWith('core/'))),
+    ]),
+  )
   const folders = gathered(files, dirname)
   const layers = gathered(files, file => file.split('/').slice(0, file.split('/').length > 2 ? 2 : 1).join('/'))
   const linesOf = (source: string): number => readFileSync(join(root, source), 'utf8').split('\n').length - 1
@@ -35,7 +53,14 @@ export async function describeStructure(root: string): Promise<Structure> {
     return { name, files: own.length, lines: own.reduce((sum, file) => sum + linesOf(file), 0), uses: [...uses].sort() }
   })
   return {
-    layers: fromTheGround(parts(layers, file => file.split('/').slice(0, file.split('/').length > 2 ? 2 : 1).join('/'))),
+    layers: fromTheGround(
+      parts(layers, file =>
+        file
+          .split('/')
+          .slice(0, file.split('/').length > 2 ? 2 : 1)
+          .join('/'),
+      ),
+    ),
     folders: parts(folders, dirname).sort((p, q) => (p.name < q.name ? -1 : 1)),
     circles: { files: circlesOf(files), folders: circlesOf(folders) },
   }

@@ -24,7 +24,24 @@ const checks = [
   ['types', tool('vue-tsc'), ['-b', '--noEmit']],
   ['lint', tool('eslint'), ['.', '--max-warnings', '0']],
   ['types of the core', tool('tsc'), ['-p', 'core/tsconfig.json']],
-  ['rooms', tool('depcruise'), ['--config', '.dependency-cruiser.mjs', 'app', 'book', 'cli', 'contracts', 'core', 'demo', 'devices', 'server', 'words', 'workers']],
+  [
+    'rooms',
+    tool('depcruise'),
+    [
+      '--config',
+      '.dependency-cruiser.mjs',
+      'app',
+      'book',
+      'cli',
+      'contracts',
+      'core',
+      'demo',
+      'devices',
+      'server',
+      'words',
+      'workers',
+    ],
+  ],
   ['circles of the core', tool('depcruise'), ['--config', '.dependency-cruiser.circles.mjs', 'core']],
 ]
 await Promise.all([checkNext(), checkNext()])
@@ -34,7 +51,10 @@ await driver
 vitest('unit and server tests', 'unit.json', ['unit'])
 // The house that the browser tests copy is cooked while the build is made: either leaves a core idle.
 const demo = join(mkdtempSync(join(tmpdir(), 'yon-hearth-tests-')), 'demo')
-const cooking = spawn(process.execPath, ['scripts/run.mjs', 'demo/makeDemo.ts', demo], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] })
+const cooking = spawn(process.execPath, ['scripts/run.mjs', 'demo/makeDemo.ts', demo], {
+  cwd: ROOT,
+  stdio: ['ignore', 'ignore', 'inherit'],
+})
 const cooked = new Promise(resolve => cooking.on('exit', code => resolve(code === 0)))
 ensureBuilt()
 if (!await cooked) fall(1, 'the demo house could not be made')
@@ -48,11 +68,23 @@ process.exit(failed === 0 ? 0 : 1)
 
 function run(name, command, args, env = {}) {
   console.log(`\n— ${name}`)
-  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, FORCE_COLOR: '0', ...env } }).status === 0
+  return (
+    spawnSync(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, FORCE_COLOR: '0', ...env },
+    }).status === 0
+  )
 }
 
 function vitest(name, file, projects) {
-  run(name, tool('vitest'), ['run', ...projects.flatMap(each => ['--project', each]), '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, file)}`])
+  run(name, tool('vitest'), [
+    'run',
+    ...projects.flatMap(each => ['--project', each]),
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(reports, file)}`,
+  ])
   count(file, unitReport)
 }
 
@@ -68,7 +100,11 @@ async function checkNext() {
 
 function quietly(command, args) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, FORCE_COLOR: '0' } })
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, FORCE_COLOR: '0' },
+    })
     let said = ''
     child.stdout.on('data', (text) => { said += text })
     child.stderr.on('data', (text) => { said += text })
@@ -93,17 +129,31 @@ function fall(times, ...names) {
 
 function unitReport(report) {
   const names = report.testResults.flatMap(file => [
-    ...file.assertionResults.filter(each => each.status === 'failed').map(each => `${file.name}: ${each.fullName}: ${firstLine(each.failureMessages[0])}`),
-    ...(file.status === 'failed' && file.assertionResults.every(each => each.status !== 'failed') ? [`${file.name}: ${firstLine(file.message)}`] : []),
+    ...file.assertionResults
+      .filter(each => each.status === 'failed')
+      .map(each => `${file.name}: ${each.fullName}: ${firstLine(each.failureMessages[0])}`),
+    ...(file.status === 'failed' && file.assertionResults.every(each => each.status !== 'failed')
+      ? [`${file.name}: ${firstLine(file.message)}`]
+      : []),
   ])
   const unseen = report.success === false && report.numFailedTests === 0
-  return [report.numPassedTests, report.numFailedTests + (unseen ? 1 : 0), unseen && names.length === 0 ? ['the unit tests as a whole'] : names]
+  return [
+    report.numPassedTests,
+    report.numFailedTests + (unseen ? 1 : 0),
+    unseen && names.length === 0 ? ['the unit tests as a whole'] : names,
+  ]
 }
 
 function browserReport(report) {
-  const names = [...specsOf(report)].filter(spec => !spec.ok || spec.tests.some(test => test.status === 'flaky')).map(spec => `${spec.file}: ${spec.title}`)
+  const names = [...specsOf(report)]
+    .filter(spec => !spec.ok || spec.tests.some(test => test.status === 'flaky'))
+    .map(spec => `${spec.file}: ${spec.title}`)
   const errors = report.errors ?? []
-  return [report.stats.expected, report.stats.unexpected + report.stats.flaky + errors.length, [...names, ...errors.map(each => firstLine(each.message))]]
+  return [
+    report.stats.expected,
+    report.stats.unexpected + report.stats.flaky + errors.length,
+    [...names, ...errors.map(each => firstLine(each.message))],
+  ]
 }
 
 function* specsOf(suite) {
@@ -115,13 +165,22 @@ function firstLine(said = '') {
   return said.split('\n', 1)[0]
 }
 
-/** The headless shell draws no window around a page, and so takes a tenth of the time for a new one; the whole browser serves where there is no shell. */
+/**
+ * The headless shell draws no window around a page, and so takes a tenth of the time for a new one; the whole browser
+ * serves where there is no shell.
+ */
 function ensureChromium() {
   if (process.env.CHROMIUM || existsSync(SHELL)) return
   console.log('Installing Chromium\'s headless shell from Debian\'s packages …')
   const install = what => `apt-get update && apt-get install -y --no-install-recommends ${what}`
-  const asRoot = command => (process.getuid?.() === 0 ? spawnSync('sh', ['-c', command], { stdio: 'inherit' }) : spawnSync('sudo', ['-n', 'sh', '-c', command], { stdio: 'inherit' })).status === 0
+  const asRoot = command =>
+    (process.getuid?.() === 0
+      ? spawnSync('sh', ['-c', command], { stdio: 'inherit' })
+      : spawnSync('sudo', ['-n', 'sh', '-c', command], { stdio: 'inherit' })
+    ).status === 0
   if (asRoot(install('chromium-headless-shell')) || existsSync(BROWSER) || asRoot(install('chromium'))) return
-  console.error(`Chromium is needed for the browser tests. Install it as root and run npm test again:\n  ${install('chromium-headless-shell')}`)
+  console.error(
+    `Chromium is needed for the browser tests. Install it as root and run npm test again:\n  ${install('chromium-headless-shell')}`,
+  )
   process.exit(1)
 }

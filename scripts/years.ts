@@ -1,6 +1,8 @@
-// Houses of many years: node scripts/run.mjs scripts/years.ts [--keep FOLDER] [COUNT:DISTINCT …, default 1600:1600 14000:1600]
+// Houses of many years: node scripts/run.mjs scripts/years.ts [--keep FOLDER] [COUNT:DISTINCT …, default 1600:1600
+// 14000:1600]
 // With --keep the houses stay in that folder and are taken again the next time: to cook one takes long.
-// Makes each by cooking, starts the built server over it, and says how long a start, lists, filters, comparisons, exports, a backup
+// Makes each by cooking, starts the built server over it, and says how long a start, lists, filters, comparisons,
+// exports, a backup
 // and its restore take, what memory they need, and the longest wait of a tap and of a list meanwhile.
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { cpSync, createReadStream, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
@@ -11,13 +13,16 @@ import { cookedTemplates, seedLedger } from './seedLedger'
 
 const words = process.argv.slice(2)
 const keep = words[0] === '--keep' ? words.splice(0, 2)[1] : undefined
-const houses = (words.length > 0 ? words : ['1600:1600', '14000:1600']).map(one => one.split(':').map(Number) as [number, number | undefined])
+const houses = (words.length > 0 ? words : ['1600:1600', '14000:1600']).map(
+  one => one.split(':').map(Number) as [number, number | undefined],
+)
 const PORT = 4611
 const URL_ = `http://127.0.0.1:${PORT}`
 const ROUNDS = 40
 const report: Record<string, unknown> = {}
 
-const percentile = (values: readonly number[], share: number): number => [...values].sort((p, q) => p - q)[Math.min(values.length - 1, Math.floor(values.length * share))] ?? Number.NaN
+const percentile = (values: readonly number[], share: number): number =>
+  [...values].sort((p, q) => p - q)[Math.min(values.length - 1, Math.floor(values.length * share))] ?? Number.NaN
 const ms = (value: number): number => Math.round(value * 10) / 10
 const rss = (pid: number | undefined): number => {
   try {
@@ -27,20 +32,39 @@ const rss = (pid: number | undefined): number => {
     return 0
   }
 }
-const childrenOf = (pid: number | undefined): number[] => readdirSync('/proc').filter(name => /^\d+$/.test(name)).map(Number).filter((one) => {
-  try {
-    return readFileSync(`/proc/${one}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] === String(pid)
-  }
-  catch {
-    return false
-  }
-})
+const childrenOf = (pid: number | undefined): number[] =>
+  readdirSync('/proc')
+    .filter(name => /^\d+$/.test(name))
+    .map(Number)
+    .filter(one => {
+      try {
+        return readFileSync(`/proc/${one}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] === String(pid)
+      } catch {
+        return false
+      }
+    })
 
 async function start(folder: string): Promise<{ readonly child: ChildProcess, readonly tookMs: number }> {
   const began = performance.now()
-  const child = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(PORT), NITRO_PORT: String(PORT), HEARTH_DATA: folder }, stdio: ['ignore', 'ignore', 'inherit'] })
+  const child = spawn(process.execPath, ['.output/server/index.mjs'], {
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      NITRO_HOST: '127.0.0.1',
+      PORT: String(PORT),
+      NITRO_PORT: String(PORT),
+      HEARTH_DATA: folder,
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   for (let i = 0; i < 1200; i++) {
-    if (await fetch(`${URL_}/api/health`).then(answer => answer.ok, () => false)) return { child, tookMs: performance.now() - began }
+    if (
+      await fetch(`${URL_}/api/health`).then(
+        answer => answer.ok,
+        () => false,
+      )
+    )
+      return { child, tookMs: performance.now() - began }
     await new Promise(done => setTimeout(done, 20))
   }
   throw new Error('The server did not start.')
@@ -59,7 +83,16 @@ function meanwhile(): { stop(): Promise<{ readonly tap: number, readonly tapP95:
   const tapping = (async () => {
     while (going) {
       const began = performance.now()
-      await fetch(`${URL_}/api/streams/tapping/observations`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sentAt: Date.now(), observations: [{ id: `t-${Date.now()}-${n}`, device: 'd', number: n++, deviceTime: Date.now(), kind: 'note', payload: {} }] }) }).then(answer => answer.arrayBuffer())
+      await fetch(`${URL_}/api/streams/tapping/observations`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          sentAt: Date.now(),
+          observations: [
+            { id: `t-${Date.now()}-${n}`, device: 'd', number: n++, deviceTime: Date.now(), kind: 'note', payload: {} },
+          ],
+        }),
+      }).then(answer => answer.arrayBuffer())
       taps.push(performance.now() - began)
       await new Promise(done => setTimeout(done, 25))
     }
@@ -92,7 +125,13 @@ async function timed<T>(child: ChildProcess, what: () => Promise<T>): Promise<Re
   const result = await what()
   const seconds = (performance.now() - began) / 1000
   clearInterval(watch)
-  return { seconds: ms(seconds), ...(typeof result === 'number' ? { MB: ms(result / 1e6) } : {}), serverMB: server, besideMB: beside, longestWaitMs: await wait.stop() }
+  return {
+    seconds: ms(seconds),
+    ...(typeof result === 'number' ? { MB: ms(result / 1e6) } : {}),
+    serverMB: server,
+    besideMB: beside,
+    longestWaitMs: await wait.stop(),
+  }
 }
 
 /** Whoever takes something away is a process of its own: what is measured here is the wait of others. */
@@ -110,7 +149,11 @@ const TAKE = `
 
 function download(path: string, to: string | null): Promise<number> {
   return new Promise((done, fail) => {
-    const child = spawn(process.execPath, ['--input-type=module', '-e', TAKE, `${URL_}/api${path}`, ...(to === null ? [] : [to])], { stdio: ['ignore', 'pipe', 'inherit'] })
+    const child = spawn(
+      process.execPath,
+      ['--input-type=module', '-e', TAKE, `${URL_}/api${path}`, ...(to === null ? [] : [to])],
+      { stdio: ['ignore', 'pipe', 'inherit'] },
+    )
     let said = ''
     child.stdout.on('data', (part: Buffer) => {
       said += String(part)
@@ -121,10 +164,23 @@ function download(path: string, to: string | null): Promise<number> {
 
 function upload(path: string, from: string): Promise<number> {
   return new Promise((done, fail) => {
-    const sent = request({ host: '127.0.0.1', port: PORT, path: `/api${path}`, method: 'POST', headers: { 'content-type': 'application/gzip', 'content-length': statSync(from).size } }, (answer) => {
-      answer.resume()
-      answer.on('end', () => (answer.statusCode === 200 ? done(statSync(from).size) : fail(new Error(`restore answered ${answer.statusCode}`))))
-    })
+    const sent = request(
+      {
+        host: '127.0.0.1',
+        port: PORT,
+        path: `/api${path}`,
+        method: 'POST',
+        headers: { 'content-type': 'application/gzip', 'content-length': statSync(from).size },
+      },
+      answer => {
+        answer.resume()
+        answer.on('end', () =>
+          answer.statusCode === 200
+            ? done(statSync(from).size)
+            : fail(new Error(`restore answered ${answer.statusCode}`)),
+        )
+      },
+    )
     sent.on('error', fail)
     createReadStream(from).pipe(sent)
   })
@@ -148,7 +204,11 @@ for (const [count, distinct] of houses) {
     await seedLedger(folder, count, templatesOf(distinct ?? 12))
     if (kept) cpSync(folder, kept, { recursive: true })
   }
-  const found: Record<string, unknown> = { madeInS: Math.round((performance.now() - began) / 1000), databaseMB: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e6), kBaBatch: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e3 / count) }
+  const found: Record<string, unknown> = {
+    madeInS: Math.round((performance.now() - began) / 1000),
+    databaseMB: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e6),
+    kBaBatch: ms(statSync(join(folder, 'hearth.sqlite')).size / 1e3 / count),
+  }
   let { child, tookMs } = await start(folder)
   found.firstStartMs = ms(tookMs)
   // The first answers are slow by themselves; they say nothing of what goes on beside.
@@ -160,8 +220,12 @@ for (const [count, distinct] of houses) {
   // Nothing but taps and lists: what the machine itself makes them wait.
   found.quiet = await timed(child, () => new Promise(done => setTimeout(done, 8000)))
   const questions: Record<string, (round: number) => readonly string[]> = {
-    'list': () => ['/batches?limit=60'], 'fault': () => ['/batches?limit=60&fault=greasy'], 'any fault': () => ['/batches?limit=60&fault=any'], 'dish': () => ['/batches?limit=60&dish=winter-market-carrot'],
-    'fire, dish and fault': () => ['/batches?limit=60&fire=back&dish=brick-kiln-wheat&fault=dry'], 'counts': round => [`/batches/tally?season=${['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'][round % 4]}`],
+    'list': () => ['/batches?limit=60'],
+    'fault': () => ['/batches?limit=60&fault=greasy'],
+    'any fault': () => ['/batches?limit=60&fault=any'],
+    'dish': () => ['/batches?limit=60&dish=winter-market-carrot'],
+    'fire, dish and fault': () => ['/batches?limit=60&fire=back&dish=brick-kiln-wheat&fault=dry'],
+    'counts': round => [`/batches/tally?season=${['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'][round % 4]}`],
     'compare four': round => [1, 2, 3, 4].map(k => `/batches/seed-${(round * 997 + k * 13) % count}`),
   }
   found.ms = Object.fromEntries(await (async () => {

@@ -1,4 +1,5 @@
-// Works beside the process that serves, over the file of its database: jobs asked and answered by messages (forked), an export
+// Works beside the process that serves, over the file of its database: jobs asked and answered by messages (forked), an
+// export
 // written to standard output, or a file taken in from standard input and answered there.
 import { constants, setPriority } from 'node:os'
 import { z } from 'zod'
@@ -27,14 +28,19 @@ async function replied(what: () => Promise<unknown>): Promise<object> {
     return { answer: await what() }
   }
   catch (error) {
-    return error instanceof Refusal ? { refused: { code: error.code, about: error.about } } : { failed: error instanceof Error ? error.stack ?? error.message : String(error) }
+    return error instanceof Refusal
+      ? { refused: { code: error.code, about: error.about } }
+      : { failed: error instanceof Error ? (error.stack ?? error.message) : String(error) }
   }
 }
 
 // Who wanted it may have gone: then it is not written on, and there is nothing to say.
 if (way === 'out') await writeExport(file, wish, process.stdout).catch(() => process.exit(1))
 else if (way === 'into') {
-  process.stdout.write(JSON.stringify(await replied(() => takeFile(file, IntakeWishSchema.parse(JSON.parse(wish)), process.stdin))), () => process.exit(0))
+  process.stdout.write(
+    JSON.stringify(await replied(() => takeFile(file, IntakeWishSchema.parse(JSON.parse(wish)), process.stdin))),
+    () => process.exit(0),
+  )
 }
 else {
   process.channel?.ref()

@@ -11,7 +11,8 @@ const door = frontDoor(toNodeListener(nitro.h3App))
 const port = Number(process.env.NITRO_PORT ?? process.env.PORT ?? 3000)
 const host = process.env.NITRO_HOST ?? process.env.HOST ?? '127.0.0.1'
 
-for (const kind of ['unhandledRejection', 'uncaughtException'] as const) process.on(kind, (error: unknown) => console.error(error))
+for (const kind of ['unhandledRejection', 'uncaughtException'] as const)
+  process.on(kind, (error: unknown) => console.error(error))
 door.server.on('error', (error) => {
   console.error(`The hearth cannot listen on ${host}, port ${port}: ${error.message}. Nothing was changed.`)
   process.exit(1)

@@ -1,4 +1,8 @@
 /** Written by the build: what each page is made of. */
 declare module '#page-files' {
-  export const PAGE_FILES: readonly { readonly path: string, readonly scripts: readonly string[], readonly styles: readonly string[] }[]
+  export const PAGE_FILES: readonly {
+    readonly path: string
+    readonly scripts: readonly string[]
+    readonly styles: readonly string[]
+  }[]
 }

@@ -42,7 +42,12 @@ export function eatByText([best, last]: readonly [number, number], date: (at: nu
  * @param moment writes a clock time
  * @param date writes a date
  */
-export function coldByText(coldBy: number, inCold: readonly [number, number], moment: (at: number) => string, date: (at: number) => string): string {
+export function coldByText(
+  coldBy: number,
+  inCold: readonly [number, number],
+  moment: (at: number) => string,
+  date: (at: number) => string,
+): string {
   return `into the cold by ${moment(coldBy)}; there ${eatByText(inCold, date)}`
 }
 
@@ -53,21 +58,43 @@ export const STOOD_OUT = 'it stood out of the cold for too long: throw it out'
 export const KEEPING_RULE = 'A cautious estimate. Local food rules decide; when in doubt, throw it out.'
 
 /** How a mass lies in a tray. */
-export const FILL_WORDS: Readonly<Record<TrayFill['verdict'], string>> = { thin: 'thinner than wanted', right: 'as wanted', thick: 'thicker than wanted', over: 'runs over' }
+export const FILL_WORDS: Readonly<Record<TrayFill['verdict'], string>> = {
+  thin: 'thinner than wanted',
+  right: 'as wanted',
+  thick: 'thicker than wanted',
+  over: 'runs over',
+}
 
 /** What makes a slab hold. */
 export const SETS_WORDS: Readonly<Record<SetsBy, string>> = {
-  hard: 'its syrup, which sets hard', firm: 'its syrup, which sets firm', soft: 'its syrup, which sets soft', thread: 'its thin syrup, slowly', fat: 'its fat and grain as they cool',
+  hard: 'its syrup, which sets hard',
+  firm: 'its syrup, which sets firm',
+  soft: 'its syrup, which sets soft',
+  thread: 'its thin syrup, slowly',
+  fat: 'its fat and grain as they cool',
 }
 
 /** How it is eaten. */
-export const SERVED_WORDS: Readonly<Record<ServedAs, string>> = { hot: 'hot', warm: 'warm', room: 'as the room', cold: 'cold' }
+export const SERVED_WORDS: Readonly<Record<ServedAs, string>> = {
+  hot: 'hot',
+  warm: 'warm',
+  room: 'as the room',
+  cold: 'cold',
+}
 
 /** Where some of it went. */
-export const GIVEN_WORDS: Readonly<Record<GivenTo, string>> = { 'eaten': 'eaten', 'given': 'given away', 'set-apart': 'set apart, first offered', 'nut-free': 'set apart, free of what goes in last', 'thrown': 'thrown out' }
+export const GIVEN_WORDS: Readonly<Record<GivenTo, string>> = {
+  'eaten': 'eaten',
+  'given': 'given away',
+  'set-apart': 'set apart, first offered',
+  'nut-free': 'set apart, free of what goes in last',
+  'thrown': 'thrown out',
+}
 
 /** What is asked of those who ate it, and their answers. */
-export const LIKED_WORDS: Readonly<Record<LikedFor, { readonly asks: string, readonly less: string, readonly more: string }>> = {
+export const LIKED_WORDS: Readonly<
+  Record<LikedFor, { readonly asks: string; readonly less: string; readonly more: string }>
+> = {
   sweetness: { asks: 'Sweetness', less: 'too sweet', more: 'not sweet enough' },
   softness: { asks: 'Softness', less: 'too soft', more: 'too firm' },
   richness: { asks: 'Richness', less: 'too rich', more: 'too lean' },
@@ -109,6 +136,17 @@ export function allergensText(allergens: readonly string[]): string {
 
 /** Allergens as a label names them. */
 export const ALLERGEN_WORDS: Readonly<Record<Allergen, string>> = {
-  milk: 'milk', wheat: 'wheat (gluten)', barley: 'barley (gluten)', oats: 'oats (gluten)', cashew: 'cashew nuts', almond: 'almonds', pistachio: 'pistachio nuts', walnut: 'walnuts',
-  peanut: 'peanuts', sesame: 'sesame', soya: 'soya', coconut: 'coconut', sulphites: 'sulphites',
+  milk: 'milk',
+  wheat: 'wheat (gluten)',
+  barley: 'barley (gluten)',
+  oats: 'oats (gluten)',
+  cashew: 'cashew nuts',
+  almond: 'almonds',
+  pistachio: 'pistachio nuts',
+  walnut: 'walnuts',
+  peanut: 'peanuts',
+  sesame: 'sesame',
+  soya: 'soya',
+  coconut: 'coconut',
+  sulphites: 'sulphites',
 }

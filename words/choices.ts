@@ -19,24 +19,86 @@ export const FAMILY_WORDS: Readonly<Record<FamilyId, { readonly name: string, re
 }
 
 /** The questions on which cooks disagree, and the answers, as they are chosen. */
-export const CHOICE_WORDS: { readonly [Key in keyof Choices]: { readonly asks: string, readonly answers: { readonly [Value in `${Choices[Key]}`]: string } } } = {
+export const CHOICE_WORDS: {
+  readonly [Key in keyof Choices]: {
+    readonly asks: string
+    readonly answers: { readonly [Value in `${Choices[Key]}`]: string }
+  }
+} = {
   form: { asks: 'Made into', answers: { soft: 'soft halwa', slab: 'a set slab', balls: 'rolled balls' } },
   preparation: {
     asks: 'Got ready as',
-    answers: { 'as-bought': 'as bought', 'raw-paste': 'soaked and ground raw', 'fine-paste': 'soaked and ground fine with water', 'dry-ground': 'roasted and ground dry', 'cooked-puree': 'cooked and puréed', 'grated': 'peeled and grated' },
+    answers: {
+      'as-bought': 'as bought',
+      'raw-paste': 'soaked and ground raw',
+      'fine-paste': 'soaked and ground fine with water',
+      'dry-ground': 'roasted and ground dry',
+      'cooked-puree': 'cooked and puréed',
+      'grated': 'peeled and grated',
+    },
   },
-  roast: { asks: 'Roast', answers: { 'none': 'not roasted', 'aroma': 'to the smell, hardly coloured', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown' } },
-  fat: { asks: 'Fat goes in', answers: { 'at-start': 'all at the start', 'half-and-half': 'half now, half late', 'little-by-little': 'little by little to the end', 'dry-first': 'after a dry roast' } },
-  liquid: { asks: 'Wetted with', answers: { 'none': 'nothing', 'water': 'water', 'milk': 'milk', 'water-then-milk': 'water, then milk', 'juice': 'juice' } },
-  pour: { asks: 'Liquid and base', answers: { 'at-once': 'poured on at once', 'in-parts': 'poured on in parts, till no longer taken up', 'slurry': 'mixed cold beforehand', 'rained': 'grain rained into the boil' } },
+  roast: {
+    asks: 'Roast',
+    answers: {
+      'none': 'not roasted',
+      'aroma': 'to the smell, hardly coloured',
+      'pale': 'to first colour',
+      'golden': 'golden',
+      'deep-golden': 'deep golden',
+      'brown': 'brown',
+    },
+  },
+  fat: {
+    asks: 'Fat goes in',
+    answers: {
+      'at-start': 'all at the start',
+      'half-and-half': 'half now, half late',
+      'little-by-little': 'little by little to the end',
+      'dry-first': 'after a dry roast',
+    },
+  },
+  liquid: {
+    asks: 'Wetted with',
+    answers: {
+      'none': 'nothing',
+      'water': 'water',
+      'milk': 'milk',
+      'water-then-milk': 'water, then milk',
+      'juice': 'juice',
+    },
+  },
+  pour: {
+    asks: 'Liquid and base',
+    answers: {
+      'at-once': 'poured on at once',
+      'in-parts': 'poured on in parts, till no longer taken up',
+      'slurry': 'mixed cold beforehand',
+      'rained': 'grain rained into the boil',
+    },
+  },
   sugar: {
     asks: 'Sugar goes in',
-    answers: { 'in-liquid': 'dissolved in the hot liquid', 'after-swelling': 'once the grain has swollen', 'off-fire': 'powdered, off the fire', 'syrup': 'as a boiled syrup', 'into-reduced': 'into the reduced mass' },
+    answers: {
+      'in-liquid': 'dissolved in the hot liquid',
+      'after-swelling': 'once the grain has swollen',
+      'off-fire': 'powdered, off the fire',
+      'syrup': 'as a boiled syrup',
+      'into-reduced': 'into the reduced mass',
+    },
   },
-  nuts: { asks: 'Nuts', answers: { 'first': 'fried first, set aside', 'into-roast': 'raw into the pan', 'last': 'fried last, stirred in' } },
-  cooking: { asks: 'Cooked', answers: { open: 'in the open pan', pressure: 'under pressure in its liquid, that cooked down after' } },
+  nuts: {
+    asks: 'Nuts',
+    answers: { 'first': 'fried first, set aside', 'into-roast': 'raw into the pan', 'last': 'fried last, stirred in' },
+  },
+  cooking: {
+    asks: 'Cooked',
+    answers: { open: 'in the open pan', pressure: 'under pressure in its liquid, that cooked down after' },
+  },
   finish: { asks: 'Finished', answers: { covered: 'covered and left', stirred: 'stirred to the end' } },
-  tasting: { asks: 'Tasting', answers: { 'tasted': 'tasted and corrected', 'not-tasted': 'not tasted, first share set apart' } },
+  tasting: {
+    asks: 'Tasting',
+    answers: { 'tasted': 'tasted and corrected', 'not-tasted': 'not tasted, first share set apart' },
+  },
   lots: { asks: 'Grated', answers: { false: 'all beforehand', true: 'in lots, as it cooks' } },
 }
 
@@ -53,15 +115,19 @@ export const TROUBLE_WORDS: Readonly<Record<TroubleCode, string>> = {
   'nuts-need-fat-first': 'The nuts are fried in the dish\'s fat, and after a dry roast there is none in the pan yet.',
   'paste-cannot-roast-dry': 'A wet paste or slurry sticks fast in a dry pan: it needs fat from the start.',
   'slurry-is-not-roasted': 'A slurry is mixed cold and raw: it cannot have been roasted in the pan before.',
-  'fine-paste-is-mixed-cold': 'A lentil ground fine with water is too wet to roast as a paste: it is mixed cold and stirred until it thickens.',
-  'grain-is-the-first-base': 'Grain and flour are roasted before a pulp or purée comes to them: begin with the grain as the base, and put the pulp to it.',
+  'fine-paste-is-mixed-cold':
+    'A lentil ground fine with water is too wet to roast as a paste: it is mixed cold and stirred until it thickens.',
+  'grain-is-the-first-base':
+    'Grain and flour are roasted before a pulp or purée comes to them: begin with the grain as the base, and put the pulp to it.',
   'only-grain-is-rained': 'Only grain runs through the fingers: flour and paste fall into boiling liquid as lumps.',
-  'rained-is-sweetened-after': 'Grain rained into sweet liquid stays hard: it swells in plain liquid, then the sugar goes in.',
+  'rained-is-sweetened-after':
+    'Grain rained into sweet liquid stays hard: it swells in plain liquid, then the sugar goes in.',
   'grain-sinks-in-slurry': 'This grain is too coarse to stay up in a cold mix: it sinks and catches.',
   'sugar-hardens-slurry': 'Sugar in the cold mix keeps the grain from swelling: it stays hard.',
   'grain-foams-under-pressure': 'Grain and flour foam up and can block the valve of a pressure pan.',
   'froths-under-pressure': 'Apples froth up under pressure and can block the valve.',
-  'pressure-needs-liquid': 'A pressure pan without liquid runs dry and bursts its safety valve: water or milk has to stand under the lid.',
+  'pressure-needs-liquid':
+    'A pressure pan without liquid runs dry and bursts its safety valve: water or milk has to stand under the lid.',
   'acid-splits-milk': 'Sour fruit and juice split milk: it turns to grains and whey.',
   'jaggery-splits-milk': 'Jaggery boiled with milk splits it: it goes in once the milk is taken up, off the boil.',
   'only-grated-goes-in-lots': 'Only what is grated for the open pan can go in lot by lot.',
@@ -91,5 +157,7 @@ export function answerText(key: keyof Choices, value: string | boolean): string 
  * @returns such as `sugar goes in: as a boiled syrup`
  */
 export function offerText(offer: Partial<Choices>): string {
-  return entriesOf(offer).map(([key, value]) => `${CHOICE_WORDS[key].asks.toLowerCase()} ${answerText(key, value)}`).join(', ')
+  return entriesOf(offer)
+    .map(([key, value]) => `${CHOICE_WORDS[key].asks.toLowerCase()} ${answerText(key, value)}`)
+    .join(', ')
 }

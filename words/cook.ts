@@ -49,23 +49,55 @@ export const CUES: Readonly<Record<CueCode, string>> = {
 /** Cautions: short, firm, at the step where a hand could be burned. */
 export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, readonly text: string }>> = {
   'hot-fat': { title: 'Hot fat', text: 'Never leave it alone. A lid smothers a flame; no water on burning fat.' },
-  'pour': { title: 'When you pour', text: 'Flame off. Long ladle, little by little at the side, face back, children away: it erupts.' },
-  'splashes': { title: 'Boiling liquid splashes', text: 'Handful low over the edge, face back, sleeves down: it bubbles up as grain goes in.' },
+  'pour': {
+    title: 'When you pour',
+    text: 'Flame off. Long ladle, little by little at the side, face back, children away: it erupts.',
+  },
+  'splashes': {
+    title: 'Boiling liquid splashes',
+    text: 'Handful low over the edge, face back, sleeves down: it bubbles up as grain goes in.',
+  },
   'spitting': { title: 'It spits', text: 'Long spoon. Lower the flame if it jumps.' },
   'syrup': { title: 'Syrup burns deep', text: 'It clings. Test a drop between cool spoons, never with fingers.' },
-  'scald': { title: 'Steam scalds', text: 'Lid away from you, handle turned in. Milk rises all at once: do not leave it.' },
-  'two-hours': { title: 'It perishes', text: 'Into the cold within two hours of the fire, one in a hot room. Warmed through once, to 75 °C.' },
-  'pressure': { title: 'Pressure pan, as its maker says', text: 'A cup of liquid at least. Two thirds full at most, half for milk and pulses. It opens by itself.' },
+  'scald': {
+    title: 'Steam scalds',
+    text: 'Lid away from you, handle turned in. Milk rises all at once: do not leave it.',
+  },
+  'two-hours': {
+    title: 'It perishes',
+    text: 'Into the cold within two hours of the fire, one in a hot room. Warmed through once, to 75 °C.',
+  },
+  'pressure': {
+    title: 'Pressure pan, as its maker says',
+    text: 'A cup of liquid at least. Two thirds full at most, half for milk and pulses. It opens by itself.',
+  },
   'grinder': { title: 'Grinder', text: 'Hot food builds pressure under a lid: cool it first.' },
-  'allergen': { title: 'Allergens', text: 'Free share first, own spoon and bowl: a shared ladle carries it. A shared pan is not allergen-free.' },
-  'smoke': { title: 'Near its smoke point', text: 'A mark lower here. If the fat smokes: flame off, lid at hand, begin with fresh fat.' },
-  'scorch': { title: 'Near scorching', text: 'A mark lower here, and keep it moving: dry flour and sugar burn at once.' },
-  'dry-pan': { title: 'Pan too hot', text: 'Never dry or empty on the flame. A coated pan gives off fumes: air the room, flame off.' },
-  'hot-sweet': { title: 'It clings and burns', text: 'Hot sweet burns deeper than water. No fingers before it has cooled.' },
+  'allergen': {
+    title: 'Allergens',
+    text: 'Free share first, own spoon and bowl: a shared ladle carries it. A shared pan is not allergen-free.',
+  },
+  'smoke': {
+    title: 'Near its smoke point',
+    text: 'A mark lower here. If the fat smokes: flame off, lid at hand, begin with fresh fat.',
+  },
+  'scorch': {
+    title: 'Near scorching',
+    text: 'A mark lower here, and keep it moving: dry flour and sugar burn at once.',
+  },
+  'dry-pan': {
+    title: 'Pan too hot',
+    text: 'Never dry or empty on the flame. A coated pan gives off fumes: air the room, flame off.',
+  },
+  'hot-sweet': {
+    title: 'It clings and burns',
+    text: 'Hot sweet burns deeper than water. No fingers before it has cooled.',
+  },
 }
 
 /** Signs as a cook says them: what is waited for, and what is marked. */
-export const SIGN_WORDS: Readonly<Record<SignId, { readonly waited: string, readonly marked: string, readonly short: string }>> = {
+export const SIGN_WORDS: Readonly<
+  Record<SignId, { readonly waited: string; readonly marked: string; readonly short: string }>
+> = {
   'nuts-golden': { waited: 'nuts golden', marked: 'Nuts are golden', short: 'nuts' },
   'aroma': { waited: 'nutty smell', marked: 'I smell it', short: 'smell' },
   'pale': { waited: 'first colour', marked: 'First colour', short: 'colour' },
@@ -112,8 +144,22 @@ export const ACTION_WORDS: Readonly<Record<PlainAction, string>> = {
 
 /** What is being done, by stage. */
 export const DOING_WORDS: Readonly<Record<Stage['does'], string>> = {
-  'prepare': 'get ready', 'melt': 'melt', 'boil-syrup': 'boil the syrup', 'press': 'pressure', 'wait': 'wait', 'sweeten': 'sweeten', 'cool': 'cool', 'set': 'set',
-  'shape': 'shape', 'fry': 'fry nuts', 'roast': 'roast', 'heat': 'heat', 'pour': 'pour', 'cook-down': 'take up', 'enrich': 'enrich', 'rest': 'rest',
+  'prepare': 'get ready',
+  'melt': 'melt',
+  'boil-syrup': 'boil the syrup',
+  'press': 'pressure',
+  'wait': 'wait',
+  'sweeten': 'sweeten',
+  'cool': 'cool',
+  'set': 'set',
+  'shape': 'shape',
+  'fry': 'fry nuts',
+  'roast': 'roast',
+  'heat': 'heat',
+  'pour': 'pour',
+  'cook-down': 'take up',
+  'enrich': 'enrich',
+  'rest': 'rest',
 }
 
 /**
@@ -153,7 +199,8 @@ export function cueText(cue: Cue, plan: Pick<CookPlan, 'dish' | 'fires'>, stage:
     const late = plan.dish.stages.find(one => one.id === cue.late?.stage)
     return late ? lateCueText(cue.late, late) : CUES.late
   }
-  if ((cue.code === 'work' || (cue.code === 'roast' && !(stage && isStage(stage, 'roast')))) && stage) return stageCueText(stage)
+  if ((cue.code === 'work' || (cue.code === 'roast' && !(stage && isStage(stage, 'roast')))) && stage)
+    return stageCueText(stage)
   if (cue.code === 'turn-down' && cue.mark) return `Turn the flame down to ${planMarkText(plan, cue.mark)}`
   if (cue.code === 'light-other') {
     const beside = plan.dish.stages.find(one => one.meets && one.vessel === cue.vessel)

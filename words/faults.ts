@@ -43,29 +43,56 @@ export function faultName(fault: string): string {
 
 /** What a fault comes from, and what the hand does about it next time. */
 export const CAUSE_WORDS: Readonly<Record<FaultCause, { readonly name: string, readonly next: string }>> = {
-  'flame-high': { name: 'the flame stood too high', next: 'One mark lower, and stir on; for a roast, ask for a flame plan.' },
-  'roast-short': { name: 'the roast was ended too soon', next: 'Wait for the smell and the colour, whatever the clock says.' },
+  'flame-high': {
+    name: 'the flame stood too high',
+    next: 'One mark lower, and stir on; for a roast, ask for a flame plan.',
+  },
+  'roast-short': {
+    name: 'the roast was ended too soon',
+    next: 'Wait for the smell and the colour, whatever the clock says.',
+  },
   'roast-long': { name: 'the roast went on too long', next: 'Liquid hot beside it, and pour at the colour.' },
-  'too-wet': { name: 'more liquid than it wants', next: 'Weigh the liquid, and pour the last part only as it is taken up.' },
+  'too-wet': {
+    name: 'more liquid than it wants',
+    next: 'Weigh the liquid, and pour the last part only as it is taken up.',
+  },
   'too-dry': { name: 'too little liquid', next: 'Weigh the liquid; keep a ladle of it hot.' },
   'off-early': { name: 'taken off too soon', next: 'Wait until it leaves the sides; weigh the pan.' },
   'off-late': { name: 'left on too long', next: 'Off at the first sign that it leaves the sides; weigh the pan.' },
-  'low-after-turn': { name: 'the flame stayed low after the turn', next: 'Back to a middle flame once the spitting stops.' },
-  'cold-liquid': { name: 'the liquid was not at the boil', next: 'Light it when the hearth calls; pour only when it boils.' },
+  'low-after-turn': {
+    name: 'the flame stayed low after the turn',
+    next: 'Back to a middle flame once the spitting stops.',
+  },
+  'cold-liquid': {
+    name: 'the liquid was not at the boil',
+    next: 'Light it when the hearth calls; pour only when it boils.',
+  },
   'poured-fast': { name: 'liquid and base met too fast', next: 'A ladle or a handful at a time, stirring each in.' },
-  'sugar-early': { name: 'sugar went in before the grain had swollen', next: 'Plain liquid first, sugar once no hard centre is left.' },
+  'sugar-early': {
+    name: 'sugar went in before the grain had swollen',
+    next: 'Plain liquid first, sugar once no hard centre is left.',
+  },
   'more-fat': { name: 'more fat than it holds', next: 'Less fat, or the last of it only for gloss.' },
   'less-fat': { name: 'too little fat', next: 'More fat, or a spoon of it warm as it is rolled.' },
   'more-sugar': { name: 'more sugar than is liked', next: 'Less sugar; taste where it may be tasted.' },
   'less-sugar': { name: 'less sugar than is liked', next: 'More sugar; weigh it.' },
   'syrup-weak': { name: 'the syrup was too weak', next: 'Boil it to its temperature or weight.' },
-  'syrup-far': { name: 'the syrup was taken too far', next: 'Off at its temperature; it goes on for a moment by itself.' },
+  'syrup-far': {
+    name: 'the syrup was taken too far',
+    next: 'Off at its temperature; it goes on for a moment by itself.',
+  },
   'unstirred': { name: 'left unstirred', next: 'Never alone in the roast; flame off when you turn away.' },
   'thin-pan': { name: 'a thin pan, hot in one spot', next: 'A heavy pan, or the smallest flame.' },
   'rolled-warm': { name: 'rolled too warm', next: 'Wait until it is hand-warm all through.' },
   'rolled-cool': { name: 'rolled too cool', next: 'Begin as it is hand-warm; a second pair of hands.' },
-  'sour': { name: 'sour fruit or jaggery met hot milk', next: 'Milk only when the fruit is dry; jaggery off the boil.' },
-  'kept-back': { name: 'liquid was kept back', next: 'Keep none back, or pour it hot while the grain still takes it up.' },
+  'sour': {
+    name: 'sour fruit or jaggery met hot milk',
+    next: 'Milk only when the fruit is dry; jaggery off the boil.',
+  },
+  'kept-back': {
+    name: 'liquid was kept back',
+    next: 'Keep none back, or pour it hot while the grain still takes it up.',
+  },
   'forgotten': { name: 'something was forgotten', next: 'Tick what goes in as it goes in.' },
   'sugar-runs': { name: 'sugar just in: it tightens again', next: 'Wait: it tightens again by itself.' },
   'fat-drawn-later': { name: 'the mass draws it in later', next: 'Wait before lifting any off.' },
@@ -81,24 +108,63 @@ const far = (value: number): string => (Math.abs(value) >= 2 ? 'far ' : Math.abs
 
 /** What a clue says of the batch; its value is in standard deviations of the forecast unless it is a count. */
 const CLUES: Readonly<Record<Clue['of'], (value: number) => string>> = {
-  'roastTime': value => (Math.abs(value) < 0.5 ? 'the roast took as long as forecast' : `the roast was ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`),
-  'roastColour': value => (Math.abs(value) < 0.6 ? 'it was roasted to its colour' : `it was roasted ${many(value, ['lighter', 'darker'])} than the dish asks`),
-  'aromaTime': value => (Math.abs(value) < 0.5 ? 'the smell came when it was forecast' : `the smell came ${far(value)}${many(value, ['earlier', 'later'])} than forecast`),
-  'roastFlame': value => (Math.abs(value) < 0.3 ? 'the roast stood on its planned mark' : `the roast stood ${many(value, ['lower', 'higher'])} than planned`),
-  'afterTime': value => (Math.abs(value) < 0.5 ? 'after the turn it stood as long as forecast' : `after the turn it stood ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`),
-  'afterFlame': value => (Math.abs(value) < 0.3 ? 'after the turn it stood on its planned mark' : `after the turn the flame stood ${many(value, ['lower', 'higher'])} than planned`),
-  'weight': value => (Math.abs(value) < 0.5 ? 'it weighed what was forecast' : `it weighed ${far(value)}${many(value, ['less', 'more'])} than forecast`),
-  'pourTime': value => (Math.abs(value) < 0.5 ? 'the pour took as long as usual' : `the pour was ${far(value)}${many(value, ['quicker', 'slower'])} than usual`),
-  'liquidBoil': value => (value > 0.3 ? 'the liquid boiled before it was poured' : 'the liquid can hardly have boiled before it was poured'),
+  'roastTime': value =>
+    Math.abs(value) < 0.5
+      ? 'the roast took as long as forecast'
+      : `the roast was ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`,
+  'roastColour': value =>
+    Math.abs(value) < 0.6
+      ? 'it was roasted to its colour'
+      : `it was roasted ${many(value, ['lighter', 'darker'])} than the dish asks`,
+  'aromaTime': value =>
+    Math.abs(value) < 0.5
+      ? 'the smell came when it was forecast'
+      : `the smell came ${far(value)}${many(value, ['earlier', 'later'])} than forecast`,
+  'roastFlame': value =>
+    Math.abs(value) < 0.3
+      ? 'the roast stood on its planned mark'
+      : `the roast stood ${many(value, ['lower', 'higher'])} than planned`,
+  'afterTime': value =>
+    Math.abs(value) < 0.5
+      ? 'after the turn it stood as long as forecast'
+      : `after the turn it stood ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`,
+  'afterFlame': value =>
+    Math.abs(value) < 0.3
+      ? 'after the turn it stood on its planned mark'
+      : `after the turn the flame stood ${many(value, ['lower', 'higher'])} than planned`,
+  'weight': value =>
+    Math.abs(value) < 0.5
+      ? 'it weighed what was forecast'
+      : `it weighed ${far(value)}${many(value, ['less', 'more'])} than forecast`,
+  'pourTime': value =>
+    Math.abs(value) < 0.5
+      ? 'the pour took as long as usual'
+      : `the pour was ${far(value)}${many(value, ['quicker', 'slower'])} than usual`,
+  'liquidBoil': value =>
+    value > 0.3 ? 'the liquid boiled before it was poured' : 'the liquid can hardly have boiled before it was poured',
   'uptake': value => many(value, ['it was taken up slowly', 'it was taken up quickly']),
-  'coolTime': value => (Math.abs(value) < 0.5 ? 'it cooled as long as forecast' : `it cooled ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`),
-  'syrupTime': value => (Math.abs(value) < 0.5 ? 'the syrup boiled as long as forecast' : `the syrup boiled ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`),
+  'coolTime': value =>
+    Math.abs(value) < 0.5
+      ? 'it cooled as long as forecast'
+      : `it cooled ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`,
+  'syrupTime': value =>
+    Math.abs(value) < 0.5
+      ? 'the syrup boiled as long as forecast'
+      : `the syrup boiled ${far(value)}${many(value, ['shorter', 'longer'])} than forecast`,
   'thinPan': value => (value > 0 ? 'the pan is thin' : 'the pan is heavy'),
-  'unstirred': value => (value > 0 ? `left unstirred for about ${Math.round(value * 60)} s` : 'nobody said that it was left unstirred'),
+  'unstirred': value =>
+    value > 0 ? `left unstirred for about ${Math.round(value * 60)} s` : 'nobody said that it was left unstirred',
   'others': () => 'beside the batches of this house that came right',
-  'slip-poured-early': () => 'you said that it was poured early', 'slip-liquid-cold': () => 'you said that the liquid was cold', 'slip-flame-high': () => 'you said that the flame was too high',
-  'forgot-fat': () => 'fat was forgotten', 'forgot-sugar': () => 'sugar was forgotten', 'forgot-liquid': () => 'liquid was forgotten',
-  'added-fat': () => 'fat was added on the way', 'added-sugar': () => 'sugar was added on the way', 'added-liquid': () => 'liquid was added on the way', 'kept-back': () => 'liquid was kept back',
+  'slip-poured-early': () => 'you said that it was poured early',
+  'slip-liquid-cold': () => 'you said that the liquid was cold',
+  'slip-flame-high': () => 'you said that the flame was too high',
+  'forgot-fat': () => 'fat was forgotten',
+  'forgot-sugar': () => 'sugar was forgotten',
+  'forgot-liquid': () => 'liquid was forgotten',
+  'added-fat': () => 'fat was added on the way',
+  'added-sugar': () => 'sugar was added on the way',
+  'added-liquid': () => 'liquid was added on the way',
+  'kept-back': () => 'liquid was kept back',
   'dish-fat': value => (value > 0.5 ? 'the dish itself is rich in fat' : 'the dish itself is lean in fat'),
   'dish-sugar': value => (value > 0.5 ? 'the dish itself is rich in sugar' : 'the dish itself is low in sugar'),
   'dish-liquid': value => (value > 0.5 ? 'the dish itself is at the wet end' : 'the dish itself is at the dry end'),

@@ -5,12 +5,23 @@ import type { FlameMark } from '../core/materials/fire/flameMark'
 
 /** When a flame of a schedule is taken. */
 export const TURN_WORDS: Readonly<Record<TurnCue, string>> = {
-  'start': 'start on', 'aroma': 'at the smell', 'pale': 'at first colour', 'golden': 'at golden', 'deep-golden': 'at deep golden', 'brown': 'at brown', 'burnt': 'at burnt',
+  'start': 'start on',
+  'aroma': 'at the smell',
+  'pale': 'at first colour',
+  'golden': 'at golden',
+  'deep-golden': 'at deep golden',
+  'brown': 'at brown',
+  'burnt': 'at burnt',
 }
 
 /** A roast as it is wished for. */
 export const ROAST_WORDS: Readonly<Record<FlameWish['step'], string>> = {
-  'aroma': 'to its smell', 'pale': 'to first colour', 'golden': 'golden', 'deep-golden': 'deep golden', 'brown': 'brown', 'burnt': 'burnt',
+  'aroma': 'to its smell',
+  'pale': 'to first colour',
+  'golden': 'golden',
+  'deep-golden': 'deep golden',
+  'brown': 'brown',
+  'burnt': 'burnt',
 }
 
 /**
@@ -71,5 +82,7 @@ const NEARLY_ALL = 0.95
  */
 export function roastEndsText(name: string, reaches: number, comes: number): string {
   const percent = (share: number): string => `${Math.min(99, Math.round(100 * share))} %`
-  return comes >= NEARLY_ALL ? `${name} ${percent(reaches)}` : `${name} ${percent(comes)}, a step paler ${percent(1 - comes)}`
+  return comes >= NEARLY_ALL
+    ? `${name} ${percent(reaches)}`
+    : `${name} ${percent(comes)}, a step paler ${percent(1 - comes)}`
 }

@@ -18,7 +18,8 @@ export interface KeepingState {
  * @returns such as `kept on the hearth`
  */
 export function keepingText({ waiting, reachable, setAside, keeping, outside }: KeepingState): string {
-  const held = keeping === 'device' ? 'kept here' : `held on this page only (this device's storage is ${keeping}): leave it open`
+  const held =
+    keeping === 'device' ? 'kept here' : `held on this page only (this device's storage is ${keeping}): leave it open`
   const aside = setAside > 0 ? `; ${setAside} refused and set aside on this device` : ''
   if (outside) return `outside the house: ${waiting} ${held}${aside}`
   if (!reachable) return `hearth away: ${waiting} ${held}${aside}`

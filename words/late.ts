@@ -26,12 +26,16 @@ const LATE_CUES: Readonly<Record<LateDoing, Readonly<Record<LateLevel, string>>>
 /** What can still be done, in a sentence or two. */
 const LATE_WAYS: Readonly<Record<LateDoing, string>> = {
   'fry': 'Nuts go on browning off the fire. Lift out what is right; what is dark brown tastes bitter and stays out.',
-  'roast': 'Tip it into a cold pan or on a plate: pan and fat roast on. Pale brown is saved by pouring at once; black flecks or an acrid smell are not.',
+  'roast':
+    'Tip it into a cold pan or on a plate: pan and fat roast on. Pale brown is saved by pouring at once; black flecks or an acrid smell are not.',
   'pour': 'Off the flame nothing is lost by stopping; what is in takes up as it stands. Then flame back to middle.',
-  'rain': 'What is in swells already: stir out the lumps against the side, rain the rest in, then the lid and a low flame.',
-  'cook-down': 'Look for the sign under the spoon. Still wet: lid off, a mark higher. Where it catches, tip the top into a clean pan and leave the base; where it is dry, a spoon of hot liquid.',
+  'rain':
+    'What is in swells already: stir out the lumps against the side, rain the rest in, then the lid and a low flame.',
+  'cook-down':
+    'Look for the sign under the spoon. Still wet: lid off, a mark higher. Where it catches, tip the top into a clean pan and leave the base; where it is dry, a spoon of hot liquid.',
   'sweeten': 'Sugar tightens as it goes on. If it stiffens, off the flame and a spoon of hot water.',
-  'enrich': 'Off the fire it firms as it cools. Where it is stiff already, a spoon of hot milk or water and a little fat.',
+  'enrich':
+    'Off the fire it firms as it cools. Where it is stiff already, a spoon of hot milk or water and a little fat.',
   'heat': 'Lid on, flame low: it stays ready. What has boiled away is made up with hot water.',
   'melt': 'Flame off, strain it. Dark jaggery tastes burnt: weigh some out anew.',
   'boil-syrup': 'A spoon of hot water takes it back a step; cool a drop between spoons before you go on.',
@@ -40,7 +44,8 @@ const LATE_WAYS: Readonly<Record<LateDoing, string>> = {
   'cool': 'Set hard it is warmed in the pan on the lowest flame until it can be worked.',
 }
 
-const doingOf = ({ id, does }: Stage): LateDoing => (id === 'rain' ? id : does in LATE_CUES ? does as LateDoing : 'cook-down')
+const doingOf = ({ id, does }: Stage): LateDoing =>
+  id === 'rain' ? id : does in LATE_CUES ? (does as LateDoing) : 'cook-down'
 
 /**
  * What to do about a stage that is late.
@@ -51,7 +56,9 @@ const doingOf = ({ id, does }: Stage): LateDoing => (id === 'rain' ? id : does i
  */
 export function lateCueText({ level }: Pick<Late, 'level'>, stage: Stage): string {
   const text = LATE_CUES[doingOf(stage)][level]
-  return stage.meets ? `${upper(besideText(stage.id) ?? stageName(stage))}: ${text.charAt(0).toLowerCase()}${text.slice(1)}` : text
+  return stage.meets
+    ? `${upper(besideText(stage.id) ?? stageName(stage))}: ${text.charAt(0).toLowerCase()}${text.slice(1)}`
+    : text
 }
 
 /**
@@ -62,7 +69,9 @@ export function lateCueText({ level }: Pick<Late, 'level'>, stage: Stage): strin
  */
 export function lateText({ byS, window }: Pick<Late, 'byS' | 'window'>): string {
   const by = clockText(Math.max(10, Math.round(byS / 10) * 10))
-  return window ? `${by} past its window, ${clockText(Math.round(window.early / 10) * 10)}–${clockText(Math.round(window.late / 10) * 10)}` : `${by} over its time`
+  return window
+    ? `${by} past its window, ${clockText(Math.round(window.early / 10) * 10)}–${clockText(Math.round(window.late / 10) * 10)}`
+    : `${by} over its time`
 }
 
 /**
@@ -72,7 +81,9 @@ export function lateText({ byS, window }: Pick<Late, 'byS' | 'window'>): string 
  * @param unlit true where it stands beside the pan and is not on its fire
  */
 export function lateWayText(stage: Stage, unlit = false): string {
-  return unlit ? 'On the fire now, lid on, as high as it goes. The pan waits for it: a mark lower, or off the flame.' : LATE_WAYS[doingOf(stage)]
+  return unlit
+    ? 'On the fire now, lid on, as high as it goes. The pan waits for it: a mark lower, or off the flame.'
+    : LATE_WAYS[doingOf(stage)]
 }
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -18,9 +18,17 @@ export const NUMBER_WORDS: Readonly<Record<string, { readonly says: string, read
 export const SOURCE_WORDS = { 'batch': 'batch', 'boil-check': 'boil check', 'remembered': 'from memory' } as const
 
 /** The states of knowledge that the forecast is judged at. */
-export const STATE_WORDS = { none: 'nothing known', boil: 'after a boil check', boilAroma: 'and the aroma tapped', boilTwoTaps: 'and a second tap' } as const
+export const STATE_WORDS = {
+  none: 'nothing known',
+  boil: 'after a boil check',
+  boilAroma: 'and the aroma tapped',
+  boilTwoTaps: 'and a second tap',
+} as const
 
 /** The judge's other worlds: laws that are not the forecast's own. */
 export const WORLD_WORDS: Readonly<Record<string, string>> = {
-  'late browning': 'browning that comes late', 'other losses': 'other losses to the room', 'other moisture': 'moisture that leaves by another law', 'uneven pan': 'a pan of uneven heat',
+  'late browning': 'browning that comes late',
+  'other losses': 'other losses to the room',
+  'other moisture': 'moisture that leaves by another law',
+  'uneven pan': 'a pan of uneven heat',
 }

@@ -27,7 +27,10 @@ export const MARK_WORDS: { readonly [K in MarkKind]: MarkWords<K> } = {
   'stage.began': { verb: 'began', what: ({ stage }, { plan }) => stageText(plan, stage) },
   'sign.seen': { verb: 'marked', what: ({ sign }) => SIGN_WORDS[sign].short },
   'looks.like': { verb: 'looked', what: ({ step }) => STEP_WORDS[step] },
-  'flame.changed': { verb: 'flame', what: ({ mark, vessel }, { plan }) => flameText(plan, mark) ?? vesselOf(plan, vessel) },
+  'flame.changed': {
+    verb: 'flame',
+    what: ({ mark, vessel }, { plan }) => flameText(plan, mark) ?? vesselOf(plan, vessel),
+  },
   'lid.changed': { verb: 'lid', what: ({ lid }) => (lid ? 'on' : 'off') },
   'vessel.lit': { verb: 'put on', what: ({ vessel }, { plan }) => vesselOf(plan, vessel) },
   'off.fire': { verb: 'off the fire', what: ({ vessel }, { plan }) => vesselOf(plan, vessel) },
@@ -37,7 +40,10 @@ export const MARK_WORDS: { readonly [K in MarkKind]: MarkWords<K> } = {
   'uptake.seen': { verb: 'taken up', what: ({ pace }) => UPTAKE_WORDS[pace] },
   'release.heard': { verb: 'release heard', what: ({ vessel }, { plan }) => vesselOf(plan, vessel) },
   'added': { verb: 'beside the plan:', what: (payload, { say }) => changeText(payload, say) },
-  'repaired': { verb: 'put right', what: (payload, { say }) => changeText(payload, say) ?? wordFor(WAY_WORDS, payload.way)?.title.toLowerCase() },
+  'repaired': {
+    verb: 'put right',
+    what: (payload, { say }) => changeText(payload, say) ?? wordFor(WAY_WORDS, payload.way)?.title.toLowerCase(),
+  },
   'forgotten': { verb: 'forgotten', what: ({ ingredient }) => ingredient.replaceAll('-', ' ') },
   'kept.back': { verb: 'kept back', what: ({ vessel }, { plan }) => vesselOf(plan, vessel) },
   'rest.poured': { verb: 'rest poured', what: ({ vessel }, { plan }) => vesselOf(plan, vessel) },
@@ -80,7 +86,12 @@ export function markVerb(kind: string): string {
  * @param say how weights and temperatures are read in this house
  * @returns such as `marked nuts`, `began roast`, `felt: hard centre`; the bare kind for an unknown one
  */
-export function momentText(plan: CookPlan, kind: string, payload: Readonly<Record<string, unknown>>, say: Readings = METRIC): string {
+export function momentText(
+  plan: CookPlan,
+  kind: string,
+  payload: Readonly<Record<string, unknown>>,
+  say: Readings = METRIC,
+): string {
   if (isTerm(payload.as)) return `${TERMS[payload.as].sense}: ${lower(TERM_WORDS[payload.as].text)}`
   if (!isMarkKind(kind) || !MARK_KINDS[kind].schema.safeParse(payload).success) return markVerb(kind)
   // What the kind's own schema has taken is what its words are made for.
@@ -97,7 +108,8 @@ function flameText(plan: CookPlan, id: string): string | undefined {
   return id === 'off' ? 'off' : Object.values(plan.fires).flatMap(fire => fire.marks).find(one => one.id === id)?.label
 }
 
-const vesselOf = (plan: CookPlan, vessel: string | undefined): string | undefined => (vessel === undefined ? undefined : vesselText(plan, vessel))
+const vesselOf = (plan: CookPlan, vessel: string | undefined): string | undefined =>
+  vessel === undefined ? undefined : vesselText(plan, vessel)
 
 /** What a change of the pan put in or took off. */
 function changeText({ adds = [], liftsFatG = 0 }: MarkOf<'added'>['payload'], say: Readings): string | undefined {

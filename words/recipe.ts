@@ -19,6 +19,9 @@ export function stepsOf(dish: Dish, goesIn: (stage: Dish['stages'][number]) => s
     const minutes = Math.round(usualMinutes(dish, stage))
     const until = 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}, ` : ''
     const watch = (stage.watch ?? []).map(code => watchText(code)).filter(Boolean).join(' ')
-    return { name: stageName(stage), text: `${stageCueText(stage)}${adds ? `: ${adds}` : ''}; ${until}about ${minutes} min. ${watch}`.trim() }
+    return {
+      name: stageName(stage),
+      text: `${stageCueText(stage)}${adds ? `: ${adds}` : ''}; ${until}about ${minutes} min. ${watch}`.trim(),
+    }
   })
 }

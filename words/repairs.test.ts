@@ -20,13 +20,19 @@ describe('words for repairs', () => {
       const plan = starterPlan(id)
       const line = mainLine(plan.dish)
       for (const upTo of [0, Math.floor(line.length / 2), line.length - 1]) {
-        const marks = [marked(1, 0, 'cook.started'), ...line.slice(1, upTo + 1).map((stage, i) => marked(i + 2, 200 * (i + 1), 'stage.began', { stage: stage.id }))]
+        const marks = [
+          marked(1, 0, 'cook.started'),
+          ...line
+            .slice(1, upTo + 1)
+            .map((stage, i) => marked(i + 2, 200 * (i + 1), 'stage.began', { stage: stage.id })),
+        ]
         const nowS = 200 * upTo + 30
         const forecast = forecastCook(plan, marks, nowS, 4)
         for (const fault of FAULT_IDS) {
           const repair = repairOf(plan, replay(plan, marks), forecast, nowS, fault, pantry)!
           expect(FAULT_WORDS[fault].seen).toBeTruthy()
-          for (const { cause, record } of repair.causes) expect([CAUSE_WORDS[cause], RECORD_WORDS[record]].every(Boolean), cause).toBe(true)
+          for (const { cause, record } of repair.causes)
+            expect([CAUSE_WORDS[cause], RECORD_WORDS[record]].every(Boolean), cause).toBe(true)
           if (repair.lost) expect(LOST_WORDS[repair.lost], repair.lost).toBeTruthy()
           if (repair.expected) expect(EXPECT_WORDS[repair.expected], repair.expected).toBeTruthy()
           for (const { way, notes } of repair.remedies) {

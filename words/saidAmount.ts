@@ -33,7 +33,13 @@ export function plainName(name: string): string {
  * @param grams writes grams
  * @returns such as `½ glass and 1 teaspoon ghee · 98 g`, `900 g red carrot`
  */
-export function amountOfText(row: SaidRow | undefined, id: string, massG: number, measures: readonly MeasureSize[], grams: (massG: number) => string): string {
+export function amountOfText(
+  row: SaidRow | undefined,
+  id: string,
+  massG: number,
+  measures: readonly MeasureSize[],
+  grams: (massG: number) => string,
+): string {
   const name = row ? plainName(row.name) : id.replaceAll('-', ' ')
   if (!row || row.kind === 'produce' || measures.length === 0) return `${grams(massG)} ${name}`
   const { count, text, name: measure, rest } = inMeasures(massG / row.bulkDensity, measures)

@@ -1,7 +1,12 @@
 import type { Sense, TermCode } from '../core/formulation/signs/terms'
 
 /** By which sense something is judged, as a heading. */
-export const SENSE_WORDS: Readonly<Record<Sense, string>> = { smelled: 'Smelled', seen: 'Seen', heard: 'Heard', felt: 'Felt' }
+export const SENSE_WORDS: Readonly<Record<Sense, string>> = {
+  smelled: 'Smelled',
+  seen: 'Seen',
+  heard: 'Heard',
+  felt: 'Felt',
+}
 
 /** What each perception is called, and what it means now where a cook would ask. */
 export const TERM_WORDS: Readonly<Record<TermCode, { readonly text: string, readonly means?: string }>> = {
@@ -10,7 +15,10 @@ export const TERM_WORDS: Readonly<Record<TermCode, { readonly text: string, read
   'acrid': { text: 'Acrid, burnt', means: 'Off the fire. No liquid in: a burnt note cannot be taken out.' },
   'dark-flecks': { text: 'Dark flecks', means: 'Some of it has burnt. Off the fire; nothing goes in.' },
   'wet-sand': { text: 'Like wet sand', means: 'As it should be: it stays so to the end of the roast.' },
-  'wheat-paste': { text: 'A stiff paste', means: 'As it should be at first: it loosens to a custard, then falls to crumbs.' },
+  'wheat-paste': {
+    text: 'A stiff paste',
+    means: 'As it should be at first: it loosens to a custard, then falls to crumbs.',
+  },
   'custard': { text: 'Loose, like custard', means: 'As it should be: crumbs come next, then the brown.' },
   'crumbs-in-fat': { text: 'Crumbs', means: 'It browns from here, and fast: watch the colour.' },
   'brittle': { text: 'Breaks with a snap', means: 'Dry through: it will not go sticky.' },

@@ -2,7 +2,16 @@ import { describe, expect, it } from 'vitest'
 import { SERVINGS, VESSEL_KINDS } from '../contracts/day'
 import { OFFER_KINDS } from '../contracts/planner'
 import { DAY_TROUBLES } from '../core/day/problem/checkDay'
-import { BROKEN_WORDS, DAY_TROUBLE_WORDS, OFFER_WORDS, SERVING_WORDS, SHARE_WORDS, spanText, stepName, VESSEL_WORDS } from './spread'
+import {
+  BROKEN_WORDS,
+  DAY_TROUBLE_WORDS,
+  OFFER_WORDS,
+  SERVING_WORDS,
+  SHARE_WORDS,
+  spanText,
+  stepName,
+  VESSEL_WORDS,
+} from './spread'
 
 describe('words for a day', () => {
   it('are there for every manner of serving, vessel and offer', () => {
@@ -28,11 +37,24 @@ describe('words for a day', () => {
   })
 
   it('name every step that is no stage, and stages by their own name', () => {
-    expect(['wash', 'cut', 'chill', 'reheat', 'nuts'].map(stepName)).toEqual(['wash, soak', 'cut', 'into the cold', 'heat again', 'nuts'])
+    expect(['wash', 'cut', 'chill', 'reheat', 'nuts'].map(stepName)).toEqual([
+      'wash, soak',
+      'cut',
+      'into the cold',
+      'heat again',
+      'nuts',
+    ])
     expect(stepName('grate-2')).toBe('grate second lot')
     expect(stepName('pour')).toBe('pour')
   })
 
-  it.each([[0, '0 min'], [59.4, '59 min'], [59.6, '1 h'], [65, '1 h 05'], [120, '2 h'], [605, '10 h 05']])('write %d minutes as %s', (minutes, text) => expect(spanText(minutes)).toBe(text))
+  it.each([
+    [0, '0 min'],
+    [59.4, '59 min'],
+    [59.6, '1 h'],
+    [65, '1 h 05'],
+    [120, '2 h'],
+    [605, '10 h 05'],
+  ])('write %d minutes as %s', (minutes, text) => expect(spanText(minutes)).toBe(text))
 
 })

@@ -8,7 +8,16 @@ import { besideText, stageName } from './stages'
 
 /** Steps of the day that are no stages of a dish. */
 const STEPS: Readonly<Record<string, string>> = {
-  'wash': 'wash, soak', 'open': 'open', 'cut': 'cut', 'chill': 'into the cold', 'take-out': 'out of the cold', 'warm-through': 'warm through, 75 °C', 'khoya': 'thicken milk', 'reheat': 'heat again', 'grate-2': 'grate second lot', 'nuts': 'nuts',
+  'wash': 'wash, soak',
+  'open': 'open',
+  'cut': 'cut',
+  'chill': 'into the cold',
+  'take-out': 'out of the cold',
+  'warm-through': 'warm through, 75 °C',
+  'khoya': 'thicken milk',
+  'reheat': 'heat again',
+  'grate-2': 'grate second lot',
+  'nuts': 'nuts',
 }
 
 /** Short name of a step. */
@@ -17,16 +26,36 @@ export function stepName(id: string): string {
 }
 
 /** How a dish is served. */
-export const SERVING_WORDS: Readonly<Record<Serving, string>> = { hot: 'hot', warm: 'warm', room: 'at room warmth', cold: 'cold' }
+export const SERVING_WORDS: Readonly<Record<Serving, string>> = {
+  hot: 'hot',
+  warm: 'warm',
+  room: 'at room warmth',
+  cold: 'cold',
+}
 
 /** Kinds of vessels. */
 export const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
-  heavy: 'heavy pan', heavyL: 'large heavy pan', pot: 'pot', ppan: 'pressure pan', grinder: 'grinder', tray: 'tray', cold: 'shelf in the cold',
+  heavy: 'heavy pan',
+  heavyL: 'large heavy pan',
+  pot: 'pot',
+  ppan: 'pressure pan',
+  grinder: 'grinder',
+  tray: 'tray',
+  cold: 'shelf in the cold',
 }
 
 /** What a wait is for. */
 export const WAIT_WORDS: Readonly<Record<string, string>> = {
-  'soak': 'soaks', 'drain': 'soaks, drains', 'wash-dry': 'dries', 'cool-whole': 'cools', 'cool': 'cools', 'set': 'sets', 'milk': 'cools', 'rest': 'rests', 'cold': 'stands cold', 'stands': 'cools, two hours at most',
+  'soak': 'soaks',
+  'drain': 'soaks, drains',
+  'wash-dry': 'dries',
+  'cool-whole': 'cools',
+  'cool': 'cools',
+  'set': 'sets',
+  'milk': 'cools',
+  'rest': 'rests',
+  'cold': 'stands cold',
+  'stands': 'cools, two hours at most',
 }
 
 /** Why a day cannot be planned: what happened, what is safe, what to do. */
@@ -34,15 +63,19 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
   'meal-in-past': about => `The time of ${about} has passed already. The day is kept; give it a later time.`,
   'no-hands': () => 'Nobody is there to cook. The day is kept; add somebody under Hands.',
   'no-fire': () => 'There is no fire. The day is kept; add one under Kitchen of the day.',
-  'no-vessel': about => `A dish needs a ${VESSEL_WORDS[about as VesselKind] ?? about}, and there is none. The day is kept; add or borrow one under Kitchen of the day, or take the dish off.`,
-  'step-length': about => `The step ${about} lasts no minute or more than a day and a half. The day is kept; change the amount of its dish.`,
+  'no-vessel': about =>
+    `A dish needs a ${VESSEL_WORDS[about as VesselKind] ?? about}, and there is none. The day is kept; add or borrow one under Kitchen of the day, or take the dish off.`,
+  'step-length': about =>
+    `The step ${about} lasts no minute or more than a day and a half. The day is kept; change the amount of its dish.`,
   'circular-waits': () => 'Some steps wait for one another in a circle. The day is kept; take the last change back.',
   'unknown-step': about => `The step ${about} is not there any more. The day is kept; take what was wished for it off.`,
   'unknown-meal': about => `${about} belongs to no meal. The day is kept; give it one.`,
   'nobody-may': about => `Nobody may do ${about}. The day is kept; let somebody stand at the fire under Hands.`,
-  'too-many': about => `${about} dishes are more than one day bears; sixty are planned at most. The day is kept; take some off.`,
+  'too-many': about =>
+    `${about} dishes are more than one day bears; sixty are planned at most. The day is kept; take some off.`,
   'twice': about => `${about} stands on this day twice under one name. The day is kept; give one of them another name.`,
-  'reserved-step': about => `${about} has a name that plans use themselves. The day is kept; call that step something else.`,
+  'reserved-step': about =>
+    `${about} has a name that plans use themselves. The day is kept; call that step something else.`,
   'nothing-to-cook': () => 'Nothing is on this day yet. Put a dish on it.',
 }
 
@@ -53,12 +86,21 @@ const CLASH_WORDS: Readonly<Record<ClashKind, (about: string, named: (id: string
   keeping: (about, named) => `how long ${named(about)} may stand out of the cold: it perishes`,
   washing: () => 'the minutes in which vessels are washed',
   waits: (about, named) => `how long ${named(about)} bears to wait between its steps`,
-  shared: (about, named) => `what is made once for two: ${about.split(' ').map(step => clashStep(step, named)).join(' and ')}`,
+  shared: (about, named) =>
+    `what is made once for two: ${about
+      .split(' ')
+      .map(step => clashStep(step, named))
+      .join(' and ')}`,
   vessel: about => `how many of these there are: ${VESSEL_WORDS[about as VesselKind] ?? about}`,
   fires: () => 'how many fires there are',
   hands: () => 'how many pairs of hands there are',
   who: (about, named) => `who may stand at the fire for ${named(about)}`,
-  away: about => (about === 'sleep' ? 'the hours of sleep' : about === 'away' ? 'the hours in which somebody is away' : `the hours in which somebody is away (${about})`),
+  away: about =>
+    about === 'sleep'
+      ? 'the hours of sleep'
+      : about === 'away'
+        ? 'the hours in which somebody is away'
+        : `the hours in which somebody is away (${about})`,
   wish: (about, named) => `the time that was wished for ${clashStep(about, named)}`,
 }
 
@@ -68,7 +110,8 @@ function clashStep(step: string, named: (id: string) => string): string {
 }
 
 /**
- * What cannot be had together, and what to do. Where more than this stands in the way, that is said once one of it is given up.
+ * What cannot be had together, and what to do. Where more than this stands in the way, that is said once one of it is
+ * given up.
  *
  * @param clash what stands against what
  * @param named names of dishes by their ids
@@ -100,16 +143,28 @@ export const SHARE_WORDS: Readonly<Record<Shareable['kind'], (a: string, b: stri
 
 /** What one more of something does for the day. */
 export const OFFER_WORDS: Readonly<Record<OfferKind, string>> = {
-  fire: 'One more fire', hands: 'One more pair of hands', heavy: 'A second large heavy pan, borrowed', pot: 'One more pot', ppan: 'One more pressure pan', grinder: 'One more grinder', tray: 'One more tray', cold: 'One more shelf in the cold',
+  fire: 'One more fire',
+  hands: 'One more pair of hands',
+  heavy: 'A second large heavy pan, borrowed',
+  pot: 'One more pot',
+  ppan: 'One more pressure pan',
+  grinder: 'One more grinder',
+  tray: 'One more tray',
+  cold: 'One more shelf in the cold',
   chilled: 'What perishes made sooner, kept in the cold and warmed through once before the meal',
   sooner: 'Beginning ten hours sooner, such as soaking tonight',
 }
 
 /** What a repair could not save. */
-export const BROKEN_WORDS: Readonly<Record<'late' | 'waits-long' | 'stands-long' | 'cold-pour' | 'lacking', (about: string, minutes: string) => string>> = {
-  'late': (about, minutes) => `${about} will be ${minutes} late as things stand. Nothing else was moved more than it must be.`,
-  'waits-long': (about, minutes) => `${about} waits ${minutes} longer than it bears between two steps: take it off the flame meanwhile.`,
-  'stands-long': (about, minutes) => `${about} would stand out of the cold ${minutes} longer than it may: into the cold with it, warmed through once before the meal, or served sooner.`,
+export const BROKEN_WORDS: Readonly<
+  Record<'late' | 'waits-long' | 'stands-long' | 'cold-pour' | 'lacking', (about: string, minutes: string) => string>
+> = {
+  'late': (about, minutes) =>
+    `${about} will be ${minutes} late as things stand. Nothing else was moved more than it must be.`,
+  'waits-long': (about, minutes) =>
+    `${about} waits ${minutes} longer than it bears between two steps: take it off the flame meanwhile.`,
+  'stands-long': (about, minutes) =>
+    `${about} would stand out of the cold ${minutes} longer than it may: into the cold with it, warmed through once before the meal, or served sooner.`,
   'cold-pour': (about, minutes) => `The liquid for ${about} stands ${minutes} too long: heat it again before the pour.`,
   'lacking': about => `${about} finds no free fire, pan or hands for a step. Borrow one, or let another dish wait.`,
 }

@@ -5,7 +5,9 @@ import { allergensText } from './after'
 import { wordFor } from './wordFor'
 
 /** Stages by id: a short name, the one thing to do in a glance, and what is said when it begins. */
-const STAGES: Readonly<Record<Exclude<StageRole, HeatedRole>, { readonly name: string, readonly cue: string, readonly begin: string }>> = {
+const STAGES: Readonly<
+  Record<Exclude<StageRole, HeatedRole>, { readonly name: string; readonly cue: string; readonly begin: string }>
+> = {
   'nuts': { name: 'fry nuts', cue: 'Fry the nuts, keep turning', begin: 'Nuts are in' },
   'roast-dry': { name: 'roast dry', cue: 'Dry roast, keep it moving', begin: 'Base in, dry' },
   'roast': { name: 'roast', cue: 'Keep it moving, low flame', begin: 'Base is in' },
@@ -54,12 +56,19 @@ const STAGES: Readonly<Record<Exclude<StageRole, HeatedRole>, { readonly name: s
 }
 
 /** The words of a stage: those of a second base's are the first's. */
-const wordsOf = (stage: Pick<Stage, 'id'>): (typeof STAGES)['roast'] | undefined => wordFor(STAGES, roleOfStage(stage) ?? '')
+const wordsOf = (stage: Pick<Stage, 'id'>): (typeof STAGES)['roast'] | undefined =>
+  wordFor(STAGES, roleOfStage(stage) ?? '')
 
 /** What stands in the other vessel, by the id of its stage. */
 export const BESIDE_WORDS: Readonly<Record<HeatedRole | 'syrup' | 'nuts-last', string>> = {
-  'sweet-water': 'sweet water', 'hot-water': 'water', 'sweet-milk': 'sweet milk', 'hot-milk': 'milk', 'sweet-juice': 'sweet juice', 'hot-juice': 'juice',
-  'syrup': 'syrup', 'nuts-last': 'nuts',
+  'sweet-water': 'sweet water',
+  'hot-water': 'water',
+  'sweet-milk': 'sweet milk',
+  'hot-milk': 'milk',
+  'sweet-juice': 'sweet juice',
+  'hot-juice': 'juice',
+  'syrup': 'syrup',
+  'nuts-last': 'nuts',
 }
 
 /**
@@ -74,7 +83,13 @@ export function besideText(stage: string): string | undefined {
 
 /** Vessels by their id in a dish. */
 export const DISH_VESSEL_WORDS: Readonly<Record<string, string>> = {
-  'pan': 'pan', 'pot': 'pot', 'second-pot': 'second pot', 'small-pan': 'small pan', 'roasting-pan': 'roasting pan', 'pressure-pan': 'pressure pan', 'table': 'table',
+  'pan': 'pan',
+  'pot': 'pot',
+  'second-pot': 'second pot',
+  'small-pan': 'small pan',
+  'roasting-pan': 'roasting pan',
+  'pressure-pan': 'pressure pan',
+  'table': 'table',
 }
 
 /** Short name of a stage. */
@@ -97,9 +112,30 @@ export function stageBeginText(stage: Pick<Stage, 'id' | 'does' | 'freeOf'> & Pa
 
 /** What was done when a stage began, for asking after it. */
 const BEGUN: Readonly<Partial<Record<StageRole, string>>> = {
-  'roast-dry': 'Base in', 'roast': 'Base in', 'paste': 'Paste in', 'pour': 'Poured', 'rain': 'Grain in', 'take-up': 'All poured', 'swell': 'Lid on', 'milk': 'Milk in', 'liquid': 'Liquid in', 'sweeten': 'Sugar in',
-  'rub-in': 'Sugar rubbed in', 'enrich': 'Additions in', 'enrich-2': 'More fat in', 'enrich-3': 'Last fat in', 'finish': 'Nearly done', 'fat-in': 'Fat in', 'rest': 'Off the fire',
-  'cool': 'Off the fire', 'thicken': 'Mix in', 'syrup': 'Syrup on', 'soften': 'In the pan', 'soften-2': 'Second lot in', 'press': 'Lid locked', 'wait': 'Flame off',
+  'roast-dry': 'Base in',
+  'roast': 'Base in',
+  'paste': 'Paste in',
+  'pour': 'Poured',
+  'rain': 'Grain in',
+  'take-up': 'All poured',
+  'swell': 'Lid on',
+  'milk': 'Milk in',
+  'liquid': 'Liquid in',
+  'sweeten': 'Sugar in',
+  'rub-in': 'Sugar rubbed in',
+  'enrich': 'Additions in',
+  'enrich-2': 'More fat in',
+  'enrich-3': 'Last fat in',
+  'finish': 'Nearly done',
+  'fat-in': 'Fat in',
+  'rest': 'Off the fire',
+  'cool': 'Off the fire',
+  'thicken': 'Mix in',
+  'syrup': 'Syrup on',
+  'soften': 'In the pan',
+  'soften-2': 'Second lot in',
+  'press': 'Lid locked',
+  'wait': 'Flame off',
 }
 
 /**
@@ -118,7 +154,8 @@ export const WATCH_WORDS: Readonly<Record<WatchCode, string>> = {
   'strain': 'Strain it: there is grit in jaggery.',
   'steep-warm': 'In a spoon of the dish\'s own warm liquid.',
   'drain-well': 'Water left in splashes in the fat.',
-  'ground-silky': 'With a little of its water, until nothing is felt between two fingers: what is grainy sinks in the mix.',
+  'ground-silky':
+    'With a little of its water, until nothing is felt between two fingers: what is grainy sinks in the mix.',
   'no-water-no-whole': 'No water; no whole pieces left.',
   'stir-always': 'Stir without a break.',
   'aroma-first': 'Trust the smell before the colour.',
@@ -132,7 +169,8 @@ export const WATCH_WORDS: Readonly<Record<WatchCode, string>> = {
   'strength': 'Test a drop between cool spoons, not fingers.',
   'no-grains-on-the-wall': 'Wash sugar grains from the wall, then do not stir.',
   'milk-catches': 'Milk catches sooner than water: scrape the base.',
-  'by-handfuls': 'Cool enough for the hand; then a handful at a time from low over the edge, the other hand stirring: all at once it is lumps, and hot fat erupts.',
+  'by-handfuls':
+    'Cool enough for the hand; then a handful at a time from low over the edge, the other hand stirring: all at once it is lumps, and hot fat erupts.',
   'under-the-lid': 'Low, under the lid for two or three minutes: it swells by itself. Stir once between.',
   'in-parts': 'In parts: stop when it is no longer taken up quickly.',
   'face-back': 'Long ladle at the side, face back.',
@@ -202,7 +240,13 @@ export function expectText(code: string): string {
 }
 
 /** How stiff a mass is, from one that runs to one that stands. */
-const STIFFNESS = [[0.12, 'runs like water'], [0.3, 'pours'], [0.5, 'falls in lumps from the spoon'], [0.75, 'heaps'], [2, 'stands by itself']] as const
+const STIFFNESS = [
+  [0.12, 'runs like water'],
+  [0.3, 'pours'],
+  [0.5, 'falls in lumps from the spoon'],
+  [0.75, 'heaps'],
+  [2, 'stands by itself'],
+] as const
 
 /**
  * How stiff a mass is, in words.

@@ -3,7 +3,29 @@ import { pageTitle } from './titles'
 
 describe('titles of pages', () => {
   it('tell every page from every other', () => {
-    const paths = ['/', '/book', '/measure', '/fire/x', '/tray', '/tray/x', '/tray/guide/x', '/ledger', '/ledger/x', '/ledger/compare', '/ledger/copies', '/ledger/remember', '/spread', '/spread/x', '/spread/sheet/x', '/kitchen', '/kitchen/boil', '/kitchen/learned', '/kitchen/house', '/card/x', '/labels']
+    const paths = [
+      '/',
+      '/book',
+      '/measure',
+      '/fire/x',
+      '/tray',
+      '/tray/x',
+      '/tray/guide/x',
+      '/ledger',
+      '/ledger/x',
+      '/ledger/compare',
+      '/ledger/copies',
+      '/ledger/remember',
+      '/spread',
+      '/spread/x',
+      '/spread/sheet/x',
+      '/kitchen',
+      '/kitchen/boil',
+      '/kitchen/learned',
+      '/kitchen/house',
+      '/card/x',
+      '/labels',
+    ]
     const titles = paths.map(path => pageTitle(path))
     expect(new Set(titles).size).toBe(paths.length)
     expect(titles.every(title => title.endsWith(' · Yon Hearth') && !title.startsWith('No such page'))).toBe(true)

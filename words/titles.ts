@@ -1,10 +1,25 @@
 /** Pages by the beginning of their address, the longest first. */
 const PAGES: readonly (readonly [path: string, title: string])[] = [
-  ['/kitchen/boil', 'Boil check'], ['/kitchen/learned', 'What the forecast rests on'], ['/kitchen/house', 'House network'], ['/kitchen', 'Kitchen'],
-  ['/ledger/compare', 'Batches side by side'], ['/ledger/copies', 'Copies and backups'], ['/ledger/remember', 'From memory'], ['/ledger/', 'A batch'], ['/ledger', 'Ledger'],
-  ['/spread/sheet/', 'A day on paper'], ['/spread/', 'A day'], ['/spread', 'Days'],
-  ['/tray/guide/', 'Cutting guide'], ['/tray/', 'At the tray'], ['/tray', 'Trays'],
-  ['/fire', 'At the fire'], ['/measure', 'Measure'], ['/book', 'Book'], ['/card', 'Card'], ['/labels', 'Labels'],
+  ['/kitchen/boil', 'Boil check'],
+  ['/kitchen/learned', 'What the forecast rests on'],
+  ['/kitchen/house', 'House network'],
+  ['/kitchen', 'Kitchen'],
+  ['/ledger/compare', 'Batches side by side'],
+  ['/ledger/copies', 'Copies and backups'],
+  ['/ledger/remember', 'From memory'],
+  ['/ledger/', 'A batch'],
+  ['/ledger', 'Ledger'],
+  ['/spread/sheet/', 'A day on paper'],
+  ['/spread/', 'A day'],
+  ['/spread', 'Days'],
+  ['/tray/guide/', 'Cutting guide'],
+  ['/tray/', 'At the tray'],
+  ['/tray', 'Trays'],
+  ['/fire', 'At the fire'],
+  ['/measure', 'Measure'],
+  ['/book', 'Book'],
+  ['/card', 'Card'],
+  ['/labels', 'Labels'],
 ]
 
 /**

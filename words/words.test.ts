@@ -22,7 +22,16 @@ import { ROLES, spansOf, standingOf, STYLES } from '../core/formulation/dish/spa
 import { examplePlan, marked } from '../test/support/plans'
 import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
 import { FAULT_WORDS } from './faults'
-import { FIGURE_WORDS, measureText, ORIGIN_WORDS, outsideText, ROLE_WORDS, shortName, STYLE_WORDS, SWAP_WORDS } from './measure'
+import {
+  FIGURE_WORDS,
+  measureText,
+  ORIGIN_WORDS,
+  outsideText,
+  ROLE_WORDS,
+  shortName,
+  STYLE_WORDS,
+  SWAP_WORDS,
+} from './measure'
 import { TROUBLE_WORDS } from './choices'
 import { schoolOf, turnText } from './dish'
 import { besideText, expectText, stageName, WATCH_WORDS, watchText } from './stages'
@@ -35,7 +44,8 @@ import { roastEndsText } from './flames'
 
 const plan = examplePlan()
 const dishes = STARTER_DISHES.map(stageDish)
-const everyVessel = <T>(dish: Dish, one: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, one]))
+const everyVessel = <T,>(dish: Dish, one: T): Record<string, T> =>
+  Object.fromEntries(dish.vessels.map(vessel => [vessel.id, one]))
 
 describe('there are words', () => {
   it('for every sign, step, fault, origin, part and style', () => {
@@ -72,12 +82,22 @@ describe('there are words', () => {
 
   it('for every cue and action of every starter dish, short enough for one glance', () => {
     for (const dish of dishes) {
-      const plan = examplePlan({ dish, pans: everyVessel(dish, FIRST_KITCHEN.pans[0]!), fires: everyVessel(dish, FIRST_KITCHEN.fires[0]!) })
-      const story = [marked(1, 0, 'cook.started'), ...mainLine(dish).slice(1).map((stage, i) => marked(i + 2, 100 * (i + 1), 'stage.began', { stage: stage.id }))]
+      const plan = examplePlan({
+        dish,
+        pans: everyVessel(dish, FIRST_KITCHEN.pans[0]!),
+        fires: everyVessel(dish, FIRST_KITCHEN.fires[0]!),
+      })
+      const story = [
+        marked(1, 0, 'cook.started'),
+        ...mainLine(dish)
+          .slice(1)
+          .map((stage, i) => marked(i + 2, 100 * (i + 1), 'stage.began', { stage: stage.id })),
+      ]
       for (let count = 0; count <= story.length; count++) {
         const cook = replay(plan, story.slice(0, count))
         const codes = [
-          ...sideStages(dish).flatMap(stage => [`light.${stage.id}`, `ready.${stage.id}`]), ...actionsOf(plan, cook, null, count * 100).map(action => action.code),
+          ...sideStages(dish).flatMap(stage => [`light.${stage.id}`, `ready.${stage.id}`]),
+          ...actionsOf(plan, cook, null, count * 100).map(action => action.code),
         ]
         for (const code of codes) {
           const text = actionText(code, plan)
@@ -85,7 +105,18 @@ describe('there are words', () => {
           expect(text.length, text).toBeLessThanOrEqual(22)
         }
         const next = mainLine(dish)[cook.stage + 1]?.id ?? null
-        const asked = cueText({ code: 'asked', next: null, caution: null, heat: null, vessel: null, asks: { stage: next, atS: 4321, sign: null } }, plan, null)
+        const asked = cueText(
+          {
+            code: 'asked',
+            next: null,
+            caution: null,
+            heat: null,
+            vessel: null,
+            asks: { stage: next, atS: 4321, sign: null },
+          },
+          plan,
+          null,
+        )
         expect(asked).toMatch(/^[^?]+ at about 1:12:01\?$/)
         expect(asked.length, asked).toBeLessThanOrEqual(36)
         const cue = cueText(cueOf(plan, cook, null, count * 100), plan, mainLine(dish)[cook.stage] ?? null)
@@ -100,7 +131,11 @@ describe('there are words', () => {
   })
 
   it('taste and bite from a cooled spoon only', () => {
-    const told = [...Object.values(WATCH_WORDS), ...Object.values(WAY_WORDS).map(one => one.text), ...Object.values(REPAIR_NOTES)].filter(text => /\b[Bb]ite\b|\btaste[sd]? (before|from)|^Taste/.test(text))
+    const told = [
+      ...Object.values(WATCH_WORDS),
+      ...Object.values(WAY_WORDS).map(one => one.text),
+      ...Object.values(REPAIR_NOTES),
+    ].filter(text => /\b[Bb]ite\b|\btaste[sd]? (before|from)|^Taste/.test(text))
     expect(told.length).toBeGreaterThan(2)
     for (const text of told) expect(text, text).toMatch(/cool/i)
   })
@@ -113,13 +148,26 @@ describe('there are words', () => {
 
 describe('a dish in words', () => {
   it('tells how it is cooked, leaving out what goes without saying', () => {
-    expect(schoolOf(STARTER_DISHES[0]!)).toEqual(['roast to first colour', 'fat half now, half late', 'water', 'sugar dissolved in the hot liquid', 'nuts fried first, set aside'])
+    expect(schoolOf(STARTER_DISHES[0]!)).toEqual([
+      'roast to first colour',
+      'fat half now, half late',
+      'water',
+      'sugar dissolved in the hot liquid',
+      'nuts fried first, set aside',
+    ])
     const clear = STARTER_DISHES.find(dish => dish.id === 'clear-ash-gourd')!
-    expect(schoolOf(clear)).toEqual(['fat all at the start', 'sugar into the reduced mass', 'nuts fried first, set aside', 'not tasted, first share set apart'])
+    expect(schoolOf(clear)).toEqual([
+      'fat all at the start',
+      'sugar into the reduced mass',
+      'nuts fried first, set aside',
+      'not tasted, first share set apart',
+    ])
   })
 
   it('names its turning point', () => {
-    expect(new Set(dishes.map(turnText))).toEqual(new Set(['Pour', 'Grain in', 'Thickened', 'Off the fire', 'Sugar in', 'Milk in', 'Into the syrup']))
+    expect(new Set(dishes.map(turnText))).toEqual(
+      new Set(['Pour', 'Grain in', 'Thickened', 'Off the fire', 'Sugar in', 'Milk in', 'Into the syrup']),
+    )
   })
 
   it('says what happens outside a span in the way of its family, and how sure that is', () => {
@@ -140,15 +188,42 @@ describe('amounts in words', () => {
 
 describe('moments in words', () => {
   it.each([
-    ['sign.seen', { sign: 'aroma' }, 'marked smell'], ['stage.began', { stage: 'roast' }, 'began roast'], ['looks.like', { step: 'deep-golden' }, 'looked deep golden'],
-    ['flame.changed', { vessel: 'pan', mark: 'm3' }, 'flame low-middle'], ['flame.changed', { vessel: 'pan', mark: 'off' }, 'flame off'],
-    ['weighed', { vessel: 'pan', grossG: 2940 }, 'weighed 2940 g'], ['temperature', { vessel: 'pan', tempC: 142 }, 'temperature 142 °C'],
-    ['lid.changed', { vessel: 'pan', lid: true }, 'lid on'], ['vessel.lit', { vessel: 'pot' }, 'put on sweet water'], ['cook.started', {}, 'fire lit'], ['newer', {}, 'newer'],
-    ['sign.seen', { sign: 'aroma', as: 'nutty' }, 'smelled: nutty'], ['not.yet', { sign: 'aroma', as: 'raw-smell' }, 'smelled: still smells raw'], ['perceived', { as: 'hard-centre' }, 'felt: hard centre'],
-    ['added', { adds: [{ ingredient: 'milk-powder', massG: 30, composition: { water: 0.03, solids: 0.32, fat: 0.27, sugar: 0.38, nuts: 0 } }] }, 'beside the plan: 30 g milk powder'], ['added', { liftsFatG: 20 }, 'beside the plan: 20 g fat off'],
-    ['repaired', { fault: 'runny', way: 'boil-off', adds: [] }, 'put right drive the water off'], ['forgotten', { ingredient: 'sugar' }, 'forgotten sugar'],
-    ['slip', { what: 'poured-early' }, 'slip poured too early'], ['uptake.seen', { pace: 'no-more' }, 'taken up not any more'], ['unstirred', { seconds: 60 }, 'left unstirred 60 s'],
-    ['depth.measured', { vessel: 'pan', depthMm: 34 }, 'depth 34 mm'], ['weighed', { grossG: 'much' }, 'weighed'], ['withdrawn', { replaces: 'tablet-2' }, 'taken back'],
+    ['sign.seen', { sign: 'aroma' }, 'marked smell'],
+    ['stage.began', { stage: 'roast' }, 'began roast'],
+    ['looks.like', { step: 'deep-golden' }, 'looked deep golden'],
+    ['flame.changed', { vessel: 'pan', mark: 'm3' }, 'flame low-middle'],
+    ['flame.changed', { vessel: 'pan', mark: 'off' }, 'flame off'],
+    ['weighed', { vessel: 'pan', grossG: 2940 }, 'weighed 2940 g'],
+    ['temperature', { vessel: 'pan', tempC: 142 }, 'temperature 142 °C'],
+    ['lid.changed', { vessel: 'pan', lid: true }, 'lid on'],
+    ['vessel.lit', { vessel: 'pot' }, 'put on sweet water'],
+    ['cook.started', {}, 'fire lit'],
+    ['newer', {}, 'newer'],
+    ['sign.seen', { sign: 'aroma', as: 'nutty' }, 'smelled: nutty'],
+    ['not.yet', { sign: 'aroma', as: 'raw-smell' }, 'smelled: still smells raw'],
+    ['perceived', { as: 'hard-centre' }, 'felt: hard centre'],
+    [
+      'added',
+      {
+        adds: [
+          {
+            ingredient: 'milk-powder',
+            massG: 30,
+            composition: { water: 0.03, solids: 0.32, fat: 0.27, sugar: 0.38, nuts: 0 },
+          },
+        ],
+      },
+      'beside the plan: 30 g milk powder',
+    ],
+    ['added', { liftsFatG: 20 }, 'beside the plan: 20 g fat off'],
+    ['repaired', { fault: 'runny', way: 'boil-off', adds: [] }, 'put right drive the water off'],
+    ['forgotten', { ingredient: 'sugar' }, 'forgotten sugar'],
+    ['slip', { what: 'poured-early' }, 'slip poured too early'],
+    ['uptake.seen', { pace: 'no-more' }, 'taken up not any more'],
+    ['unstirred', { seconds: 60 }, 'left unstirred 60 s'],
+    ['depth.measured', { vessel: 'pan', depthMm: 34 }, 'depth 34 mm'],
+    ['weighed', { grossG: 'much' }, 'weighed'],
+    ['withdrawn', { replaces: 'tablet-2' }, 'taken back'],
   ])('%s %j is "%s"', (kind, payload, text) => {
     expect(momentText(plan, kind, payload)).toBe(text)
   })

@@ -14,7 +14,8 @@ export type StandingRuns = Map<string, Standing>
  *
  * @param question from the page
  * @param kept runs by stream, changed in place
- * @returns yields answers with the question's ticket, the last one final, and null where something more urgent may be done
+ * @returns yields answers with the question's ticket, the last one final, and null where something more urgent may be
+ *   done
  */
 export function* answers(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer | null, void> {
   const { ticket } = question
@@ -33,7 +34,10 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
     case 'forecast': {
       const { plan, observations, nowS, members } = question.request
       const before = kept.get(stream)
-      const soon = before && samePlan(before, plan) && observations.length > before.cook.moments.length ? moved(before, observations, nowS) : null
+      const soon =
+        before && samePlan(before, plan) && observations.length > before.cook.moments.length
+          ? moved(before, observations, nowS)
+          : null
       if (soon) yield { type: 'moved', ticket, moved: soon }
       const standing = yield* quietly(standSteps(plan, observations, nowS, members))
       const forecast = withDoubts(standing)
@@ -53,7 +57,11 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
     }
     case 'roast-ahead': {
       const { plan, observations, nowS, members } = question.request
-      yield { type: 'roast-ahead', ticket, ahead: yield* quietly(roastAheadSteps(plan, observations, nowS, question.wish, members)) }
+      yield {
+        type: 'roast-ahead',
+        ticket,
+        ahead: yield* quietly(roastAheadSteps(plan, observations, nowS, question.wish, members)),
+      }
       return
     }
     default:

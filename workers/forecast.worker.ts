@@ -11,7 +11,12 @@ const scope = globalThis as unknown as WorkerScope
 const waiting = new Map<string, WorkerQuestion>()
 const kept: StandingRuns = new Map()
 /** What is more urgent passes what is less. */
-const URGENCY: Readonly<Record<WorkerQuestion['type'], number>> = { 'give-up': 3, 'forecast': 3, 'roast-ahead': 2, 'flame-plan': 1 }
+const URGENCY: Readonly<Record<WorkerQuestion['type'], number>> = {
+  'give-up': 3,
+  'forecast': 3,
+  'roast-ahead': 2,
+  'flame-plan': 1,
+}
 /** Cooks whose runs are kept; older ones are let go. */
 const MOST_KEPT = 4
 let busy = false
@@ -32,7 +37,10 @@ async function work(): Promise<void> {
   busy = false
 }
 
-/** Gives all answers to one question, unless a newer one of its stream comes meanwhile. A tap waits neither for a look ahead nor for a search. */
+/**
+ * Gives all answers to one question, unless a newer one of its stream comes meanwhile. A tap waits neither for a look
+ * ahead nor for a search.
+ */
 async function answer(question: WorkerQuestion): Promise<void> {
   waiting.delete(question.stream)
   for (const one of answers(question, kept)) {

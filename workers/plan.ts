@@ -9,10 +9,14 @@ import { helpDay, planDay } from '../core/day/planning/planDay'
  * @param seconds clock, s
  * @returns yields answers with the question's ticket, and null where messages may be let in
  */
-export function* planSteps(question: Exclude<PlannerQuestion, { type: 'stop' }>, seconds: () => number): Generator<PlannerAnswer | null, void> {
+export function* planSteps(
+  question: Exclude<PlannerQuestion, { type: 'stop' }>,
+  seconds: () => number,
+): Generator<PlannerAnswer | null, void> {
   const { ticket, day } = question
   const troubles = checkDay(day)
   if (troubles.length > 0) yield { type: 'refused', ticket, troubles }
-  else if (question.type === 'offers') for (const told of helpDay(day, seconds, question.plan)) yield told && { type: 'offers', ticket, ...told }
+  else if (question.type === 'offers')
+    for (const told of helpDay(day, seconds, question.plan)) yield told && { type: 'offers', ticket, ...told }
   else for (const told of planDay(day, question.seconds, seconds)) yield told && { ...told, ticket }
 }

@@ -11,11 +11,16 @@ import { planSteps } from './plan'
 function answers(question: Parameters<typeof planSteps>[0], tick = 0.002): PlannerAnswer[] {
   let now = 0
   const found: PlannerAnswer[] = []
-  for (const answer of planSteps(question, () => now += tick)) if (answer) found.push(PlannerAnswerSchema.parse(JSON.parse(JSON.stringify(answer))) as PlannerAnswer)
+  for (const answer of planSteps(question, () => (now += tick)))
+    if (answer) found.push(PlannerAnswerSchema.parse(JSON.parse(JSON.stringify(answer))) as PlannerAnswer)
   return found
 }
 const day = dayOf(exampleSpread(), 1440 + 600)
-const last = <T extends PlannerAnswer['type']>(found: readonly PlannerAnswer[], type: T): Extract<PlannerAnswer, { type: T }> => found.filter((one): one is Extract<PlannerAnswer, { type: T }> => one.type === type).at(-1)!
+const last = <T extends PlannerAnswer['type']>(
+  found: readonly PlannerAnswer[],
+  type: T,
+): Extract<PlannerAnswer, { type: T }> =>
+  found.filter((one): one is Extract<PlannerAnswer, { type: T }> => one.type === type).at(-1)!
 
 describe('the planner worker', () => {
   it('tells plans on the way, tries the last one and says how late one could begin', () => {
@@ -31,7 +36,11 @@ describe('the planner worker', () => {
     expect(planCost(day, end.plan!.starts).begins.m1!).toBeLessThanOrEqual(latest)
     const { waits, reheats } = planCost(day, end.plan!.starts)
     const { waitMin, reheats: fewest } = last(found, 'latest').least
-    expect(waitMin!).toBeLessThanOrEqual(day.dishes.filter(dish => dish.serve === 'hot' || dish.serve === 'warm').reduce((sum, dish) => sum + waits[dish.id]!, 0))
+    expect(waitMin!).toBeLessThanOrEqual(
+      day.dishes
+        .filter(dish => dish.serve === 'hot' || dish.serve === 'warm')
+        .reduce((sum, dish) => sum + waits[dish.id]!, 0),
+    )
     expect(fewest!).toBeLessThanOrEqual(reheats)
     expect(found.every(one => one.ticket === 7)).toBe(true)
   })
@@ -44,19 +53,33 @@ describe('the planner worker', () => {
   })
 
   it('says why a day cannot be planned', () => {
-    expect(answers({ type: 'plan', ticket: 2, day: { ...day, cooks: 0 }, seconds: 1 })).toEqual([{ type: 'refused', ticket: 2, troubles: expect.arrayContaining([{ code: 'no-hands', about: 'day-1' }]) as unknown }])
+    expect(answers({ type: 'plan', ticket: 2, day: { ...day, cooks: 0 }, seconds: 1 })).toEqual([
+      {
+        type: 'refused',
+        ticket: 2,
+        troubles: expect.arrayContaining([{ code: 'no-hands', about: 'day-1' }]) as unknown,
+      },
+    ])
   })
 
   it('works out what one more of something would do', () => {
-    const crowded = dayOf(exampleSpread({ fires: [{ id: 'f1', name: 'Front fire' }], vessels: exampleSpread().vessels.filter(one => one.id !== 'v4') }), 1440 + 600)
+    const crowded = dayOf(
+      exampleSpread({
+        fires: [{ id: 'f1', name: 'Front fire' }],
+        vessels: exampleSpread().vessels.filter(one => one.id !== 'v4'),
+      }),
+      1440 + 600,
+    )
     const found = last(answers({ type: 'offers', ticket: 3, day: crowded, plan: null }), 'offers')
     expect(found.done).toBe(true)
     expect(found.offers.length).toBeGreaterThan(0)
-    for (const offer of found.offers) expect(offer.lateMin < found.now.lateMin || offer.spanMin < found.now.spanMin).toBe(true)
+    for (const offer of found.offers)
+      expect(offer.lateMin < found.now.lateMin || offer.spanMin < found.now.spanMin).toBe(true)
     // Held against the plan on the page: nothing is offered that would not better it.
     const plan = { room: 1, lateMin: 3, spanMin: found.now.spanMin }
     const held = last(answers({ type: 'offers', ticket: 4, day: crowded, plan }), 'offers')
     expect(held.now).toEqual({ lateMin: 3, spanMin: found.now.spanMin })
-    for (const offer of held.offers) expect(offer.lateMin < 3 || (offer.lateMin === 3 && offer.spanMin < plan.spanMin)).toBe(true)
+    for (const offer of held.offers)
+      expect(offer.lateMin < 3 || (offer.lateMin === 3 && offer.spanMin < plan.spanMin)).toBe(true)
   })
 })

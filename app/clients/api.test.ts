@@ -24,12 +24,25 @@ describe('asking the hearth', () => {
     await ask('PUT', '/pans/p', Pan, { id: 'p' })
     await ask('PUT', '/pans/p', Pan, { id: 'x'.repeat(70_000) })
     expect(fetched.mock.calls.map(([, init]) => init.keepalive)).toEqual([true, false])
-    expect(fetched.mock.calls[0]![1]).toMatchObject({ body: '{"id":"p"}', headers: { 'content-type': 'application/json' } })
+    expect(fetched.mock.calls[0]![1]).toMatchObject({
+      body: '{"id":"p"}',
+      headers: { 'content-type': 'application/json' },
+    })
   })
 
   it('tells a refusal by its problem', async () => {
     const { status, title, detail } = PROBLEMS['already-different']
-    answering(JSON.stringify({ type: 'about:blank#already-different', title, status, code: 'already-different', detail, fields: [{ path: 'id', message: 'other' }] }), status)
+    answering(
+      JSON.stringify({
+        type: 'about:blank#already-different',
+        title,
+        status,
+        code: 'already-different',
+        detail,
+        fields: [{ path: 'id', message: 'other' }],
+      }),
+      status,
+    )
     const refused = await ask('PUT', '/cooks/x', Pan, {}).catch((error: unknown) => error)
     expect(refused).toBeInstanceOf(Refused)
     expect(refused).toMatchObject({ message: detail, problem: { code: 'already-different', fields: [{ path: 'id' }] } })

@@ -13,7 +13,16 @@ export class Refused extends Error {
 }
 
 /** Refusals that say nothing of what was sent: it is tried again, as if the hearth were away. */
-const LATER: readonly ProblemCode[] = ['enter-first', 'no-passphrase', 'too-fast', 'went-wrong', 'busy', 'disk-full', 'body-too-slow', 'too-many-streams']
+const LATER: readonly ProblemCode[] = [
+  'enter-first',
+  'no-passphrase',
+  'too-fast',
+  'went-wrong',
+  'busy',
+  'disk-full',
+  'body-too-slow',
+  'too-many-streams',
+]
 
 const locked = ref<ProblemCode | null>(null)
 /** Why this device stands outside the house, or null: it has to enter the passphrase, or none was set yet. */
@@ -66,10 +75,12 @@ export function problemIn(text: string): Problem | null {
  * @param send asks once
  * @returns the answer and its body
  */
-export async function askedWithProof(send: () => Promise<Response>): Promise<{ readonly ok: boolean, readonly text: string }> {
+export async function askedWithProof(
+  send: () => Promise<Response>,
+): Promise<{ readonly ok: boolean; readonly text: string }> {
   const response = await send()
   const text = await response.text()
-  if (response.ok || problemIn(text)?.code !== 'prove-again' || !await proof()) return { ok: response.ok, text }
+  if (response.ok || problemIn(text)?.code !== 'prove-again' || !(await proof())) return { ok: response.ok, text }
   const again = await send()
   return { ok: again.ok, text: await again.text() }
 }
@@ -87,17 +98,23 @@ const MOST_KEPT_ALIVE = 60_000
  * @returns the parsed answer
  * @throws Refused for problem details, Unreachable for everything that never got an answer
  */
-export async function ask<S extends z.ZodType>(method: string, path: string, schema: S, body?: unknown): Promise<z.infer<S>> {
+export async function ask<S extends z.ZodType>(
+  method: string,
+  path: string,
+  schema: S,
+  body?: unknown,
+): Promise<z.infer<S>> {
   const text = body === undefined ? undefined : JSON.stringify(body)
-  let response: { readonly ok: boolean, readonly text: string }
+  let response: { readonly ok: boolean; readonly text: string }
   try {
-    response = await askedWithProof(() => fetch(`/api${path}`, {
-      method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      ...(text === undefined ? {} : { body: text, keepalive: text.length < MOST_KEPT_ALIVE }),
-    }))
-  }
-  catch {
+    response = await askedWithProof(() =>
+      fetch(`/api${path}`, {
+        method,
+        headers: body === undefined ? {} : { 'content-type': 'application/json' },
+        ...(text === undefined ? {} : { body: text, keepalive: text.length < MOST_KEPT_ALIVE }),
+      }),
+    )
+  } catch {
     throw new Unreachable()
   }
   const answer = response.text

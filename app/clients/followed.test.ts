@@ -25,7 +25,10 @@ class Source {
   }
 
   push(what: unknown, place?: number): void {
-    this.onmessage!({ data: typeof what === 'string' ? what : JSON.stringify(what), lastEventId: place === undefined ? '' : String(place) })
+    this.onmessage!({
+      data: typeof what === 'string' ? what : JSON.stringify(what),
+      lastEventId: place === undefined ? '' : String(place),
+    })
   }
 }
 const stored = (place: number) => ({ ...marked(place, 0, 'cook.started'), place })
@@ -78,7 +81,8 @@ describe('what a page follows', () => {
     const revised = vi.fn()
     scopes[0]!.run(() => followSpread('day', revised))
     const source = settle()
-    for (const what of ['[]', '{"stream":"cook-1"}', '"hello"', '{', { stream: 'cook-1', observations: [{ id: 1 }] }]) source.push(what)
+    for (const what of ['[]', '{"stream":"cook-1"}', '"hello"', '{', { stream: 'cook-1', observations: [{ id: 1 }] }])
+      source.push(what)
     expect(one.receive).not.toHaveBeenCalled()
     source.push({ stream: 'cook-1', observations: [stored(7)] }, 7)
     source.push({ spread: 'day', revision: 4 }, 7)

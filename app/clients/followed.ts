@@ -17,8 +17,8 @@ interface Follower {
 }
 
 /**
- * A browser opens six connections to one house, for all its pages together: each page holds one, whatever it follows, and none
- * while nobody sees it and nothing on it has to sound.
+ * A browser opens six connections to one house, for all its pages together: each page holds one, whatever it follows,
+ * and none while nobody sees it and nothing on it has to sound.
  */
 let source: EventSource | null = null
 /** What the connection follows, as it was asked for. */
@@ -40,7 +40,12 @@ const ANEW_MS = 5000
  * @param caughtUp called whenever the connection stands anew, to read what was missed
  * @param unseen whether it is followed on while nobody sees the page
  */
-export function followStored(stream: string, receive: (stored: readonly StoredObservation[]) => void, caughtUp: () => void, unseen: boolean): void {
+export function followStored(
+  stream: string,
+  receive: (stored: readonly StoredObservation[]) => void,
+  caughtUp: () => void,
+  unseen: boolean,
+): void {
   follow({ kind: 'stream', id: stream, caughtUp, receive, revised: () => undefined, unseen, told: false })
 }
 
@@ -51,7 +56,15 @@ export function followStored(stream: string, receive: (stored: readonly StoredOb
  * @param revised called with its revision
  */
 export function followSpread(spread: string, revised: (revision: number) => void): void {
-  follow({ kind: 'spread', id: spread, caughtUp: () => undefined, receive: () => undefined, revised, unseen: false, told: false })
+  follow({
+    kind: 'spread',
+    id: spread,
+    caughtUp: () => undefined,
+    receive: () => undefined,
+    revised,
+    unseen: false,
+    told: false,
+  })
 }
 
 function follow(one: Follower): void {
@@ -85,8 +98,12 @@ function open(): void {
   soon = null
   // Whoever comes back to the page reads everything anew.
   if (document.visibilityState === 'hidden' && ![...followers].some(one => one.unseen)) return close()
-  const idsOf = (kind: Follower['kind']): string[] => [...new Set([...followers].filter(one => one.kind === kind).map(one => one.id))].sort()
-  const wanted = new URLSearchParams([...idsOf('stream').map(id => ['stream', id]), ...idsOf('spread').map(id => ['spread', id])]).toString()
+  const idsOf = (kind: Follower['kind']): string[] =>
+    [...new Set([...followers].filter(one => one.kind === kind).map(one => one.id))].sort()
+  const wanted = new URLSearchParams([
+    ...idsOf('stream').map(id => ['stream', id]),
+    ...idsOf('spread').map(id => ['spread', id]),
+  ]).toString()
   if (source && wanted === followed) {
     // Whoever comes to follow what is followed already has only to read what was before.
     for (const one of [...followers].filter(other => !other.told)) greet(one)
@@ -122,8 +139,10 @@ function hear({ data, lastEventId }: MessageEvent<string>): void {
   const place = Number(lastEventId)
   if (lastEventId && Number.isSafeInteger(place)) last = Math.max(last ?? 0, place)
   for (const one of followers) {
-    if ('stream' in pushed.data && one.kind === 'stream' && one.id === pushed.data.stream) one.receive(pushed.data.observations)
-    if ('spread' in pushed.data && one.kind === 'spread' && one.id === pushed.data.spread) one.revised(pushed.data.revision)
+    if ('stream' in pushed.data && one.kind === 'stream' && one.id === pushed.data.stream)
+      one.receive(pushed.data.observations)
+    if ('spread' in pushed.data && one.kind === 'spread' && one.id === pushed.data.spread)
+      one.revised(pushed.data.revision)
   }
 }
 

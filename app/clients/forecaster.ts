@@ -15,20 +15,31 @@ const client = workerClient<Without<WorkerQuestion>, WorkerAnswer>(
   message => WorkerAnswerSchema.safeParse(message).data ?? null,
 )
 
-/** True after the worker that forecasts stopped, until it answers again: what is marked is safe, windows stand still. */
+/**
+ * True after the worker that forecasts stopped, until it answers again: what is marked is safe, windows stand still.
+ */
 export const forecastFailed: Readonly<Ref<boolean>> = client.failed
 
-const isFinal = (answer: Final): boolean => answer.type !== 'moved' && !(answer.type === 'flame-plan' && answer.done < 1)
+const isFinal = (answer: Final): boolean =>
+  answer.type !== 'moved' && !(answer.type === 'flame-plan' && answer.done < 1)
 
 /** A newer question of a stream makes the older one stale: it resolves with null. */
-function ask(question: Without<WorkerQuestion>, soon: (answer: Final) => void = () => undefined): Promise<Final | null> {
+function ask(
+  question: Without<WorkerQuestion>,
+  soon: (answer: Final) => void = () => undefined,
+): Promise<Final | null> {
   return new Promise((resolve, reject) => {
-    client.ask(question.stream, question, (answer) => {
-      if (answer.type === 'refused') reject(new Error(`${answer.code} at ${answer.path}`))
-      else if (isFinal(answer)) resolve(answer)
-      else soon(answer)
-      return answer.type === 'refused' || isFinal(answer)
-    }, how => (how === 'stopped' ? reject(new Error('The forecast worker stopped.')) : resolve(null)))
+    client.ask(
+      question.stream,
+      question,
+      answer => {
+        if (answer.type === 'refused') reject(new Error(`${answer.code} at ${answer.path}`))
+        else if (isFinal(answer)) resolve(answer)
+        else soon(answer)
+        return answer.type === 'refused' || isFinal(answer)
+      },
+      how => (how === 'stopped' ? reject(new Error('The forecast worker stopped.')) : resolve(null)),
+    )
   })
 }
 
@@ -53,9 +64,12 @@ export async function askForecast(
   members: number,
   soon: (moved: Moved) => void = () => undefined,
 ): Promise<Forecast | null> {
-  const answer = await ask({ type: 'forecast', stream, request: { plan: bare(plan), observations, nowS, members } }, (early) => {
-    if (early.type === 'moved') soon(early.moved)
-  })
+  const answer = await ask(
+    { type: 'forecast', stream, request: { plan: bare(plan), observations, nowS, members } },
+    early => {
+      if (early.type === 'moved') soon(early.moved)
+    },
+  )
   return answer?.type === 'forecast' ? answer.forecast : null
 }
 
@@ -68,8 +82,13 @@ export async function askForecast(
  * @param soon hears the best plan so far and the share of the search that is done
  * @returns the plan, or null where it was given up
  */
-export async function askFlamePlan(stream: string, plan: CookPlan, wish: FlameWish, soon: (best: FlamePlan, done: number) => void): Promise<FlamePlan | null> {
-  const answer = await ask({ type: 'flame-plan', stream, request: { plan: bare(plan), wish } }, (early) => {
+export async function askFlamePlan(
+  stream: string,
+  plan: CookPlan,
+  wish: FlameWish,
+  soon: (best: FlamePlan, done: number) => void,
+): Promise<FlamePlan | null> {
+  const answer = await ask({ type: 'flame-plan', stream, request: { plan: bare(plan), wish } }, early => {
     if (early.type === 'flame-plan') soon(early.flamePlan, early.done)
   })
   return answer?.type === 'flame-plan' ? answer.flamePlan : null
@@ -86,8 +105,20 @@ export async function askFlamePlan(stream: string, plan: CookPlan, wish: FlameWi
  * @param members size of the ensemble
  * @returns what is ahead, or null where a newer question has overtaken this one
  */
-export async function askRoastAhead(stream: string, plan: CookPlan, observations: readonly Observation[], nowS: number, wish: FlameWish, members: number): Promise<RoastAhead | null> {
-  const answer = await ask({ type: 'roast-ahead', stream, request: { plan: bare(plan), observations, nowS, members }, wish })
+export async function askRoastAhead(
+  stream: string,
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  wish: FlameWish,
+  members: number,
+): Promise<RoastAhead | null> {
+  const answer = await ask({
+    type: 'roast-ahead',
+    stream,
+    request: { plan: bare(plan), observations, nowS, members },
+    wish,
+  })
   return answer?.type === 'roast-ahead' ? answer.ahead : null
 }
 

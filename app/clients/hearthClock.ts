@@ -90,7 +90,8 @@ function putRight(next: typeof anchor): void {
   leaps = []
   if (taken.length === 0 || Math.abs(wrongMs) < LEAST_FAULT_MS * next.rate) return
   const untrue = falseLeaps(taken, wrongMs)
-  for (const tell of rightListeners) tell(atMs => atMs - untrue.reduce((sum, leap) => sum + (atMs >= leap.afterMs ? leap.byMs : 0), 0))
+  for (const tell of rightListeners)
+    tell(atMs => atMs - untrue.reduce((sum, leap) => sum + (atMs >= leap.afterMs ? leap.byMs : 0), 0))
 }
 
 /** Which of the leaps were no sleep: those that together come closest to how wrong the clock was. */
@@ -107,8 +108,9 @@ function falseLeaps(taken: readonly Leap[], wrongMs: number): Leap[] {
 let last = { wall: Date.now(), steady: performance.now() }
 
 /**
- * Looks whether the device slept, or its clock was set: then its two clocks have moved apart. Having slept, the page goes on
- * by the device's clock at once, and by the hearth's as soon as it answers; what was marked in between is put right then.
+ * Looks whether the device slept, or its clock was set: then its two clocks have moved apart. Having slept, the page
+ * goes on by the device's clock at once, and by the hearth's as soon as it answers; what was marked in between is put
+ * right then.
  *
  * @returns true where something was noticed
  */

@@ -22,16 +22,25 @@ export const plannerFailed: Readonly<Ref<boolean>> = client.failed
  * @param failed hears that the planner stopped; it starts anew with the next question
  * @returns ends the question
  */
-export function askPlanner(question: Without<Exclude<PlannerQuestion, { type: 'stop' }>>, tell: (answer: PlannerAnswer) => void, failed: () => void = () => undefined): () => void {
+export function askPlanner(
+  question: Without<Exclude<PlannerQuestion, { type: 'stop' }>>,
+  tell: (answer: PlannerAnswer) => void,
+  failed: () => void = () => undefined,
+): () => void {
   let over = false
-  client.ask(STREAM, question, (answer) => {
-    tell(answer)
-    // What follows a plan is told until a newer question comes.
-    return false
-  }, (how) => {
-    over = true
-    if (how === 'stopped') failed()
-  })
+  client.ask(
+    STREAM,
+    question,
+    answer => {
+      tell(answer)
+      // What follows a plan is told until a newer question comes.
+      return false
+    },
+    how => {
+      over = true
+      if (how === 'stopped') failed()
+    },
+  )
   return () => {
     if (over) return
     client.giveUp(STREAM)

@@ -25,7 +25,10 @@ const last = (): StandIn => StandIn.made.at(-1)!
 
 function client(refuses = false) {
   StandIn.made = []
-  const asked = workerClient<Question, Answer>(() => new StandIn(refuses) as unknown as Worker, message => (typeof message === 'object' && message !== null && 'says' in message ? message as Answer : null))
+  const asked = workerClient<Question, Answer>(
+    () => new StandIn(refuses) as unknown as Worker,
+    message => (typeof message === 'object' && message !== null && 'says' in message ? (message as Answer) : null),
+  )
   const heard: string[] = []
   const ends: Ended[] = []
   const ask = (stream: string, asks: string): void => asked.ask(stream, { asks }, (answer) => {

@@ -1,6 +1,8 @@
 import { readonly, ref, type Ref } from 'vue'
 
-/** How a question to a worker ended: answered, overtaken by a newer one of its stream or given up, or with the worker. */
+/**
+ * How a question to a worker ended: answered, overtaken by a newer one of its stream or given up, or with the worker.
+ */
 export type Ended = 'answered' | 'overtaken' | 'stopped'
 
 /** What both sides carry: the number of the question. */
@@ -32,9 +34,15 @@ export interface WorkerClient<Q, A> {
  * @param read what a message says; null where it is no answer, after which the worker is not trusted any more
  * @returns the client
  */
-export function workerClient<Q extends object, A extends Ticketed>(start: () => Worker, read: (message: unknown) => A | null): WorkerClient<Q, A> {
+export function workerClient<Q extends object, A extends Ticketed>(
+  start: () => Worker,
+  read: (message: unknown) => A | null,
+): WorkerClient<Q, A> {
   const failed = ref(false)
-  const pending = new Map<number, { readonly stream: string, readonly hear: (answer: A) => boolean, readonly over: (how: Ended) => void }>()
+  const pending = new Map<
+    number,
+    { readonly stream: string; readonly hear: (answer: A) => boolean; readonly over: (how: Ended) => void }
+  >()
   let worker: Worker | null = null
   let ticket = 0
 
@@ -68,8 +76,7 @@ export function workerClient<Q extends object, A extends Ticketed>(start: () => 
     try {
       // What is reactive on the page is no message: its plain copy is.
       running().postMessage(JSON.parse(JSON.stringify({ ...message, ticket: mine })))
-    }
-    catch {
+    } catch {
       stopped()
     }
   }
@@ -81,7 +88,8 @@ export function workerClient<Q extends object, A extends Ticketed>(start: () => 
   }
 
   return {
-    failed: readonly(failed), giveUp,
+    failed: readonly(failed),
+    giveUp,
     ask(stream, question, hear, over) {
       giveUp(stream)
       const mine = ++ticket

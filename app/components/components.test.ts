@@ -16,7 +16,8 @@ import { choose, chosenIn } from '../../test/support/hands'
 
 const stones = Array.from({ length: 10 }, (_, i) => ({ fromS: i * 120, toS: (i + 1) * 120, colour: '#d9bb91' }))
 const shape = { width: 880, height: 628, stone: 60, margin: 72 }
-const arch = (props: Record<string, unknown> = {}) => mount(ArchDrawing, { props: { shape, stones, keystoneS: 600, endS: 1200, title: 'An arch', ...props } })
+const arch = (props: Record<string, unknown> = {}) =>
+  mount(ArchDrawing, { props: { shape, stones, keystoneS: 600, endS: 1200, title: 'An arch', ...props } })
 
 describe('the arch', () => {
   it('draws a stone in its colour for each span, and says what it is', () => {
@@ -55,12 +56,17 @@ describe('the arch', () => {
     const small = mount(SmallArch, { props: { stones, keystoneS: 600, title: '12 Jun', fault: true } })
     expect(small.findAll('path[fill="#d9bb91"]')).toHaveLength(10)
     expect(small.find('path.fault').exists()).toBe(true)
-    expect(mount(SmallArch, { props: { stones: [], keystoneS: null, title: 'nothing' } }).find('svg').exists()).toBe(true)
+    expect(
+      mount(SmallArch, { props: { stones: [], keystoneS: null, title: 'nothing' } })
+        .find('svg')
+        .exists(),
+    ).toBe(true)
   })
 })
 
 describe('the pan', () => {
-  const pan = (props: Record<string, unknown>) => mount(PanDrawing, { props: { diameterMm: 260, depthMm: 80, contentMm: 20, colour: '#c8a070', ...props } })
+  const pan = (props: Record<string, unknown>) =>
+    mount(PanDrawing, { props: { diameterMm: 260, depthMm: 80, contentMm: 20, colour: '#c8a070', ...props } })
 
   it('holds its content in the colour of the food, and stands on as many flames as burn', () => {
     const drawn = pan({ flames: 2, mostFlames: 6 })
@@ -80,8 +86,19 @@ describe('the pan', () => {
 describe('the big actions', () => {
   const plan = examplePlan()
   const bar = (count: number) => {
-    const story = [marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' }), marked(3, 500, 'sign.seen', { sign: 'aroma' })]
-    return mount(ActionBar, { props: { plan, actions: actionsOf(plan, replay(plan, story.slice(0, count)), null, 100 * count), colours: roastColours(plan), thought: 'golden' } })
+    const story = [
+      marked(1, 0, 'cook.started'),
+      marked(2, 300, 'stage.began', { stage: 'roast' }),
+      marked(3, 500, 'sign.seen', { sign: 'aroma' }),
+    ]
+    return mount(ActionBar, {
+      props: {
+        plan,
+        actions: actionsOf(plan, replay(plan, story.slice(0, count)), null, 100 * count),
+        colours: roastColours(plan),
+        thought: 'golden',
+      },
+    })
   }
 
   it('mark what they say, the first one being waited for', async () => {
@@ -142,7 +159,15 @@ describe('an action that changes under the hand', () => {
 
 describe('a level in a drawn cup', () => {
   const cups = (count: number) => mount(IngredientVessels, {
-    props: { count, cup: { topMm: 68, bottomMm: 52, heightMm: 78 }, colour: '#e0c080', name: 'Ghee, drag to change', valueText: '1¼ glasses, 195 g', scale: 1, width: 200 },
+    props: {
+      count,
+      cup: { topMm: 68, bottomMm: 52, heightMm: 78 },
+      colour: '#e0c080',
+      name: 'Ghee, drag to change',
+      valueText: '1¼ glasses, 195 g',
+      scale: 1,
+      width: 200,
+    },
   })
 
   it('draws as many cups as are filled, one at least', () => {
@@ -162,7 +187,8 @@ describe('a level in a drawn cup', () => {
 })
 
 describe('a span', () => {
-  const here = (ratio: number) => mount(SpanBand, { props: { standing: standingOf('fat', ratio, spansOf({ family: 'semolina' })) } })
+  const here = (ratio: number) =>
+    mount(SpanBand, { props: { standing: standingOf('fat', ratio, spansOf({ family: 'semolina' })) } })
 
   it('stands further right the more there is, and says when it is outside', () => {
     const x = (ratio: number): number => Number(here(ratio).get('.here').attributes('x'))

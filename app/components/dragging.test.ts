@@ -17,7 +17,13 @@ const mouse = (target: EventTarget, type: string, clientX: number, clientY: numb
 
 /** A finger, as browsers that can be touched tell of it. */
 const touch = (target: EventTarget, type: string, clientX: number, clientY: number) =>
-  target.dispatchEvent(Object.assign(new Event(type, { bubbles: true, cancelable: true }), { view: window, touches: [], changedTouches: [{ identifier: 7, target, clientX, clientY }] }))
+  target.dispatchEvent(
+    Object.assign(new Event(type, { bubbles: true, cancelable: true }), {
+      view: window,
+      touches: [],
+      changedTouches: [{ identifier: 7, target, clientX, clientY }],
+    }),
+  )
 
 describe('a drag by a finger', () => {
   beforeEach(() => Object.defineProperty(navigator, 'maxTouchPoints', { value: 5, configurable: true }))
@@ -25,7 +31,11 @@ describe('a drag by a finger', () => {
 
   it('goes as one by a mouse does, and says where the system has taken the touch away', () => {
     const heard: string[] = []
-    const thing = draggable({ start: (_, x, y) => heard.push(`taken ${x},${y}`), by: (dx, dy) => heard.push(`by ${dx},${dy}`), end: (_, __, givenUp) => heard.push(`let go ${givenUp}`) })
+    const thing = draggable({
+      start: (_, x, y) => heard.push(`taken ${x},${y}`),
+      by: (dx, dy) => heard.push(`by ${dx},${dy}`),
+      end: (_, __, givenUp) => heard.push(`let go ${givenUp}`),
+    })
     for (const last of ['touchend', 'touchcancel']) {
       touch(thing.element, 'touchstart', 10, 20)
       touch(thing.element, 'touchmove', 14, 20)
@@ -40,7 +50,10 @@ describe('a drag by a finger', () => {
     const view = mount(defineComponent({
       setup() {
         const root = ref<SVGSVGElement | null>(null)
-        useDayDrag(root, () => ({ scale: { minute: (x: number) => x } }), { pick: dish => heard.push(`picked ${dish}`), move: (dish, minutes, done) => heard.push(`${dish} ${minutes} ${done}`) })
+        useDayDrag(root, () => ({ scale: { minute: (x: number) => x } }), {
+          pick: dish => heard.push(`picked ${dish}`),
+          move: (dish, minutes, done) => heard.push(`${dish} ${minutes} ${done}`),
+        })
         // Measured by the page: the drawing's own units need a browser.
         return () => h('div', { ref: root }, [h('span', { 'data-dish': 'd1' })])
       },
@@ -64,7 +77,9 @@ describe('a drag', () => {
   it('says where it was taken, how far it went, and where it was let go', () => {
     const heard: string[] = []
     const thing = draggable({
-      start: (_, x, y) => heard.push(`taken ${x},${y}`), by: (dx, dy) => heard.push(`by ${dx},${dy}`), end: (x, y, givenUp) => heard.push(`let go ${x},${y} ${givenUp}`),
+      start: (_, x, y) => heard.push(`taken ${x},${y}`),
+      by: (dx, dy) => heard.push(`by ${dx},${dy}`),
+      end: (x, y, givenUp) => heard.push(`let go ${x},${y} ${givenUp}`),
     })
     mouse(thing.element, 'mousedown', 10, 20)
     mouse(window, 'mousemove', 13, 15)

@@ -8,7 +8,9 @@ describe('entering the house', () => {
     const enter = vi.fn(() => Promise.resolve('That is not it. Nothing was changed.'))
     const drawn = mount(EnterHouse, { props: { why: 'enter-first', enter } })
     await drawn.get('form').trigger('submit')
-    await vi.waitFor(() => expect(drawn.text()).toContain('Type the household\'s passphrase first. Nothing was changed.'))
+    await vi.waitFor(() =>
+      expect(drawn.text()).toContain("Type the household's passphrase first. Nothing was changed."),
+    )
     expect(enter).not.toHaveBeenCalled()
     await drawn.get('#passphrase').setValue('copper pan')
     await drawn.get('#device-name').setValue(' phone ')

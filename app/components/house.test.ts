@@ -24,7 +24,12 @@ afterEach(() => {
   vi.useRealTimers()
   asked.mockClear()
 })
-const page = (props: { trouble?: string | null } = {}) => mount(HousePage, { props, slots: { default: '<p id="in">here</p>' }, global: { ...global, mocks: { $route: { path: '/kitchen/boil' } } } })
+const page = (props: { trouble?: string | null } = {}) =>
+  mount(HousePage, {
+    props,
+    slots: { default: '<p id="in">here</p>' },
+    global: { ...global, mocks: { $route: { path: '/kitchen/boil' } } },
+  })
 
 describe('a page of the house', () => {
   it('holds its content in the one main part, which the first link leads to', () => {
@@ -47,7 +52,8 @@ describe('a page of the house', () => {
   })
 
   it('leads to the fire while a cook is on, and not after', async () => {
-    const places = (drawn: ReturnType<typeof page>): unknown[] => drawn.findAllComponents(RouterLinkStub).map(link => link.props('to'))
+    const places = (drawn: ReturnType<typeof page>): unknown[] =>
+      drawn.findAllComponents(RouterLinkStub).map(link => link.props('to'))
     cooksAre([cook('newest'), cook('older')])
     const drawn = page()
     await flushPromises()
@@ -93,7 +99,17 @@ describe('live cooks', () => {
 
 describe('a labelled choice', () => {
   it('says what it asks once to the eye and once to the ear', async () => {
-    const drawn = mount(LabelledChoice, { props: { asks: 'Roast', chosen: 'golden', options: [{ value: 'golden', label: 'golden' }, { value: 'brown', label: 'brown' }] }, global })
+    const drawn = mount(LabelledChoice, {
+      props: {
+        asks: 'Roast',
+        chosen: 'golden',
+        options: [
+          { value: 'golden', label: 'golden' },
+          { value: 'brown', label: 'brown' },
+        ],
+      },
+      global,
+    })
     expect(drawn.get('span').attributes('aria-hidden')).toBe('true')
     expect(drawn.find('[aria-label="Roast"]').exists()).toBe(true)
     await drawn.get('select').setValue('brown')

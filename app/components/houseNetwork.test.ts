@@ -3,7 +3,11 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { examplePlan } from '../../test/support/plans'
 import { eventually } from '../../test/support/eventually'
 
-const problem = (code: string, status: number) => new Response(JSON.stringify({ type: 'x', title: 'x', status, code, detail: `${code}. Nothing was changed.`, fields: [] }), { status })
+const problem = (code: string, status: number) =>
+  new Response(
+    JSON.stringify({ type: 'x', title: 'x', status, code, detail: `${code}. Nothing was changed.`, fields: [] }),
+    { status },
+  )
 let answers: Record<string, () => Response> = {}
 const asked: string[] = []
 beforeEach(() => {
@@ -36,15 +40,25 @@ describe('a device outside the house', () => {
 
   it('puts aside only what was refused for good', async () => {
     const { isForLater, Refused, Unreachable } = await import('../clients/api')
-    const refused = (code: 'too-fast' | 'body-not-understood') => new Refused({ type: 'x', title: 'x', status: 400, code, detail: 'x', fields: [] })
-    expect([new Unreachable(), refused('too-fast'), refused('body-not-understood')].map(isForLater)).toEqual([true, true, false])
+    const refused = (code: 'too-fast' | 'body-not-understood') =>
+      new Refused({ type: 'x', title: 'x', status: 400, code, detail: 'x', fields: [] })
+    expect([new Unreachable(), refused('too-fast'), refused('body-not-understood')].map(isForLater)).toEqual([
+      true,
+      true,
+      false,
+    ])
   })
 })
 
 describe('the house network', () => {
   it('is read, its passphrase set, devices sent out, and trouble said', async () => {
     answers = {
-      'GET /api/house': json({ open: true, hasPassphrase: false, here: 'machine', addresses: ['http://192.0.2.7:3000/'] }),
+      'GET /api/house': json({
+        open: true,
+        hasPassphrase: false,
+        here: 'machine',
+        addresses: ['http://192.0.2.7:3000/'],
+      }),
       'GET /api/house/sessions': json({ sessions: [{ id: 's1', name: 'phone', createdAt: 1, seenAt: 2, own: false }] }),
       'PUT /api/house/passphrase': json({ set: true }), 'DELETE /api/house/sessions/s1': json({ ended: true }),
     }
@@ -65,8 +79,18 @@ describe('the house network', () => {
 describe('devices that were heard', () => {
   it('are those of the last minute, and can be put into a vessel', async () => {
     const now = Date.now()
-    const heard = (device: string, heardAt: number) => ({ device, kind: 'scale', name: '', cook: null, vessel: null, heardAt })
-    answers = { 'GET /api/devices': json({ devices: [heard('a', now), heard('b', now - 300_000)] }), 'PUT /api/devices/a': json({ linked: true }) }
+    const heard = (device: string, heardAt: number) => ({
+      device,
+      kind: 'scale',
+      name: '',
+      cook: null,
+      vessel: null,
+      heardAt,
+    })
+    answers = {
+      'GET /api/devices': json({ devices: [heard('a', now), heard('b', now - 300_000)] }),
+      'PUT /api/devices/a': json({ linked: true }),
+    }
     const { effectScope } = await import('vue')
     const { useHeardDevices } = await import('../composables/heardDevices')
     const scope = effectScope()

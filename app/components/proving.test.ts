@@ -4,7 +4,10 @@ import ProveAgain from './ProveAgain.vue'
 import { Anything, ask, Refused } from '../clients/api'
 import { useProving } from '../composables/proving'
 
-const problem = (code: string, status: number) => new Response(JSON.stringify({ type: 'x', title: code, status, code, detail: 'Nothing was changed.', fields: [] }), { status })
+const problem = (code: string, status: number) =>
+  new Response(JSON.stringify({ type: 'x', title: code, status, code, detail: 'Nothing was changed.', fields: [] }), {
+    status,
+  })
 let proven = false
 const asked: string[] = []
 beforeEach(() => {
@@ -32,7 +35,12 @@ describe('the passphrase once more', () => {
     expect(await proving.tell('right')).toBe('')
     expect(await removing).toEqual({ removed: true })
     expect(proving.asked.value).toBe(false)
-    expect(asked).toEqual(['DELETE /api/batches/a', 'POST /api/house/prove', 'POST /api/house/prove', 'DELETE /api/batches/a'])
+    expect(asked).toEqual([
+      'DELETE /api/batches/a',
+      'POST /api/house/prove',
+      'POST /api/house/prove',
+      'DELETE /api/batches/a',
+    ])
   })
 
   it('can be left: nothing is taken away then', async () => {
@@ -46,7 +54,11 @@ describe('the passphrase once more', () => {
 
   it('is typed in a dialog that says what stands against it', async () => {
     const tell = vi.fn(() => Promise.resolve('That is not the passphrase.'))
-    const dialog = mount(ProveAgain, { props: { asked: true, tell }, global: { stubs: { teleport: true } }, attachTo: document.body })
+    const dialog = mount(ProveAgain, {
+      props: { asked: true, tell },
+      global: { stubs: { teleport: true } },
+      attachTo: document.body,
+    })
     await flushPromises()
     await dialog.get('input').setValue('guess')
     await dialog.get('form').trigger('submit')

@@ -16,19 +16,63 @@ import { eventually } from '../../test/support/eventually'
 vi.mock('./smallPhoto', () => ({ smallPhoto: vi.fn() }))
 
 const plan = { ...starterPlan('winter-market-carrot'), id: 'batch' }
-const observations = (after: AfterMarks = []): StoredObservation[] => cookedThrough(plan, after).map((one, i) => ({ ...one, payload: { ...one.payload }, place: i + 1, sentAt: one.deviceTime, receivedAt: one.deviceTime }))
+const observations = (after: AfterMarks = []): StoredObservation[] =>
+  cookedThrough(plan, after).map((one, i) => ({
+    ...one,
+    payload: { ...one.payload },
+    place: i + 1,
+    sentAt: one.deviceTime,
+    receivedAt: one.deviceTime,
+  }))
 const summary: BatchSummary = {
-  stones: [], plannedStones: [], keystoneS: 120, endS: 300, plannedKeystoneS: 900, plannedEndS: 2400, plannedKeystoneWindow: null, plannedEndWindow: null,
-  moments: [], baseG: 1000, finishedG: 900, plannedFinishedG: 840, weighed: true, darkestStep: null, faults: [], line: '',
+  stones: [],
+  plannedStones: [],
+  keystoneS: 120,
+  endS: 300,
+  plannedKeystoneS: 900,
+  plannedEndS: 2400,
+  plannedKeystoneWindow: null,
+  plannedEndWindow: null,
+  moments: [],
+  baseG: 1000,
+  finishedG: 900,
+  plannedFinishedG: 840,
+  weighed: true,
+  darkestStep: null,
+  faults: [],
+  line: '',
 }
-function batchOf(id: string, faults: readonly string[], after: AfterMarks = [[600, 'weighed', { vessel: 'pan', grossG: 2100 }]]): Batch {
+function batchOf(
+  id: string,
+  faults: readonly string[],
+  after: AfterMarks = [[600, 'weighed', { vessel: 'pan', grossG: 2100 }]],
+): Batch {
   const marks = observations(after)
   return {
-    format: 'yon-hearth/batch/1', plan, forecast: null, observations: marks,
-    line: { id, dishId: plan.dish.id, dish: plan.dish.name, startedAt: plan.plannedAt, note: '', family: 'vegetable', version: 1, pan: null, fire: null, after: null, summary: { ...summary, faults } },
+    format: 'yon-hearth/batch/1',
+    plan,
+    forecast: null,
+    observations: marks,
+    line: {
+      id,
+      dishId: plan.dish.id,
+      dish: plan.dish.name,
+      startedAt: plan.plannedAt,
+      note: '',
+      family: 'vegetable',
+      version: 1,
+      pan: null,
+      fire: null,
+      after: null,
+      summary: { ...summary, faults },
+    },
   }
 }
-const notFound = (): Response => new Response(JSON.stringify({ type: 'about:blank', title: 'x', status: 404, detail: 'x', code: 'not-found', fields: [] }), { status: 404, headers: { 'content-type': 'application/problem+json' } })
+const notFound = (): Response =>
+  new Response(
+    JSON.stringify({ type: 'about:blank', title: 'x', status: 404, detail: 'x', code: 'not-found', fields: [] }),
+    { status: 404, headers: { 'content-type': 'application/problem+json' } },
+  )
 /** Answers by path; anything else is away. */
 let answers: Record<string, unknown>
 const asked: string[] = []
@@ -41,7 +85,11 @@ beforeEach(() => {
     asked.push(`${init?.method ?? 'GET'} ${path}`)
     const answer = answers[`${init?.method ?? 'GET'} ${path}`] ?? answers[path]
     if (answer === undefined) return Promise.reject(new TypeError('away'))
-    return Promise.resolve(answer instanceof Response ? answer.clone() : new Response(JSON.stringify(answer), { status: 200, headers: { 'content-type': 'application/json' } }))
+    return Promise.resolve(
+      answer instanceof Response
+        ? answer.clone()
+        : new Response(JSON.stringify(answer), { status: 200, headers: { 'content-type': 'application/json' } }),
+    )
   })
   vi.stubGlobal('EventSource', class {
     onopen: (() => void) | null = null
@@ -59,7 +107,12 @@ afterEach(() => {
 describe('a batch after the fire', () => {
   function follow(marks: readonly Observation[]) {
     const known = shallowReactive<Record<string, { plan: typeof plan, observations: readonly Observation[] }>>({})
-    const cooks = { known, load: vi.fn(() => Promise.resolve(known.batch = { plan, observations: marks })), mark: vi.fn(), receive: vi.fn() }
+    const cooks = {
+      known,
+      load: vi.fn(() => Promise.resolve((known.batch = { plan, observations: marks }))),
+      mark: vi.fn(),
+      receive: vi.fn(),
+    }
     return { cooks, after: scope.run(() => useAfterFire('batch', cooks))! }
   }
 
@@ -72,7 +125,10 @@ describe('a batch after the fire', () => {
     await nextTick()
     expect(after.now.value!.leftG).toBeCloseTo(before - 200)
     after.takeBack('given.out')
-    expect(cooks.mark).toHaveBeenCalledWith('batch', { kind: 'withdrawn', payload: { replaces: after.cook.value!.moments.at(-1)!.id } })
+    expect(cooks.mark).toHaveBeenCalledWith('batch', {
+      kind: 'withdrawn',
+      payload: { replaces: after.cook.value!.moments.at(-1)!.id },
+    })
     after.takeBack('gone')
     expect(cooks.mark).toHaveBeenCalledTimes(1)
     scope.stop()
@@ -122,8 +178,18 @@ describe('the cause finder of a page', () => {
 
   it('reads the batches of the dish that came right, and what became of its changes', async () => {
     const [bad, good] = [batchOf('batch', ['runny']), batchOf('good', [])]
-    answers[`/api/batches?dish=${plan.dish.id}&limit=200`] = { batches: [bad.line, good.line].map(line => ({ ...line, summary: BatchPictureSchema.strip().parse(line.summary) })), next: null }
-    answers[`/api/batches/changes?dish=${plan.dish.id}`] = { changes: [{ at: plan.plannedAt - 1, change: { dish: plan.dish.id, version: 1, fault: 'runny', cause: 'too-wet' } }] }
+    answers[`/api/batches?dish=${plan.dish.id}&limit=200`] = {
+      batches: [bad.line, good.line].map(line => ({
+        ...line,
+        summary: BatchPictureSchema.strip().parse(line.summary),
+      })),
+      next: null,
+    }
+    answers[`/api/batches/changes?dish=${plan.dish.id}`] = {
+      changes: [
+        { at: plan.plannedAt - 1, change: { dish: plan.dish.id, version: 1, fault: 'runny', cause: 'too-wet' } },
+      ],
+    }
     answers['/api/batches/good'] = good
     const found = scope.run(() => useFaultFinder(shallowRef(bad), ref(['runny'])))!
     await eventually(() => expect(found.value?.good).toBe(1))

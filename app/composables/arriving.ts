@@ -4,8 +4,8 @@ import { ref, type Ref } from 'vue'
 const MOST_MS = 1500
 
 /**
- * Holds a page back until what stands on it has come, so that nothing moves under the eye or the hand; a second and a half
- * at most, then it shows what is there.
+ * Holds a page back until what stands on it has come, so that nothing moves under the eye or the hand; a second and a
+ * half at most, then it shows what is there.
  *
  * @param sources what is awaited; one that fails counts as come
  * @param mostMs longest wait, ms

@@ -5,8 +5,8 @@ import { onScopeDispose, readonly, ref, watch, type Ref } from 'vue'
 export type Awake = 'lock' | 'picture' | 'none' | 'off'
 
 /**
- * Keeps the screen awake while something is on the fire. Where the page is not served securely there is no lock: a picture
- * one dot large, moving once a second, keeps many telephones awake instead.
+ * Keeps the screen awake while something is on the fire. Where the page is not served securely there is no lock: a
+ * picture one dot large, moving once a second, keeps many telephones awake instead.
  *
  * @param running whether it is to be kept awake
  * @returns how it is kept awake, readonly; it ends with its scope

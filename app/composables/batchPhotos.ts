@@ -34,7 +34,11 @@ export function useBatchPhotos(id: string): BatchPhotos {
         return
       }
       try {
-        const answer = await fetch(`/api/batches/${id}/photos`, { method: 'POST', body: small, headers: { 'content-type': 'image/jpeg' } })
+        const answer = await fetch(`/api/batches/${id}/photos`, {
+          method: 'POST',
+          body: small,
+          headers: { 'content-type': 'image/jpeg' },
+        })
         says.value = answer.ok ? '' : 'Not kept: twelve are enough, and each at most 600 kB.'
         await read()
       }

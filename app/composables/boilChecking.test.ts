@@ -55,7 +55,10 @@ describe('a boil check', () => {
     check.set({ lostG: 55 })
     const lesson = check.lesson()
     expect(LessonSchema.safeParse(lesson).error?.issues ?? []).toEqual([])
-    expect(lesson).toMatchObject({ kind: 'boil-check', check: { boilS: 420, half: { timeS: 200, tempC: 60 }, boiledOn: { seconds: 240, lostG: 55 }, atBoilC: 98.5 } })
+    expect(lesson).toMatchObject({
+      kind: 'boil-check',
+      check: { boilS: 420, half: { timeS: 200, tempC: 60 }, boiledOn: { seconds: 240, lostG: 55 }, atBoilC: 98.5 },
+    })
   })
 
   it('is kept on the device from tap to tap, and put away when it is done', async () => {

@@ -18,16 +18,30 @@ export const BOIL_ON_S = 240
 
 const Reading = z.strictObject({ timeS: z.number(), tempC: z.number() })
 const StateSchema = z.strictObject({
-  id: z.string(), pan: z.string(), fire: z.string(), mark: z.string(), lid: z.boolean(), waterG: z.number(), fromC: z.number(),
+  id: z.string(),
+  pan: z.string(),
+  fire: z.string(),
+  mark: z.string(),
+  lid: z.boolean(),
+  waterG: z.number(),
+  fromC: z.number(),
   /** ms since 1970; null until then. */
-  startedMs: z.number().nullable(), boiledMs: z.number().nullable(), offMs: z.number().nullable(),
-  half: Reading.nullable(), atBoilC: z.number().nullable(), lostG: z.number().nullable(),
+  startedMs: z.number().nullable(),
+  boiledMs: z.number().nullable(),
+  offMs: z.number().nullable(),
+  half: Reading.nullable(),
+  atBoilC: z.number().nullable(),
+  lostG: z.number().nullable(),
 })
 type State = z.infer<typeof StateSchema>
 export type BoilStep = 'set-up' | 'heating' | 'boiling' | 'weigh'
 
 /** What of the kitchen a boil check needs. */
-export interface BoilSources { readonly pans: () => readonly Pan[], readonly fires: () => readonly Fire[], readonly settings: () => Settings | undefined }
+export interface BoilSources {
+  readonly pans: () => readonly Pan[]
+  readonly fires: () => readonly Fire[]
+  readonly settings: () => Settings | undefined
+}
 
 /**
  * A boil check as it is done: kept on this device with every tap, so that a reload or a dead battery loses nothing.
@@ -56,9 +70,24 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
     if (!one || !pan.value || !fire.value || !mark.value) return null
     const { innerDiameterMm, depthMm, massG, material } = pan.value
     return {
-      id: one.id, fire: { id: fire.value.id, kind: fire.value.kind ?? 'gas' as const, mark: mark.value.id, watts: mark.value.watts },
-      pan: { id: pan.value.id, vessel: { innerDiameterMm, depthMm, massG, material }, massGuessed: pan.value.massOrigin === 'guess' },
-      lid: one.lid, waterG: one.waterG, fromC: one.fromC, airC: roomC.value, altitudeM: altitudeM.value, when: one.startedMs ?? hearthNow(),
+      id: one.id,
+      fire: {
+        id: fire.value.id,
+        kind: fire.value.kind ?? ('gas' as const),
+        mark: mark.value.id,
+        watts: mark.value.watts,
+      },
+      pan: {
+        id: pan.value.id,
+        vessel: { innerDiameterMm, depthMm, massG, material },
+        massGuessed: pan.value.massOrigin === 'guess',
+      },
+      lid: one.lid,
+      waterG: one.waterG,
+      fromC: one.fromC,
+      airC: roomC.value,
+      altitudeM: altitudeM.value,
+      when: one.startedMs ?? hearthNow(),
     }
   })
   const step = computed((): BoilStep => {
@@ -67,10 +96,17 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
     if (one.boiledMs === null) return 'heating'
     return one.offMs === null ? 'boiling' : 'weigh'
   })
-  const sinceS = (fromMs: number | null | undefined): number => (fromMs == null ? 0 : Math.max(0, (now.value - fromMs) / 1000))
+  const sinceS = (fromMs: number | null | undefined): number =>
+    fromMs == null ? 0 : Math.max(0, (now.value - fromMs) / 1000)
   return {
     state, pan, fire, mark, step, set,
-    clockS: computed(() => (step.value === 'heating' ? sinceS(state.value?.startedMs) : step.value === 'boiling' ? Math.max(0, BOIL_ON_S - sinceS(state.value?.boiledMs)) : 0)),
+    clockS: computed(() =>
+      step.value === 'heating'
+        ? sinceS(state.value?.startedMs)
+        : step.value === 'boiling'
+          ? Math.max(0, BOIL_ON_S - sinceS(state.value?.boiledMs))
+          : 0,
+    ),
     boilingC: computed(() => saturationTempC(airPressurePa(altitudeM.value))),
     expected: computed(() => {
       try {
@@ -87,8 +123,19 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
       if (!chosenFire || !chosenPan) return
       const middle = chosenFire.marks[Math.floor(chosenFire.marks.length / 2)]
       state.value = {
-        id: newId(), pan: chosenPan.id, fire: chosenFire.id, mark: middle?.id ?? '', lid: true, waterG: 700, fromC: roomC.value - 2,
-        startedMs: null, boiledMs: null, offMs: null, half: null, atBoilC: null, lostG: null,
+        id: newId(),
+        pan: chosenPan.id,
+        fire: chosenFire.id,
+        mark: middle?.id ?? '',
+        lid: true,
+        waterG: 700,
+        fromC: roomC.value - 2,
+        startedMs: null,
+        boiledMs: null,
+        offMs: null,
+        half: null,
+        atBoilC: null,
+        lostG: null,
       }
     },
     light: (): void => set({ startedMs: hearthNow() }),
@@ -104,10 +151,26 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
       const one = state.value
       if (!one || !setUp.value || one.startedMs === null || one.boiledMs === null) return null
       const check = BoilCheckSchema.safeParse({
-        ...setUp.value, boilS: Math.max(10, (one.boiledMs - one.startedMs) / 1000), half: one.half, atBoilC: one.atBoilC,
-        boiledOn: one.lostG === null || one.offMs === null ? null : { seconds: Math.round((one.offMs - one.boiledMs) / 1000), lostG: one.lostG },
+        ...setUp.value,
+        boilS: Math.max(10, (one.boiledMs - one.startedMs) / 1000),
+        half: one.half,
+        atBoilC: one.atBoilC,
+        boiledOn:
+          one.lostG === null || one.offMs === null
+            ? null
+            : { seconds: Math.round((one.offMs - one.boiledMs) / 1000), lostG: one.lostG },
       })
-      return check.success ? { kind: 'boil-check', id: one.id, at: hearthNow(), pan: pan.value?.name ?? '', fire: fire.value?.name ?? '', mark: mark.value?.label ?? '', check: check.data } : null
+      return check.success
+        ? {
+            kind: 'boil-check',
+            id: one.id,
+            at: hearthNow(),
+            pan: pan.value?.name ?? '',
+            fire: fire.value?.name ?? '',
+            mark: mark.value?.label ?? '',
+            check: check.data,
+          }
+        : null
     },
   }
 }

@@ -19,7 +19,10 @@ export function useCalendarKeys() {
       keys.value = (await ask('GET', '/calendar/keys', CalendarKeysSchema)).keys
     }
     catch (error) {
-      trouble.value = error instanceof Refused ? error.problem.detail : 'The hearth cannot be reached. Nothing was changed. Try again.'
+      trouble.value =
+        error instanceof Refused
+          ? error.problem.detail
+          : 'The hearth cannot be reached. Nothing was changed. Try again.'
     }
   }
   void attempt(async () => undefined)

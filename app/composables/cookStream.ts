@@ -11,9 +11,16 @@ import { onAcknowledged } from '../clients/sync/outbox'
  * @param caughtUp called whenever the connection stands anew, to read what was missed
  * @param unseen whether it is followed on while nobody sees the page: at the fire it is, for it sounds
  */
-export function followStream(stream: string, receive: (stored: readonly StoredObservation[]) => void, caughtUp: () => void, unseen = false): void {
-  onScopeDispose(onAcknowledged((of, stored) => {
-    if (of === stream) receive(stored)
-  }))
+export function followStream(
+  stream: string,
+  receive: (stored: readonly StoredObservation[]) => void,
+  caughtUp: () => void,
+  unseen = false,
+): void {
+  onScopeDispose(
+    onAcknowledged((of, stored) => {
+      if (of === stream) receive(stored)
+    }),
+  )
   followStored(stream, receive, caughtUp, unseen)
 }

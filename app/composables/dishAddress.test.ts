@@ -30,7 +30,10 @@ describe('a dish as an address', () => {
   })
 
   it('unpacks to no more than a dish can be long', async () => {
-    const bomb = await dishAddress({ dish: { ...STARTER_DISHES[0]!, note: 'x'.repeat(5_000_000) }, ingredients: [] } as never, 'http://h')
+    const bomb = await dishAddress(
+      { dish: { ...STARTER_DISHES[0]!, note: 'x'.repeat(5_000_000) }, ingredients: [] } as never,
+      'http://h',
+    )
     expect(bomb.length).toBeLessThan(20_000)
     expect(await dishOfAddress(bomb)).toBe('damaged')
   })

@@ -14,7 +14,11 @@ const MOST_BYTES = 200_000
  * @returns such as `https://hearth.example/book#dish=…`; the content stands in the fragment and is sent to nobody
  */
 export async function dishAddress(shared: SharedDish, house: string): Promise<string> {
-  const packed = new Uint8Array(await new Response(new Blob([JSON.stringify(shared)]).stream().pipeThrough(new CompressionStream('deflate-raw'))).arrayBuffer())
+  const packed = new Uint8Array(
+    await new Response(
+      new Blob([JSON.stringify(shared)]).stream().pipeThrough(new CompressionStream('deflate-raw')),
+    ).arrayBuffer(),
+  )
   return `${house.replace(/[#?].*$/, '').replace(/\/+$/, '')}/book${MARK}${toLetters(packed)}`
 }
 
@@ -53,7 +57,10 @@ async function readAtMost(stream: ReadableStream<Uint8Array>): Promise<string> {
 }
 
 function toLetters(bytes: Uint8Array): string {
-  return btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join('')).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/, '')
+  return btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join(''))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replace(/=+$/, '')
 }
 
 function fromLetters(text: string): Uint8Array<ArrayBuffer> {

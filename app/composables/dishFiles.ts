@@ -29,14 +29,17 @@ export type FoundInFile =
   | { readonly kind: 'refused', readonly says: string }
 
 /**
- * Reads a file somebody gives: a dish of ours, a schema.org Recipe as JSON-LD in any of its shapes, or a saved page that
- * holds one.
+ * Reads a file somebody gives: a dish of ours, a schema.org Recipe as JSON-LD in any of its shapes, or a saved page
+ * that holds one.
  *
  * @param file any file
  * @returns what was found; a refusal says what happened and what to do, and nothing stored is touched
  */
 export async function readDishFile(file: File): Promise<FoundInFile> {
-  if (file.size > MOST_BYTES) return refused(`${file.name} is ${Math.round(file.size / 1e6)} MB, and ${MOST_BYTES / 1e6} MB are read. Save the page without its pictures, or paste its ingredient lines.`)
+  if (file.size > MOST_BYTES)
+    return refused(
+      `${file.name} is ${Math.round(file.size / 1e6)} MB, and ${MOST_BYTES / 1e6} MB are read. Save the page without its pictures, or paste its ingredient lines.`,
+    )
   return readDishText(await file.text(), file.name)
 }
 
@@ -55,14 +58,20 @@ export function readDishText(text: string, where: string): FoundInFile {
       return readDishValue(JSON.parse(bare), where)
     }
     catch (error) {
-      return refused(`${where} breaks off or is not JSON (${error instanceof Error ? error.message : 'unreadable'}). Save it again, or paste its ingredient lines.`)
+      return refused(
+        `${where} breaks off or is not JSON (${error instanceof Error ? error.message : 'unreadable'}). Save it again, or paste its ingredient lines.`,
+      )
     }
   }
   if (/<(?:!doctype|html|head|body|script|div)\b/i.test(bare)) {
     const { values, broken } = readPage(bare)
     if (values.length === 0) {
       const why = broken[0]
-      return refused(why ? `${where} is a page whose recipe data cannot be read (${why}).` : `${where} is a page without a marked-up recipe in it. Copy its ingredient lines and paste them instead.`)
+      return refused(
+        why
+          ? `${where} is a page whose recipe data cannot be read (${why}).`
+          : `${where} is a page without a marked-up recipe in it. Copy its ingredient lines and paste them instead.`,
+      )
     }
     return readDishValue(values, where)
   }
@@ -86,11 +95,24 @@ export function readDishValue(value: unknown, where: string): FoundInFile {
   const [first] = recipes
   const carried = recipes.length === 1 ? ourDish(first!.carried) : null
   if (carried) return { kind: 'dish', ...carried }
-  const lines = recipes.slice(0, MOST_RECIPES).filter(one => one.lines.length > 0).map(one => ({ name: plainName(one.name), lines: one.lines.join('\n') }))
-  if (lines.length === 0) return refused(`${where} carries a dish of a form this house does not know: ${firstFault(DishCardSchema.safeParse(first!.carried).error)}. It may come from a newer house.`)
+  const lines = recipes
+    .slice(0, MOST_RECIPES)
+    .filter(one => one.lines.length > 0)
+    .map(one => ({ name: plainName(one.name), lines: one.lines.join('\n') }))
+  if (lines.length === 0)
+    return refused(
+      `${where} carries a dish of a form this house does not know: ${firstFault(DishCardSchema.safeParse(first!.carried).error)}. It may come from a newer house.`,
+    )
   const beyond = recipes.length - MOST_RECIPES
-  const damaged = first!.carried === undefined ? '' : 'The dish it carries is of a form this house does not know, so its lines are read instead. '
-  return { kind: 'lines', recipes: lines, says: `${damaged}${beyond > 0 ? `${where} holds ${recipes.length} recipes; the first ${MOST_RECIPES} are offered. ` : ''}`.trim() }
+  const damaged =
+    first!.carried === undefined
+      ? ''
+      : 'The dish it carries is of a form this house does not know, so its lines are read instead. '
+  return {
+    kind: 'lines',
+    recipes: lines,
+    says: `${damaged}${beyond > 0 ? `${where} holds ${recipes.length} recipes; the first ${MOST_RECIPES} are offered. ` : ''}`.trim(),
+  }
 }
 
 /** A dish of ours: alone, or with the ingredients that no other house knows. */
@@ -105,15 +127,27 @@ function ourDish(value: unknown): SharedDish | null {
 const written = (shared: SharedDish): unknown => (shared.ingredients.length > 0 ? shared : shared.dish)
 
 /** Why nothing was found, as it truly is. */
-function noRecipe(where: string, isBare: boolean, types: readonly string[], value: unknown, fault: Parameters<typeof firstFault>[0]): string {
-  if (isBare) return `${where} holds a recipe that names no ingredients. Copy its ingredient lines and paste them instead.`
+function noRecipe(
+  where: string,
+  isBare: boolean,
+  types: readonly string[],
+  value: unknown,
+  fault: Parameters<typeof firstFault>[0],
+): string {
+  if (isBare)
+    return `${where} holds a recipe that names no ingredients. Copy its ingredient lines and paste them instead.`
   if (types.length > 0) return `${where} holds ${types.join(', ')}, and no recipe.`
   // A dish of ours has a family: then it is said what is wrong with it.
   const isOurs = z.looseObject({ family: z.string(), choices: z.unknown() }).safeParse(value).success
-  return isOurs ? `${where} is a dish of ours with a fault in it: ${firstFault(fault)}.` : `${where} is JSON, but neither a dish of ours nor a recipe.`
+  return isOurs
+    ? `${where} is a dish of ours with a fault in it: ${firstFault(fault)}.`
+    : `${where} is JSON, but neither a dish of ours nor a recipe.`
 }
 
-function firstFault(error: { readonly issues: readonly { readonly path: readonly PropertyKey[], readonly message: string }[] } | undefined): string {
+function firstFault(
+  error:
+    { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] } | undefined,
+): string {
   const what = error?.issues[0]
   return what ? `${what.path.join('.') || 'the whole'}: ${what.message}` : 'nothing known in it'
 }
@@ -121,7 +155,12 @@ function firstFault(error: { readonly issues: readonly { readonly path: readonly
 /** A name as plain text of at most 60 characters; what looks like markup stays letters on the screen. */
 function plainName(name: string): string {
   // eslint-disable-next-line no-control-regex -- control characters are what is taken out
-  const plain = name.replace(/<[^>]*>/g, ' ').replace(/[\u0000-\u001f\u007f]/g, ' ').replace(/\s+/g, ' ').trim().slice(0, 60)
+  const plain = name
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/[\u0000-\u001f\u007f]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 60)
   return plain === '' ? 'A dish from a file' : plain
 }
 
@@ -137,7 +176,11 @@ export interface GivenFile {
   readonly type: string
 }
 
-const fileName = (dish: DishCard): string => dish.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'dish'
+const fileName = (dish: DishCard): string =>
+  dish.name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'dish'
 
 /**
  * A dish as its own file, see docs/formats.md.
@@ -146,7 +189,11 @@ const fileName = (dish: DishCard): string => dish.name.toLowerCase().replace(/[^
  * @returns the file; it reads back without loss
  */
 export function dishFile(shared: SharedDish): GivenFile {
-  return { name: `${fileName(shared.dish)}.dish.json`, text: JSON.stringify(written(shared), null, 2), type: 'application/json' }
+  return {
+    name: `${fileName(shared.dish)}.dish.json`,
+    text: JSON.stringify(written(shared), null, 2),
+    type: 'application/json',
+  }
 }
 
 /**
@@ -162,9 +209,18 @@ export function recipeFile(shared: SharedDish, rowOf: (ingredient: string) => In
   const madeOf = (id: string) => staged.ingredients.find(one => one.id === id)!
   const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds.map((add) => {
     const name = rowOf(madeOf(add.ingredient).ingredient).name.toLowerCase()
-    return comesBack(staged.stages, stage.id, add.ingredient) ? `the ${name} set aside` : `${recipeGrams(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${name}`
+    return comesBack(staged.stages, stage.id, add.ingredient)
+      ? `the ${name} set aside`
+      : `${recipeGrams(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${name}`
   }).join(', ')
-  const recipe = toRecipeLd(staged, dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: familyName(dish), steps: stepsOf(staged, goesIn) }, rowOf, written(shared))
+  const recipe = toRecipeLd(
+    staged,
+    dish.usual.baseG,
+    whatComes(dish, dish.usual.baseG, rowOf),
+    { category: familyName(dish), steps: stepsOf(staged, goesIn) },
+    rowOf,
+    written(shared),
+  )
   return { name: `${fileName(dish)}.jsonld`, text: JSON.stringify(recipe, null, 2), type: 'application/ld+json' }
 }
 

@@ -2,7 +2,9 @@ import { drag, type D3DragEvent } from 'd3-drag'
 import { select } from 'd3-selection'
 import { onMounted, onUpdated, type Ref } from 'vue'
 
-/** What comes of a drag; places and ways in the units of what it is measured by: of a drawing its own, of the page px. */
+/**
+ * What comes of a drag; places and ways in the units of what it is measured by: of a drawing its own, of the page px.
+ */
 export interface Dragged {
   /** By what it is measured; the parent of what is dragged otherwise. */
   within?: () => Element

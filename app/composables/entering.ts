@@ -15,6 +15,8 @@ export async function enterHouse(passphrase: string, name: string): Promise<stri
     return ''
   }
   catch (error) {
-    return error instanceof Refused ? `${error.problem.title}. ${error.problem.detail}` : 'The hearth cannot be reached. What is marked here is kept. Try again.'
+    return error instanceof Refused
+      ? `${error.problem.title}. ${error.problem.detail}`
+      : 'The hearth cannot be reached. What is marked here is kept. Try again.'
   }
 }

@@ -16,7 +16,10 @@ const DISH_BATCHES = 200
 /** What was found out of a batch's faults. */
 export interface Found {
   readonly good: number
-  readonly faults: readonly { readonly fault: EndFault, readonly causes: readonly { readonly ranked: RankedCause, readonly edit: DishEdit | null }[] }[]
+  readonly faults: readonly {
+    readonly fault: EndFault
+    readonly causes: readonly { readonly ranked: RankedCause; readonly edit: DishEdit | null }[]
+  }[]
   readonly changes: readonly ChangeResult[]
 }
 
@@ -39,15 +42,24 @@ export function recordOf(batch: Batch): BatchRecord {
  */
 export function useFaultFinder(batch: Ref<Batch | null>, faults: Ref<readonly string[]>): Ref<Found | null> {
   const found = shallowRef<Found | null>(null)
-  const beside = shallowRef<{ readonly good: readonly BatchRecord[], readonly changes: readonly ChangeResult[] } | null>(null)
+  const beside = shallowRef<{
+    readonly good: readonly BatchRecord[]
+    readonly changes: readonly ChangeResult[]
+  } | null>(null)
   async function lookBeside(of: Batch): Promise<void> {
     const { dishId } = of.line
     const [page, told] = await Promise.all([
-      ask('GET', `/batches?dish=${dishId}&limit=${DISH_BATCHES}`, BatchPageSchema), ask('GET', `/batches/changes?dish=${dishId}`, ChangesSchema),
+      ask('GET', `/batches?dish=${dishId}&limit=${DISH_BATCHES}`, BatchPageSchema),
+      ask('GET', `/batches/changes?dish=${dishId}`, ChangesSchema),
     ])
     const right = page.batches.filter(one => one.id !== of.line.id && one.summary.faults.length === 0).slice(0, BESIDE)
     const good = await Promise.all(right.map(one => ask('GET', `/batches/${one.id}`, BatchSchema).then(recordOf)))
-    const later = page.batches.map(one => ({ dishId: one.dishId, version: one.version, startedAt: one.startedAt, faults: one.summary.faults }))
+    const later = page.batches.map(one => ({
+      dishId: one.dishId,
+      version: one.version,
+      startedAt: one.startedAt,
+      faults: one.summary.faults,
+    }))
     beside.value = { good, changes: changeWorked(told.changes, later) }
   }
   watch(() => batch.value?.line.id, () => {
@@ -61,12 +73,20 @@ export function useFaultFinder(batch: Ref<Batch | null>, faults: Ref<readonly st
     const good = beside.value?.good ?? []
     found.value = {
       good: good.length, changes: beside.value?.changes ?? [],
-      faults: known.map(fault => ({ fault, causes: findCauses(record, fault, good).map(ranked => ({ ranked, edit: editFor(ranked.cause, record) })) })),
+      faults: known.map(fault => ({
+        fault,
+        causes: findCauses(record, fault, good).map(ranked => ({ ranked, edit: editFor(ranked.cause, record) })),
+      })),
     }
   }, { immediate: true })
   return found
 }
 
 const ChangesSchema = z.object({
-  changes: z.array(z.object({ at: z.number(), change: z.object({ dish: z.string(), version: z.number(), fault: z.string(), cause: z.string() }) })),
+  changes: z.array(
+    z.object({
+      at: z.number(),
+      change: z.object({ dish: z.string(), version: z.number(), fault: z.string(), cause: z.string() }),
+    }),
+  ),
 })

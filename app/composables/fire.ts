@@ -32,7 +32,8 @@ export interface OpenWindow {
 }
 
 /**
- * Everything the fire screen draws, kept up to date: the replayed cook, its clock, its forecast, the cue and the actions.
+ * Everything the fire screen draws, kept up to date: the replayed cook, its clock, its forecast, the cue and the
+ * actions.
  *
  * @param plan the plan, or null while it is not here
  * @param observations everything marked, acknowledged or not
@@ -55,20 +56,31 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
   return {
     cook, running, nowS, forecast, ahead: useRoastLook(plan, observations, cook, nowS), line, keystone, done,
     /** Where the main line is now: in a pressure pan first, where there is one. */
-    main: computed(() => (plan.value ? (line.value[Math.max(0, cook.value?.stage ?? 0)]?.vessel ?? mainVessel(plan.value.dish)) : 'pan')),
+    main: computed(() =>
+      plan.value ? (line.value[Math.max(0, cook.value?.stage ?? 0)]?.vessel ?? mainVessel(plan.value.dish)) : 'pan',
+    ),
     sides: computed(() => (plan.value ? sideStages(plan.value.dish).map(stage => stage.vessel) : [])),
     beside: computed(() => (both.value ? besideNow(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),
     syrup: computed(() => (both.value ? syrupNow(both.value.plan, both.value.cook, forecast.value) : null)),
-    thinning: computed(() => (forecast.value && both.value && both.value.cook.stage > 0 ? sweetenedAhead(forecast.value, both.value.cook.stage) : null)),
+    thinning: computed(() =>
+      forecast.value && both.value && both.value.cook.stage > 0
+        ? sweetenedAhead(forecast.value, both.value.cook.stage)
+        : null,
+    ),
     surprise: computed(() => {
       const found = forecast.value?.doubts?.surprise ?? null
       return found && cook.value?.moments.some(one => one.id === found.mark && !one.withdrawn) ? found : null
     }),
     /** Nuts brown so much longer once they are out of the fat, s to the next five; they come out so much before. */
-    carryS: (tempC: number | null) => (plan.value && tempC !== null && tempC > BROWNS_C ? 5 * Math.max(1, Math.round(carryOverS(tempC, plan.value.airC) / 5)) : null),
+    carryS: (tempC: number | null) =>
+      plan.value && tempC !== null && tempC > BROWNS_C
+        ? 5 * Math.max(1, Math.round(carryOverS(tempC, plan.value.airC) / 5))
+        : null,
     stage: computed(() => line.value[cook.value?.stage ?? -1] ?? null),
     cue: computed(() => (both.value ? cueOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : null)),
-    actions: computed(() => (both.value ? actionsOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : [])),
+    actions: computed(() =>
+      both.value ? actionsOf(both.value.plan, both.value.cook, forecast.value, nowS.value) : [],
+    ),
     flames: computed(() => (both.value ? flamesNow(both.value.plan, both.value.cook) : {})),
     windows: computed(() => openWindows(forecast.value, cook.value, keystone.value, done.value, nowS.value)),
     arch: computed(() => {
@@ -101,7 +113,9 @@ function openWindows(
   const open = (id: OpenWindow['id'], window: Window | undefined): OpenWindow[] =>
     (window && window.late > nowS ? [{ id, fromS: Math.max(window.early, nowS), toS: window.late }] : [])
   return [
-    ...(cook.stage < keystone && !cook.signs.some(tap => tap.what === 'aroma') ? open('aroma', forecast.signs.aroma) : []),
+    ...(cook.stage < keystone && !cook.signs.some(tap => tap.what === 'aroma')
+      ? open('aroma', forecast.signs.aroma)
+      : []),
     ...(cook.stage < keystone ? open('pour', forecast.stages[keystone]) : []),
     ...(cook.stage < done ? open('end', forecast.stages[done]) : []),
   ]

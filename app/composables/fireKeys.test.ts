@@ -5,7 +5,10 @@ import { useFireKeys, type FireHands } from './fireKeys'
 
 let scope: EffectScope
 const names = ['act', 'close', 'takeBack', 'everything', 'wrong', 'far', 'whatNow', 'quiet'] as const
-const hands = Object.fromEntries(names.map(name => [name, vi.fn()])) as Record<typeof names[number], ReturnType<typeof vi.fn>>
+const hands = Object.fromEntries(names.map(name => [name, vi.fn()])) as Record<
+  (typeof names)[number],
+  ReturnType<typeof vi.fn>
+>
 
 beforeEach(() => {
   for (const hand of Object.values(hands)) hand.mockReset()
@@ -17,7 +20,13 @@ afterEach(() => {
   document.body.innerHTML = ''
 })
 function press(key: string, more: KeyboardEventInit = {}): KeyboardEvent {
-  const event = new KeyboardEvent('keydown', { key, code: key === ' ' ? 'Space' : `Key${key.toUpperCase()}`, bubbles: true, cancelable: true, ...more })
+  const event = new KeyboardEvent('keydown', {
+    key,
+    code: key === ' ' ? 'Space' : `Key${key.toUpperCase()}`,
+    bubbles: true,
+    cancelable: true,
+    ...more,
+  })
   window.dispatchEvent(event)
   return event
 }
@@ -56,7 +65,15 @@ describe('keys at the fire', () => {
     expect(hands.act.mock.calls).toEqual([[0], [1], [4]])
   })
 
-  it.each([['Escape', 'close'], ['z', 'takeBack'], ['m', 'everything'], ['x', 'wrong'], ['f', 'far'], ['w', 'whatNow'], ['q', 'quiet']] as const)('%s does one thing: %s', (key, name) => {
+  it.each([
+    ['Escape', 'close'],
+    ['z', 'takeBack'],
+    ['m', 'everything'],
+    ['x', 'wrong'],
+    ['f', 'far'],
+    ['w', 'whatNow'],
+    ['q', 'quiet'],
+  ] as const)('%s does one thing: %s', (key, name) => {
     press(key)
     expect(pressed()).toEqual([name])
   })

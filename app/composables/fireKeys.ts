@@ -20,9 +20,9 @@ const LETTERS: Readonly<Record<string, Exclude<keyof FireHands, 'act'>>> = {
 }
 
 /**
- * Keys of the fire screen: Space for what is waited for, numbers for the others, a letter for the rest. A key typed into a
- * field, or held down with another, does nothing here; Space on a button presses that button. The letters can be switched
- * off, for who speaks to the machine (WCAG 2.1.4), and that is remembered on this device.
+ * Keys of the fire screen: Space for what is waited for, numbers for the others, a letter for the rest. A key typed
+ * into a field, or held down with another, does nothing here; Space on a button presses that button. The letters can be
+ * switched off, for who speaks to the machine (WCAG 2.1.4), and that is remembered on this device.
  *
  * @param hands what they do
  * @returns whether letters do anything

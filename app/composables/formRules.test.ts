@@ -30,10 +30,18 @@ describe('rules of a form', () => {
 
   it('can say something else each time', () => {
     let known = 'ghee'
-    const { name } = formRules(Schema, { name: { says: () => `${known} is there already.`, read: typed => (typed === known ? '' : typed) } })
+    const { name } = formRules(Schema, {
+      name: { says: () => `${known} is there already.`, read: typed => (typed === known ? '' : typed) },
+    })
     const said = (typed: string): string[] => {
       const all: string[] = []
-      void (name as FormItemRule).validator?.({} as never, typed, error => error instanceof Error && all.push(error.message), {}, {})
+      void (name as FormItemRule).validator?.(
+        {} as never,
+        typed,
+        error => error instanceof Error && all.push(error.message),
+        {},
+        {},
+      )
       return all
     }
     expect(said('ghee')).toEqual(['ghee is there already.'])

@@ -11,14 +11,17 @@ export interface FormField {
 }
 
 /**
- * Rules of a form by the contract it is sent by: each field is held against its own part of the schema, when it is left and
- * when the form is sent.
+ * Rules of a form by the contract it is sent by: each field is held against its own part of the schema, when it is left
+ * and when the form is sent.
  *
  * @param schema contract of what is sent; its fields are named as those of the form
  * @param fields those that are typed
  * @returns rules for an Element Plus form
  */
-export function formRules<S extends z.ZodRawShape>(schema: z.ZodObject<S>, fields: { readonly [K in keyof S & string]?: FormField }): FormRules {
+export function formRules<S extends z.ZodRawShape>(
+  schema: z.ZodObject<S>,
+  fields: { readonly [K in keyof S & string]?: FormField },
+): FormRules {
   const rules: Record<string, FormItemRule> = {}
   for (const [name, field] of Object.entries<FormField | undefined>(fields)) {
     const part = schema.shape[name] as z.ZodType | undefined
@@ -35,19 +38,23 @@ export function formRules<S extends z.ZodRawShape>(schema: z.ZodObject<S>, field
 }
 
 /**
- * Whether values that are kept one at a time are as their contract wants them: by the same limits that the hearth holds.
+ * Whether values that are kept one at a time are as their contract wants them: by the same limits that the hearth
+ * holds.
  *
  * @param schema contract of the thing they belong to
  * @param values as the contract holds them; NaN for what cannot be read
  * @returns true where each can be kept
  */
-export function isHeld<S extends z.ZodRawShape>(schema: z.ZodObject<S>, values: { readonly [K in keyof S & string]?: unknown }): boolean {
+export function isHeld<S extends z.ZodRawShape>(
+  schema: z.ZodObject<S>,
+  values: { readonly [K in keyof S & string]?: unknown },
+): boolean {
   return Object.entries(values).every(([name, value]) => (schema.shape[name] as z.ZodType).safeParse(value).success)
 }
 
 /**
- * Whether everything in a form is as its contract wants it; what is not is said under its field, and the keyboard is led to
- * the first such field, which so comes into sight.
+ * Whether everything in a form is as its contract wants it; what is not is said under its field, and the keyboard is
+ * led to the first such field, which so comes into sight.
  *
  * @param form the form
  * @returns true where it can be sent
@@ -56,10 +63,13 @@ export async function isRight(form: Readonly<Ref<FormInstance | null>>): Promise
   const held = form.value
   if (!held) return false
   const { $el: drawn } = held as unknown as { readonly $el: HTMLElement }
-  for (const field of drawn.querySelectorAll('[aria-invalid]')) for (const what of ['aria-invalid', 'aria-describedby']) field.removeAttribute(what)
+  for (const field of drawn.querySelectorAll('[aria-invalid]'))
+    for (const what of ['aria-invalid', 'aria-describedby']) field.removeAttribute(what)
   if (await held.validate().then(() => true, () => false)) return true
   await new Promise(done => setTimeout(done, DRAWN_MS))
-  const wrong = [...drawn.querySelectorAll('.el-form-item.is-error')].flatMap(item => item.querySelector<HTMLElement>('input, textarea') ?? [])
+  const wrong = [...drawn.querySelectorAll('.el-form-item.is-error')].flatMap(
+    item => item.querySelector<HTMLElement>('input, textarea') ?? [],
+  )
   for (const field of wrong) describe(field)
   wrong[0]?.focus()
   return false

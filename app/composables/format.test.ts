@@ -1,5 +1,17 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { clockText, dayText, degreesText, gramsText, lengthText, momentText, nearDayText, packagesText, timeOfDay, windowText, houseDay } from './format'
+import {
+  clockText,
+  dayText,
+  degreesText,
+  gramsText,
+  lengthText,
+  momentText,
+  nearDayText,
+  packagesText,
+  timeOfDay,
+  windowText,
+  houseDay,
+} from './format'
 import { useSettings } from '../stores/settings'
 import { minuteText } from './houseTime'
 
@@ -8,7 +20,13 @@ afterEach(() => {
 })
 
 describe('numbers as they are read', () => {
-  it.each([[0, '0:00'], [59.6, '1:00'], [520, '8:40'], [3725, '1:02:05'], [-4, '0:00']])('%d s is %s', (seconds, text) => {
+  it.each([
+    [0, '0:00'],
+    [59.6, '1:00'],
+    [520, '8:40'],
+    [3725, '1:02:05'],
+    [-4, '0:00'],
+  ])('%d s is %s', (seconds, text) => {
     expect(clockText(seconds)).toBe(text)
   })
 
@@ -17,11 +35,23 @@ describe('numbers as they are read', () => {
     expect(windowText(3010, 5613)).toBe('0:50–1:34 h')
   })
 
-  it.each([[1.53, '1.5 g'], [43.6, '44 g'], [263, '265 g'], [1688, '1\u202F690 g'], [12345, '12\u202F345 g']])('%d g is %s', (grams, text) => {
+  it.each([
+    [1.53, '1.5 g'],
+    [43.6, '44 g'],
+    [263, '265 g'],
+    [1688, '1\u202F690 g'],
+    [12345, '12\u202F345 g'],
+  ])('%d g is %s', (grams, text) => {
     expect(gramsText(grams)).toBe(text)
   })
 
-  it.each([[7.6, '8 mm'], [18.2, '18 mm'], [20, '2 cm'], [41.7, '4.2 cm'], [205, '20.5 cm']])('%d mm is %s', (mm, text) => {
+  it.each([
+    [7.6, '8 mm'],
+    [18.2, '18 mm'],
+    [20, '2 cm'],
+    [41.7, '4.2 cm'],
+    [205, '20.5 cm'],
+  ])('%d mm is %s', (mm, text) => {
     expect(lengthText(mm)).toBe(text)
   })
 
@@ -59,12 +89,22 @@ describe('moments near now', () => {
     expect(houseDay(Date.UTC(2026, 10, 26, 18, 45))).toBe(houseDay(Date.UTC(2026, 10, 26, 18, 0)) + 1)
     timesIn('Europe/Berlin', '24')
     expect(timeOfDay(Date.UTC(2026, 10, 26, 18, 45))).toBe('19:45')
-    expect([minuteText(1145), minuteText(0), minuteText(2585.4), minuteText(-60)]).toEqual(['19:05', '00:00', '19:05', '23:00'])
+    expect([minuteText(1145), minuteText(0), minuteText(2585.4), minuteText(-60)]).toEqual([
+      '19:05',
+      '00:00',
+      '19:05',
+      '23:00',
+    ])
     timesIn(zone, clock)
   })
 
   it('are days alone where the hour does not matter', () => {
-    expect([at(26, 1), at(27, 23), at(25, 0), at(30, 5)].map(one => nearDayText(one, now))).toEqual(['today', 'tomorrow', 'yesterday', 'Mon 30 Nov'])
+    expect([at(26, 1), at(27, 23), at(25, 0), at(30, 5)].map(one => nearDayText(one, now))).toEqual([
+      'today',
+      'tomorrow',
+      'yesterday',
+      'Mon 30 Nov',
+    ])
   })
 })
 

@@ -21,8 +21,8 @@ const HOUR_S = 3600
  *
  * @param early s
  * @param late s
- * @returns such as `8:40–12:00`; in hours and minutes, `0:50–1:34 h`, from an hour on; `about 9:20` where a single run is
- *   all there is yet
+ * @returns such as `8:40–12:00`; in hours and minutes, `0:50–1:34 h`, from an hour on; `about 9:20` where a single run
+ *   is all there is yet
  */
 export function windowText(early: number, late: number): string {
   const round = (value: number): number => Math.round(value / 10) * 10
@@ -59,7 +59,14 @@ const OZ_PER_LB = 16
  */
 export function gramsText(grams: number): string {
   if (useSettings().imperial) return ouncesText(grams / G_PER_OZ)
-  const rounded = grams < 0.95 ? Math.round(grams * 100) / 100 : grams < 10 ? Math.round(grams * 10) / 10 : grams < 100 ? Math.round(grams) : Math.round(grams / 5) * 5
+  const rounded =
+    grams < 0.95
+      ? Math.round(grams * 100) / 100
+      : grams < 10
+        ? Math.round(grams * 10) / 10
+        : grams < 100
+          ? Math.round(grams)
+          : Math.round(grams / 5) * 5
   return `${String(rounded).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202F')} g`
 }
 
@@ -70,7 +77,9 @@ export function gramsText(grams: number): string {
  * @returns such as `2 × 500 g + 1 × 200 g`; a line breaks only between packages
  */
 export function packagesText(sizes: readonly number[]): string {
-  return [...new Set(sizes)].map(size => `${sizes.filter(one => one === size).length} × ${gramsText(size)}`.replaceAll(' ', '\u00A0')).join(' + ')
+  return [...new Set(sizes)]
+    .map(size => `${sizes.filter(one => one === size).length} × ${gramsText(size)}`.replaceAll(' ', '\u00A0'))
+    .join(' + ')
 }
 
 function ouncesText(ounces: number): string {

@@ -8,8 +8,20 @@ beforeEach(() => {
   holds = { batches: 19, cooks: 20, days: 1, dishes: 0 }
   vi.stubGlobal('fetch', (path: string, options: RequestInit) => {
     asked.push(`${options.method} ${path}`)
-    if (path === '/api/backup/size') return Promise.resolve(new Response(JSON.stringify({ size: { bytes: 9, withoutPhotosBytes: 8, batches: 19, photos: 0 }, holds })))
-    if (path.startsWith('/api/backup/restore')) return Promise.resolve(new Response(JSON.stringify({ rows: 4, photosLeftOut: 0, aside: path.includes('putAside') ? 'before-restore-x.sqlite' : null })))
+    if (path === '/api/backup/size')
+      return Promise.resolve(
+        new Response(JSON.stringify({ size: { bytes: 9, withoutPhotosBytes: 8, batches: 19, photos: 0 }, holds })),
+      )
+    if (path.startsWith('/api/backup/restore'))
+      return Promise.resolve(
+        new Response(
+          JSON.stringify({
+            rows: 4,
+            photosLeftOut: 0,
+            aside: path.includes('putAside') ? 'before-restore-x.sqlite' : null,
+          }),
+        ),
+      )
     return Promise.resolve(new Response('{}', { status: 404 }))
   })
 })

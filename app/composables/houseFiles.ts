@@ -1,6 +1,13 @@
 import { readonly, ref, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
-import { BackupSizeSchema, CopiesSchema, RestoredSchema, TakenInSchema, type BackupSize, type Copies } from '../../contracts/backup'
+import {
+  BackupSizeSchema,
+  CopiesSchema,
+  RestoredSchema,
+  TakenInSchema,
+  type BackupSize,
+  type Copies,
+} from '../../contracts/backup'
 import { ask, askedWithProof, problemIn } from '../clients/api'
 
 const HoldsSchema = z.record(z.string(), z.number())
@@ -10,8 +17,13 @@ export type Unreadable = z.infer<typeof UnreadableSchema>['unreadable']
 
 /** Names of what stands in a house, one and many. */
 const NAMES: Readonly<Record<string, readonly [string, string]>> = {
-  batches: ['batch', 'batches'], cooks: ['cook on the fire', 'cooks on the fire'], lessons: ['lesson', 'lessons'], days: ['day of cooking', 'days of cooking'], dishes: ['dish of your own', 'dishes of your own'],
-  shelves: ['thing on the shelves', 'things on the shelves'], photos: ['photograph', 'photographs'],
+  batches: ['batch', 'batches'],
+  cooks: ['cook on the fire', 'cooks on the fire'],
+  lessons: ['lesson', 'lessons'],
+  days: ['day of cooking', 'days of cooking'],
+  dishes: ['dish of your own', 'dishes of your own'],
+  shelves: ['thing on the shelves', 'things on the shelves'],
+  photos: ['photograph', 'photographs'],
 }
 
 /**
@@ -22,8 +34,14 @@ const NAMES: Readonly<Record<string, readonly [string, string]>> = {
  */
 export function holdsText(holds: Readonly<Record<string, number>>): string {
   // A batch is a cook as well: only those that are not finished are told of beside them.
-  const told: Readonly<Record<string, number>> = { ...holds, cooks: Math.max(0, (holds.cooks ?? 0) - (holds.batches ?? 0)) }
-  return ['batches', 'days', 'cooks', 'lessons', 'dishes', 'shelves', 'photos'].map(name => [name, told[name] ?? 0] as const).flatMap(([name, count]) => (count > 0 && NAMES[name] ? [`${count} ${NAMES[name][count === 1 ? 0 : 1]}`] : [])).join(', ')
+  const told: Readonly<Record<string, number>> = {
+    ...holds,
+    cooks: Math.max(0, (holds.cooks ?? 0) - (holds.batches ?? 0)),
+  }
+  return ['batches', 'days', 'cooks', 'lessons', 'dishes', 'shelves', 'photos']
+    .map(name => [name, told[name] ?? 0] as const)
+    .flatMap(([name, count]) => (count > 0 && NAMES[name] ? [`${count} ${NAMES[name][count === 1 ? 0 : 1]}`] : []))
+    .join(', ')
 }
 
 /** What is taken out of a house and into it, and the copies it makes by itself. */
@@ -52,7 +70,11 @@ export interface HouseFiles {
  * @returns what there is, and what can be done
  */
 export function useHouseFiles(): HouseFiles {
-  const [copies, size, unreadable] = [shallowRef<Copies | null>(null), shallowRef<BackupSize | null>(null), shallowRef<Unreadable>([])]
+  const [copies, size, unreadable] = [
+    shallowRef<Copies | null>(null),
+    shallowRef<BackupSize | null>(null),
+    shallowRef<Unreadable>([]),
+  ]
   const [says, wrong, busy] = [ref(''), ref(false), ref(false)]
   const standing = ref<string | null>(null)
   let waiting: File | null = null
@@ -60,7 +82,9 @@ export function useHouseFiles(): HouseFiles {
   async function read(): Promise<void> {
     const nothing = (): null => null
     const [list, sizes, damaged] = await Promise.all([
-      ask('GET', '/copies', CopiesSchema).catch(nothing), ask('GET', '/backup/size', SizeSchema).catch(nothing), ask('GET', '/unreadable', UnreadableSchema).catch(nothing),
+      ask('GET', '/copies', CopiesSchema).catch(nothing),
+      ask('GET', '/backup/size', SizeSchema).catch(nothing),
+      ask('GET', '/unreadable', UnreadableSchema).catch(nothing),
     ])
     copies.value = list
     size.value = sizes?.size ?? null
@@ -74,10 +98,16 @@ export function useHouseFiles(): HouseFiles {
     wrong.value = false
     says.value = 'Reading it…'
     try {
-      const { ok, text } = await askedWithProof(() => fetch(`/api${path}`, { method: 'POST', body: file, headers: { 'content-type': type } }))
+      const { ok, text } = await askedWithProof(() =>
+        fetch(`/api${path}`, { method: 'POST', body: file, headers: { 'content-type': type } }),
+      )
       const problem = ok ? null : problemIn(text)
       wrong.value = !ok
-      says.value = ok ? done(JSON.parse(text)) : problem ? `${problem.title}${problem.fields[0] ? ` (${problem.fields[0].path})` : ''}. ${problem.detail}` : 'The hearth is away. Nothing was changed.'
+      says.value = ok
+        ? done(JSON.parse(text))
+        : problem
+          ? `${problem.title}${problem.fields[0] ? ` (${problem.fields[0].path})` : ''}. ${problem.detail}`
+          : 'The hearth is away. Nothing was changed.'
     }
     catch {
       wrong.value = true
@@ -94,12 +124,19 @@ export function useHouseFiles(): HouseFiles {
   }
   const takenIn = (answer: unknown): string => {
     const parsed = TakenInSchema.safeParse(answer)
-    return parsed.success ? `${parsed.data.taken} ${parsed.data.taken === 1 ? 'batch' : 'batches'} taken in${parsed.data.known > 0 ? `, ${parsed.data.known} stood here already` : ''}.` : 'Taken in.'
+    return parsed.success
+      ? `${parsed.data.taken} ${parsed.data.taken === 1 ? 'batch' : 'batches'} taken in${parsed.data.known > 0 ? `, ${parsed.data.known} stood here already` : ''}.`
+      : 'Taken in.'
   }
   return {
     arrived,
-    copies: readonly(copies) as Readonly<Ref<Copies | null>>, size: readonly(size), unreadable: readonly(unreadable) as Readonly<Ref<Unreadable>>,
-    says: readonly(says), wrong: readonly(wrong), busy: readonly(busy), standing: readonly(standing),
+    copies: readonly(copies) as Readonly<Ref<Copies | null>>,
+    size: readonly(size),
+    unreadable: readonly(unreadable) as Readonly<Ref<Unreadable>>,
+    says: readonly(says),
+    wrong: readonly(wrong),
+    busy: readonly(busy),
+    standing: readonly(standing),
     takeIn: file => send(file, '/batches/import', 'application/jsonl', takenIn),
     async restore(file) {
       const now = await ask('GET', '/backup/size', SizeSchema).catch(() => null)

@@ -21,7 +21,10 @@ export function useHouseNetwork() {
       await what()
     }
     catch (error) {
-      trouble.value = error instanceof Refused ? error.problem.detail : 'The hearth cannot be reached. Nothing was changed. Try again.'
+      trouble.value =
+        error instanceof Refused
+          ? error.problem.detail
+          : 'The hearth cannot be reached. Nothing was changed. Try again.'
     }
   }
   const load = (): Promise<void> => attempt(async () => {

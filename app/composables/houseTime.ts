@@ -22,5 +22,7 @@ export function inHouseTime(ms: number, options: Parameters<typeof localText>[2]
 export function minuteText(minutes: number): string {
   const day = ((Math.round(minutes) % 1440) + 1440) % 1440
   const [hour, minute] = [Math.floor(day / 60), String(day % 60).padStart(2, '0')]
-  return useSettings().clock === '24' ? `${String(hour).padStart(2, '0')}:${minute}` : `${hour % 12 === 0 ? 12 : hour % 12}:${minute} ${hour < 12 ? 'am' : 'pm'}`
+  return useSettings().clock === '24'
+    ? `${String(hour).padStart(2, '0')}:${minute}`
+    : `${hour % 12 === 0 ? 12 : hour % 12}:${minute} ${hour < 12 ? 'am' : 'pm'}`
 }

@@ -34,7 +34,11 @@ export function useHouseWrites(put: Put): HouseWrites {
   }
   return {
     trouble,
-    correct: correction => attempt(() => put('corrections', correction), 'the correction stands here until you leave the page, and is not kept yet.'),
+    correct: correction =>
+      attempt(
+        () => put('corrections', correction),
+        'the correction stands here until you leave the page, and is not kept yet.',
+      ),
     keepOwn: (row, pricePerKg) => attempt(async () => {
       await put('ingredients', IngredientSchema.parse(row))
       if (pricePerKg !== null) await put('corrections', { id: row.id, pricePerKg })

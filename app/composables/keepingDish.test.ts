@@ -18,9 +18,17 @@ function kept(reachable = true) {
   const take = (next: DishCard): void => {
     hand.value = next
   }
-  return { book, hand, keepDish, keeping: useKeepingDish({ card: computed(() => hand.value), dishes: computed(() => book.value), take, keepDish }) }
+  return {
+    book,
+    hand,
+    keepDish,
+    keeping: useKeepingDish({ card: computed(() => hand.value), dishes: computed(() => book.value), take, keepDish }),
+  }
 }
-const richer = (card: DishCard): DishCard => ({ ...card, ingredients: card.ingredients.map(one => (one.part === 'fat' ? { ...one, perBase: one.perBase * 1.2 } : one)) })
+const richer = (card: DishCard): DishCard => ({
+  ...card,
+  ingredients: card.ingredients.map(one => (one.part === 'fat' ? { ...one, perBase: one.perBase * 1.2 } : one)),
+})
 
 describe('keeping the dish in hand', () => {
   it('knows whether it differs from the book\'s', () => {

@@ -26,7 +26,8 @@ export function useKeepingDish({ card, dishes, take, keepDish }: KeepingSources)
   const kept = computed(() => JSON.stringify(book.value))
   const changed = computed(() => card.value !== null && JSON.stringify(card.value) !== kept.value)
   /** The dish as it is in hand, one version after the newest. */
-  const nextVersion = (): DishCard | null => (card.value ? { ...card.value, version: (book.value?.version ?? 0) + 1 } : null)
+  const nextVersion = (): DishCard | null =>
+    card.value ? { ...card.value, version: (book.value?.version ?? 0) + 1 } : null
   /** Keeps a version; the dish in hand is then that one. */
   async function keep(next: DishCard | null): Promise<boolean> {
     if (!next) return false
@@ -41,7 +42,17 @@ export function useKeepingDish({ card, dishes, take, keepDish }: KeepingSources)
   }
   /** Keeps it beside the dish it came from. */
   async function keepAsOwn(): Promise<boolean> {
-    return keep(card.value ? { ...card.value, id: newId(), version: 1, name: `${card.value.name}, ours`.slice(0, 60), note: `from ${card.value.name}` } : null)
+    return keep(
+      card.value
+        ? {
+            ...card.value,
+            id: newId(),
+            version: 1,
+            name: `${card.value.name}, ours`.slice(0, 60),
+            note: `from ${card.value.name}`,
+          }
+        : null,
+    )
   }
   return { trouble, changed, nextVersion, keep, keepAsOwn }
 }

@@ -30,17 +30,30 @@ export interface LearnedNumber {
  * @param nowMs ms since 1970
  * @returns W for each mark, lowest first
  */
-export function learnedMarks(fire: Fire, evidence: readonly Evidence[], nowMs: number): (LearnedNumber & { readonly label: string })[] {
+export function learnedMarks(
+  fire: Fire,
+  evidence: readonly Evidence[],
+  nowMs: number,
+): (LearnedNumber & { readonly label: string })[] {
   const readings = evidence.filter(one => one.name === `fire.${fire.id}`)
   const spread = FIRE_KINDS[fire.kind ?? 'gas'].spread
   const lasting = Math.sqrt(Math.max(0.01, spread ** 2 - daySpread('mainFire') ** 2))
   const slope = firstBelief().entries.find(one => one.name === 'mainLadder')!.spread
-  return fire.marks.map((mark) => {
+  return fire.marks.map(mark => {
     const place = Math.log(mark.watts / LEVEL_W)
     const at = fireBelief(lasting, slope, readings, place, nowMs)
     const bare = fireBelief(lasting, slope, [], place, nowMs)
-    const window = (belief: typeof at): Window => factorWindow(mark.watts * Math.exp(belief.level), Math.sqrt(belief.levelVariance))
-    return { name: `fire.${fire.id}`, label: mark.label, before: window(bare), now: window(at), readings, unit: 'W', day: { usual: bare.day, here: at.day } }
+    const window = (belief: typeof at): Window =>
+      factorWindow(mark.watts * Math.exp(belief.level), Math.sqrt(belief.levelVariance))
+    return {
+      name: `fire.${fire.id}`,
+      label: mark.label,
+      before: window(bare),
+      now: window(at),
+      readings,
+      unit: 'W',
+      day: { usual: bare.day, here: at.day },
+    }
   })
 }
 
@@ -53,14 +66,17 @@ export function learnedMarks(fire: Fire, evidence: readonly Evidence[], nowMs: n
  */
 export function learnedNumbers(evidence: readonly Evidence[], nowMs: number): LearnedNumber[] {
   const first = firstBelief()
-  const names = [...new Set(evidence.map(one => one.name))].filter(name => !name.startsWith('fire.') && !name.startsWith('blend.'))
+  const names = [...new Set(evidence.map(one => one.name))].filter(
+    name => !name.startsWith('fire.') && !name.startsWith('blend.'),
+  )
   return names.flatMap((name): LearnedNumber[] => {
     const readings = evidence.filter(one => one.name === name)
     const entry = first.entries.find(one => one.name === readings[0]?.of)
     if (!entry) return []
     const now = combineReadings(entry, readings, nowMs)
     const day = { usual: daySpread(entry.name), here: fitReadings(entry, readings, nowMs).day }
-    if (entry.kind !== 'factor') return [{ name, before: windowOfEntry(entry), now: windowOfEntry(now), readings, unit: entry.unit, day }]
+    if (entry.kind !== 'factor')
+      return [{ name, before: windowOfEntry(entry), now: windowOfEntry(now), readings, unit: entry.unit, day }]
     // Beside any kitchen's middle: its own unit says little to anyone at a stove.
     const beside = (one: BeliefEntry): Window => windowOfEntry({ ...one, median: one.median / entry.median })
     return [{ name, before: beside(entry), now: beside(now), readings, unit: 'times any kitchen\'s', day }]

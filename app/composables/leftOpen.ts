@@ -17,7 +17,9 @@ export function useLeftOpen(live: Readonly<Ref<readonly LiveCookLine[]>>) {
     answered.value = [...answered.value, id]
   }
   return {
-    cooks: computed(() => live.value.filter((one): one is LeftOpen => one.likelyDoneAt !== null && !answered.value.includes(one.id))),
+    cooks: computed(() =>
+      live.value.filter((one): one is LeftOpen => one.likelyDoneAt !== null && !answered.value.includes(one.id)),
+    ),
     /** It was done then: it becomes a batch. Where the hearth is away it is asked again later. */
     async done(id: string, doneAt: number): Promise<void> {
       answer(id)

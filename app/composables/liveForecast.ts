@@ -11,7 +11,8 @@ const EVERY_REAL_MS = 350
 const MEMBERS = 300
 
 /**
- * Keeps the forecast of a running cook up to date: at once after every mark, first from stored runs, and as time passes.
+ * Keeps the forecast of a running cook up to date: at once after every mark, first from stored runs, and as time
+ * passes.
  *
  * @param plan the plan, or null while it is not here
  * @param observations everything marked
@@ -38,15 +39,23 @@ export function useLiveForecast(
     askedMs = performance.now()
     const mine = ++question
     underWay++
-    const found = await askForecast(current.id, current, observations.value, Math.max(0, nowS.value), MEMBERS, (moved) => {
-      if (mine === question && forecast.value) forecast.value = { ...forecast.value, ...moved, doubts: undefined }
-    }).catch(() => null)
+    const found = await askForecast(
+      current.id,
+      current,
+      observations.value,
+      Math.max(0, nowS.value),
+      MEMBERS,
+      moved => {
+        if (mine === question && forecast.value) forecast.value = { ...forecast.value, ...moved, doubts: undefined }
+      },
+    ).catch(() => null)
     underWay--
     if (found) forecast.value = found
   }
   watch([plan, () => storyKey(observations.value)], () => void refresh(), { immediate: true })
   const stop = watch(nowS, (now) => {
-    if (underWay === 0 && running.value && now - askedS >= EVERY_COOK_S && performance.now() - askedMs >= EVERY_REAL_MS) void refresh()
+    if (underWay === 0 && running.value && now - askedS >= EVERY_COOK_S && performance.now() - askedMs >= EVERY_REAL_MS)
+      void refresh()
   })
   onScopeDispose(stop)
   // Shallow: a deep proxy would be asked for every number of every moment at every tick.

@@ -20,8 +20,17 @@ beforeEach(() => {
 describe('many old batches', () => {
   it('are put in the ledger, each once however often the table is taken', async () => {
     const table = many()
-    await table.take(file('dish,date,base,minutes,roast,pan\nSweet-water semolina,2025-10-12,250,24,7,Karahi\nसूजी हलवा,2025-10-19,1 cup,26,,\n'))
-    expect(table.read.value.map(one => [one.card?.id, one.baseG === null ? null : Math.round(one.baseG), one.instead])).toEqual([['sweet-water-semolina', 250, 'Steel pan for Karahi'], ['sweet-water-semolina', 170, '']])
+    await table.take(
+      file(
+        'dish,date,base,minutes,roast,pan\nSweet-water semolina,2025-10-12,250,24,7,Karahi\nसूजी हलवा,2025-10-19,1 cup,26,,\n',
+      ),
+    )
+    expect(
+      table.read.value.map(one => [one.card?.id, one.baseG === null ? null : Math.round(one.baseG), one.instead]),
+    ).toEqual([
+      ['sweet-water-semolina', 250, 'Steel pan for Karahi'],
+      ['sweet-water-semolina', 170, ''],
+    ])
     await table.keep()
     expect(sent).toHaveBeenCalledTimes(2)
     expect(table.says.value).toBe('2 kept.')
@@ -35,7 +44,11 @@ describe('many old batches', () => {
 
   it('ask once which dish a name means, and keep a row that wants something out', async () => {
     const table = many()
-    await table.take(file('dish,date,base,minutes\nEvening bowl,2025-10-12,250,24\nEvening bowl,2025-10-13,300,25\nBrick-kiln wheat,,250,25\n'))
+    await table.take(
+      file(
+        'dish,date,base,minutes\nEvening bowl,2025-10-12,250,24\nEvening bowl,2025-10-13,300,25\nBrick-kiln wheat,,250,25\n',
+      ),
+    )
     expect(table.unknown.value).toEqual(['Evening bowl'])
     expect(table.ready.value).toHaveLength(0)
     table.name('Evening bowl', 'brick-kiln-wheat')
@@ -55,7 +68,9 @@ describe('many old batches', () => {
 
   it('stop where the hearth is away, and what was kept stays kept', async () => {
     const table = many()
-    await table.take(file('dish,date,base,minutes\nBrick-kiln wheat,2025-10-12,250,24\nBrick-kiln wheat,2025-10-13,300,25\n'))
+    await table.take(
+      file('dish,date,base,minutes\nBrick-kiln wheat,2025-10-12,250,24\nBrick-kiln wheat,2025-10-13,300,25\n'),
+    )
     sent.mockRejectedValueOnce(new Error('The hearth cannot be reached.'))
     await table.keep()
     expect(table.says.value).toBe('0 kept, 1 not kept.')

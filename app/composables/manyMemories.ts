@@ -62,15 +62,34 @@ export function useManyMemories(sources: () => MemorySources) {
   function cardOf(name: string): DishCard | null {
     const folded = foldSpelling(name)
     const given = named.value[folded]
-    return cookable.value.find(dish => dish.id === given) ?? cookable.value.find(dish => [dish.name, dish.id, ...dish.otherNames].some(one => foldSpelling(one) === folded)) ?? null
+    return (
+      cookable.value.find(dish => dish.id === given)
+      ?? cookable.value.find(dish => [dish.name, dish.id, ...dish.otherNames].some(one => foldSpelling(one) === folded))
+      ?? null
+    )
   }
   const read = computed(() => rows.value.map((row): ReadMemory => {
     const card = cardOf(row.dish)
     const baseG = card ? gramsOf(row.base, card, sources()) : null
-    const troubles = [...new Set([...row.troubles, ...(card ? [] : ['dish' as const]), ...(card && baseG === null ? ['base' as const] : [])])]
-    return { row, card, baseG, troubles, instead: insteadOf(row, sources().kitchen), ...done.value.get(row.row) ?? { state: 'waits' as const, why: '' } }
+    const troubles = [
+      ...new Set([
+        ...row.troubles,
+        ...(card ? [] : ['dish' as const]),
+        ...(card && baseG === null ? ['base' as const] : []),
+      ]),
+    ]
+    return {
+      row,
+      card,
+      baseG,
+      troubles,
+      instead: insteadOf(row, sources().kitchen),
+      ...(done.value.get(row.row) ?? { state: 'waits' as const, why: '' }),
+    }
   }))
-  const ready = computed(() => read.value.filter(one => one.troubles.length === 0 && one.state !== 'kept' && one.state !== 'known'))
+  const ready = computed(() =>
+    read.value.filter(one => one.troubles.length === 0 && one.state !== 'kept' && one.state !== 'known'),
+  )
 
   async function take(file: File): Promise<void> {
     rows.value = []
@@ -80,12 +99,27 @@ export function useManyMemories(sources: () => MemorySources) {
       return
     }
     const { default: Papa } = await import('papaparse')
-    const { data } = Papa.parse((await file.text()).replace(/^\ufeff/, ''), { header: true, skipEmptyLines: 'greedy', dynamicTyping: false })
-    const records = z.array(z.record(z.string(), z.unknown())).catch([]).parse(data).map(record => Object.fromEntries(Object.entries(record).map(([key, value]) => [key.trim(), typeof value === 'string' ? value : ''])))
+    const { data } = Papa.parse((await file.text()).replace(/^\ufeff/, ''), {
+      header: true,
+      skipEmptyLines: 'greedy',
+      dynamicTyping: false,
+    })
+    const records = z
+      .array(z.record(z.string(), z.unknown()))
+      .catch([])
+      .parse(data)
+      .map(record =>
+        Object.fromEntries(
+          Object.entries(record).map(([key, value]) => [key.trim(), typeof value === 'string' ? value : '']),
+        ),
+      )
     rows.value = readBatchRows(records.slice(0, MOST_ROWS), isoDay(hearthNow(), useSettings().zone))
-    says.value = rows.value.length === 0
-      ? `${file.name} holds no rows that can be read. Its first line names the columns: dish, date, base, minutes. Nothing was kept.`
-      : records.length > MOST_ROWS ? `${records.length} rows: the first ${MOST_ROWS} are read. Take the others in a second file.` : ''
+    says.value =
+      rows.value.length === 0
+        ? `${file.name} holds no rows that can be read. Its first line names the columns: dish, date, base, minutes. Nothing was kept.`
+        : records.length > MOST_ROWS
+          ? `${records.length} rows: the first ${MOST_ROWS} are read. Take the others in a second file.`
+          : ''
   }
 
   async function keep(): Promise<void> {
@@ -94,18 +128,47 @@ export function useManyMemories(sources: () => MemorySources) {
     const pans = kitchen.pans.filter(pan => pan.kind === 'pan')
     for (const one of ready.value) {
       const { row, card, baseG } = one
-      const [pan, fire, cup] = [byName(pans, row.pan), byName(kitchen.fires, row.fire), kitchen.measures.find(measure => measure.kind === 'cup')]
+      const [pan, fire, cup] = [
+        byName(pans, row.pan),
+        byName(kitchen.fires, row.fire),
+        kitchen.measures.find(measure => measure.kind === 'cup'),
+      ]
       if (!card || baseG === null || row.day === null || row.totalMin === null || !pan || !fire || !cup) continue
-      const atMs = row.atMs ?? Math.min(wallMs(row.day, row.minute ?? NOON, useSettings().zone), hearthNow() - row.totalMin * 60_000 - 120_000)
+      const atMs =
+        row.atMs
+        ?? Math.min(
+          wallMs(row.day, row.minute ?? NOON, useSettings().zone),
+          hearthNow() - row.totalMin * 60_000 - 120_000,
+        )
       try {
-        const cook = rememberBatch({ card, baseG, pan, fire, cup, mark: null, roastMin: row.roastMin, totalMin: row.totalMin, atMs, finishedG: row.finishedG, outcome: { faults: row.faults, line: row.line } }, table)
-        const id = row.id ?? `table-${keyOf([row.dish, row.day, row.minute, row.base, row.totalMin, row.roastMin, row.line].join('|'))}`
+        const cook = rememberBatch(
+          {
+            card,
+            baseG,
+            pan,
+            fire,
+            cup,
+            mark: null,
+            roastMin: row.roastMin,
+            totalMin: row.totalMin,
+            atMs,
+            finishedG: row.finishedG,
+            outcome: { faults: row.faults, line: row.line },
+          },
+          table,
+        )
+        const id =
+          row.id
+          ?? `table-${keyOf([row.dish, row.day, row.minute, row.base, row.totalMin, row.roastMin, row.line].join('|'))}`
         const known = await isKnown(id)
         if (!known) await sendRemembered(id, cook)
         done.value = new Map([...done.value, [row.row, { state: known ? 'known' : 'kept', why: '' }]])
       }
       catch (error) {
-        done.value = new Map([...done.value, [row.row, { state: 'refused', why: error instanceof Error ? error.message : String(error) }]])
+        done.value = new Map([
+          ...done.value,
+          [row.row, { state: 'refused', why: error instanceof Error ? error.message : String(error) }],
+        ])
         if (!(error instanceof CoreError) && !(error instanceof Error && error.name === 'Refused')) break
       }
     }
@@ -116,7 +179,9 @@ export function useManyMemories(sources: () => MemorySources) {
   return {
     read, ready, says, busy, take, keep, cookable,
     /** Names of the table that no dish here is called by. */
-    unknown: computed(() => [...new Set(read.value.filter(one => one.card === null && one.row.dish !== '').map(one => one.row.dish))]),
+    unknown: computed(() => [
+      ...new Set(read.value.filter(one => one.card === null && one.row.dish !== '').map(one => one.row.dish)),
+    ]),
     name(dish: string, id: string): void {
       named.value = { ...named.value, [foldSpelling(dish)]: id }
     },
@@ -127,7 +192,9 @@ export function useManyMemories(sources: () => MemorySources) {
 function insteadOf(row: BatchRow, { pans, fires }: Kitchen): string {
   const said = (wanted: string, things: readonly { readonly name: string }[]): string[] => {
     const taken = byName(things, wanted)
-    return wanted !== '' && taken && foldSpelling(taken.name) !== foldSpelling(wanted) ? [`${taken.name} for ${wanted}`] : []
+    return wanted !== '' && taken && foldSpelling(taken.name) !== foldSpelling(wanted)
+      ? [`${taken.name} for ${wanted}`]
+      : []
   }
   return [...said(row.pan, pans.filter(pan => pan.kind === 'pan')), ...said(row.fire, fires)].join(', ')
 }
@@ -159,7 +226,8 @@ function gramsOf(said: string, card: DishCard, { table, kitchen }: MemorySources
 
 /** A short key of a text, the same for the same text (FNV-1a, 32 bits, forwards and backwards). */
 function keyOf(text: string): string {
-  const half = (letters: readonly string[]): number => letters.reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 16777619) >>> 0, 2166136261)
+  const half = (letters: readonly string[]): number =>
+    letters.reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 16777619) >>> 0, 2166136261)
   const letters = [...text].flatMap(letter => letter.split(''))
   return `${half(letters).toString(36)}${half([...letters].reverse()).toString(36)}`
 }

@@ -12,11 +12,19 @@ vi.mock('../clients/forecaster', () => ({ askForecast: vi.fn(() => new Promise((
 
 let scope: EffectScope
 const sheetOf = (dish = 'sweet-water-semolina', kitchen = FIRST_KITCHEN) => {
-  const state = scope.run(() => useMeasureSheet({ kitchen: ref(kitchen), dishes: ref(STARTER_DISHES), evidence: ref([]), ingredients: INGREDIENTS }))!
+  const state = scope.run(() =>
+    useMeasureSheet({
+      kitchen: ref(kitchen),
+      dishes: ref(STARTER_DISHES),
+      evidence: ref([]),
+      ingredients: INGREDIENTS,
+    }),
+  )!
   state.open(dish)
   return state
 }
-const massOf = (state: ReturnType<typeof sheetOf>, id: string): number => state.amounts.value.find(one => one.id === id)!.massG
+const massOf = (state: ReturnType<typeof sheetOf>, id: string): number =>
+  state.amounts.value.find(one => one.id === id)!.massG
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -33,7 +41,14 @@ describe('the sheet', () => {
     for (const dish of STARTER_DISHES) {
       const state = sheetOf(dish.id)
       await nextTick()
-      expect(state.sheet.value).toMatchObject({ baseG: dish.usual.baseG, cup: 'cup', pan: 'pan', pot: 'pot', fire: 'front', otherFire: 'back' })
+      expect(state.sheet.value).toMatchObject({
+        baseG: dish.usual.baseG,
+        cup: 'cup',
+        pan: 'pan',
+        pot: 'pot',
+        fire: 'front',
+        otherFire: 'back',
+      })
       expect(state.forecast.value?.stages.length, dish.id).toBeGreaterThan(0)
       expect(state.forecastIsOld.value).toBe(true)
     }
@@ -83,14 +98,23 @@ describe('the sheet', () => {
   })
 
   it('holds the total of water while something wet is changed, and only if it is asked to', () => {
-    const wet = (dish: (typeof STARTER_DISHES)[number], part: string) => dish.ingredients.find(one => one.part === part && one.perBase > 0.3)
-    const dish = STARTER_DISHES.find(one => wet(one, 'milk') && wet(one, 'water')) ?? STARTER_DISHES.find(one => wet(one, 'sugar')?.ingredient.includes('jaggery') && wet(one, 'water'))!
+    const wet = (dish: (typeof STARTER_DISHES)[number], part: string) =>
+      dish.ingredients.find(one => one.part === part && one.perBase > 0.3)
+    const dish =
+      STARTER_DISHES.find(one => wet(one, 'milk') && wet(one, 'water'))
+      ?? STARTER_DISHES.find(one => wet(one, 'sugar')?.ingredient.includes('jaggery') && wet(one, 'water'))!
     const part = wet(dish, 'milk') ? 'milk' : 'sugar'
     for (const hold of [true, false]) {
       const state = sheetOf(dish.id)
       const water = state.account.value!.totalG
       const id = wet(dish, part)!.id
-      state.setDish({ ...dish, ingredients: dish.ingredients.map(one => (one.id === id ? { ...one, perBase: one.perBase * 1.3 } : one)) }, hold)
+      state.setDish(
+        {
+          ...dish,
+          ingredients: dish.ingredients.map(one => (one.id === id ? { ...one, perBase: one.perBase * 1.3 } : one)),
+        },
+        hold,
+      )
       expect(massOf(state, id)).toBeCloseTo(wet(dish, part)!.perBase * 1.3 * state.sheet.value!.baseG, 6)
       if (hold) expect(state.account.value!.totalG).toBeCloseTo(water, 3)
       else expect(state.account.value!.totalG).toBeGreaterThan(water + 1)

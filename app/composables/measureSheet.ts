@@ -47,8 +47,8 @@ export interface SheetSources {
 }
 
 /**
- * The sheet on which a dish is measured out, as a view has it open: what follows from what was chosen, and its forecast,
- * coarse at once and then fine.
+ * The sheet on which a dish is measured out, as a view has it open: what follows from what was chosen, and its
+ * forecast, coarse at once and then fine.
  *
  * @param sources kitchen, dishes and what was learned
  * @returns state and the ways to change it
@@ -65,46 +65,114 @@ export function useMeasureSheet(sources: SheetSources) {
   }
   const card = computed(() => sheet.value?.dish ?? null)
   const troubles = computed(() => (card.value ? troublesOf(card.value) : []))
-  const dish = computed((): Dish | null => (card.value && troubles.value.length === 0 ? withFreeShare(stageDish(card.value), id => rows.value.get(id)?.allergens ?? []) : null))
+  const dish = computed((): Dish | null =>
+    card.value && troubles.value.length === 0
+      ? withFreeShare(stageDish(card.value), id => rows.value.get(id)?.allergens ?? [])
+      : null,
+  )
   const chosen = useChosen(sources, sheet)
   const { cup, pan } = chosen
   const pressurePan = computed(() => sources.kitchen.value?.pans.find(one => one.kind === 'pressure'))
-  const amounts = computed(() => (card.value && cup.value && sheet.value
-    ? measuredAmounts(card.value, sheet.value.baseG, table.value, cup.value, (sources.kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'))
-    : []))
+  const amounts = computed(() =>
+    card.value && cup.value && sheet.value
+      ? measuredAmounts(
+          card.value,
+          sheet.value.baseG,
+          table.value,
+          cup.value,
+          (sources.kitchen.value?.measures ?? []).filter(one => one.kind === 'spoon'),
+        )
+      : [],
+  )
   const finished = computed(() => (card.value ? finishedShare(card.value, rowOf).perBase : 1))
   const volumes = computed(() => (dish.value && sheet.value ? volumesOf(dish.value, sheet.value.baseG, rowOf) : null))
   const greatestMl = computed(() => {
     const points = forecast.value?.points ?? []
     return points.length > 0 ? Math.max(...points.map(one => one.volumeMl)) : volumes.value?.greatestMl ?? null
   })
-  const plan = computed(() => (dish.value && sheet.value ? planOf(dish.value, sheet.value, chosen, pressurePan.value, table.value, sources.evidence.value, finished.value, sources.kitchen.value?.settings[0]) : null))
+  const plan = computed(() =>
+    dish.value && sheet.value
+      ? planOf(
+          dish.value,
+          sheet.value,
+          chosen,
+          pressurePan.value,
+          table.value,
+          sources.evidence.value,
+          finished.value,
+          sources.kitchen.value?.settings[0],
+        )
+      : null,
+  )
   const { forecast, forecastIsOld } = useCoarseThenFine(plan)
   return {
-    sheet, card, dish, troubles, table,
+    sheet,
+    card,
+    dish,
+    troubles,
+    table,
     /** Ids of ingredients that no stage takes in. */
     nowhere: computed(() => (card.value && dish.value ? goesNowhere(card.value, dish.value.stages) : [])),
-    rowOf, ...chosen, amounts, finished, volumes, greatestMl, plan, forecast, forecastIsOld, canUndo, set: store.set, undo: store.undo,
-    comes: computed(() => (card.value && sheet.value ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? []) : null)),
+    rowOf,
+    ...chosen,
+    amounts,
+    finished,
+    volumes,
+    greatestMl,
+    plan,
+    forecast,
+    forecastIsOld,
+    canUndo,
+    set: store.set,
+    undo: store.undo,
+    comes: computed(() =>
+      card.value && sheet.value
+        ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? [])
+        : null,
+    ),
     account: computed(() => (card.value && sheet.value ? liquidAccount(card.value, sheet.value.baseG, rowOf) : null)),
-    fit: computed(() => (greatestMl.value !== null && pan.value ? fitAdvice(greatestMl.value, pan.value, sources.kitchen.value?.pans.filter(one => one.kind === 'pan') ?? []) : null)),
+    fit: computed(() =>
+      greatestMl.value !== null && pan.value
+        ? fitAdvice(greatestMl.value, pan.value, sources.kitchen.value?.pans.filter(one => one.kind === 'pan') ?? [])
+        : null,
+    ),
     pressure: computed(() => {
       const fit = plan.value && sheet.value ? pressureFit(plan.value.dish, sheet.value.baseG, rowOf) : null
-      return fit && { ...fit, pan: pressurePan.value ? { name: pressurePan.value.name, capacityMl: capacityMl(pressurePan.value) } : null }
-    }),
-    facts: computed((): ScaleFacts | null => (card.value && sheet.value && volumes.value
-      ? {
-          base: card.value.base, ingredients: card.value.ingredients, baseG: sheet.value.baseG, usualBaseG: card.value.usual.baseG, portionG: card.value.portionG,
-          finishedPerBase: finished.value, greatestMlPerBase: volumes.value.greatestMl / sheet.value.baseG, density: volumes.value.density, pan: pan.value,
+      return (
+        fit && {
+          ...fit,
+          pan: pressurePan.value ? { name: pressurePan.value.name, capacityMl: capacityMl(pressurePan.value) } : null,
         }
-      : null)),
+      )
+    }),
+    facts: computed((): ScaleFacts | null =>
+      card.value && sheet.value && volumes.value
+        ? {
+            base: card.value.base,
+            ingredients: card.value.ingredients,
+            baseG: sheet.value.baseG,
+            usualBaseG: card.value.usual.baseG,
+            portionG: card.value.portionG,
+            finishedPerBase: finished.value,
+            greatestMlPerBase: volumes.value.greatestMl / sheet.value.baseG,
+            density: volumes.value.density,
+            pan: pan.value,
+          }
+        : null,
+    ),
     /** Changes the dish in hand; where the total of water is held, plain water follows. */
     setDish(next: DishCard, hold = false, moving = false): void {
       const before = card.value
       if (!before) return
-      store.set({ dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next }, moving)
+      store.set(
+        { dish: hold ? holdWater(next, liquidAccount(before, 1000, rowOf).totalG / 1000, rowOf).dish : next },
+        moving,
+      )
     },
-    /** Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there is none. */
+    /**
+     * Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there
+     * is none.
+     */
     open(dishId: string | undefined): void {
       store.open(dishId, { kitchen: sources.kitchen.value, dishes: sources.dishes.value })
     },
@@ -116,30 +184,62 @@ export type MeasureSheet = ReturnType<typeof useMeasureSheet>
 
 /** What of the kitchen is chosen on the sheet. */
 function useChosen(sources: SheetSources, sheet: Readonly<Ref<Sheet | null>>) {
-  const find = <T extends { readonly id: string }>(list: readonly T[] | undefined, id: string | undefined): T | null => list?.find(one => one.id === id) ?? null
+  const find = <T extends { readonly id: string }>(list: readonly T[] | undefined, id: string | undefined): T | null =>
+    list?.find(one => one.id === id) ?? null
   return {
     cup: computed(() => find(sources.kitchen.value?.measures, sheet.value?.cup)),
     pan: computed(() => find(sources.kitchen.value?.pans, sheet.value?.pan)),
     pot: computed(() => find(sources.kitchen.value?.pans, sheet.value?.pot)),
-    otherPan: computed(() => sources.kitchen.value?.pans.find(one => one.kind === 'pan' && one.id !== sheet.value?.pan) ?? null),
+    otherPan: computed(
+      () => sources.kitchen.value?.pans.find(one => one.kind === 'pan' && one.id !== sheet.value?.pan) ?? null,
+    ),
     fire: computed(() => find(sources.kitchen.value?.fires, sheet.value?.fire)),
     otherFire: computed(() => find(sources.kitchen.value?.fires, sheet.value?.otherFire)),
   }
 }
 type Chosen = ReturnType<typeof useChosen>
 
-function planOf(dish: Dish, sheet: Sheet, chosen: Chosen, pressure: Pan | undefined, table: readonly Ingredient[], evidence: readonly Evidence[], finished: number, settings: Settings | undefined) {
-  const { cup: { value: cup }, pan: { value: pan }, pot: { value: pot }, fire: { value: fire }, otherFire: { value: otherFire } } = chosen
+function planOf(
+  dish: Dish,
+  sheet: Sheet,
+  chosen: Chosen,
+  pressure: Pan | undefined,
+  table: readonly Ingredient[],
+  evidence: readonly Evidence[],
+  finished: number,
+  settings: Settings | undefined,
+) {
+  const {
+    cup: { value: cup },
+    pan: { value: pan },
+    pot: { value: pot },
+    fire: { value: fire },
+    otherFire: { value: otherFire },
+  } = chosen
   if (!cup || !pan || !pot || !fire || !otherFire) return null
   const second = chosen.otherPan.value ?? undefined
-  return planCook('measure', {
-    dish, baseG: sheet.baseG, ingredients: table, cup,
-    ...placesOf(dish, { pan, pot, pressure, second, fire, otherFire }),
-    flames: Object.fromEntries(Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark))),
-    turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),
-    people: Math.min(500, Math.max(0.5, Math.round(sheet.baseG * finished / dish.portionG * 2) / 2)), firstBelief: firstBelief(), evidence,
-    seed: SEED, airC: settings?.roomC ?? USUAL_ROOM_C, altitudeM: settings?.altitudeM ?? 0, thermometerK: settings?.thermometerK,
-  }, 0)
+  return planCook(
+    'measure',
+    {
+      dish,
+      baseG: sheet.baseG,
+      ingredients: table,
+      cup,
+      ...placesOf(dish, { pan, pot, pressure, second, fire, otherFire }),
+      flames: Object.fromEntries(
+        Object.entries(sheet.marks).filter(([, mark]) => fire.marks.some(one => one.id === mark)),
+      ),
+      turns: sheet.turns?.filter(turn => turn.mark === 'off' || fire.marks.some(one => one.id === turn.mark)),
+      people: Math.min(500, Math.max(0.5, Math.round(((sheet.baseG * finished) / dish.portionG) * 2) / 2)),
+      firstBelief: firstBelief(),
+      evidence,
+      seed: SEED,
+      airC: settings?.roomC ?? USUAL_ROOM_C,
+      altitudeM: settings?.altitudeM ?? 0,
+      thermometerK: settings?.thermometerK,
+    },
+    0,
+  )
 }
 
 /** Whose forecasts they are, for the worker. */

@@ -8,6 +8,11 @@ import { nextTick } from 'vue'
  */
 export function namedPicker(name: () => string): (open: boolean) => void {
   return (open) => {
-    if (open) void nextTick(() => document.querySelectorAll('.el-picker__popper[role="dialog"][aria-hidden="false"]').forEach(panel => panel.setAttribute('aria-label', name())))
+    if (open)
+      void nextTick(() =>
+        document
+          .querySelectorAll('.el-picker__popper[role="dialog"][aria-hidden="false"]')
+          .forEach(panel => panel.setAttribute('aria-label', name())),
+      )
   }
 }

@@ -17,7 +17,10 @@ const MOST = 3
 export function useNextDays() {
   const days = shallowRef<readonly Spread[]>([])
   const read = ask('GET', '/spreads', SpreadListSchema).then(async ({ spreads }) => {
-    const soon = spreads.filter(one => one.dishes > 0 && momentOf(one.eve, 0) > hearthNow() - LONGEST_MS).sort((a, b) => momentOf(a.eve, 0) - momentOf(b.eve, 0)).slice(0, MOST)
+    const soon = spreads
+      .filter(one => one.dishes > 0 && momentOf(one.eve, 0) > hearthNow() - LONGEST_MS)
+      .sort((a, b) => momentOf(a.eve, 0) - momentOf(b.eve, 0))
+      .slice(0, MOST)
     days.value = await Promise.all(soon.map(one => ask('GET', `/spreads/${one.id}`, SpreadSchema)))
   }).catch(() => undefined)
   return { days, read }

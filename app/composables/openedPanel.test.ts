@@ -12,7 +12,13 @@ const Page = defineComponent({
     const toggle = (): void => {
       open.value = !open.value
     }
-    return () => h('main', [h('button', { id: 'opens', onClick: toggle }, 'Open'), open.value ? h('section', { ref: 'panel' }, [h('h2', 'Panel'), h('button', { id: 'close', onClick: toggle }, 'Close')]) : null])
+    return () =>
+      h('main', [
+        h('button', { id: 'opens', onClick: toggle }, 'Open'),
+        open.value
+          ? h('section', { ref: 'panel' }, [h('h2', 'Panel'), h('button', { id: 'close', onClick: toggle }, 'Close')])
+          : null,
+      ])
   },
 })
 const twice = async (): Promise<void> => {

@@ -1,7 +1,11 @@
-type Guard = (to: { readonly path: string }, from: { readonly path: string, readonly matched: readonly unknown[] }) => void
+type Guard = (
+  to: { readonly path: string },
+  from: { readonly path: string; readonly matched: readonly unknown[] },
+) => void
 
 /**
- * Takes the keyboard and the screen reader along to a new page: its main part has the focus, as if one had opened it anew.
+ * Takes the keyboard and the screen reader along to a new page: its main part has the focus, as if one had opened it
+ * anew.
  *
  * @param router of the app
  * @param onShown hears whenever a page has taken the place of another: until then the old one still stands

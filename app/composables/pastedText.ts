@@ -62,7 +62,13 @@ export function usePastedText(text: Ref<string>, table: () => readonly Ingredien
       times.set(words, nth)
       const key = `${words}\u0000${nth}`
       const decision = decisions.value[key] ?? {}
-      return decided(decision.asIngredient ? readAnyway(line.text, cup.value, foods.value) : line, key, decision, table(), cup.value)
+      return decided(
+        decision.asIngredient ? readAnyway(line.text, cup.value, foods.value) : line,
+        key,
+        decision,
+        table(),
+        cup.value,
+      )
     })
   })
   const read = computed(() => all.value.filter(line => line.passed === null))
@@ -81,7 +87,13 @@ export function usePastedText(text: Ref<string>, table: () => readonly Ingredien
   }
 }
 
-function decided(line: ReadLine, key: string, decision: Decision, table: readonly Ingredient[], cup: { readonly id: string, readonly name: string, readonly volumeMl: number }): DecidedLine {
+function decided(
+  line: ReadLine,
+  key: string,
+  decision: Decision,
+  table: readonly Ingredient[],
+  cup: { readonly id: string; readonly name: string; readonly volumeMl: number },
+): DecidedLine {
   const ingredient = decision.ingredient ?? line.ingredient
   const row = table.find(one => one.id === ingredient) ?? null
   const typed = decision.typed ?? ''
@@ -90,8 +102,10 @@ function decided(line: ReadLine, key: string, decision: Decision, table: readonl
   const massG = typed.trim() === '' ? guess : own
   const left = decision.left === true
   const accepted = decision.accepted === true
-  const foodOpen = (line.doubts.includes('which') || line.doubts.includes('either')) && decision.ingredient === undefined && !accepted
-  const amountOpen = (line.doubts.includes('range') || line.doubts.includes('measure')) && typed.trim() === '' && !accepted
+  const foodOpen =
+    (line.doubts.includes('which') || line.doubts.includes('either')) && decision.ingredient === undefined && !accepted
+  const amountOpen =
+    (line.doubts.includes('range') || line.doubts.includes('measure')) && typed.trim() === '' && !accepted
   const open = line.passed === null && !left && (row === null || massG === null || foodOpen || amountOpen)
   return { ...line, key, ingredient, row, typed, massG, left, open }
 }
@@ -104,11 +118,14 @@ function asOther(line: ReadLine, row: Ingredient, table: readonly Ingredient[]):
   return old && !line.isWeight ? line.massG / old.bulkDensity * row.bulkDensity : line.massG
 }
 
-function weigh(said: string, row: Ingredient, cup: { readonly id: string, readonly name: string, readonly volumeMl: number }): number | null {
+function weigh(
+  said: string,
+  row: Ingredient,
+  cup: { readonly id: string; readonly name: string; readonly volumeMl: number },
+): number | null {
   try {
     return weightOf(parseAmount(said, cup, [], countable(row)), row)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof CoreError) return null
     throw error
   }

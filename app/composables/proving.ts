@@ -40,7 +40,9 @@ export function useProving(): Proving {
         await ask('POST', '/house/prove', Anything, { passphrase })
       }
       catch (error) {
-        return error instanceof Refused ? `${error.problem.title}. ${error.problem.detail}` : 'The hearth cannot be reached. Nothing was changed. Try again.'
+        return error instanceof Refused
+          ? `${error.problem.title}. ${error.problem.detail}`
+          : 'The hearth cannot be reached. Nothing was changed. Try again.'
       }
       end(true)
       return ''

@@ -27,7 +27,10 @@ export function readPage(html: string): PageData {
     }
   }
   for (const item of page.querySelectorAll('[itemtype*="schema.org/Recipe" i]')) {
-    const all = (property: string): string[] => [...item.querySelectorAll(`[itemprop~="${property}"]`)].map(one => (one.getAttribute('content') ?? one.textContent).trim()).filter(text => text !== '')
+    const all = (property: string): string[] =>
+      [...item.querySelectorAll(`[itemprop~="${property}"]`)]
+        .map(one => (one.getAttribute('content') ?? one.textContent).trim())
+        .filter(text => text !== '')
     const lines = [...all('recipeIngredient'), ...all('ingredients')]
     values.push({ '@type': 'Recipe', 'name': all('name')[0] ?? '', 'recipeIngredient': lines })
   }
@@ -36,5 +39,10 @@ export function readPage(html: string): PageData {
 
 /** Without what pages wrap it in, and without the commas too many that many write. */
 function bareJson(text: string): string {
-  return text.replace(/^\s*(?:<!--|<!\[CDATA\[|\/\/\s*<!\[CDATA\[|\/\*\s*<!\[CDATA\[\s*\*\/)/, '').replace(/(?:-->|\]\]>|\/\/\s*\]\]>|\/\*\s*\]\]>\s*\*\/)\s*;?\s*$/, '').replace(/,(\s*[}\]])/g, '$1').replace(/;\s*$/, '').trim()
+  return text
+    .replace(/^\s*(?:<!--|<!\[CDATA\[|\/\/\s*<!\[CDATA\[|\/\*\s*<!\[CDATA\[\s*\*\/)/, '')
+    .replace(/(?:-->|\]\]>|\/\/\s*\]\]>|\/\*\s*\]\]>\s*\*\/)\s*;?\s*$/, '')
+    .replace(/,(\s*[}\]])/g, '$1')
+    .replace(/;\s*$/, '')
+    .trim()
 }

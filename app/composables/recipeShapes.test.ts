@@ -6,7 +6,8 @@ const LINES = ['200 g sooji', '1 cup ghee']
 const RECIPE = { '@type': 'Recipe', 'name': 'Halwa', 'recipeIngredient': LINES }
 const CONTEXT = { '@context': 'https://schema.org' }
 const list = (...all: unknown[]) => ({ '@type': 'ItemList', 'itemListElement': all })
-const block = (json: unknown, before = '', after = '') => `<!doctype html><html><head><script type="application/ld+json">${before}${typeof json === 'string' ? json : JSON.stringify(json)}${after}</script></head><body><p>text</p></body></html>`
+const block = (json: unknown, before = '', after = '') =>
+  `<!doctype html><html><head><script type="application/ld+json">${before}${typeof json === 'string' ? json : JSON.stringify(json)}${after}</script></head><body><p>text</p></body></html>`
 
 /** Shapes in which recipes are published, all with the same two lines. */
 const SHAPES: Record<string, unknown> = {
@@ -35,15 +36,58 @@ const SHAPES: Record<string, unknown> = {
   'one text of lines': { ...RECIPE, recipeIngredient: LINES.join('\n') },
   'one text with breaks': { ...RECIPE, recipeIngredient: LINES.join('<br>') },
   'the property of before': { '@type': 'Recipe', 'name': 'Halwa', 'ingredients': LINES },
-  'both properties, the new one empty': { '@type': 'Recipe', 'name': 'Halwa', 'recipeIngredient': [], 'ingredients': LINES },
+  'both properties, the new one empty': {
+    '@type': 'Recipe',
+    'name': 'Halwa',
+    'recipeIngredient': [],
+    'ingredients': LINES,
+  },
   'prefixed properties': { '@type': 'schema:Recipe', 'schema:name': 'Halwa', 'schema:recipeIngredient': LINES },
-  'expanded': [{ '@type': ['http://schema.org/Recipe'], 'http://schema.org/name': [{ '@value': 'Halwa' }], 'http://schema.org/recipeIngredient': LINES.map(line => ({ '@value': line })) }],
-  'expanded, in order': [{ '@type': ['http://schema.org/Recipe'], 'http://schema.org/name': [{ '@value': 'Halwa', '@language': 'en' }], 'http://schema.org/recipeIngredient': [{ '@list': LINES.map(line => ({ '@value': line })) }] }],
-  'values with their unit': { ...RECIPE, recipeIngredient: [{ '@type': 'PropertyValue', 'name': 'sooji', 'value': 200, 'unitText': 'g' }, { '@type': 'PropertyValue', 'name': 'ghee', 'value': 1, 'unitText': 'cup' }] },
-  'values with a unit code': { ...RECIPE, recipeIngredient: [{ '@type': 'PropertyValue', 'name': 'sooji', 'value': { '@type': 'QuantitativeValue', 'value': '200', 'unitCode': 'GRM' } }, { name: 'ghee', amount: { value: 1, unitCode: 'G21' } }] },
-  'supplies': { '@type': ['HowTo', 'Recipe'], 'name': 'Halwa', 'supply': [{ '@type': 'HowToSupply', 'name': '200 g sooji' }, { '@type': 'HowToSupply', 'name': 'ghee', 'requiredQuantity': '1 cup' }] },
+  'expanded': [
+    {
+      '@type': ['http://schema.org/Recipe'],
+      'http://schema.org/name': [{ '@value': 'Halwa' }],
+      'http://schema.org/recipeIngredient': LINES.map(line => ({ '@value': line })),
+    },
+  ],
+  'expanded, in order': [
+    {
+      '@type': ['http://schema.org/Recipe'],
+      'http://schema.org/name': [{ '@value': 'Halwa', '@language': 'en' }],
+      'http://schema.org/recipeIngredient': [{ '@list': LINES.map(line => ({ '@value': line })) }],
+    },
+  ],
+  'values with their unit': {
+    ...RECIPE,
+    recipeIngredient: [
+      { '@type': 'PropertyValue', 'name': 'sooji', 'value': 200, 'unitText': 'g' },
+      { '@type': 'PropertyValue', 'name': 'ghee', 'value': 1, 'unitText': 'cup' },
+    ],
+  },
+  'values with a unit code': {
+    ...RECIPE,
+    recipeIngredient: [
+      {
+        '@type': 'PropertyValue',
+        'name': 'sooji',
+        'value': { '@type': 'QuantitativeValue', 'value': '200', 'unitCode': 'GRM' },
+      },
+      { name: 'ghee', amount: { value: 1, unitCode: 'G21' } },
+    ],
+  },
+  'supplies': {
+    '@type': ['HowTo', 'Recipe'],
+    'name': 'Halwa',
+    'supply': [
+      { '@type': 'HowToSupply', 'name': '200 g sooji' },
+      { '@type': 'HowToSupply', 'name': 'ghee', 'requiredQuantity': '1 cup' },
+    ],
+  },
   'a list of items within': { ...RECIPE, recipeIngredient: { '@type': 'ItemList', 'itemListElement': LINES } },
-  'steps in sections beside': { ...RECIPE, recipeInstructions: [{ '@type': 'HowToSection', 'itemListElement': [{ '@type': 'HowToStep', 'text': 'Roast.' }] }] },
+  'steps in sections beside': {
+    ...RECIPE,
+    recipeInstructions: [{ '@type': 'HowToSection', 'itemListElement': [{ '@type': 'HowToStep', 'text': 'Roast.' }] }],
+  },
   'a name in a list': { ...RECIPE, name: ['Halwa', 'Sheera'] },
   'a headline for a name': { '@type': 'Recipe', 'headline': 'Halwa', 'recipeIngredient': LINES },
   'the same recipe twice': [RECIPE, { ...CONTEXT, '@graph': [RECIPE] }],
@@ -57,7 +101,8 @@ const PAGES: Record<string, string> = {
   'a block in CDATA': block(RECIPE, '//<![CDATA[\n', '\n//]]>'),
   'a comma too many': block(`{"@type":"Recipe","name":"Halwa","recipeIngredient":["200 g sooji","1 cup ghee",],}`),
   'a broken block before a whole one': block('{"@type":') + block(RECIPE),
-  'a page marked up in its text': '<html><body><div itemscope itemtype="https://schema.org/Recipe"><h1 itemprop="name">Halwa</h1><li itemprop="recipeIngredient">200 g sooji</li><li itemprop="recipeIngredient"> 1 cup ghee </li></div></body></html>',
+  'a page marked up in its text':
+    '<html><body><div itemscope itemtype="https://schema.org/Recipe"><h1 itemprop="name">Halwa</h1><li itemprop="recipeIngredient">200 g sooji</li><li itemprop="recipeIngredient"> 1 cup ghee </li></div></body></html>',
   'JSON with a mark at its head': `\ufeff${JSON.stringify(RECIPE)}`,
 }
 
@@ -66,12 +111,20 @@ function expectRead(found: FoundInFile): void {
 }
 
 describe('a recipe from elsewhere', () => {
-  it.each(Object.entries(SHAPES))('is read from %s', (_, shape) => expectRead(readDishText(JSON.stringify(shape), 'x.json')))
+  it.each(Object.entries(SHAPES))('is read from %s', (_, shape) =>
+    expectRead(readDishText(JSON.stringify(shape), 'x.json')),
+  )
   it.each(Object.entries(PAGES))('is read from %s', (_, page) => expectRead(readDishText(page, 'x.html')))
 
   it('may be one of several: none is dropped', () => {
-    const found = readDishText(JSON.stringify([RECIPE, { ...RECIPE, name: 'Sheera', recipeIngredient: ['1 cup rava'] }]), 'x.json')
-    expect(found).toMatchObject({ kind: 'lines', recipes: [{ name: 'Halwa' }, { name: 'Sheera', lines: '1 cup rava' }] })
+    const found = readDishText(
+      JSON.stringify([RECIPE, { ...RECIPE, name: 'Sheera', recipeIngredient: ['1 cup rava'] }]),
+      'x.json',
+    )
+    expect(found).toMatchObject({
+      kind: 'lines',
+      recipes: [{ name: 'Halwa' }, { name: 'Sheera', lines: '1 cup rava' }],
+    })
   })
 
   it('may have long lines and many of them', () => {

@@ -5,7 +5,12 @@ import { coloursOf } from '../../core/process/program/coloursOf'
 import type { CookPlan } from '../../core/record/plan/plan'
 
 /** One step of a roast as this food shows it: its colour where it begins and where the next one begins, `#rrggbb`. */
-export interface RoastColour { readonly step: ColourStep, readonly from: string, readonly to: string, readonly lightness: number }
+export interface RoastColour {
+  readonly step: ColourStep
+  readonly from: string
+  readonly to: string
+  readonly lightness: number
+}
 
 /** How far into a step its first colour is taken, L*. */
 const INTO = 2
@@ -22,7 +27,12 @@ export function roastColours(plan: Pick<CookPlan, 'dish' | 'amounts'>): RoastCol
   return COLOUR_STEPS.map((step, i) => {
     const next = COLOUR_STEPS[i + 1]
     const lightness = stepLightness[step]
-    return { step, lightness, from: labToHex(labOnPath(path, lightness - INTO)), to: labToHex(labOnPath(path, next ? stepLightness[next] : last)) }
+    return {
+      step,
+      lightness,
+      from: labToHex(labOnPath(path, lightness - INTO)),
+      to: labToHex(labOnPath(path, next ? stepLightness[next] : last)),
+    }
   })
 }
 

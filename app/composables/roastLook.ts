@@ -51,16 +51,28 @@ export function useRoastLook(
     }
     askedS = nowS.value
     askedMs = performance.now()
-    const wish: FlameWish = { step: stage.until.sign as FlameWish['step'], patienceS: Math.min(7200, 60 * AHEAD * Math.max(5, usualMinutes(current.dish, stage))), risk: 0.02 }
+    const wish: FlameWish = {
+      step: stage.until.sign as FlameWish['step'],
+      patienceS: Math.min(7200, 60 * AHEAD * Math.max(5, usualMinutes(current.dish, stage))),
+      risk: 0.02,
+    }
     underWay++
-    const found = await askRoastAhead(`${current.id}-roast`, current, observations.value, nowS.value, wish, MEMBERS).catch(() => null)
+    const found = await askRoastAhead(
+      `${current.id}-roast`,
+      current,
+      observations.value,
+      nowS.value,
+      wish,
+      MEMBERS,
+    ).catch(() => null)
     underWay--
     if (mine === question && found) ahead.value = found
   }
   const later = useDebounceFn(look, AFTER_MS)
   watch([plan, () => storyKey(observations.value)], () => void later(), { immediate: true })
   const stop = watch(nowS, (now) => {
-    if (underWay === 0 && ahead.value && now - askedS >= EVERY_S && performance.now() - askedMs >= EVERY_REAL_MS) void look()
+    if (underWay === 0 && ahead.value && now - askedS >= EVERY_S && performance.now() - askedMs >= EVERY_REAL_MS)
+      void look()
   })
   onScopeDispose(stop)
   return ahead

@@ -12,6 +12,14 @@ import { hearthNow } from '../clients/hearthClock'
 export async function sendRemembered(id: string, { plan, observations }: RememberedCook): Promise<void> {
   await ask('PUT', `/cooks/${id}`, Anything, { ...plan, id })
   await ask('POST', `/streams/${id}/observations`, Anything, {
-    sentAt: hearthNow(), observations: observations.map(({ kind, payload, deviceTime }, i) => ({ id: `${id.slice(0, 20)}-${i}`, device: 'memory', number: i + 1, kind, payload, deviceTime })),
+    sentAt: hearthNow(),
+    observations: observations.map(({ kind, payload, deviceTime }, i) => ({
+      id: `${id.slice(0, 20)}-${i}`,
+      device: 'memory',
+      number: i + 1,
+      kind,
+      payload,
+      deviceTime,
+    })),
   })
 }

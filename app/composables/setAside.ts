@@ -6,7 +6,9 @@ import { countWaiting } from '../clients/sync/outbox'
 const PREFIX = 'yon-hearth.refused.'
 const RefusedSchema = z.object({ why: z.string(), entry: z.looseObject({
   stream: z.string().optional(),
-  observation: z.looseObject({ kind: z.string(), deviceTime: z.number(), payload: z.record(z.string(), z.unknown()) }).optional(),
+  observation: z
+    .looseObject({ kind: z.string(), deviceTime: z.number(), payload: z.record(z.string(), z.unknown()) })
+    .optional(),
   plan: z.looseObject({ dish: z.looseObject({ name: z.string() }) }).optional(),
 }) })
 
@@ -14,7 +16,12 @@ const RefusedSchema = z.object({ why: z.string(), entry: z.looseObject({
 export interface SetAside {
   readonly key: string
   /** The mark and the cook it belongs to; null for a plan, or what cannot be read. */
-  readonly mark: { readonly stream: string, readonly kind: string, readonly payload: Readonly<Record<string, unknown>>, readonly atMs: number } | null
+  readonly mark: {
+    readonly stream: string
+    readonly kind: string
+    readonly payload: Readonly<Record<string, unknown>>
+    readonly atMs: number
+  } | null
   /** The dish of a plan that was refused. */
   readonly dish: string | null
   readonly why: string
@@ -31,7 +38,9 @@ export function useSetAside(): { readonly list: Readonly<Ref<readonly SetAside[]
     const { observation, stream, plan } = data?.entry ?? {}
     return {
       key, why: data?.why ?? 'it cannot be read', dish: plan?.dish.name ?? null,
-      mark: observation ? { stream: stream ?? '', kind: observation.kind, payload: observation.payload, atMs: observation.deviceTime } : null,
+      mark: observation
+        ? { stream: stream ?? '', kind: observation.kind, payload: observation.payload, atMs: observation.deviceTime }
+        : null,
     }
   })
   const list = shallowRef<readonly SetAside[]>(read())

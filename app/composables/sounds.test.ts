@@ -70,7 +70,11 @@ describe('sounds at the fire', () => {
   })
 
   it('differ for each meaning in their notes', () => {
-    const tunes = MEANINGS.map(meaning => heard(meaning).map(note => `${note.hz}:${(note.to - note.from).toFixed(2)}`).join(' '))
+    const tunes = MEANINGS.map(meaning =>
+      heard(meaning)
+        .map(note => `${note.hz}:${(note.to - note.from).toFixed(2)}`)
+        .join(' '),
+    )
     expect(new Set(tunes).size).toBe(MEANINGS.length)
   })
 

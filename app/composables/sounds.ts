@@ -2,7 +2,10 @@
 export const MEANINGS = ['soon', 'now', 'late', 'stop', 'other', 'asked', 'marked', 'away'] as const
 export type Meaning = (typeof MEANINGS)[number]
 
-/** Notes of each meaning, Hz and s: rising to look, three equal ones to act, two that jump up twice where it is late, four falling ones to stop, two low ones for the other vessel, a fall for a lost connection. */
+/**
+ * Notes of each meaning, Hz and s: rising to look, three equal ones to act, two that jump up twice where it is late,
+ * four falling ones to stop, two low ones for the other vessel, a fall for a lost connection.
+ */
 const NOTES: Readonly<Record<Meaning, readonly (readonly [hz: number, forS: number])[]>> = {
   marked: [[880, 0.06]],
   soon: [[523, 0.16], [659, 0.16]],

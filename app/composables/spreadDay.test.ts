@@ -64,7 +64,13 @@ describe('a dish that is put on the day', () => {
   it('that was there before takes its place, and what was wished for its steps is forgotten', async () => {
     const state = await day.open()
     await state.put(carrot, 600, 'm1')
-    state.change(was => ({ ...was, wishes: [{ kind: 'pin', step: 'd3.soften', start: 2400 }, { kind: 'pin', step: 'd1.roast', start: 2410 }] }))
+    state.change(was => ({
+      ...was,
+      wishes: [
+        { kind: 'pin', step: 'd3.soften', start: 2400 },
+        { kind: 'pin', step: 'd1.roast', start: 2410 },
+      ],
+    }))
     await state.put(carrot, 1200, 'm1', { serve: 'hot' }, 'd3')
     expect(state.spread.value!.dishes).toHaveLength(3)
     expect(state.spread.value!.dishes[2]).toMatchObject({ id: 'd3', baseG: 1200, serve: 'hot' })
@@ -78,7 +84,13 @@ describe('a dish that is put on the day', () => {
     await state.put(carrot, 900, 'm1', { thickens: true })
     await state.put(carrot, 600, 'm1', { thickens: true })
     expect(state.spread.value!.dishes[2]!.thickens).toBe(true)
-    state.change(was => ({ ...was, shared: [{ step: 'khoya', from: 'd3', for: 'd4' }, { step: 'nuts', from: 'd3', for: 'd4' }] }))
+    state.change(was => ({
+      ...was,
+      shared: [
+        { step: 'khoya', from: 'd3', for: 'd4' },
+        { step: 'nuts', from: 'd3', for: 'd4' },
+      ],
+    }))
     await state.put(carrot, 450, 'm1', { thickens: true }, 'd4')
     expect(state.spread.value!.shared.map(one => one.step)).toEqual(['khoya', 'nuts'])
     await state.put(carrot, 900, 'm1', {}, 'd3')

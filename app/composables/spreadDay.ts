@@ -23,7 +23,8 @@ export interface SpreadSources {
 }
 
 /**
- * One day of cooking as a view has it open: planned anew while it changes. What was changed on another device is read again.
+ * One day of cooking as a view has it open: planned anew while it changes. What was changed on another device is read
+ * again.
  *
  * @param id of the day
  * @param sources kitchen, what was learned, the ingredient table
@@ -42,18 +43,45 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
   function planOrTakeKept(): void {
     if (!planning.takeKept()) planning.soon(false)
   }
-  async function put(card: DishCard, baseG: number, meal: string, how: { readonly serve?: Serving, readonly thickens?: boolean | undefined, readonly chills?: boolean | undefined } = {}, as?: string): Promise<void> {
+  async function put(
+    card: DishCard,
+    baseG: number,
+    meal: string,
+    how: {
+      readonly serve?: Serving
+      readonly thickens?: boolean | undefined
+      readonly chills?: boolean | undefined
+    } = {},
+    as?: string,
+  ): Promise<void> {
     const kitchen = sources.kitchen.value
     if (!kitchen || !spread.value) return
     const taken = new Set(spread.value.dishes.map(dish => dish.id))
     const free = as ?? Array.from({ length: 400 }, (_, i) => `d${i + 1}`).find(one => !taken.has(one))!
-    const wanted = { id: free, card, baseG, meal, serve: how.serve ?? usualServing(card), ...(how.thickens ? { thickens: true } : {}), ...(how.chills ? { chills: true } : {}) }
+    const wanted = {
+      id: free,
+      card,
+      baseG,
+      meal,
+      serve: how.serve ?? usualServing(card),
+      ...(how.thickens ? { thickens: true } : {}),
+      ...(how.chills ? { chills: true } : {}),
+    }
     const cook = cookOnDay(wanted, kitchen, houseTable(sources.ingredients, kitchen), sources.evidence.value)
     const forecast = await askForecast(`spread-${free}`, cook.plan, [], 0, MEMBERS)
     if (!forecast) return
     const dish = dishOnDay(wanted, cook, forecast, sources.ingredients)
-    change(now => ({ ...now, dishes: now.dishes.some(one => one.id === free) ? now.dishes.map(one => (one.id === free ? dish : one)) : [...now.dishes, dish], wishes: now.wishes.filter(wish => !wish.step.startsWith(`${free}.`)),
-      shared: now.shared.filter(one => (one.from !== free && one.for !== free) || dish.steps.activities.some(activity => activity.id === one.step)) }))
+    change(now => ({
+      ...now,
+      dishes: now.dishes.some(one => one.id === free)
+        ? now.dishes.map(one => (one.id === free ? dish : one))
+        : [...now.dishes, dish],
+      wishes: now.wishes.filter(wish => !wish.step.startsWith(`${free}.`)),
+      shared: now.shared.filter(
+        one =>
+          (one.from !== free && one.for !== free) || dish.steps.activities.some(activity => activity.id === one.step),
+      ),
+    }))
   }
   return {
     spread, trouble, canUndo, change, put, ...planning.state,

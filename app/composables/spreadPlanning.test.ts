@@ -11,11 +11,20 @@ describe('a day that is open', () => {
   it('is planned when it is read, and the plan goes into the day and to the hearth', async () => {
     const state = await day.open()
     expect(day.planner).toHaveBeenCalledTimes(1)
-    expect(day.planner.mock.calls[0]![0]).toMatchObject({ type: 'plan', seconds: 4, day: { now: 720, cooks: 2, burners: 2 } })
+    expect(day.planner.mock.calls[0]![0]).toMatchObject({
+      type: 'plan',
+      seconds: 4,
+      day: { now: 720, cooks: 2, burners: 2 },
+    })
     expect(state.seeking.value).toBe(true)
     day.answer()
     expect(state.seeking.value).toBe(false)
-    expect(state.spread.value!.plan).toMatchObject({ starts: PLAN.starts, room: 1, latest: { m1: 2480 }, tries: { tries: 400, lateTries: 3 } })
+    expect(state.spread.value!.plan).toMatchObject({
+      starts: PLAN.starts,
+      room: 1,
+      latest: { m1: 2480 },
+      tries: { tries: 400, lateTries: 3 },
+    })
     await vi.advanceTimersByTimeAsync(500)
     expect(day.puts().at(-1)!.plan!.proven).toBe(true)
     expect(state.spread.value!.revision).toBe(4)
@@ -23,7 +32,18 @@ describe('a day that is open', () => {
 
   it('takes the plan it was kept with, if that still fits, and asks for none', async () => {
     const { starts, late, cost, bound } = PLAN
-    day.kept = exampleSpread({ plan: { starts: { ...starts }, late: { ...late }, cost, bound, proven: true, room: 1, latest: { m1: 2480 }, tries: null } })
+    day.kept = exampleSpread({
+      plan: {
+        starts: { ...starts },
+        late: { ...late },
+        cost,
+        bound,
+        proven: true,
+        room: 1,
+        latest: { m1: 2480 },
+        tries: null,
+      },
+    })
     const state = await day.open()
     expect(day.planner).not.toHaveBeenCalled()
     expect(state.planned.value!.cost).toBe(cost)
@@ -41,7 +61,10 @@ describe('a day that is open', () => {
     for (const minutes of [-3, -9, -15]) {
       wishes.move('d1', minutes, false)
       await vi.advanceTimersByTimeAsync(70)
-      expect(day.planner.mock.calls.at(-1)![0]).toMatchObject({ seconds: 0.4, day: { wishes: [{ kind: 'pin', step: 'd1.pour', start: at + minutes }] } })
+      expect(day.planner.mock.calls.at(-1)![0]).toMatchObject({
+        seconds: 0.4,
+        day: { wishes: [{ kind: 'pin', step: 'd1.pour', start: at + minutes }] },
+      })
     }
     wishes.move('d1', -20, true)
     await vi.advanceTimersByTimeAsync(70)
@@ -55,7 +78,9 @@ describe('a day that is open', () => {
 
   it('does not take, after an undo, the plan that was still sought for what was undone', async () => {
     const { starts, late, cost, bound } = PLAN
-    day.kept = exampleSpread({ plan: { starts: { ...starts }, late: { ...late }, cost, bound, proven: true, room: 1, latest: {}, tries: null } })
+    day.kept = exampleSpread({
+      plan: { starts: { ...starts }, late: { ...late }, cost, bound, proven: true, room: 1, latest: {}, tries: null },
+    })
     const state = await day.open()
     const wishes = useSpreadWishes(state, step => starts[step], dish => `${dish}.pour`)
     wishes.move('d1', -20, true)
@@ -90,7 +115,13 @@ describe('a day that is open', () => {
     day.answer()
     state.offers()
     expect(day.planner.mock.calls.at(-1)![0]).toMatchObject({ type: 'offers' })
-    day.tell({ type: 'offers', ticket: 2, now: { lateMin: 0, spanMin: 100 }, offers: [{ kind: 'fire', lateMin: 0, spanMin: 80 }], done: true })
+    day.tell({
+      type: 'offers',
+      ticket: 2,
+      now: { lateMin: 0, spanMin: 100 },
+      offers: [{ kind: 'fire', lateMin: 0, spanMin: 80 }],
+      done: true,
+    })
     expect(state.found.value!.offers).toHaveLength(1)
     state.change(was => ({ ...was, washMin: 3 }))
     expect(state.found.value).toBeNull()

@@ -27,10 +27,15 @@ const LONG_OVER_MIN = 720
 
 /** What the plan on the page comes to: offers are held against that, and not against another one. */
 function atHand(problem: Day, plan: Planned | null): PlanAtHand | null {
-  const fits = plan !== null && problem.dishes.every(dish => dish.activities.every(activity => plan.starts[`${dish.id}.${activity.id}`] !== undefined))
+  const fits =
+    plan !== null
+    && problem.dishes.every(dish =>
+      dish.activities.every(activity => plan.starts[`${dish.id}.${activity.id}`] !== undefined),
+    )
   if (!plan || !fits) return null
   const spans = planCost(paddedDay(problem, paddingOf(plan.room)), plan.starts, plan.late).spans
-  const sum = (minutes: Readonly<Record<string, number>>): number => Object.values(minutes).reduce((all, one) => all + one, 0)
+  const sum = (minutes: Readonly<Record<string, number>>): number =>
+    Object.values(minutes).reduce((all, one) => all + one, 0)
   return { room: plan.room, lateMin: sum(plan.late), spanMin: sum(spans) }
 }
 
@@ -40,7 +45,10 @@ function atHand(problem: Day, plan: Planned | null): PlanAtHand | null {
  * @param spread the day
  * @param keep takes a plan that was found into it
  */
-export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (plan: NonNullable<Spread['plan']>) => void) {
+export function useSpreadPlanning(
+  spread: Readonly<Ref<Spread | null>>,
+  keep: (plan: NonNullable<Spread['plan']>) => void,
+) {
   const planned = shallowRef<Planned | null>(null)
   const tries = shallowRef<DayTries | null>(null)
   const latest = shallowRef<Readonly<Record<string, number>>>({})
@@ -50,7 +58,11 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
   const cannot = shallowRef(false)
   /** What cannot be had together, where nothing fits. */
   const clash = shallowRef<readonly Clash[] | null>(null)
-  const found = shallowRef<{ readonly now: { readonly lateMin: number, readonly spanMin: number }, readonly offers: readonly Offer[], readonly done: boolean } | null>(null)
+  const found = shallowRef<{
+    readonly now: { readonly lateMin: number; readonly spanMin: number }
+    readonly offers: readonly Offer[]
+    readonly done: boolean
+  } | null>(null)
   /** Another order of what is left, sought while the day runs late; taken only if that is asked for. */
   const other = shallowRef<Planned | null>(null)
   let stop: () => void = () => undefined
@@ -82,26 +94,32 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
     }
     seeking.value = true
     clash.value = null
-    stop = askPlanner({ type: 'plan', day: problem, seconds }, (answer) => {
-      if (answer.type === 'refused') {
-        troubles.value = answer.troubles
-        planned.value = null
+    stop = askPlanner(
+      { type: 'plan', day: problem, seconds },
+      answer => {
+        if (answer.type === 'refused') {
+          troubles.value = answer.troubles
+          planned.value = null
+          seeking.value = false
+        }
+        if (answer.type === 'clash') clash.value = answer.clash
+        if (answer.type === 'tries') tries.value = answer.tries
+        if (answer.type === 'latest') {
+          latest.value = answer.latest
+          least.value = answer.least
+          keepPlan()
+        }
+        if (answer.type !== 'plan') return
+        troubles.value = []
+        if (answer.plan) planned.value = answer.plan
+        cannot.value = answer.done && !answer.plan && doings.length === 0
+        if (!answer.done) return
         seeking.value = false
-      }
-      if (answer.type === 'clash') clash.value = answer.clash
-      if (answer.type === 'tries') tries.value = answer.tries
-      if (answer.type === 'latest') {
-        latest.value = answer.latest
-        least.value = answer.least
-        keepPlan()
-      }
-      if (answer.type !== 'plan') return
-      troubles.value = []
-      if (answer.plan) planned.value = answer.plan
-      cannot.value = answer.done && !answer.plan && doings.length === 0
-      if (!answer.done) return
-      seeking.value = false
-    }, () => { seeking.value = false })
+      },
+      () => {
+        seeking.value = false
+      },
+    )
   }
   /** The plan that was found goes into the day, so that every device goes by the same one. */
   function keepPlan(): void {
@@ -109,7 +127,14 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
     const { starts, late, cost, bound, proven, room } = planned.value
     const said = tries.value
     keep({
-      starts, late, cost, bound, proven, room, latest: latest.value, ...(least.value ? { least: least.value } : {}),
+      starts,
+      late,
+      cost,
+      bound,
+      proven,
+      room,
+      latest: latest.value,
+      ...(least.value ? { least: least.value } : {}),
       tries: said && { tries: said.tries, lateTries: said.lateTries, pours: said.pours, coldPours: said.coldPours },
     })
   }
@@ -117,7 +142,13 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
   function takeKept(): boolean {
     const kept = spread.value?.plan
     const problem = day.value
-    if (!kept || !problem || checkPlan({ ...paddedDay(problem, { ...paddingOf(kept.room), baseShare: 1 }), now: 0 }, kept.starts, kept.late).length > 0) return false
+    if (
+      !kept
+      || !problem
+      || checkPlan({ ...paddedDay(problem, { ...paddingOf(kept.room), baseShare: 1 }), now: 0 }, kept.starts, kept.late)
+        .length > 0
+    )
+      return false
     // What is still sought is for a day that is not there any more.
     asked++
     stop()
@@ -136,7 +167,7 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
     if (!problem || seeking.value || lateMin < soughtLate + WORTH_NEW_ORDER_MIN) return
     soughtLate = lateMin
     stop()
-    stop = askPlanner({ type: 'plan', day: problem, seconds: OTHER_S }, (answer) => {
+    stop = askPlanner({ type: 'plan', day: problem, seconds: OTHER_S }, answer => {
       if (answer.type === 'plan' && answer.done) other.value = answer.plan
     })
   }
@@ -157,14 +188,28 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
     begun: (known: readonly Doing[]): void => {
       doings = known
     },
-    runsLate, takeOther,
+    runsLate,
+    takeOther,
     /** Ends the search: the best plan so far is gone by. */
     enough(): void {
       stop()
       seeking.value = false
       keepPlan()
     },
-    state: { planned, tries, latest, least, troubles, seeking, cannot, clash, day, found, other, stopped: plannerFailed },
+    state: {
+      planned,
+      tries,
+      latest,
+      least,
+      troubles,
+      seeking,
+      cannot,
+      clash,
+      day,
+      found,
+      other,
+      stopped: plannerFailed,
+    },
     soon: (moving: boolean): void => {
       found.value = null
       other.value = null
@@ -174,7 +219,7 @@ export function useSpreadPlanning(spread: Readonly<Ref<Spread | null>>, keep: (p
       const problem = left()
       if (!problem) return
       stop()
-      stop = askPlanner({ type: 'offers', day: problem, plan: atHand(problem, planned.value) }, (answer) => {
+      stop = askPlanner({ type: 'offers', day: problem, plan: atHand(problem, planned.value) }, answer => {
         if (answer.type === 'offers') found.value = answer
       })
     },

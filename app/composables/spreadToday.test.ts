@@ -20,7 +20,13 @@ describe('a day that runs late', () => {
     const late = 2400 + 150
     const nowMs = ref(momentOf('2026-11-28', 0) + late * 60_000)
     const other = ref<{ readonly starts: Readonly<Record<string, number>> } | null>(null)
-    const { today, savesMin, nowMin } = day.scope.run(() => useSpreadToday(state.spread, reading.going, other, nowMs, { known: {}, load: () => Promise.resolve(), receive: () => undefined }))!
+    const { today, savesMin, nowMin } = day.scope.run(() =>
+      useSpreadToday(state.spread, reading.going, other, nowMs, {
+        known: {},
+        load: () => Promise.resolve(),
+        receive: () => undefined,
+      }),
+    )!
     await nextTick()
     expect(nowMin.value).toBe(late)
     expect(today.value!.repaired.lateMin).toBeGreaterThan(10)
@@ -47,12 +53,17 @@ describe('the fire and the day', () => {
       return Promise.resolve()
     })
     const nowMs = ref(eve + minute * 60_000)
-    const today = day.scope.run(() => useSpreadToday(state.spread, reading.going, ref(null), nowMs, { known, load, receive: () => undefined }))!
+    const today = day.scope.run(() =>
+      useSpreadToday(state.spread, reading.going, ref(null), nowMs, { known, load, receive: () => undefined }),
+    )!
     await nextTick()
     return { ...today, state, load, nowMs }
   }
   /** Marks of a cook that was lit at a minute of the day. */
-  const lit = (minute: number, ...marks: [kind: string, timeS: number, payload?: Record<string, unknown>][]): Observation[] =>
+  const lit = (
+    minute: number,
+    ...marks: [kind: string, timeS: number, payload?: Record<string, unknown>][]
+  ): Observation[] =>
     marks.map(([kind, timeS, payload], i) => {
       const ms = eve + minute * 60_000 + timeS * 1000
       return { ...marked(i + 1, 0, kind, payload), deviceTime: ms, sentAt: ms, receivedAt: ms }
@@ -70,7 +81,10 @@ describe('the fire and the day', () => {
 
   it('are one: a cook that is taken there is followed once, and what was marked there moves the day', async () => {
     const roast = PLAN.starts['d1.roast']!
-    const { today, load, nowMs } = await at(roast + 20, lit(roast + 12, ['cook.started', 0], ['stage.began', 240, { stage: 'roast' }]))
+    const { today, load, nowMs } = await at(
+      roast + 20,
+      lit(roast + 12, ['cook.started', 0], ['stage.began', 240, { stage: 'roast' }]),
+    )
     expect(load).toHaveBeenCalledTimes(1)
     const steps = today.value!.hands.flat()
     const going = steps.find(step => step.step === 'd1.roast')!

@@ -35,33 +35,78 @@ interface Cooks {
  * @param nowMs the hearth's time, ms
  * @param cooks the cooks of this page
  */
-export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Readonly<Ref<{ readonly planned: Day, readonly own: Day, readonly starts: Readonly<Record<string, number>> } | null>>, other: Readonly<Ref<{ readonly starts: Readonly<Record<string, number>> } | null>>, nowMs: Readonly<Ref<number>>, cooks: Cooks) {
+export function useSpreadToday(
+  spread: Readonly<Ref<Spread | null>>,
+  plan: Readonly<
+    Ref<{ readonly planned: Day; readonly own: Day; readonly starts: Readonly<Record<string, number>> } | null>
+  >,
+  other: Readonly<Ref<{ readonly starts: Readonly<Record<string, number>> } | null>>,
+  nowMs: Readonly<Ref<number>>,
+  cooks: Cooks,
+) {
   const forecasts = shallowRef<Readonly<Record<string, Forecast>>>({})
   const followed = new Map<string, EffectScope>()
-  watch(() => spread.value?.cooks.map(one => one.cook).join(' ') ?? '', () => {
-    for (const { cook } of spread.value?.cooks ?? []) {
-      if (followed.has(cook)) continue
-      const scope = effectScope(true)
-      followed.set(cook, scope)
-      void cooks.load(cook).then(() => scope.run(() => followStream(cook, stored => cooks.receive(cook, stored as never), () => void cooks.load(cook))))
-    }
-  }, { immediate: true })
+  watch(
+    () => spread.value?.cooks.map(one => one.cook).join(' ') ?? '',
+    () => {
+      for (const { cook } of spread.value?.cooks ?? []) {
+        if (followed.has(cook)) continue
+        const scope = effectScope(true)
+        followed.set(cook, scope)
+        void cooks.load(cook).then(() =>
+          scope.run(() =>
+            followStream(
+              cook,
+              stored => cooks.receive(cook, stored as never),
+              () => void cooks.load(cook),
+            ),
+          ),
+        )
+      }
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => {
     for (const scope of followed.values()) scope.stop()
   })
-  const live = computed(() => (spread.value?.cooks ?? []).flatMap(({ dish, cook }) => {
-    const known = cooks.known[cook]
-    const own = spread.value?.dishes.find(one => one.id === dish)
-    return known && own ? [{ own, id: cook, plan: known.plan, observations: known.observations, cook: replay(known.plan, known.observations) }] : []
-  }))
-  watch(() => live.value.map(one => `${one.id}${one.observations.length}`).join() + Math.floor(nowMs.value / FORECAST_MS), () => {
-    for (const one of live.value) {
-      if (one.cook.startedMs === null || one.cook.finishedS !== null) continue
-      void askForecast(`today-${one.id}`, one.plan, one.observations, Math.max(0, (nowMs.value - one.cook.startedMs) / 1000), MEMBERS).then((forecast) => {
-        if (forecast) forecasts.value = { ...forecasts.value, [one.id]: forecast }
-      }, () => undefined)
-    }
-  }, { immediate: true })
+  const live = computed(() =>
+    (spread.value?.cooks ?? []).flatMap(({ dish, cook }) => {
+      const known = cooks.known[cook]
+      const own = spread.value?.dishes.find(one => one.id === dish)
+      return known && own
+        ? [
+            {
+              own,
+              id: cook,
+              plan: known.plan,
+              observations: known.observations,
+              cook: replay(known.plan, known.observations),
+            },
+          ]
+        : []
+    }),
+  )
+  watch(
+    () => live.value.map(one => `${one.id}${one.observations.length}`).join() + Math.floor(nowMs.value / FORECAST_MS),
+    () => {
+      for (const one of live.value) {
+        if (one.cook.startedMs === null || one.cook.finishedS !== null) continue
+        void askForecast(
+          `today-${one.id}`,
+          one.plan,
+          one.observations,
+          Math.max(0, (nowMs.value - one.cook.startedMs) / 1000),
+          MEMBERS,
+        ).then(
+          forecast => {
+            if (forecast) forecasts.value = { ...forecasts.value, [one.id]: forecast }
+          },
+          () => undefined,
+        )
+      }
+    },
+    { immediate: true },
+  )
   const nowMin = computed(() => (spread.value ? minuteOf(spread.value.eve, nowMs.value) : 0))
   const isOn = computed(() => {
     if (!spread.value || !plan.value) return false
@@ -71,8 +116,17 @@ export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Reado
   })
   const fire = computed(() => {
     const day = spread.value
-    return !day ? [] : live.value.map(({ own, id, plan: cooked, cook }) =>
-      fromFire({ id: own.id, steps: own.steps.activities.map(one => one.id) }, cooked, cook, forecasts.value[id] ?? null, timeS => minuteOf(day.eve, (cook.startedMs ?? 0) + timeS * 1000)))
+    return !day
+      ? []
+      : live.value.map(({ own, id, plan: cooked, cook }) =>
+          fromFire(
+            { id: own.id, steps: own.steps.activities.map(one => one.id) },
+            cooked,
+            cook,
+            forecasts.value[id] ?? null,
+            timeS => minuteOf(day.eve, (cook.startedMs ?? 0) + timeS * 1000),
+          ),
+        )
   })
   const today = computed(() => {
     const at = plan.value
@@ -83,7 +137,8 @@ export function useSpreadToday(spread: Readonly<Ref<Spread | null>>, plan: Reado
   /** Minutes of lateness that another order saves; 0 where it is not worth it. */
   const savesMin = computed(() => {
     const at = plan.value
-    if (!at || !spread.value || !today.value || !other.value || today.value.repaired.lateMin < WORTH_NEW_ORDER_MIN) return 0
+    if (!at || !spread.value || !today.value || !other.value || today.value.repaired.lateMin < WORTH_NEW_ORDER_MIN)
+      return 0
     const { repaired } = todayOf(at.planned, at.own, other.value.starts, spread.value.doings, fire.value, nowMin.value)
     const saved = today.value.repaired.lateMin - repaired.lateMin
     return saved >= WORTH_NEW_ORDER_MIN ? saved : 0

@@ -11,5 +11,7 @@ const SAME_MS = 400
  * @returns ids with their moments, rounded
  */
 export function storyKey(observations: readonly Observation[]): string {
-  return orderObservations(observations).map(({ observation, atMs }) => `${observation.id}@${Math.round(atMs / SAME_MS)}`).join(' ')
+  return orderObservations(observations)
+    .map(({ observation, atMs }) => `${observation.id}@${Math.round(atMs / SAME_MS)}`)
+    .join(' ')
 }

@@ -27,10 +27,16 @@ describe('in the units of the house', () => {
   })
 
   it('a weight that is shown and typed again stays within half of its last place', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 20_000, noNaN: true }), fc.constantFrom('metric' as const, 'imperial' as const), (grams, units) => {
-      useSettings().readIn(units)
-      expect(Math.abs(typedGrams(gramsToType(grams)) - grams)).toBeLessThanOrEqual(units === 'metric' ? 0.5 : 1.5)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 20_000, noNaN: true }),
+        fc.constantFrom('metric' as const, 'imperial' as const),
+        (grams, units) => {
+          useSettings().readIn(units)
+          expect(Math.abs(typedGrams(gramsToType(grams)) - grams)).toBeLessThanOrEqual(units === 'metric' ? 0.5 : 1.5)
+        },
+      ),
+    )
   })
 
   it('a small weight keeps its thousandths', () => {

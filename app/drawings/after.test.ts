@@ -9,8 +9,16 @@ import { trayView } from './trayView'
 import { trendLine } from './trendLine'
 
 const SHAPE = { width: 100, height: 112, stone: 17, margin: 5 }
-const stones = [{ fromS: 0, toS: 300, colour: '#eeddcc' }, { fromS: 300, toS: 600, colour: '#ddbb99' }, { fromS: 600, toS: 1200, colour: '#aa7744' }]
-const batch = (times: number) => ({ stones: stones.map(one => ({ ...one, fromS: one.fromS * times, toS: one.toS * times })), keystoneS: 600 * times, endS: 1200 * times })
+const stones = [
+  { fromS: 0, toS: 300, colour: '#eeddcc' },
+  { fromS: 300, toS: 600, colour: '#ddbb99' },
+  { fromS: 600, toS: 1200, colour: '#aa7744' },
+]
+const batch = (times: number) => ({
+  stones: stones.map(one => ({ ...one, fromS: one.fromS * times, toS: one.toS * times })),
+  keystoneS: 600 * times,
+  endS: 1200 * times,
+})
 
 describe('an arch in strokes', () => {
   it('runs along the middle of the ring, stone after stone without a gap', () => {
@@ -52,7 +60,11 @@ describe('a tray from above', () => {
     expect(view.widthMm).toBeGreaterThan(view.heightMm)
     expect(view.pieces).toHaveLength(cut.pieces.length)
     expect(view.marks).toHaveLength(cut.marks.length)
-    expect(trayView({ shape: 'round', widthMm: 200, lengthMm: 200 }, null)).toMatchObject({ round: true, turn: '', pieces: [] })
+    expect(trayView({ shape: 'round', widthMm: 200, lengthMm: 200 }, null)).toMatchObject({
+      round: true,
+      turn: '',
+      pieces: [],
+    })
   })
 
   it('is printed on sheets that cover all of it and lap over', () => {

@@ -15,11 +15,21 @@ export interface ArcadeRow {
   readonly top: number
   readonly stones: readonly ArcadeStone[]
   /** Feet and crown of the arch, drawing units; null where nothing stands on a fire. */
-  readonly arch: { readonly left: number, readonly right: number, readonly crown: number, readonly turnMin: number | null } | null
+  readonly arch: {
+    readonly left: number
+    readonly right: number
+    readonly crown: number
+    readonly turnMin: number | null
+  } | null
   /** Steps away from the arch, on the ground. */
   readonly blocks: readonly { readonly step: string, readonly from: number, readonly to: number }[]
   /** Waits: soaking, setting, cooling. */
-  readonly waits: readonly { readonly from: number, readonly to: number, readonly kind: string, readonly until: number }[]
+  readonly waits: readonly {
+    readonly from: number
+    readonly to: number
+    readonly kind: string
+    readonly until: number
+  }[]
   readonly fireMin: { readonly from: number, readonly to: number } | null
 }
 
@@ -33,7 +43,16 @@ const SHORTEST_WAIT = 15
 const SHOWN = new Set(['soak', 'drain', 'wash-dry', 'cool-whole', 'cool', 'set', 'milk', 'rest'])
 
 /** Steps on a fire or in a pan of their own, beside the cooking of the dish. */
-const BESIDE: ReadonlySet<string> = new Set(['reheat', 'nuts', 'nuts-last', 'melt', 'grate-2', 'steep', 'roast-whole', THICKENED.step])
+const BESIDE: ReadonlySet<string> = new Set([
+  'reheat',
+  'nuts',
+  'nuts-last',
+  'melt',
+  'grate-2',
+  'steep',
+  'roast-whole',
+  THICKENED.step,
+])
 
 /**
  * Lays the dishes of a plan out as arches on the clock: feet at the first and last minute on the fire, the crown over
@@ -46,7 +65,14 @@ const BESIDE: ReadonlySet<string> = new Set(['reheat', 'nuts', 'nuts-last', 'mel
  * @param rowHeight drawing units
  * @param above room above the first row
  */
-export function arcadeOf(day: Day, starts: Starts, scale: DayScale, looks: ReadonlyMap<string, { readonly colours: readonly string[], readonly turn: string | null }>, rowHeight: number, above = 0): ArcadeRow[] {
+export function arcadeOf(
+  day: Day,
+  starts: Starts,
+  scale: DayScale,
+  looks: ReadonlyMap<string, { readonly colours: readonly string[]; readonly turn: string | null }>,
+  rowHeight: number,
+  above = 0,
+): ArcadeRow[] {
   const steps = stepsOf(day, starts)
   return day.dishes.map((dish, index) => {
     const mine = steps.filter(one => one.dish === dish.id)
@@ -56,15 +82,30 @@ export function arcadeOf(day: Day, starts: Starts, scale: DayScale, looks: Reado
     const top = above + index * rowHeight + ABOVE
     const fireMin = main.length > 0 ? { from: main[0]!.from, to: Math.max(...main.map(one => one.to)) } : null
     const turnMin = mine.find(one => one.activity.id === look?.turn)?.from ?? null
-    const arch = fireMin ? { left: scale.x(fireMin.from), right: scale.x(fireMin.to), crown: scale.x(turnMin ?? (fireMin.from + fireMin.to) / 2), turnMin } : null
+    const arch = fireMin
+      ? {
+          left: scale.x(fireMin.from),
+          right: scale.x(fireMin.to),
+          crown: scale.x(turnMin ?? (fireMin.from + fireMin.to) / 2),
+          turnMin,
+        }
+      : null
     return {
-      dish: dish.id, ground, top, arch, fireMin,
+      dish: dish.id,
+      ground,
+      top,
+      arch,
+      fireMin,
       stones: arch ? stonesOf(arch, top, ground, look?.colours ?? []) : [],
-      blocks: mine.filter(one => !main.includes(one)).map(one => ({ step: one.step, from: scale.x(one.from), to: scale.x(one.to) })),
-      waits: dish.lags.flatMap((lag) => {
+      blocks: mine
+        .filter(one => !main.includes(one))
+        .map(one => ({ step: one.step, from: scale.x(one.from), to: scale.x(one.to) })),
+      waits: dish.lags.flatMap(lag => {
         const from = mine.find(one => one.activity.id === lag.from)?.to
         const to = mine.find(one => one.activity.id === lag.to)?.from
-        return from === undefined || to === undefined || to - from < SHORTEST_WAIT || !SHOWN.has(lag.kind) ? [] : [{ from: scale.x(from), to: scale.x(to), kind: lag.kind, until: to }]
+        return from === undefined || to === undefined || to - from < SHORTEST_WAIT || !SHOWN.has(lag.kind)
+          ? []
+          : [{ from: scale.x(from), to: scale.x(to), kind: lag.kind, until: to }]
       }),
     }
   })
@@ -72,20 +113,35 @@ export function arcadeOf(day: Day, starts: Starts, scale: DayScale, looks: Reado
 
 /** Steps in the pan the dish is finished in. */
 function mainPan(dish: Day['dishes'][number], mine: readonly PlannedStep[]): PlannedStep[] {
-  const hold = dish.holds.filter(one => (one.need === 'heavy' || one.need === 'heavyL') && !BESIDE.has(one.first)).at(-1)
+  const hold = dish.holds
+    .filter(one => (one.need === 'heavy' || one.need === 'heavyL') && !BESIDE.has(one.first))
+    .at(-1)
   const first = mine.find(one => one.activity.id === hold?.first)
   const last = mine.find(one => one.activity.id === hold?.last)
   if (!first || !last) return []
   const aside = new Set([dish.hotPour?.heat, ...BESIDE])
-  return mine.filter(one => one.from >= first.from && one.to <= last.to && one.activity.hands > 0 && !aside.has(one.activity.id) && (one.activity.burner > 0 || (one !== last && one.activity.hot === true)))
+  return mine.filter(
+    one =>
+      one.from >= first.from
+      && one.to <= last.to
+      && one.activity.hands > 0
+      && !aside.has(one.activity.id)
+      && (one.activity.burner > 0 || (one !== last && one.activity.hot === true)),
+  )
 }
 
-function stonesOf(arch: NonNullable<ArcadeRow['arch']>, top: number, ground: number, colours: readonly string[]): ArcadeStone[] {
+function stonesOf(
+  arch: NonNullable<ArcadeRow['arch']>,
+  top: number,
+  ground: number,
+  colours: readonly string[],
+): ArcadeStone[] {
   const width = arch.right - arch.left
   const thick = Math.min(STONE, width / 3.2)
   const shades = colours.length > 0 ? colours : ['#8a93a3']
   const outer = (share: number): [number, number] => pointOf(arch.left, arch.right, top, ground, share)
-  const inner = (share: number): [number, number] => pointOf(arch.left + thick, arch.right - thick, top + thick, ground, share)
+  const inner = (share: number): [number, number] =>
+    pointOf(arch.left + thick, arch.right - thick, top + thick, ground, share)
   return Array.from({ length: STONES }, (_, i) => {
     const a = i / STONES
     const b = (i + 1) / STONES
@@ -95,7 +151,10 @@ function stonesOf(arch: NonNullable<ArcadeRow['arch']>, top: number, ground: num
     for (const share of [0.25, 0.5, 0.75, 1]) pen.lineTo(...outer(quarter(share)))
     for (const share of [1, 0.75, 0.5, 0.25, 0]) pen.lineTo(...inner(quarter(share)))
     pen.closePath()
-    return { path: pen.toString(), colour: shades[Math.min(shades.length - 1, Math.floor((i + 0.5) / STONES * shades.length))]! }
+    return {
+      path: pen.toString(),
+      colour: shades[Math.min(shades.length - 1, Math.floor(((i + 0.5) / STONES) * shades.length))]!,
+    }
   })
 }
 

@@ -57,7 +57,8 @@ export function archOf(shape: ArchShape): Arch {
     const first = at(from, out)
     const last = at(to, out)
     pen.lineTo(first.x, first.y)
-    if (inside(from) !== inside(to)) pen.arc(centre.x, centre.y, radius + out, turn(inside(from)), turn(inside(to)), to < from)
+    if (inside(from) !== inside(to))
+      pen.arc(centre.x, centre.y, radius + out, turn(inside(from)), turn(inside(to)), to < from)
     pen.lineTo(last.x, last.y)
   }
   return {

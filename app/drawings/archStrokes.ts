@@ -14,7 +14,9 @@ export interface ArchStrokes {
   readonly keystone: readonly [Point, Point]
 }
 
-/** Places between two points of a stroke: on an arch of a hundred pixels they leave the round by a quarter of a pixel. */
+/**
+ * Places between two points of a stroke: on an arch of a hundred pixels they leave the round by a quarter of a pixel.
+ */
 const FINE = 0.05
 
 /**
@@ -33,10 +35,16 @@ export function archStrokes(shape: ArchShape, stones: readonly Stone[], times: A
     return Array.from({ length: steps + 1 }, (_, i) => arch.at(from + (to - from) * i / steps, -inset))
   }
   const half = shape.stone / 2
-  const across = (place: number): readonly [Point, Point] => [arch.at(place, -half - inset), arch.at(place, half - inset)]
+  const across = (place: number): readonly [Point, Point] => [
+    arch.at(place, -half - inset),
+    arch.at(place, half - inset),
+  ]
   return {
     ring: along(-1, 1),
-    stones: stones.map(stone => ({ colour: stone.colour, points: along(placeOf(stone.fromS, times), placeOf(stone.toS, times)) })),
+    stones: stones.map(stone => ({
+      colour: stone.colour,
+      points: along(placeOf(stone.fromS, times), placeOf(stone.toS, times)),
+    })),
     joints: stones.slice(1).map(stone => across(placeOf(stone.fromS, times))),
     keystone: across(0),
   }

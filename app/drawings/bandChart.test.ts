@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { bandChart } from './bandChart'
 
 const ROOM = { width: 780, height: 250, left: 72, top: 34, bottom: 30 }
-const moments = [0, 300, 600, 900].map((timeS, i) => ({ timeS, window: { early: 20 + 20 * i, middle: 30 + 20 * i, late: 45 + 20 * i } }))
+const moments = [0, 300, 600, 900].map((timeS, i) => ({
+  timeS,
+  window: { early: 20 + 20 * i, middle: 30 + 20 * i, late: 45 + 20 * i },
+}))
 
 describe('a window along the clock', () => {
   it('is an area around its middle, inside the room', () => {
@@ -29,7 +32,11 @@ describe('a window along the clock', () => {
 
   it('leaves each minute room to be read, also where the drawing is narrow', () => {
     for (const lastS of [900, 1880, 6300]) {
-      const { minutes, x } = bandChart([moments[0]!, { ...moments[1]!, timeS: lastS }], { ...ROOM, width: 358, left: 64 })
+      const { minutes, x } = bandChart([moments[0]!, { ...moments[1]!, timeS: lastS }], {
+        ...ROOM,
+        width: 358,
+        left: 64,
+      })
       expect(minutes.length).toBeGreaterThan(2)
       for (const [i, tick] of minutes.slice(1).entries()) expect(x(tick) - x(minutes[i]!)).toBeGreaterThan(45)
     }

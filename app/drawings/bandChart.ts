@@ -6,7 +6,13 @@ import type { Window } from '../../core/maths/random/window'
 export interface BandMoment { readonly timeS: number, readonly window: Window }
 
 /** Room around the drawing of a band, drawing units. */
-export interface BandRoom { readonly width: number, readonly height: number, readonly left: number, readonly top: number, readonly bottom: number }
+export interface BandRoom {
+  readonly width: number
+  readonly height: number
+  readonly left: number
+  readonly top: number
+  readonly bottom: number
+}
 
 /** A number along a cook: its window as an area, its middle as a line, and the scales of both axes. */
 export interface BandChart {

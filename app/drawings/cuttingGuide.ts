@@ -25,9 +25,16 @@ export function guideSheets(tray: TraySize): GuideSheet[] {
   const length = tray.shape === 'round' ? tray.widthMm : tray.lengthMm
   const columns = along(tray.widthMm + 2 * ROOM, SHEET.width)
   const rows = along(length + 2 * ROOM, SHEET.height)
-  return rows.flatMap((y, row) => columns.map((x, column): GuideSheet => ({
-    x: x - tray.widthMm / 2 - ROOM, y: y - length / 2 - ROOM, width: SHEET.width, height: SHEET.height, column: column + 1, row: row + 1,
-  })))
+  return rows.flatMap((y, row) =>
+    columns.map((x, column): GuideSheet => ({
+      x: x - tray.widthMm / 2 - ROOM,
+      y: y - length / 2 - ROOM,
+      width: SHEET.width,
+      height: SHEET.height,
+      column: column + 1,
+      row: row + 1,
+    })),
+  )
 }
 
 /** Where each sheet begins along one side. */

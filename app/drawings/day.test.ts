@@ -19,7 +19,8 @@ describe('the clock of a day', () => {
     expect(scale.gaps).toHaveLength(1)
     expect(scale.gaps[0]!.from).toBeGreaterThan(1350)
     expect(scale.gaps[0]!.to).toBeLessThan(2400)
-    for (const minute of [1345, 2400, 2450, 2580]) expect(Math.abs(scale.minute(scale.x(minute)) - minute)).toBeLessThanOrEqual(1)
+    for (const minute of [1345, 2400, 2450, 2580])
+      expect(Math.abs(scale.minute(scale.x(minute)) - minute)).toBeLessThanOrEqual(1)
     expect(scale.x(2400)).toBeLessThan(scale.x(2401))
     expect(scale.x(1340)).toBeGreaterThanOrEqual(200)
     expect(scale.x(2580)).toBeLessThanOrEqual(1200)
@@ -47,16 +48,26 @@ describe('a day drawn', () => {
 
   it('gives every pair of hands a lane and leaves out what nobody uses', () => {
     expect(view.lanes.filter(lane => lane.kind === 'hands').map(lane => lane.name)).toEqual(['You', 'Ilan'])
-    for (const lane of view.lanes) for (const span of lane.spans) expect(span.x + span.width).toBeLessThanOrEqual(view.width)
+    for (const lane of view.lanes)
+      for (const span of lane.spans) expect(span.x + span.width).toBeLessThanOrEqual(view.width)
     expect(view.lanes.filter(lane => lane.kind === 'vessel').every(lane => lane.spans.length > 0)).toBe(true)
     expect(view.height).toBeGreaterThan(view.ground)
   })
 
   it('keeps what is made beside a dish out of its arch', () => {
     const [first, second] = spread.dishes
-    const beside = { ...first!, steps: { ...first!.steps,
-      activities: [...first!.steps.activities, { id: 'khoya', dur: [20, 30, 45] as const, hands: 0.5 as const, burner: 1 as const }],
-      lags: [...first!.steps.lags, { from: 'khoya', to: 'pour', min: 30, max: 2880, kind: 'thickened' }], holds: [...first!.steps.holds, { need: 'heavy' as const, first: 'khoya', last: 'khoya' }] } }
+    const beside = {
+      ...first!,
+      steps: {
+        ...first!.steps,
+        activities: [
+          ...first!.steps.activities,
+          { id: 'khoya', dur: [20, 30, 45] as const, hands: 0.5 as const, burner: 1 as const },
+        ],
+        lags: [...first!.steps.lags, { from: 'khoya', to: 'pour', min: 30, max: 2880, kind: 'thickened' }],
+        holds: [...first!.steps.holds, { need: 'heavy' as const, first: 'khoya', last: 'khoya' }],
+      },
+    }
     const whole = exampleSpread({ dishes: [beside, second!] })
     const plain = dayOf(whole, 2000)
     const starts: Record<string, number> = { ...plan.starts, 'd1.khoya': 2100 }

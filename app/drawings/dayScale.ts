@@ -27,8 +27,13 @@ const AROUND_MIN = 8
 const MINUTE_MS = 60_000
 /** Steps of the clock, how long each is, min, and the least room for a time, drawing units. */
 const STEPS = [
-  [10, utcMinute.every(10)], [15, utcMinute.every(15)], [30, utcMinute.every(30)], [60, utcHour.every(1)], [120, utcHour.every(2)],
-  [240, utcHour.every(4)], [480, utcHour.every(8)],
+  [10, utcMinute.every(10)],
+  [15, utcMinute.every(15)],
+  [30, utcMinute.every(30)],
+  [60, utcHour.every(1)],
+  [120, utcHour.every(2)],
+  [240, utcHour.every(4)],
+  [480, utcHour.every(8)],
 ] as const
 const LEAST_ROOM = 64
 
@@ -44,7 +49,9 @@ export function dayScale(busy: readonly Stretch[], left: number, right: number):
   const first = merged[0] ?? { from: 0, to: 60 }
   const last = merged.at(-1) ?? first
   const gaps: Stretch[] = []
-  for (let i = 0; i + 1 < merged.length; i++) if (merged[i + 1]!.from - merged[i]!.to > GAP_MIN) gaps.push({ from: merged[i]!.to + AROUND_MIN, to: merged[i + 1]!.from - AROUND_MIN })
+  for (let i = 0; i + 1 < merged.length; i++)
+    if (merged[i + 1]!.from - merged[i]!.to > GAP_MIN)
+      gaps.push({ from: merged[i]!.to + AROUND_MIN, to: merged[i + 1]!.from - AROUND_MIN })
   const from = first.from - AROUND_MIN
   const to = last.to + AROUND_MIN
   const minutes = to - from - gaps.reduce((sum, gap) => sum + gap.to - gap.from, 0)
@@ -61,9 +68,21 @@ export function dayScale(busy: readonly Stretch[], left: number, right: number):
   range.push(right)
   const axis = scaleUtc(domain.map(minute => minute * MINUTE_MS), range).clamp(true)
   const [, every] = STEPS.find(([long]) => long * perMinute >= LEAST_ROOM) ?? STEPS.at(-1)!
-  const ticks = (every ? axis.ticks(every) : []).map(at => Number(at) / MINUTE_MS).filter(minute => !gaps.some(gap => minute > gap.from && minute < gap.to))
-  for (const stretch of merged) if (!ticks.some(tick => tick >= stretch.from - AROUND_MIN && tick <= stretch.to + AROUND_MIN)) ticks.push(stretch.from)
-  return { x: minute => axis(minute * MINUTE_MS), minute: x => Math.round(Number(axis.invert(x)) / MINUTE_MS), axis, gaps, ticks, from, to }
+  const ticks = (every ? axis.ticks(every) : [])
+    .map(at => Number(at) / MINUTE_MS)
+    .filter(minute => !gaps.some(gap => minute > gap.from && minute < gap.to))
+  for (const stretch of merged)
+    if (!ticks.some(tick => tick >= stretch.from - AROUND_MIN && tick <= stretch.to + AROUND_MIN))
+      ticks.push(stretch.from)
+  return {
+    x: minute => axis(minute * MINUTE_MS),
+    minute: x => Math.round(Number(axis.invert(x)) / MINUTE_MS),
+    axis,
+    gaps,
+    ticks,
+    from,
+    to,
+  }
 }
 
 function mergedOf(busy: readonly Stretch[]): Stretch[] {

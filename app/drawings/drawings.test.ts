@@ -16,7 +16,8 @@ describe('an arch', () => {
   })
 
   it('is as long on the left as on the right, evenly paced', () => {
-    const step = (from: number, to: number): number => Math.hypot(arch.at(to, 0).x - arch.at(from, 0).x, arch.at(to, 0).y - arch.at(from, 0).y)
+    const step = (from: number, to: number): number =>
+      Math.hypot(arch.at(to, 0).x - arch.at(from, 0).x, arch.at(to, 0).y - arch.at(from, 0).y)
     expect(step(-0.9, -0.89)).toBeCloseTo(step(0.4, 0.41), 1)
   })
 
@@ -64,7 +65,9 @@ describe('things of the kitchen', () => {
     const [pan, pot] = FIRST_KITCHEN.pans.map(panDrawing)
     expect(pan!.widthPx / widthOf(pan!)).toBeCloseTo(pot!.widthPx / widthOf(pot!))
     expect(pan!.widthPx / pot!.widthPx).toBeCloseTo((260 + 12) / (180 + 12))
-    expect(cupDrawing(cup!).widthPx / widthOf(cupDrawing(cup!))).toBeCloseTo(cupDrawing(spoon!).widthPx / widthOf(cupDrawing(spoon!)))
+    expect(cupDrawing(cup!).widthPx / widthOf(cupDrawing(cup!))).toBeCloseTo(
+      cupDrawing(spoon!).widthPx / widthOf(cupDrawing(spoon!)),
+    )
     expect(panDrawing({ innerDiameterMm: 200, depthMm: 30 })).toEqual(trayDrawing({ widthMm: 200, depthMm: 30 }))
   })
 

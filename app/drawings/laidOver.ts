@@ -26,7 +26,8 @@ export interface LaidOver {
 type Times = Pick<BatchSummary, 'stones' | 'keystoneS' | 'endS'>
 
 const endOf = (batch: Times): number => Math.max(batch.endS ?? 0, batch.stones.at(-1)?.toS ?? 1)
-const turnOf = (batch: Times): number => batch.keystoneS ?? batch.stones[Math.floor(batch.stones.length / 2)]?.toS ?? endOf(batch) / 2
+const turnOf = (batch: Times): number =>
+  batch.keystoneS ?? batch.stones[Math.floor(batch.stones.length / 2)]?.toS ?? endOf(batch) / 2
 
 /**
  * Lays up to four batches over one another: each a ring inside the one before, all at the same pace, moved so that the
@@ -40,7 +41,8 @@ const turnOf = (batch: Times): number => batch.keystoneS ?? batch.stones[Math.fl
  */
 export function laidOver(batches: readonly Times[], aligned: Aligned, shape: ArchShape, step: number): LaidOver {
   const latest = (of: (batch: Times) => number): number => Math.max(1, ...batches.map(of))
-  const shiftOf = (batch: Times): number => (aligned === 'fire' ? 0 : aligned === 'turn' ? latest(turnOf) - turnOf(batch) : latest(endOf) - endOf(batch))
+  const shiftOf = (batch: Times): number =>
+    aligned === 'fire' ? 0 : aligned === 'turn' ? latest(turnOf) - turnOf(batch) : latest(endOf) - endOf(batch)
   const crownS = aligned === 'turn' ? latest(turnOf) : batches[0] ? turnOf(batches[0]) + shiftOf(batches[0]) : 1
   const endS = latest(batch => endOf(batch) + shiftOf(batch))
   const arch = archOf(shape)
@@ -52,7 +54,12 @@ export function laidOver(batches: readonly Times[], aligned: Aligned, shape: Arc
       const times = { keystoneS: crownS, endS: Math.max(endS, crownS + 1) }
       const { stones: strokes, joints } = archStrokes(shape, stones, times, i * step)
       const at = placeOf(turnOf(batch) + by, times)
-      return { stones: strokes, joints, turn: [arch.at(at, -i * step - shape.stone / 2), arch.at(at, -i * step + shape.stone / 2)], inset: i * step }
+      return {
+        stones: strokes,
+        joints,
+        turn: [arch.at(at, -i * step - shape.stone / 2), arch.at(at, -i * step + shape.stone / 2)],
+        inset: i * step,
+      }
     }),
   }
 }

@@ -21,12 +21,27 @@ const ABOVE = 22
  * @param lanes where they are not those of the starts
  * @param screen width it is shown in, where that is less than it is drawn
  */
-export function viewOfSpread(spread: Spread, day: Day, plan: { readonly starts: Readonly<Record<string, number>>, readonly late: Readonly<Record<string, number>> }, width: number, rowHeight: number, lanes?: Lanes, screen = width): DayView {
+export function viewOfSpread(
+  spread: Spread,
+  day: Day,
+  plan: { readonly starts: Readonly<Record<string, number>>; readonly late: Readonly<Record<string, number>> },
+  width: number,
+  rowHeight: number,
+  lanes?: Lanes,
+  screen = width,
+): DayView {
   const isPhone = screen > 0 && screen < PHONE
   const looks = new Map(spread.dishes.map(dish => [dish.id, { colours: dish.colours, turn: dish.turn }]))
-  const names = { hands: spread.hands.map(hand => hand.name), fires: spread.fires.map(fire => fire.name), vessels: new Map(spread.vessels.map(vessel => [vessel.id, vessel.name])) }
+  const names = {
+    hands: spread.hands.map(hand => hand.name),
+    fires: spread.fires.map(fire => fire.name),
+    vessels: new Map(spread.vessels.map(vessel => [vessel.id, vessel.name])),
+  }
   const room = isPhone ? NAMES.phone : width < NARROW ? NAMES.narrow : NAMES.wide
-  return { ...dayView(day, plan.starts, plan.late, looks, names, width, room, isPhone ? rowHeight + ABOVE : rowHeight, lanes), namesAbove: isPhone }
+  return {
+    ...dayView(day, plan.starts, plan.late, looks, names, width, room, isPhone ? rowHeight + ABOVE : rowHeight, lanes),
+    namesAbove: isPhone,
+  }
 }
 
 /**

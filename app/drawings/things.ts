@@ -28,12 +28,21 @@ const FLAME = { least: 18, more: 52, fullW: 1500 }
  * @param item cup or spoon, mm
  * @returns its drawing
  */
-export function cupDrawing(item: { readonly kind: string, readonly topMm: number, readonly bottomMm: number, readonly heightMm: number }): ThingDrawing {
+export function cupDrawing(item: {
+  readonly kind: string
+  readonly topMm: number
+  readonly bottomMm: number
+  readonly heightMm: number
+}): ThingDrawing {
   const spoon = item.kind === 'spoon'
   const width = item.topMm * (spoon ? 1 + HANDLE : 1) + 8
   return {
-    viewBox: `-4 -4 ${width} ${item.heightMm + 8}`, widthPx: width * CUP_SCALE, kind: 'thin',
-    path: spoon ? `M0 0Q${item.topMm / 2} ${item.heightMm * 2} ${item.topMm} 0ZM${item.topMm} 0h${item.topMm * HANDLE}` : vesselShape(item.topMm, item.bottomMm, item.heightMm, 0).wall,
+    viewBox: `-4 -4 ${width} ${item.heightMm + 8}`,
+    widthPx: width * CUP_SCALE,
+    kind: 'thin',
+    path: spoon
+      ? `M0 0Q${item.topMm / 2} ${item.heightMm * 2} ${item.topMm} 0ZM${item.topMm} 0h${item.topMm * HANDLE}`
+      : vesselShape(item.topMm, item.bottomMm, item.heightMm, 0).wall,
   }
 }
 
@@ -58,7 +67,12 @@ export function trayDrawing(item: { readonly widthMm: number, readonly depthMm: 
 }
 
 function openVessel(acrossMm: number, depthMm: number): ThingDrawing {
-  return { viewBox: `-6 -6 ${acrossMm + 12} ${depthMm + 12}`, widthPx: (acrossMm + 12) * PAN_SCALE, kind: 'thick', path: vesselShape(acrossMm, acrossMm * 0.96, depthMm, 0).wall }
+  return {
+    viewBox: `-6 -6 ${acrossMm + 12} ${depthMm + 12}`,
+    widthPx: (acrossMm + 12) * PAN_SCALE,
+    kind: 'thick',
+    path: vesselShape(acrossMm, acrossMm * 0.96, depthMm, 0).wall,
+  }
 }
 
 /**

@@ -6,7 +6,13 @@ import type { TraySize } from '../../core/formulation/scale/request'
 export interface DrawnPiece { readonly kind: 'whole' | 'edge' | 'trimming', readonly outline: string }
 
 /** A knife mark. */
-export interface DrawnMark { readonly x1: number, readonly y1: number, readonly x2: number, readonly y2: number, readonly set: 'first' | 'second' }
+export interface DrawnMark {
+  readonly x1: number
+  readonly y1: number
+  readonly x2: number
+  readonly y2: number
+  readonly set: 'first' | 'second'
+}
 
 /** A tray seen from above, in mm, its long side lying across. */
 export interface TrayView {
@@ -22,7 +28,12 @@ export interface TrayView {
   readonly marks: readonly DrawnMark[]
 }
 
-const outlineOf = line<{ readonly x: number, readonly y: number }>(one => one.x, one => one.y).curve(curveLinearClosed).digits(2)
+const outlineOf = line<{ readonly x: number; readonly y: number }>(
+  one => one.x,
+  one => one.y,
+)
+  .curve(curveLinearClosed)
+  .digits(2)
 /** Room round the tray, mm. */
 const ROOM = 8
 
@@ -40,9 +51,18 @@ export function trayView(tray: TraySize, cut: CutTray | null): TrayView {
   const round = (value: number): number => Math.round(value * 100) / 100
   return {
     viewBox: `${-across / 2 - ROOM} ${-down / 2 - ROOM} ${across + 2 * ROOM} ${down + 2 * ROOM}`,
-    widthMm: across + 2 * ROOM, heightMm: down + 2 * ROOM, round: tray.shape === 'round', turn: standing ? 'rotate(90)' : '',
+    widthMm: across + 2 * ROOM,
+    heightMm: down + 2 * ROOM,
+    round: tray.shape === 'round',
+    turn: standing ? 'rotate(90)' : '',
     wall: { x: -tray.widthMm / 2, y: -length / 2, width: tray.widthMm, height: length },
     pieces: (cut?.pieces ?? []).map(({ kind, corners }) => ({ kind, outline: outlineOf(corners) ?? '' })),
-    marks: (cut?.marks ?? []).map(({ set, from, to }) => ({ set, x1: round(from.x), y1: round(from.y), x2: round(to.x), y2: round(to.y) })),
+    marks: (cut?.marks ?? []).map(({ set, from, to }) => ({
+      set,
+      x1: round(from.x),
+      y1: round(from.y),
+      x2: round(to.x),
+      y2: round(to.y),
+    })),
   }
 }

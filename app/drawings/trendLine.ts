@@ -27,11 +27,28 @@ const TEXT = 64
  * @param height of the drawing
  * @returns dots and ticks in drawing units; a figure that hardly moves is drawn in the middle
  */
-export function trendLine(points: readonly { readonly id: string, readonly at: number, readonly value: number, readonly faulty: boolean }[], width: number, height: number): TrendLine {
+export function trendLine(
+  points: readonly { readonly id: string; readonly at: number; readonly value: number; readonly faulty: boolean }[],
+  width: number,
+  height: number,
+): TrendLine {
   const [least = 0, most = 0] = extent(points, one => one.value)
   const room = Math.max(0.1 * Math.abs(most), (most - least) * 0.15, 1e-6)
-  const y = scaleLinear().domain([least - room, most + room]).range([height - 4, 4])
-  const x = scaleLinear().domain([0, Math.max(1, points.length - 1)]).range([8, width - TEXT])
+  const y = scaleLinear()
+    .domain([least - room, most + room])
+    .range([height - 4, 4])
+  const x = scaleLinear()
+    .domain([0, Math.max(1, points.length - 1)])
+    .range([8, width - TEXT])
   const dots = points.map((one, i) => ({ id: one.id, x: x(i), y: y(one.value), faulty: one.faulty }))
-  return { dots, line: line<TrendDot>(one => one.x, one => one.y)(dots) ?? '', y, ticks: points.length > 0 ? y.ticks(2) : [] }
+  return {
+    dots,
+    line:
+      line<TrendDot>(
+        one => one.x,
+        one => one.y,
+      )(dots) ?? '',
+    y,
+    ticks: points.length > 0 ? y.ticks(2) : [],
+  }
 }

@@ -18,7 +18,13 @@ export interface VesselShape {
  * @param at where the rim's left end stands, drawing units
  * @returns paths
  */
-export function vesselShape(topWidth: number, bottomWidth: number, height: number, fill: number, at: { readonly x: number, readonly y: number } = { x: 0, y: 0 }): VesselShape {
+export function vesselShape(
+  topWidth: number,
+  bottomWidth: number,
+  height: number,
+  fill: number,
+  at: { readonly x: number; readonly y: number } = { x: 0, y: 0 },
+): VesselShape {
   const inset = (topWidth - bottomWidth) / 2
   const share = Math.min(1, Math.max(0, fill))
   const level = height * (1 - share)
@@ -27,7 +33,10 @@ export function vesselShape(topWidth: number, bottomWidth: number, height: numbe
   const y = (value: number): number => Math.round((at.y + value) * 100) / 100
   return {
     wall: `M${x(0)} ${y(0)}L${x(inset)} ${y(height)}H${x(topWidth - inset)}L${x(topWidth)} ${y(0)}`,
-    content: share > 0 ? `M${x(edge)} ${y(level)}L${x(inset)} ${y(height)}H${x(topWidth - inset)}L${x(topWidth - edge)} ${y(level)}Z` : '',
+    content:
+      share > 0
+        ? `M${x(edge)} ${y(level)}L${x(inset)} ${y(height)}H${x(topWidth - inset)}L${x(topWidth - edge)} ${y(level)}Z`
+        : '',
     width: topWidth,
     height,
     level,

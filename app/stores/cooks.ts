@@ -43,9 +43,13 @@ export const useCooks = defineStore('cooks', () => {
       cook = recent.read(id)
     }
     const waiting = waitingEntries()
-    const plan = cook?.plan ?? waiting.flatMap(({ entry }) => (entry.type === 'plan' && entry.plan.id === id ? [entry.plan] : []))[0]
+    const plan =
+      cook?.plan
+      ?? waiting.flatMap(({ entry }) => (entry.type === 'plan' && entry.plan.id === id ? [entry.plan] : []))[0]
     if (!plan) return away ? 'away' : 'unknown'
-    const local = waiting.flatMap(({ entry }) => (entry.type === 'observation' && entry.stream === id ? [entry.observation] : []))
+    const local = waiting.flatMap(({ entry }) =>
+      entry.type === 'observation' && entry.stream === id ? [entry.observation] : [],
+    )
     const observations = merge(merge(known.value[id]?.observations ?? [], local), cook?.observations ?? [])
     set(id, { plan, observations })
     // An answer can be older than what was acknowledged while it was on its way: both are kept.

@@ -35,7 +35,15 @@ describe('what was changed', () => {
 
   it('gives way to what another device changed meanwhile, and says so', async () => {
     const state = await day.open()
-    day.hearth.mockRejectedValueOnce(new Refused({ type: 'about:blank', title: 'Changed meanwhile', status: 409, code: 'changed-meanwhile', detail: 'Another device changed this day.' } as ConstructorParameters<typeof Refused>[0]))
+    day.hearth.mockRejectedValueOnce(
+      new Refused({
+        type: 'about:blank',
+        title: 'Changed meanwhile',
+        status: 409,
+        code: 'changed-meanwhile',
+        detail: 'Another device changed this day.',
+      } as ConstructorParameters<typeof Refused>[0]),
+    )
     day.kept = { ...day.kept, name: 'From the tablet', revision: 9 }
     state.change(was => ({ ...was, name: 'From the phone' }), 'kept')
     await vi.advanceTimersByTimeAsync(450)

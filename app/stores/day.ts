@@ -11,8 +11,8 @@ const MOST_UNDONE = 200
 const KEPT = (id: string): string => `yon-hearth.spread.${id}`
 
 /**
- * One day of cooking: kept on this device at once and on the hearth soon after, with every change of it to be undone, also
- * after another view. What another device changed is read again.
+ * One day of cooking: kept on this device at once and on the hearth soon after, with every change of it to be undone,
+ * also after another view. What another device changed is read again.
  *
  * @param id of the day
  * @returns its store
@@ -63,7 +63,9 @@ export const useDay = (id: string) => defineStore(`day/${id}`, () => {
     lane.afterPause(SAVE_MS)
   }
 
-  /** Reads the day; what was changed here and is not sent yet stands. What nobody changed meanwhile can still be undone. */
+  /**
+   * Reads the day; what was changed here and is not sent yet stands. What nobody changed meanwhile can still be undone.
+   */
   async function load(): Promise<void> {
     const before = spread.value
     const kept = SpreadSchema.safeParse(keptJson(KEPT(id)))
@@ -110,7 +112,10 @@ export const useDay = (id: string) => defineStore(`day/${id}`, () => {
     saveSoon()
   }
 
-  /** Another device has changed it: what was changed here while it is read stands, for the hearth tells, when it is sent, who was first. */
+  /**
+   * Another device has changed it: what was changed here while it is read stands, for the hearth tells, when it is
+   * sent, who was first.
+   */
   async function heardOf(revision: number): Promise<void> {
     if (dirty || isSending() || !spread.value || revision <= spread.value.revision) return
     const theirs = await ask('GET', `/spreads/${id}`, SpreadSchema).catch(() => null)

@@ -21,7 +21,11 @@ export interface DishArch {
 }
 
 /** What a dish is forecast from: its usual amount in the smallest pan that holds it, on the first fire. */
-export interface ArchSources { readonly kitchen: Kitchen, readonly table: readonly Ingredient[], readonly evidence: readonly Evidence[] }
+export interface ArchSources {
+  readonly kitchen: Kitchen
+  readonly table: readonly Ingredient[]
+  readonly evidence: readonly Evidence[]
+}
 
 const STREAM = 'dish-arches'
 /** Cooks of an outline: enough for its middle and for a window to the minute. */
@@ -30,12 +34,21 @@ const MEMBERS = 60
 /** Forecast arches of dishes, each worked out once for the kitchen and the lessons as they stand. */
 export const useDishArches = defineStore('dish-arches', () => {
   const arches = shallowRef<Readonly<Record<string, DishArch | null>>>({})
-  let made: { readonly dishes: Map<string, DishCard>, readonly kitchen: Kitchen, readonly evidence: readonly Evidence[] } | null = null
+  let made: {
+    readonly dishes: Map<string, DishCard>
+    readonly kitchen: Kitchen
+    readonly evidence: readonly Evidence[]
+  } | null = null
   let turn = 0
 
   async function archOf(dish: DishCard, { kitchen, table, evidence }: ArchSources): Promise<DishArch | null> {
     try {
-      const { plan } = cookOnDay({ id: dish.id, card: dish, baseG: dish.usual.baseG, meal: '', serve: 'warm' }, kitchen, table, evidence)
+      const { plan } = cookOnDay(
+        { id: dish.id, card: dish, baseG: dish.usual.baseG, meal: '', serve: 'warm' },
+        kitchen,
+        table,
+        evidence,
+      )
       const forecast = await askForecast(STREAM, plan, [], 0, MEMBERS)
       const done = forecast?.stages[doneIndex(plan.dish)]
       if (!forecast || !done) return null
@@ -57,7 +70,8 @@ export const useDishArches = defineStore('dish-arches', () => {
    */
   async function want(dishes: readonly DishCard[], sources: ArchSources): Promise<void> {
     const mine = ++turn
-    if (!made || made.kitchen !== sources.kitchen || made.evidence !== sources.evidence) made = { dishes: new Map(), kitchen: sources.kitchen, evidence: sources.evidence }
+    if (!made || made.kitchen !== sources.kitchen || made.evidence !== sources.evidence)
+      made = { dishes: new Map(), kitchen: sources.kitchen, evidence: sources.evidence }
     const known = made.dishes
     for (const dish of dishes) {
       if (known.get(dish.id) === dish) continue

@@ -3,7 +3,13 @@ import { computed, shallowRef } from 'vue'
 import { z } from 'zod'
 import { DishCardSchema } from '../../contracts/dish'
 import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kitchen'
-import { LearnedSchema, ToldLessonSchema, type EvidenceSource, type Lesson, type ToldLesson } from '../../contracts/lesson'
+import {
+  LearnedSchema,
+  ToldLessonSchema,
+  type EvidenceSource,
+  type Lesson,
+  type ToldLesson,
+} from '../../contracts/lesson'
 import type { Evidence } from '../../core/materials/belief/reading'
 import type { DishCard } from '../../core/formulation/dish/dish'
 import { Anything, ask } from '../clients/api'
@@ -27,7 +33,9 @@ export const useHouse = defineStore('house', () => {
   async function load(): Promise<void> {
     try {
       const [shelves, book, learned] = await Promise.all([
-        ask('GET', '/kitchen', KitchenSchema), ask('GET', '/dishes', DishesSchema), ask('GET', '/evidence', LearnedSchema),
+        ask('GET', '/kitchen', KitchenSchema),
+        ask('GET', '/dishes', DishesSchema),
+        ask('GET', '/evidence', LearnedSchema),
       ])
       kitchen.value = shelves
       dishes.value = book.dishes
@@ -87,7 +95,9 @@ export const useHouse = defineStore('house', () => {
   /** Keeps a new version of a dish. */
   async function keepDish(dish: DishCard): Promise<void> {
     await ask('PUT', `/dishes/${dish.id}`, Anything, dish)
-    dishes.value = dishes.value.some(one => one.id === dish.id) ? dishes.value.map(one => (one.id === dish.id ? dish : one)) : [...dishes.value, dish]
+    dishes.value = dishes.value.some(one => one.id === dish.id)
+      ? dishes.value.map(one => (one.id === dish.id ? dish : one))
+      : [...dishes.value, dish]
   }
 
   /** Puts a dish aside, or takes it back. */
@@ -103,7 +113,10 @@ export const useHouse = defineStore('house', () => {
   }
 
   /** Writes times another way, and in another zone: on all screens at once, and for good. */
-  async function setTimes(values: { readonly zone?: string | undefined, readonly clock?: ClockFormat | undefined }): Promise<void> {
+  async function setTimes(values: {
+    readonly zone?: string | undefined
+    readonly clock?: ClockFormat | undefined
+  }): Promise<void> {
     const now = kitchen.value?.settings[0]
     settings.timesIn(values.zone ?? now?.zone, values.clock ?? now?.clock ?? '24')
     await put('settings', { units: 'metric', currency: '', ...now, ...values, id: 'house' })
@@ -113,5 +126,25 @@ export const useHouse = defineStore('house', () => {
   const pans = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pan') ?? [])
   const pots = computed(() => kitchen.value?.pans.filter(one => one.kind === 'pot') ?? [])
   const currency = computed(() => kitchen.value?.settings[0]?.currency ?? '')
-  return { kitchen, dishes, aside, evidence, sources, teach, unteach, putAside, setUnits, setTimes, currency, trouble, load, put, remove, keepDish, cups, pans, pots }
+  return {
+    kitchen,
+    dishes,
+    aside,
+    evidence,
+    sources,
+    teach,
+    unteach,
+    putAside,
+    setUnits,
+    setTimes,
+    currency,
+    trouble,
+    load,
+    put,
+    remove,
+    keepDish,
+    cups,
+    pans,
+    pots,
+  }
 })

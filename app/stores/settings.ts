@@ -13,8 +13,8 @@ export type Units = 'metric' | 'imperial'
 export type ClockFormat = '24' | '12'
 
 /**
- * How this house reads its numbers and times: one switch each for all screens. What this device knew last stands until the
- * hearth says, for the fire must not wait for it.
+ * How this house reads its numbers and times: one switch each for all screens. What this device knew last stands until
+ * the hearth says, for the fire must not wait for it.
  */
 export const useSettings = defineStore('settings', () => {
   const units = shallowRef<Units>(keptText(UNITS_KEY) === 'imperial' ? 'imperial' : 'metric')
@@ -27,7 +27,10 @@ export const useSettings = defineStore('settings', () => {
     keepText(UNITS_KEY, wanted)
   }
 
-  /** Reads times as the house does from now on, and remembers it; in the device's own zone where the house's is not known. */
+  /**
+   * Reads times as the house does from now on, and remembers it; in the device's own zone where the house's is not
+   * known.
+   */
   function timesIn(wanted: string | undefined, how: ClockFormat): void {
     zone.value = knownZone(wanted)
     clock.value = how

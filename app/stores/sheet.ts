@@ -20,8 +20,8 @@ export interface SheetShelves {
 }
 
 /**
- * The sheet on which a dish is measured out: what was chosen, and every change of it to be undone, also after another view.
- * Kept on this device with every change.
+ * The sheet on which a dish is measured out: what was chosen, and every change of it to be undone, also after another
+ * view. Kept on this device with every change.
  */
 export const useSheet = defineStore('sheet', () => {
   const sheet = shallowRef<Sheet | null>(null)
@@ -55,7 +55,10 @@ export const useSheet = defineStore('sheet', () => {
     history.undo()
   }
 
-  /** Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there is none. */
+  /**
+   * Opens the sheet of a dish, or the last one, with what was kept where it still stands on a shelf; none where there
+   * is none.
+   */
   function open(dishId: string | undefined, shelves: SheetShelves): void {
     write()
     const before = sheet.value
@@ -71,15 +74,26 @@ export const useSheet = defineStore('sheet', () => {
 })
 
 function firstSheet({ kitchen, dishes }: SheetShelves, dishId: string | undefined, last: Sheet | null): Sheet | null {
-  const dish = dishes.find(one => one.id === dishId) ?? (dishId === undefined || dishId === last?.dish.id ? last?.dish : undefined)
+  const dish =
+    dishes.find(one => one.id === dishId) ?? (dishId === undefined || dishId === last?.dish.id ? last?.dish : undefined)
   if (!kitchen || !dish) return null
   const kept = last && last.dish.id === dish.id && last.dish.version >= dish.version ? last : null
-  const has = (list: readonly { readonly id: string }[], id: string | undefined): string => (list.find(one => one.id === id) ?? list[0])?.id ?? ''
+  const has = (list: readonly { readonly id: string }[], id: string | undefined): string =>
+    (list.find(one => one.id === id) ?? list[0])?.id ?? ''
   const pots = kitchen.pans.filter(one => one.kind === 'pot')
   return {
-    dish: kept?.dish ?? dish, baseG: kept?.baseG ?? dish.usual.baseG, marks: kept?.marks ?? {}, turns: kept?.turns ?? [],
-    cup: has(kitchen.measures.filter(one => one.kind === 'cup'), last?.cup),
-    pan: has(kitchen.pans.filter(one => one.kind === 'pan'), last?.pan),
+    dish: kept?.dish ?? dish,
+    baseG: kept?.baseG ?? dish.usual.baseG,
+    marks: kept?.marks ?? {},
+    turns: kept?.turns ?? [],
+    cup: has(
+      kitchen.measures.filter(one => one.kind === 'cup'),
+      last?.cup,
+    ),
+    pan: has(
+      kitchen.pans.filter(one => one.kind === 'pan'),
+      last?.pan,
+    ),
     pot: has(pots.length > 0 ? pots : kitchen.pans, last?.pot),
     fire: has(kitchen.fires, last?.fire),
     otherFire: has([...kitchen.fires].reverse(), last?.otherFire),

@@ -19,12 +19,28 @@ beforeEach(() => {
   answers = {}
   vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
     if (away) return Promise.reject(new TypeError('away'))
-    asked.push({ method: init?.method ?? 'GET', path, body: init?.body ? JSON.parse(String(init.body)) as unknown : undefined })
+    asked.push({
+      method: init?.method ?? 'GET',
+      path,
+      body: init?.body ? (JSON.parse(String(init.body)) as unknown) : undefined,
+    })
     const found = answers[path]
     if (path.endsWith('/observations')) return new Promise(() => undefined)
-    return Promise.resolve(found === undefined
-      ? new Response(JSON.stringify({ type: 'x', title: 'x', status: 404, code: 'not-found', detail: 'Nothing was changed.', fields: [] }), { status: 404 })
-      : new Response(JSON.stringify(found), { status: 200 }))
+    return Promise.resolve(
+      found === undefined
+        ? new Response(
+            JSON.stringify({
+              type: 'x',
+              title: 'x',
+              status: 404,
+              code: 'not-found',
+              detail: 'Nothing was changed.',
+              fields: [],
+            }),
+            { status: 404 },
+          )
+        : new Response(JSON.stringify(found), { status: 200 }),
+    )
   })
 })
 afterEach(() => {
@@ -79,7 +95,10 @@ describe('cooks', () => {
     cooks.begin(plan)
     cooks.mark('cook-1', { kind: 'cook.started', payload: {} })
     const [waiting] = cooks.known['cook-1']!.observations
-    cooks.receive('cook-1', [{ ...waiting!, sentAt: 1, receivedAt: 2, place: 1 } as StoredObservation, stored(7, 'note', 'phone')])
+    cooks.receive('cook-1', [
+      { ...waiting!, sentAt: 1, receivedAt: 2, place: 1 } as StoredObservation,
+      stored(7, 'note', 'phone'),
+    ])
     cooks.receive('cook-1', [stored(7, 'note', 'phone')])
     const kept = cooks.known['cook-1']!.observations
     expect(kept).toHaveLength(2)

@@ -50,7 +50,11 @@ export function faultyBatch(seed: number): FaultyBatch {
   const dish = pick(injection.dishes)
   const balls = dish === 'marble-gram-balls'
   const faults = injection.faults.filter(fault => fault.startsWith('balls') === balls || injection.faults.length === 1)
-  return { cause: injection.cause, fault: pick(faults.length > 0 ? faults : injection.faults), record: cookWith(injection, dish, uniform, seed) }
+  return {
+    cause: injection.cause,
+    fault: pick(faults.length > 0 ? faults : injection.faults),
+    record: cookWith(injection, dish, uniform, seed),
+  }
 }
 
 /**
@@ -67,14 +71,29 @@ export function soundBatch(seed: number, dish: string): BatchRecord {
 function planOf(dish: string, injection: Injection, seed: number): CookPlan {
   const card = STARTER_DISHES.find(one => one.id === dish)!
   const staged = stageDish(card)
-  const every = <T>(pan: T, pot: T): Record<string, T> => Object.fromEntries(staged.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? pan : pot]))
+  const every = <T,>(pan: T, pot: T): Record<string, T> =>
+    Object.fromEntries(staged.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? pan : pot]))
   const thin = { ...FIRST_KITCHEN.pans[0]!, id: 'thin', name: 'Thin pan', material: 'aluminium' as const, massG: 480 }
   const belief = { entries: firstBelief().entries.map(entry => ({ ...entry, spread: entry.spread * COOKED_SOME })) }
-  const bare = planCook(`faulty-${seed}`, {
-    dish: staged, baseG: card.usual.baseG, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
-    pans: every(injection.thinPan ? thin : FIRST_KITCHEN.pans[0]!, FIRST_KITCHEN.pans[1]!), fires: every(FIRST_KITCHEN.fires[0]!, FIRST_KITCHEN.fires[1]!),
-    flames: {}, people: 6, firstBelief: belief, evidence: [], seed, airC: 26, altitudeM: 0,
-  }, STARTED - 1_200_000)
+  const bare = planCook(
+    `faulty-${seed}`,
+    {
+      dish: staged,
+      baseG: card.usual.baseG,
+      ingredients: INGREDIENTS,
+      cup: FIRST_KITCHEN.measures[0]!,
+      pans: every(injection.thinPan ? thin : FIRST_KITCHEN.pans[0]!, FIRST_KITCHEN.pans[1]!),
+      fires: every(FIRST_KITCHEN.fires[0]!, FIRST_KITCHEN.fires[1]!),
+      flames: {},
+      people: 6,
+      firstBelief: belief,
+      evidence: [],
+      seed,
+      airC: 26,
+      altitudeM: 0,
+    },
+    STARTED - 1_200_000,
+  )
   return { ...bare, forecast: forecastCook(bare, [], 0, MEMBERS) }
 }
 
@@ -82,11 +101,14 @@ function planOf(dish: string, injection: Injection, seed: number): CookPlan {
 function really(plan: CookPlan, { amounts }: Injection, uniform: Uniform): CookPlan {
   if (!amounts) return plan
   const times = between(amounts.times, uniform)
-  const wrong = new Set(plan.dish.ingredients.filter(one => one.part !== undefined && amounts.parts.includes(one.part)).map(one => one.id))
+  const wrong = new Set(
+    plan.dish.ingredients.filter(one => one.part !== undefined && amounts.parts.includes(one.part)).map(one => one.id),
+  )
   return { ...plan, amounts: plan.amounts.map(one => (wrong.has(one.id) ? { ...one, massG: one.massG * times } : one)) }
 }
 
-const between = ([least, most]: readonly [number, number], uniform: Uniform): number => least + (most - least) * uniform()
+const between = ([least, most]: readonly [number, number], uniform: Uniform): number =>
+  least + (most - least) * uniform()
 
 function cookWith(injection: Injection, dish: string, uniform: Uniform, seed: number): BatchRecord {
   const plan = planOf(dish, injection, seed)
@@ -110,12 +132,24 @@ function cookWith(injection: Injection, dish: string, uniform: Uniform, seed: nu
     const needsS = Math.min(MOST_STAGE_S, Math.max(6, ends - nowS))
     const plannedS = plan.forecast!.stages[k + 1]!.middle - plan.forecast!.stages[k]!.middle
     const clocked = injection.byClock && 'sign' in stage.until && (k === roast || (k >= turn && k < done))
-    const tookS = Math.max(4, (clocked ? plannedS : needsS) * cut(injection, stage.does, k, { roast, turn, done }, uniform) * ('sign' in stage.until ? day(TAP_NOISE) : day(0.15)))
+    const tookS = Math.max(
+      4,
+      (clocked ? plannedS : needsS)
+        * cut(injection, stage.does, k, { roast, turn, done }, uniform)
+        * ('sign' in stage.until ? day(TAP_NOISE) : day(0.15)),
+    )
     if (k === roast && often(TAPPED.aroma)) {
       const aromaS = signAt(record, 'aroma')
       if (aromaS < nowS + tookS) story.tell(nowS + (aromaS - nowS) * day(TAP_NOISE), 'sign.seen', { sign: 'aroma' })
     }
-    if (injection.unstirred && k === (injection.faults.length > 0 && roast >= 0 ? roast : turn) && often(injection.unstirred.toldOf)) story.tell(nowS + tookS * 0.7, 'unstirred', { seconds: Math.round(between(injection.unstirred.seconds, uniform)) })
+    if (
+      injection.unstirred
+      && k === (injection.faults.length > 0 && roast >= 0 ? roast : turn)
+      && often(injection.unstirred.toldOf)
+    )
+      story.tell(nowS + tookS * 0.7, 'unstirred', {
+        seconds: Math.round(between(injection.unstirred.seconds, uniform)),
+      })
     nowS += tookS
     const next = line[k + 1]
     if (next?.from !== undefined && often(TAPPED.boil)) {
@@ -135,11 +169,27 @@ interface Places { readonly roast: number, readonly turn: number, readonly done:
 /** Times what a stage needs at which it is ended. */
 function cut({ ends }: Injection, does: string, k: number, { roast, turn, done }: Places, uniform: Uniform): number {
   if (!ends) return 1
-  const hits = ends.stage === 'roast' ? k === roast : ends.stage === 'cool' ? does === 'cool' : ends.stage === 'syrup' ? does === 'boil-syrup' : ends.stage === 'pour' ? does === 'pour' : k >= turn && k < done && does !== 'pour'
+  const hits =
+    ends.stage === 'roast'
+      ? k === roast
+      : ends.stage === 'cool'
+        ? does === 'cool'
+        : ends.stage === 'syrup'
+          ? does === 'boil-syrup'
+          : ends.stage === 'pour'
+            ? does === 'pour'
+            : k >= turn && k < done && does !== 'pour'
   return hits ? between(ends.times, uniform) : 1
 }
 
-function flames(plan: CookPlan, { flame }: Injection, at: Places & { readonly k: number }, story: Told, nowS: number, often: (times: number) => boolean): void {
+function flames(
+  plan: CookPlan,
+  { flame }: Injection,
+  at: Places & { readonly k: number },
+  story: Told,
+  nowS: number,
+  often: (times: number) => boolean,
+): void {
   const stage = mainLine(plan.dish)[at.k]!
   if (!flame || at.k !== (flame.where === 'roast' ? at.roast : Math.min(at.turn + 1, at.done - 1))) return
   const marks = plan.fires[stage.vessel]!.marks.map(one => one.id)
@@ -154,18 +204,37 @@ function lightSides(plan: CookPlan, injection: Injection, story: Told, uniform: 
     if (!forecast) continue
     const meetsS = plan.forecast!.stages[forecast.meets]!.middle
     const share = injection.litLate && side.does === 'heat' ? between(injection.litLate, uniform) : 1.1
-    story.tell(Math.max(3, meetsS - forecast.needs.middle * share - (injection.litLate ? 0 : 30)), 'vessel.lit', { vessel: side.vessel })
+    story.tell(Math.max(3, meetsS - forecast.needs.middle * share - (injection.litLate ? 0 : 30)), 'vessel.lit', {
+      vessel: side.vessel,
+    })
   }
 }
 
 /** When another vessel really boiled: it is asked of the imaginary pan as its own clock runs on. */
-function boilOf(plan: CookPlan, real: CookPlan, truth: MemberValues, story: Told, vessel: string, nowS: number): number {
+function boilOf(
+  plan: CookPlan,
+  real: CookPlan,
+  truth: MemberValues,
+  story: Told,
+  vessel: string,
+  nowS: number,
+): number {
   const lit = story.really.find(one => one.kind === 'vessel.lit' && one.payload.vessel === vessel)
-  const needs = runTruth(real, truth, story.really, nowS).needs[plan.forecast!.sides.findIndex(one => one.vessel === vessel)]
+  const needs = runTruth(real, truth, story.really, nowS).needs[
+    plan.forecast!.sides.findIndex(one => one.vessel === vessel)
+  ]
   return lit === undefined || needs === undefined ? Infinity : (lit.deviceTime - STARTED) / 1000 + needs
 }
 
-function weigh(plan: CookPlan, real: CookPlan, truth: MemberValues, story: Told, nowS: number, told: boolean, noiseG: number): void {
+function weigh(
+  plan: CookPlan,
+  real: CookPlan,
+  truth: MemberValues,
+  story: Told,
+  nowS: number,
+  told: boolean,
+  noiseG: number,
+): void {
   if (!told) return
   const vessel = mainVessel(plan.dish)
   const mark = story.tell(nowS + 1, 'weighed', { vessel, grossG: 1 })
@@ -179,7 +248,16 @@ class Told {
 
   tell(timeS: number, kind: string, payload: Record<string, unknown>, told = true): Observation {
     const deviceTime = Math.round(STARTED + timeS * 1000)
-    const mark: Observation = { id: `t-${this.all.length + 1}`, device: 'tablet', number: this.all.length + 1, deviceTime, sentAt: deviceTime, receivedAt: deviceTime, kind, payload }
+    const mark: Observation = {
+      id: `t-${this.all.length + 1}`,
+      device: 'tablet',
+      number: this.all.length + 1,
+      deviceTime,
+      sentAt: deviceTime,
+      receivedAt: deviceTime,
+      kind,
+      payload,
+    }
     this.all.push({ mark, told })
     return mark
   }

@@ -9,8 +9,14 @@ export interface Injection {
   readonly faults: readonly EndFault[]
   /** Really goes in of these parts, times the plan's: least and greatest. */
   readonly amounts?: { readonly parts: readonly Part[], readonly times: readonly [number, number] }
-  /** A stage that is ended at so many times what it needs: the last roast, what follows the turn, the cooling, the syrup. */
-  readonly ends?: { readonly stage: 'roast' | 'after' | 'cool' | 'syrup' | 'pour', readonly times: readonly [number, number] }
+  /**
+   * A stage that is ended at so many times what it needs: the last roast, what follows the turn, the cooling, the
+   * syrup.
+   */
+  readonly ends?: {
+    readonly stage: 'roast' | 'after' | 'cool' | 'syrup' | 'pour'
+    readonly times: readonly [number, number]
+  }
   /** True where stages are ended by the clock of the plan and not by what is seen. */
   readonly byClock?: boolean
   /** Flame marks off the plan, in the roast or after the turn; told of by the cook in so many of ten batches. */
@@ -24,7 +30,13 @@ export interface Injection {
 
 const LIQUID: readonly Part[] = ['water', 'milk', 'juice']
 const SUGAR: readonly Part[] = ['sugar', 'jaggery']
-const SOFT = ['sweet-water-semolina', 'brick-kiln-wheat', 'lantern-vermicelli', 'threshing-floor-wheat', 'milk-morning-semolina']
+const SOFT = [
+  'sweet-water-semolina',
+  'brick-kiln-wheat',
+  'lantern-vermicelli',
+  'threshing-floor-wheat',
+  'milk-morning-semolina',
+]
 const SLABS = ['diamond-cashew', 'one-thread-gram']
 const BALLS = ['marble-gram-balls']
 
@@ -32,18 +44,52 @@ const BALLS = ['marble-gram-balls']
 export const INJECTIONS: readonly Injection[] = [
   { cause: 'roast-short', dishes: SOFT, faults: ['raw-taste', 'gluey'], ends: { stage: 'roast', times: [0.35, 0.65] } },
   { cause: 'roast-long', dishes: SOFT, faults: ['burnt'], ends: { stage: 'roast', times: [1.6, 2.4] } },
-  { cause: 'flame-high', dishes: SOFT, faults: ['burnt'], flame: { where: 'roast', marks: 2, toldOf: 6 }, byClock: true },
+  {
+    cause: 'flame-high',
+    dishes: SOFT,
+    faults: ['burnt'],
+    flame: { where: 'roast', marks: 2, toldOf: 6 },
+    byClock: true,
+  },
   { cause: 'unstirred', dishes: SOFT, faults: ['burnt', 'lumpy'], unstirred: { seconds: [60, 200], toldOf: 7 } },
   { cause: 'thin-pan', dishes: SOFT, faults: ['burnt'], thinPan: true },
-  { cause: 'too-wet', dishes: SOFT, faults: ['runny', 'gluey'], amounts: { parts: LIQUID, times: [1.15, 1.4] }, byClock: true },
-  { cause: 'too-dry', dishes: SOFT, faults: ['dry', 'hard-grain'], amounts: { parts: LIQUID, times: [0.62, 0.85] }, byClock: true },
+  {
+    cause: 'too-wet',
+    dishes: SOFT,
+    faults: ['runny', 'gluey'],
+    amounts: { parts: LIQUID, times: [1.15, 1.4] },
+    byClock: true,
+  },
+  {
+    cause: 'too-dry',
+    dishes: SOFT,
+    faults: ['dry', 'hard-grain'],
+    amounts: { parts: LIQUID, times: [0.62, 0.85] },
+    byClock: true,
+  },
   { cause: 'off-early', dishes: SOFT, faults: ['runny', 'gluey'], ends: { stage: 'after', times: [0.35, 0.65] } },
   { cause: 'off-late', dishes: SOFT, faults: ['dry', 'greasy'], ends: { stage: 'after', times: [1.6, 2.6] } },
-  { cause: 'low-after-turn', dishes: SOFT, faults: ['runny', 'gluey'], flame: { where: 'after', marks: -3, toldOf: 8 }, byClock: true },
-  { cause: 'cold-liquid', dishes: ['sweet-water-semolina', 'brick-kiln-wheat', 'milk-morning-semolina'], faults: ['lumpy', 'hard-grain'], litLate: [0.2, 0.6] },
+  {
+    cause: 'low-after-turn',
+    dishes: SOFT,
+    faults: ['runny', 'gluey'],
+    flame: { where: 'after', marks: -3, toldOf: 8 },
+    byClock: true,
+  },
+  {
+    cause: 'cold-liquid',
+    dishes: ['sweet-water-semolina', 'brick-kiln-wheat', 'milk-morning-semolina'],
+    faults: ['lumpy', 'hard-grain'],
+    litLate: [0.2, 0.6],
+  },
   { cause: 'poured-fast', dishes: SOFT, faults: ['lumpy'], ends: { stage: 'pour', times: [0.15, 0.4] } },
   { cause: 'sugar-early', dishes: ['sweet-water-semolina'], faults: ['hard-grain'] },
-  { cause: 'more-fat', dishes: [...SOFT, ...BALLS], faults: ['greasy', 'balls-flatten'], amounts: { parts: ['fat'], times: [1.3, 1.8] } },
+  {
+    cause: 'more-fat',
+    dishes: [...SOFT, ...BALLS],
+    faults: ['greasy', 'balls-flatten'],
+    amounts: { parts: ['fat'], times: [1.3, 1.8] },
+  },
   { cause: 'less-fat', dishes: BALLS, faults: ['balls-crumble'], amounts: { parts: ['fat'], times: [0.5, 0.75] } },
   { cause: 'more-sugar', dishes: SOFT, faults: ['too-sweet'], amounts: { parts: SUGAR, times: [1.2, 1.6] } },
   { cause: 'less-sugar', dishes: SOFT, faults: ['not-sweet'], amounts: { parts: SUGAR, times: [0.5, 0.8] } },

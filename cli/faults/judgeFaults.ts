@@ -32,7 +32,15 @@ export function judgeFaults(count: number): FaultReport {
   for (let seed = 0; seed < count; seed++) {
     const { record, cause, fault } = faultyBatch(seed)
     const ranked = findCauses(record, fault).map(one => one.cause)
-    const usual = findCauses({ ...record, plan: { ...record.plan, forecast: null, vessels: {} }, cook: { ...record.cook, unstirred: [], uptakes: [], controls: [] }, summary: { ...record.summary, darkestStep: null } }, fault).map(one => one.cause)
+    const usual = findCauses(
+      {
+        ...record,
+        plan: { ...record.plan, forecast: null, vessels: {} },
+        cook: { ...record.cook, unstirred: [], uptakes: [], controls: [] },
+        summary: { ...record.summary, darkestStep: null },
+      },
+      fault,
+    ).map(one => one.cause)
     const named = ranked[0] ?? 'none'
     confusion[cause] = { ...confusion[cause], [named]: (confusion[cause]?.[named] ?? 0) + 1 }
     const of = byFault[fault as EndFault] ?? { batches: 0, right: 0 }
@@ -44,7 +52,16 @@ export function judgeFaults(count: number): FaultReport {
   }
   const share = (times: number): number => Math.round(times / count * 1000) / 1000
   return {
-    batches: count, first: share(first), firstThree: share(three), blind: { first: share(blindFirst), firstThree: share(blindThree) }, confusion,
-    byFault: Object.fromEntries(Object.entries(byFault).map(([fault, { batches, right }]) => [fault, { batches, first: Math.round(right / batches * 1000) / 1000 }])),
+    batches: count,
+    first: share(first),
+    firstThree: share(three),
+    blind: { first: share(blindFirst), firstThree: share(blindThree) },
+    confusion,
+    byFault: Object.fromEntries(
+      Object.entries(byFault).map(([fault, { batches, right }]) => [
+        fault,
+        { batches, first: Math.round((right / batches) * 1000) / 1000 },
+      ]),
+    ),
   }
 }

@@ -36,17 +36,36 @@ export function boilOf(hidden: MemberValues, plan: CookPlan, step: Program['step
   const again = Math.exp(SET_AGAIN * normal(uniform))
   const marks = fire.marks.filter(mark => mark.watts >= pivot - 1)
   for (const mark of marks) {
-    const truth = { ...hidden, mainLadder: 0, mainFire: hidden.mainFire * again * Math.exp(hidden.mainLadder * Math.log(mark.watts / pivot)) }
+    const truth = {
+      ...hidden,
+      mainLadder: 0,
+      mainFire: hidden.mainFire * again * Math.exp(hidden.mainLadder * Math.log(mark.watts / pivot)),
+    }
     const check: BoilCheck = {
-      id: 'boil', fire: { id: fire.id, kind: 'gas', mark: mark.id, watts: mark.watts }, pan: { id: vessel.id, vessel: vessel.vessel, massGuessed: false },
-      lid: true, waterG: WATER_G, fromC: FROM_C, boilS: 5400, half: null, boiledOn: null, atBoilC: null, airC: plan.airC, altitudeM: plan.altitudeM, when: plan.plannedAt,
+      id: 'boil',
+      fire: { id: fire.id, kind: 'gas', mark: mark.id, watts: mark.watts },
+      pan: { id: vessel.id, vessel: vessel.vessel, massGuessed: false },
+      lid: true,
+      waterG: WATER_G,
+      fromC: FROM_C,
+      boilS: 5400,
+      half: null,
+      boiledOn: null,
+      atBoilC: null,
+      airC: plan.airC,
+      altitudeM: plan.altitudeM,
+      when: plan.plannedAt,
     }
     const boilS = run(check, truth, step).signs[SIGN.boil]!
     if (boilS > PATIENCE_S && mark !== marks.at(-1)) continue
     if (!Number.isFinite(boilS)) break
     const read = Math.max(20, boilS * Math.exp(0.03 * normal(uniform)) + 4 * normal(uniform))
     const left = run({ ...check, boilS, boiledOn: { seconds: BOIL_ON_S, lostG: 0 } }, truth, step).readings[0]!
-    return { ...check, boilS: read, boiledOn: { seconds: BOIL_ON_S, lostG: Math.max(0, WATER_G - left + 3 * normal(uniform)) } }
+    return {
+      ...check,
+      boilS: read,
+      boiledOn: { seconds: BOIL_ON_S, lostG: Math.max(0, WATER_G - left + 3 * normal(uniform)) },
+    }
   }
   throw new Error('No mark of this fire brings the water to the boil.')
 }

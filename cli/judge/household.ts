@@ -25,10 +25,46 @@ const COOKED_AT = 1_790_000_000_000
 
 /** Pans that imaginary kitchens have; invented sizes. */
 const PANS: readonly ChosenPan[] = [
-  { id: 'a', name: 'A', material: 'steel', innerDiameterMm: 260, depthMm: 75, massG: 1300, massOrigin: 'weighed', coated: false },
-  { id: 'b', name: 'B', material: 'aluminium', innerDiameterMm: 240, depthMm: 80, massG: 900, massOrigin: 'weighed', coated: false },
-  { id: 'c', name: 'C', material: 'cast-iron', innerDiameterMm: 280, depthMm: 70, massG: 2400, massOrigin: 'weighed', coated: false },
-  { id: 'd', name: 'D', material: 'steel', innerDiameterMm: 220, depthMm: 90, massG: 1100, massOrigin: 'weighed', coated: false },
+  {
+    id: 'a',
+    name: 'A',
+    material: 'steel',
+    innerDiameterMm: 260,
+    depthMm: 75,
+    massG: 1300,
+    massOrigin: 'weighed',
+    coated: false,
+  },
+  {
+    id: 'b',
+    name: 'B',
+    material: 'aluminium',
+    innerDiameterMm: 240,
+    depthMm: 80,
+    massG: 900,
+    massOrigin: 'weighed',
+    coated: false,
+  },
+  {
+    id: 'c',
+    name: 'C',
+    material: 'cast-iron',
+    innerDiameterMm: 280,
+    depthMm: 70,
+    massG: 2400,
+    massOrigin: 'weighed',
+    coated: false,
+  },
+  {
+    id: 'd',
+    name: 'D',
+    material: 'steel',
+    innerDiameterMm: 220,
+    depthMm: 90,
+    massG: 1100,
+    massOrigin: 'weighed',
+    coated: false,
+  },
 ]
 
 /**
@@ -50,7 +86,11 @@ export function normal(uniform: Uniform): number {
 export function drawHousehold(uniform: Uniform): Household {
   const spread = (name: string): number => firstBelief().entries.find(entry => entry.name === name)!.spread
   const lasting = Math.sqrt(spread('mainFire') ** 2 - daySpread('mainFire') ** 2)
-  return { level: lasting * normal(uniform), ladder: spread('mainLadder') * normal(uniform), normals: fillNormal(new Float64Array(MEMBER_NAMES.length), uniform) }
+  return {
+    level: lasting * normal(uniform),
+    ladder: spread('mainLadder') * normal(uniform),
+    normals: fillNormal(new Float64Array(MEMBER_NAMES.length), uniform),
+  }
 }
 
 /**
@@ -71,10 +111,16 @@ export function truthOfDay(household: Household, plan: CookPlan, watts: number, 
 }
 
 /** What is cooked, on which marks, in which pan. */
-export interface Occasion { readonly dish: Dish, readonly baseG: number, readonly pan: ChosenPan, readonly flames: Readonly<Record<string, string>> }
+export interface Occasion {
+  readonly dish: Dish
+  readonly baseG: number
+  readonly pan: ChosenPan
+  readonly flames: Readonly<Record<string, string>>
+}
 
 /**
- * Draws what is cooked: amount, pan, and marks up to one away from those a dish asks for (below it nothing would brown).
+ * Draws what is cooked: amount, pan, and marks up to one away from those a dish asks for (below it nothing would
+ * brown).
  *
  * @param dish with its stages
  * @param uniform source of chance
@@ -113,7 +159,9 @@ export function planOf(occasion: Occasion, evidence: readonly Evidence[], seed: 
   const inPan = new Set(mainLine(dish).map(stage => stage.vessel))
   return planCook(`judge-${seed}`, {
     dish, baseG: occasion.baseG, ingredients: INGREDIENTS, cup: FIRST_KITCHEN.measures[0]!,
-    pans: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, inPan.has(vessel.id) ? pan : FIRST_KITCHEN.pans[1]!])),
+    pans: Object.fromEntries(
+      dish.vessels.map(vessel => [vessel.id, inPan.has(vessel.id) ? pan : FIRST_KITCHEN.pans[1]!]),
+    ),
     fires: Object.fromEntries(dish.vessels.map(vessel => [vessel.id, inPan.has(vessel.id) ? main! : beside!])),
     flames: occasion.flames, people: 8, firstBelief: firstBelief(), evidence, seed, airC: 26, altitudeM: 300,
   }, COOKED_AT)

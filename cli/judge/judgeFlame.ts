@@ -42,7 +42,12 @@ export interface Ended { readonly reached: boolean, readonly burnt: boolean }
  * @param uniform source of chance
  * @returns how both ended; null where the dish is not roasted to a colour
  */
-export function judgeFlame(dish: Dish, members: number, seed: number, uniform: Uniform): { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended } | null {
+export function judgeFlame(
+  dish: Dish,
+  members: number,
+  seed: number,
+  uniform: Uniform,
+): { readonly met: boolean; readonly planned: Ended; readonly fixed: Ended } | null {
   const step = wantedStep(dish)
   if (step === null) return null
   const occasion = { ...drawOccasion(dish, uniform), flames: {} }
@@ -54,34 +59,56 @@ export function judgeFlame(dish: Dish, members: number, seed: number, uniform: U
   const wish: FlameWish = { step, patienceS, risk: RISK }
   const { advised, met } = planFlames(plan, wish)
   const noise = [normal(uniform), normal(uniform)] as const
-  return { met, planned: cook(plan, truth, advised.turns, wish, noise, members), fixed: cook(plan, truth, advised.turns.slice(0, 1), wish, noise, members) }
+  return {
+    met,
+    planned: cook(plan, truth, advised.turns, wish, noise, members),
+    fixed: cook(plan, truth, advised.turns.slice(0, 1), wish, noise, members),
+  }
 }
 
 function wantedStep(dish: Dish): ColourStep | null {
-  const stage = mainLine(dish).findLast(one => one.does === 'roast' && 'sign' in one.until && ROAST_SIGNS.includes(SIGN[one.until.sign as keyof typeof SIGN]))
+  const stage = mainLine(dish).findLast(
+    one =>
+      one.does === 'roast' && 'sign' in one.until && ROAST_SIGNS.includes(SIGN[one.until.sign as keyof typeof SIGN]),
+  )
   return COLOUR_STEPS.find(step => stage && 'sign' in stage.until && stage.until.sign === step) ?? null
 }
 
 /**
- * Cooks by the schedule: taps the two steps before the wanted one noisily, turns the flame at the tap that is
- * its cue or, where that is late, when the forecast says that it is due, and ends when the forecast says that the roast is
+ * Cooks by the schedule: taps the two steps before the wanted one noisily, turns the flame at the tap that is its cue
+ * or, where that is late, when the forecast says that it is due, and ends when the forecast says that the roast is
  * likeliest right.
  */
-function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], wish: FlameWish, noise: readonly [number, number], members: number): Ended {
+function cook(
+  plan: CookPlan,
+  truth: MemberValues,
+  turns: readonly FlameTurn[],
+  wish: FlameWish,
+  noise: readonly [number, number],
+  members: number,
+): Ended {
   const k = roastIndex(plan)
   const stage = mainLine(plan.dish)[k]!
   const own: CookPlan = { ...plan, flames: { ...plan.flames, [stage.id]: turns[0]!.mark } }
   const seen: Observation[] = storyUpTo(own, truth, k)
   const fromS = seen.at(-1)!.deviceTime / 1000
-  const turned = (timeS: number, flame: string): void => void seen.push(mark(20 + seen.length, timeS, 'flame.changed', { vessel: stage.vessel, mark: flame }))
+  const turned = (timeS: number, flame: string): void =>
+    void seen.push(mark(20 + seen.length, timeS, 'flame.changed', { vessel: stage.vessel, mark: flame }))
   let nowS = fromS
   const taps = tapsOf(wish)
   for (const cue of ROAST_STEPS.filter(one => taps.includes(one) || turns.some(turn => turn.cue === one))) {
     const i = taps.indexOf(cue)
-    const tapAt = (): number => Math.max(nowS + 5, fromS + (happens(own, truth, seen).signs[SIGN[cue]]! - fromS) * Math.exp(TAP * (noise[i] ?? 0)))
+    const tapAt = (): number =>
+      Math.max(
+        nowS + 5,
+        fromS + (happens(own, truth, seen).signs[SIGN[cue]]! - fromS) * Math.exp(TAP * (noise[i] ?? 0)),
+      )
     const turn = turns.find(one => one.cue === cue)
-    const dueS = turn && turn.mark !== 'off' ? roastDue(own, seen, nowS, wish, members).due[cue] ?? Number.POSITIVE_INFINITY : Number.POSITIVE_INFINITY
-    if (turn && (i < 0 || dueS < tapAt())) turned(nowS = Math.max(nowS + 1, dueS), turn.mark)
+    const dueS =
+      turn && turn.mark !== 'off'
+        ? (roastDue(own, seen, nowS, wish, members).due[cue] ?? Number.POSITIVE_INFINITY)
+        : Number.POSITIVE_INFINITY
+    if (turn && (i < 0 || dueS < tapAt())) turned((nowS = Math.max(nowS + 1, dueS)), turn.mark)
     if (i < 0) continue
     const tapS = tapAt()
     if (!Number.isFinite(tapS)) break
@@ -98,7 +125,9 @@ function cook(plan: CookPlan, truth: MemberValues, turns: readonly FlameTurn[], 
   return { reached: !burnt && Math.abs(shown - ROAST_SIGNS.indexOf(SIGN[wish.step])) <= 1, burnt }
 }
 
-/** What is tapped: the two steps before the wanted one; the aroma and the palest colour itself, where that is wanted. */
+/**
+ * What is tapped: the two steps before the wanted one; the aroma and the palest colour itself, where that is wanted.
+ */
 function tapsOf({ step }: FlameWish): readonly RoastStep[] {
   const at = Math.max(2, ROAST_STEPS.indexOf(step))
   return ROAST_STEPS.slice(at - 2, at)
@@ -107,7 +136,11 @@ function tapsOf({ step }: FlameWish): readonly RoastStep[] {
 /** The stages before the roast, each begun when the last one's sign showed. */
 function storyUpTo(plan: CookPlan, truth: MemberValues, k: number): Observation[] {
   const record = ensembleOf(plan, truth, [])
-  return mainLine(plan.dish).slice(0, k + 1).map((stage, i) => mark(i, record.starts[i]!, i === 0 ? 'cook.started' : 'stage.began', i === 0 ? {} : { stage: stage.id }))
+  return mainLine(plan.dish)
+    .slice(0, k + 1)
+    .map((stage, i) =>
+      mark(i, record.starts[i]!, i === 0 ? 'cook.started' : 'stage.began', i === 0 ? {} : { stage: stage.id }),
+    )
 }
 
 /** What the roast does if nobody ends it. */
@@ -117,9 +150,15 @@ function happens(plan: CookPlan, truth: MemberValues, seen: readonly Observation
 
 function ensembleOf(plan: CookPlan, truth: MemberValues, seen: readonly Observation[], only?: number): EnsembleRecord {
   const whole = compileProgram(plan, replay(plan, seen), 0)
-  const program = only === undefined
-    ? whole
-    : { ...whole, stages: whole.stages.slice(0, only + 1).map((one, i) => (i === only ? { ...one, sign: SIGN.burnt, watches: [...ROAST_SIGNS, SIGN.flecks] } : one)) }
+  const program =
+    only === undefined
+      ? whole
+      : {
+          ...whole,
+          stages: whole.stages
+            .slice(0, only + 1)
+            .map((one, i) => (i === only ? { ...one, sign: SIGN.burnt, watches: [...ROAST_SIGNS, SIGN.flecks] } : one)),
+        }
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   simulate(program, truth, record, 0)
   return record

@@ -23,13 +23,19 @@ export interface Slice {
 }
 
 /** What a slice found. */
-export interface SliceResult { readonly slice: Slice, readonly verdicts: readonly Verdict[], readonly flames: readonly { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended }[] }
+export interface SliceResult {
+  readonly slice: Slice
+  readonly verdicts: readonly Verdict[]
+  readonly flames: readonly { readonly met: boolean; readonly planned: Ended; readonly fixed: Ended }[]
+}
 
 /** Every so many cooks the finished weight is judged as well. */
 const WEIGHS_EVERY = 6
 const known = new Map<string, Dish>()
 
-/** The starter dish of a number: families in turn, and the dishes of each in turn, with the usual minutes of its world. */
+/**
+ * The starter dish of a number: families in turn, and the dishes of each in turn, with the usual minutes of its world.
+ */
 function dishOf(i: number, world: Slice['world'], step: Program['step']): Dish {
   const family = FAMILY_IDS[i % FAMILY_IDS.length]!
   const cards = STARTER_DISHES.filter(card => card.family === family)
@@ -58,7 +64,14 @@ export function judgeSlice(slice: Slice): SliceResult {
   return { slice, flames: [], verdicts: numbers.flatMap((i) => {
     const uniform = seededRandom(10_000 + i)
     const weighs = slice.world === 'own' && i % WEIGHS_EVERY === 0
-    const verdict = judgeCook(drawOccasion(dishOf(i, slice.world, step), uniform), step, slice.members, 500 + i, weighs, uniform)
+    const verdict = judgeCook(
+      drawOccasion(dishOf(i, slice.world, step), uniform),
+      step,
+      slice.members,
+      500 + i,
+      weighs,
+      uniform,
+    )
     return verdict ? [verdict] : []
   }) }
 }

@@ -12,8 +12,8 @@ import { drawHousehold, drawOccasion, planOf, truthOfDay } from './household'
 const KITCHENS = 41
 
 /**
- * The usual minutes of a dish in a world: the median of each stage over many kitchens that cook its usual amount. This is
- * what common kitchen knowledge of that world would settle on; forecast and rivals are given the same.
+ * The usual minutes of a dish in a world: the median of each stage over many kitchens that cook its usual amount. This
+ * is what common kitchen knowledge of that world would settle on; forecast and rivals are given the same.
  *
  * @param dish with its stages
  * @param step laws of the world
@@ -35,6 +35,8 @@ export function withUsualMinutes(dish: Dish, step: Program['step'], seed: number
     })
   }
   const median = (values: number[]): number => values.sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? 0
-  const minutes = Object.fromEntries(line.flatMap((stage, k) => (lasts[k]!.length > 0 ? [[stage.id, Math.max(0.2, median(lasts[k]!))]] : [])))
+  const minutes = Object.fromEntries(
+    line.flatMap((stage, k) => (lasts[k]!.length > 0 ? [[stage.id, Math.max(0.2, median(lasts[k]!))]] : [])),
+  )
   return { ...dish, usual: { ...dish.usual, minutes: { ...dish.usual.minutes, ...minutes } } }
 }

@@ -35,8 +35,13 @@ export function judgeTries(day: Day, bare: Starts): JudgedTries | null {
     if (!tried || !told.plan || Object.values(told.plan.late).some(late => late > 0)) return null
     const span = Object.values(planCost(day, bare).spans).reduce((sum, one) => sum + one, 0)
     return {
-      tries: tried.tries, lateMeals: tried.lateMeals / tried.meals, coldPours: tried.coldPours / Math.max(1, tried.pours), waitedBases: tried.waitedBases / Math.max(1, tried.pours),
-      longer: tried.spanMin / span, bareLateTries: simulateDay(day, bare, day, tried.tries, seededRandom(1)).lateTries / tried.tries, padded: told.plan.starts,
+      tries: tried.tries,
+      lateMeals: tried.lateMeals / tried.meals,
+      coldPours: tried.coldPours / Math.max(1, tried.pours),
+      waitedBases: tried.waitedBases / Math.max(1, tried.pours),
+      longer: tried.spanMin / span,
+      bareLateTries: simulateDay(day, bare, day, tried.tries, seededRandom(1)).lateTries / tried.tries,
+      padded: told.plan.starts,
     }
   }
   return null

@@ -10,14 +10,22 @@ import { judgeTries } from './judgeTries'
 
 describe('an invented day', () => {
   it('is the same for the same seed, another for another, and has nothing wrong with it', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 1, max: 24 }), fc.integer({ min: 1, max: 3 }), (seed, dishes, days) => {
-      const day = inventDay(seed, dishes, days)
-      expect(inventDay(seed, dishes, days)).toEqual(day)
-      expect(day.dishes).toHaveLength(dishes)
-      expect(day.meals.length).toBeGreaterThanOrEqual(days)
-      // A heavy pan may be the large one; all else that is needed is there.
-      expect(checkDay(day)).toEqual([])
-    }), { numRuns: 60, seed: 4 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.integer({ min: 1, max: 24 }),
+        fc.integer({ min: 1, max: 3 }),
+        (seed, dishes, days) => {
+          const day = inventDay(seed, dishes, days)
+          expect(inventDay(seed, dishes, days)).toEqual(day)
+          expect(day.dishes).toHaveLength(dishes)
+          expect(day.meals.length).toBeGreaterThanOrEqual(days)
+          // A heavy pan may be the large one; all else that is needed is there.
+          expect(checkDay(day)).toEqual([])
+        },
+      ),
+      { numRuns: 60, seed: 4 },
+    )
     expect(inventDay(1, 6)).not.toEqual(inventDay(2, 6))
   })
 })
@@ -32,8 +40,20 @@ describe('the judge of plans', () => {
     for (const day of days) writeFileSync(join(folder, `${day.id}.json`), JSON.stringify(day))
     const alone = judgePlans(folder, 20, false)
     expect(alone.days.map(day => day.id)).toEqual(days.map(day => day.id).sort())
-    expect(alone.summary).toMatchObject({ days: 2, planned: 2, proven: 2, breaches: 0, bestAtEnd: 0, belowBest: 0, medianGap: 0 })
-    const instances = alone.days.map(day => ({ id: day.id, best: day.cost! + (day.id === days[0]!.id ? 5 : 0), plan: day.plan }))
+    expect(alone.summary).toMatchObject({
+      days: 2,
+      planned: 2,
+      proven: 2,
+      breaches: 0,
+      bestAtEnd: 0,
+      belowBest: 0,
+      medianGap: 0,
+    })
+    const instances = alone.days.map(day => ({
+      id: day.id,
+      best: day.cost! + (day.id === days[0]!.id ? 5 : 0),
+      plan: day.plan,
+    }))
     writeFileSync(join(folder, 'best.json'), JSON.stringify({ instances }))
     expect(judgePlans(folder, 20, false).summary).toMatchObject({ days: 2, bestAtEnd: 2, belowBest: 1 })
   })
@@ -47,15 +67,21 @@ describe('the judge of plans', () => {
     const day = inventDay(3, 2)
     const judged = judgeDay({ ...day, cooks: 0 })
     expect(judged).toMatchObject({ cost: null, proven: false, plan: {} })
-    expect(judged.breaches).toContain(`no-hands ${day.id}: Nobody is there to cook. The day is kept; add somebody under Hands.`)
+    expect(judged.breaches).toContain(
+      `no-hands ${day.id}: Nobody is there to cook. The day is kept; add somebody under Hands.`,
+    )
   })
 
   it('says what of a day cannot be had together where no plan fits', () => {
     const day = inventDay(3, 2)
     const [step] = Object.keys(judgeDay(day).plan)
     const wishes = [{ kind: 'pin' as const, step: step!, start: day.now - 60 }]
-    expect(judgeDay({ ...day, wishes }).breaches).toEqual([expect.stringMatching(/^These cannot be had together: .*the time that was wished for .*give one of them up/)])
-    expect(judgeDay({ ...day, away: [{ cook: 'all', from: 0, to: day.horizon + 5000, why: 'sleep' }] }).breaches).toEqual(['What stands against this day: the hours of sleep. The day is kept; change that.'])
+    expect(judgeDay({ ...day, wishes }).breaches).toEqual([
+      expect.stringMatching(/^These cannot be had together: .*the time that was wished for .*give one of them up/),
+    ])
+    expect(
+      judgeDay({ ...day, away: [{ cook: 'all', from: 0, to: day.horizon + 5000, why: 'sleep' }] }).breaches,
+    ).toEqual(['What stands against this day: the hours of sleep. The day is kept; change that.'])
   })
 
   it('tries a plan with room, and finds it sounder than the bare one, for a day somewhat longer', () => {
@@ -72,7 +98,17 @@ describe('the judge of plans', () => {
 
   it('counts gaps against what plans cost, the middle one, and tries as a mean over the days', () => {
     const one = (id: string, cost: number, bound: number, late: number): JudgedDay => ({
-      id, cost, bound, proven: cost === bound, seconds: 1, firstS: 0.1, costAt: { 0.5: cost, 2: cost }, best: null, late: {}, breaches: [], plan: {},
+      id,
+      cost,
+      bound,
+      proven: cost === bound,
+      seconds: 1,
+      firstS: 0.1,
+      costAt: { 0.5: cost, 2: cost },
+      best: null,
+      late: {},
+      breaches: [],
+      plan: {},
       tried: { tries: 400, lateMeals: late, coldPours: 0, waitedBases: 0, longer: 1.1, bareLateTries: 0.5, padded: {} },
     })
     const summary = summaryOf([one('a', 100, 90, 0), one('b', 100, 100, 0.02), one('c', 200, 100, 0.04)])

@@ -1,4 +1,5 @@
-// npm run bench [-- --json] [-- --no-page]: speed figures with their ratio to a floor or a rival measured in the same run.
+// npm run bench [-- --json] [-- --no-page]: speed figures with their ratio to a floor or a rival measured in the same
+// run.
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -47,8 +48,20 @@ function simulation(): Figure[] {
   })
   if (!Number.isFinite(sink)) throw new RangeError('bench')
   return [
-    { name: 'one 30-minute cook simulated', value: one, unit: 'ms', ratio: one / floor, limit: 'ratio to the same equations of one vessel in a tight loop <= 4' },
-    { name: '1000-member ensemble', value: thousand, unit: 'ms', ratio: thousand / (1000 * floor), limit: 'ratio to 1000 tight loops <= 5' },
+    {
+      name: 'one 30-minute cook simulated',
+      value: one,
+      unit: 'ms',
+      ratio: one / floor,
+      limit: 'ratio to the same equations of one vessel in a tight loop <= 4',
+    },
+    {
+      name: '1000-member ensemble',
+      value: thousand,
+      unit: 'ms',
+      ratio: thousand / (1000 * floor),
+      limit: 'ratio to 1000 tight loops <= 5',
+    },
   ]
 }
 
@@ -59,25 +72,50 @@ async function saving(): Promise<Figure> {
   const run = (sql: string, values: unknown[] = []): Promise<void> =>
     new Promise((resolve, reject) => raw.run(sql, values, error => (error ? reject(error) : resolve())))
   for (const pragma of ['journal_mode = WAL', 'synchronous = FULL']) await run(`PRAGMA ${pragma}`)
-  await run('CREATE TABLE o (place INTEGER PRIMARY KEY AUTOINCREMENT, stream TEXT, id TEXT, device TEXT, number INT, device_time INT, sent_at INT, received_at INT, kind TEXT, payload TEXT)')
+  await run(
+    'CREATE TABLE o (place INTEGER PRIMARY KEY AUTOINCREMENT, stream TEXT, id TEXT, device TEXT, number INT, device_time INT, sent_at INT, received_at INT, kind TEXT, payload TEXT)',
+  )
   await run('CREATE UNIQUE INDEX u ON o (stream, id)')
   const ours: number[] = []
   const theirs: number[] = []
   for (let i = 0; i < 400; i++) {
     let start = performance.now()
-    await hearth.append('s', { sentAt: 1, observations: [{ id: `a${i}`, device: 'd', number: i, deviceTime: i, kind: 'note', payload: { text: 'golden' } }] })
+    await hearth.append('s', {
+      sentAt: 1,
+      observations: [{ id: `a${i}`, device: 'd', number: i, deviceTime: i, kind: 'note', payload: { text: 'golden' } }],
+    })
     ours.push(performance.now() - start)
     start = performance.now()
-    await run('INSERT OR IGNORE INTO o (stream, id, device, number, device_time, sent_at, received_at, kind, payload) VALUES (?,?,?,?,?,?,?,?,?)', ['s', `a${i}`, 'd', i, i, 1, 2, 'note', '{"text":"golden"}'])
+    await run(
+      'INSERT OR IGNORE INTO o (stream, id, device, number, device_time, sent_at, received_at, kind, payload) VALUES (?,?,?,?,?,?,?,?,?)',
+      ['s', `a${i}`, 'd', i, i, 1, 2, 'note', '{"text":"golden"}'],
+    )
     theirs.push(performance.now() - start)
   }
   await hearth.close()
   await new Promise<void>(resolve => raw.close(() => resolve()))
   rmSync(folder, { recursive: true, force: true })
   const value = median(ours)
-  return { name: 'saving one observation', value, unit: 'ms', ratio: value / median(theirs), limit: 'ratio to a raw insert with the same durability <= 6' }
+  return {
+    name: 'saving one observation',
+    value,
+    unit: 'ms',
+    ratio: value / median(theirs),
+    limit: 'ratio to a raw insert with the same durability <= 6',
+  }
 }
 
-const figures: Figure[] = [...simulation(), ...forecasting(), ...measuring(), ...planning(), await saving(), ...(process.argv.includes('--no-page') ? [] : [...await dragging(), ...await firstView()])]
+const figures: Figure[] = [
+  ...simulation(),
+  ...forecasting(),
+  ...measuring(),
+  ...planning(),
+  await saving(),
+  ...(process.argv.includes('--no-page') ? [] : [...(await dragging()), ...(await firstView())]),
+]
 if (process.argv.includes('--json')) console.log(JSON.stringify(figures, null, 2))
-else for (const one of figures) console.log(`${one.name}: ${one.value.toPrecision(4)} ${one.unit}${one.ratio === null ? '' : `, ratio ${one.ratio.toFixed(2)}`} (${one.limit})`)
+else
+  for (const one of figures)
+    console.log(
+      `${one.name}: ${one.value.toPrecision(4)} ${one.unit}${one.ratio === null ? '' : `, ratio ${one.ratio.toFixed(2)}`} (${one.limit})`,
+    )

@@ -15,8 +15,14 @@ function buildEmpty(): string {
   mkdirSync(join(folder, 'app'))
   symlinkSync(resolve('node_modules'), join(folder, 'node_modules'))
   writeFileSync(join(folder, 'package.json'), '{"name":"empty","private":true,"type":"module"}')
-  writeFileSync(join(folder, 'nuxt.config.ts'), `export default defineNuxtConfig({ ssr: false, telemetry: false, devtools: { enabled: false }, compatibilityDate: '2026-01-01', modules: ['@element-plus/nuxt'], nitro: { compressPublicAssets: { gzip: true } } })`)
-  writeFileSync(join(folder, 'app', 'app.vue'), '<template><main><el-button type="primary">One</el-button><el-input model-value="two" /><el-select model-value="three"><el-option value="three" label="three" /></el-select></main></template>')
+  writeFileSync(
+    join(folder, 'nuxt.config.ts'),
+    `export default defineNuxtConfig({ ssr: false, telemetry: false, devtools: { enabled: false }, compatibilityDate: '2026-01-01', modules: ['@element-plus/nuxt'], nitro: { compressPublicAssets: { gzip: true } } })`,
+  )
+  writeFileSync(
+    join(folder, 'app', 'app.vue'),
+    '<template><main><el-button type="primary">One</el-button><el-input model-value="two" /><el-select model-value="three"><el-option value="three" label="three" /></el-select></main></template>',
+  )
   execFileSync(resolve('node_modules/.bin/nuxt'), ['build'], { cwd: folder, stdio: 'ignore' })
   return folder
 }
@@ -62,14 +68,33 @@ async function measure(root: string, selector: string): Promise<View> {
  * @returns three figures
  */
 export async function firstView(root = '.'): Promise<Figure[]> {
-  if (!existsSync(`${root}/.output/server/index.mjs`)) execFileSync(resolve('node_modules/.bin/nuxt'), ['build'], { stdio: 'ignore' })
+  if (!existsSync(`${root}/.output/server/index.mjs`))
+    execFileSync(resolve('node_modules/.bin/nuxt'), ['build'], { stdio: 'ignore' })
   const empty = buildEmpty()
   const rival = await measure(empty, 'button')
   const ours = await measure(root, '.dish h2')
   rmSync(empty, { recursive: true, force: true })
   return [
-    { name: 'first view, bytes without fonts', value: ours.bytes / 1000, unit: 'kB', ratio: ours.bytes / rival.bytes, limit: 'ratio to an empty Nuxt and Element Plus page <= 1.5' },
-    { name: 'first view, time', value: ours.ms, unit: 'ms', ratio: ours.ms / rival.ms, limit: 'ratio to an empty Nuxt and Element Plus page <= 1.5' },
-    { name: 'first view, Latin fonts', value: ours.fonts / 1000, unit: 'kB', ratio: null, limit: 'Latin fonts <= 150 kB' },
+    {
+      name: 'first view, bytes without fonts',
+      value: ours.bytes / 1000,
+      unit: 'kB',
+      ratio: ours.bytes / rival.bytes,
+      limit: 'ratio to an empty Nuxt and Element Plus page <= 1.5',
+    },
+    {
+      name: 'first view, time',
+      value: ours.ms,
+      unit: 'ms',
+      ratio: ours.ms / rival.ms,
+      limit: 'ratio to an empty Nuxt and Element Plus page <= 1.5',
+    },
+    {
+      name: 'first view, Latin fonts',
+      value: ours.fonts / 1000,
+      unit: 'kB',
+      ratio: null,
+      limit: 'Latin fonts <= 150 kB',
+    },
   ]
 }

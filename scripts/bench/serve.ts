@@ -11,7 +11,26 @@ import { freePort } from '../../test/support/freePort'
  */
 export async function serve(root: string, data: string): Promise<{ readonly port: number, end(): void }> {
   const port = await freePort()
-  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], { env: { ...process.env, NITRO_PORT: String(port), PORT: String(port), HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', HEARTH_DATA: data }, stdio: 'ignore' })
-  for (let i = 0; i < 100 && !(await fetch(`http://127.0.0.1:${port}/`).then(one => one.ok, () => false)); i++) await new Promise(done => setTimeout(done, 100))
+  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
+    env: {
+      ...process.env,
+      NITRO_PORT: String(port),
+      PORT: String(port),
+      HOST: '127.0.0.1',
+      NITRO_HOST: '127.0.0.1',
+      HEARTH_DATA: data,
+    },
+    stdio: 'ignore',
+  })
+  for (
+    let i = 0;
+    i < 100
+    && !(await fetch(`http://127.0.0.1:${port}/`).then(
+      one => one.ok,
+      () => false,
+    ));
+    i++
+  )
+    await new Promise(done => setTimeout(done, 100))
   return { port, end: () => void server.kill('SIGKILL') }
 }

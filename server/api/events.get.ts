@@ -5,15 +5,20 @@ import { parse, route } from '../http/route'
 
 /**
  * Pushes what is appended to streams and the revisions of days, as server-sent events: all that a page follows over one
- * connection, for a browser opens no more than six to one house (RFC 9112, 9.4, leaves the number to it). Who comes back gets
- * what was missed.
+ * connection, for a browser opens no more than six to one house (RFC 9112, 9.4, leaves the number to it). Who comes
+ * back gets what was missed.
  */
 export default route(async (hearth, event) => {
   const { stream, spread, after } = getQuery(event)
-  const followed = parse(FollowedSchema, { stream: listOf(stream), spread: listOf(spread), after: typeof after === 'string' ? Number(after) : null })
+  const followed = parse(FollowedSchema, {
+    stream: listOf(stream),
+    spread: listOf(spread),
+    after: typeof after === 'string' ? Number(after) : null,
+  })
   const from = lastIdOf(event) ?? followed.after
   const streams = [...new Set(followed.stream)]
-  // Up to here nothing is missing of any stream: a page that is cut off while it is told what it missed asks from here again.
+  // Up to here nothing is missing of any stream: a page that is cut off while it is told what it missed asks from here
+  // again.
   let [sure, newest, caughtUp] = [from, from ?? 0, from === null]
   const stops: (() => void)[] = []
   const stop = (): void => stops.splice(0).forEach(each => each())
@@ -23,9 +28,11 @@ export default route(async (hearth, event) => {
     if (caughtUp) sure = newest
     pushing.push(sure, JSON.stringify({ stream: of, observations }))
   }
-  const tellRevision = (id: string, revision: number): void => pushing.push(sure, JSON.stringify({ spread: id, revision }))
+  const tellRevision = (id: string, revision: number): void =>
+    pushing.push(sure, JSON.stringify({ spread: id, revision }))
   for (const id of streams) stops.push(hearth.streams.follow(id, observations => tell(id, observations)))
-  for (const id of new Set(followed.spread)) stops.push(hearth.spreads.follow(id, day => tellRevision(id, day.revision)))
+  for (const id of new Set(followed.spread))
+    stops.push(hearth.spreads.follow(id, day => tellRevision(id, day.revision)))
   if (event.node.res.closed) return stop()
   for (const id of new Set(followed.spread)) tellRevision(id, await hearth.spreads.revision(id))
   if (from === null) return

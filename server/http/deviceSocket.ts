@@ -39,11 +39,17 @@ export interface DeviceSockets {
   end(): void
 }
 
-interface Peer { readonly neighbour: string, readonly session: string | null, readonly socket: WebSocket, here: boolean }
+interface Peer {
+  readonly neighbour: string
+  readonly session: string | null
+  readonly socket: WebSocket
+  here: boolean
+}
 
 /**
- * Where devices speak: JSON lines, answered line by line in order; see docs/formats.md. Only the one address is upgraded, and
- * only what the door lets in. A device that sends faster than it is answered, or does not read, is closed.
+ * Where devices speak: JSON lines, answered line by line in order; see docs/formats.md. Only the one address is
+ * upgraded, and only what the door lets in. A device that sends faster than it is answered, or does not read, is
+ * closed.
  *
  * @returns the connections
  */
@@ -63,7 +69,8 @@ export function deviceSockets(): DeviceSockets {
     if (request.method !== 'GET' || plainPath(request.url) !== SOCKET_PATH) return 'not-found'
     return atTheDoor(request)
   }
-  const isFull = (neighbour: string): boolean => peers.size >= MOST_DEVICES || [...peers].filter(one => one.neighbour === neighbour).length >= MOST_OF_ONE
+  const isFull = (neighbour: string): boolean =>
+    peers.size >= MOST_DEVICES || [...peers].filter(one => one.neighbour === neighbour).length >= MOST_OF_ONE
   return {
     async upgrade(request, socket, head) {
       const gone = (): void => void socket.destroy()
@@ -122,11 +129,14 @@ function hearing(socket: WebSocket): void {
 function turnAway(socket: Duplex, code: ProblemCode): void {
   const { status, title, detail } = PROBLEMS[code]
   const body = JSON.stringify({ type: `about:blank#${code}`, title, status, code, detail, fields: [] })
-  socket.end(`HTTP/1.1 ${status} ${title}\r\nconnection: close\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\n\r\n${body}`)
+  socket.end(
+    `HTTP/1.1 ${status} ${title}\r\nconnection: close\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\n\r\n${body}`,
+  )
 }
 
 /**
- * A message of a device: one or more lines of JSON. Each is answered by a line: what was taken, or what is wrong with it.
+ * A message of a device: one or more lines of JSON. Each is answered by a line: what was taken, or what is wrong with
+ * it.
  *
  * @param wire the connection; who it is, is kept in it
  * @param text what it sent
@@ -152,11 +162,23 @@ async function hearLine(wire: DeviceWire, line: string): Promise<void> {
     wire.hello = parsed.data
     return wire.send({ type: 'welcome', device: parsed.data.device })
   }
-  if (!wire.hello) return wire.send({ ...problem('body-not-understood'), fields: [{ path: 'type', message: 'hello comes first' }] })
+  if (!wire.hello)
+    return wire.send({ ...problem('body-not-understood'), fields: [{ path: 'type', message: 'hello comes first' }] })
   const { device, kind, name, cook, vessel } = wire.hello
   try {
     const { devices } = await theHearth()
-    wire.send({ type: 'taken', ...await devices.take({ device, kind, name, cook, vessel, sentAt: parsed.data.sentAt, readings: parsed.data.readings }) })
+    wire.send({
+      type: 'taken',
+      ...(await devices.take({
+        device,
+        kind,
+        name,
+        cook,
+        vessel,
+        sentAt: parsed.data.sentAt,
+        readings: parsed.data.readings,
+      })),
+    })
   }
   catch (error) {
     console.error(error)

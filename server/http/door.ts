@@ -14,9 +14,9 @@ const requests = new RateLimiterMemory({ points: MOST_REQUESTS, duration: 10 })
 export const SOCKET_PATH = '/api/devices/socket'
 
 /**
- * All that needs no session: the files of the shell, the pages it draws, how the house stands, entering it, and whether the
- * hearth is well. Everything else asks, known to the router or not. An address is matched as the router matches it: only
- * one spelling of each is let through at all (`plainPath`).
+ * All that needs no session: the files of the shell, the pages it draws, how the house stands, entering it, and whether
+ * the hearth is well. Everything else asks, known to the router or not. An address is matched as the router matches it:
+ * only one spelling of each is let through at all (`plainPath`).
  */
 const OPEN: Readonly<Record<string, readonly RegExp[]>> = {
   GET: [
@@ -29,7 +29,10 @@ const OPEN: Readonly<Record<string, readonly RegExp[]>> = {
   POST: [/^\/api\/house\/enter$/],
 }
 
-/** What takes something away for good, or puts all in another's place: a device that has entered is asked again who it is. */
+/**
+ * What takes something away for good, or puts all in another's place: a device that has entered is asked again who it
+ * is.
+ */
 const ASKS_AGAIN: Readonly<Record<string, RegExp>> = { DELETE: /^\/api\//, POST: /^\/api\/backup\/restore$/ }
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS'])
@@ -38,8 +41,8 @@ const READS = new Set(['GET', 'HEAD', 'OPTIONS'])
 const passed = new WeakSet<IncomingMessage>()
 
 /**
- * The path of a request in the one spelling that is let through: absolute, without percent signs, backslashes, empty or dot
- * segments. No address of ours needs anything else, and so guard and router can never read one differently.
+ * The path of a request in the one spelling that is let through: absolute, without percent signs, backslashes, empty or
+ * dot segments. No address of ours needs anything else, and so guard and router can never read one differently.
  *
  * @param url of the request line
  * @returns the path without its query; null where it is spelled otherwise
@@ -51,9 +54,9 @@ export function plainPath(url: string | undefined): string | null {
 }
 
 /**
- * What stands against a request or an upgrade, before any route sees it and before its body is read: the name the hearth is
- * called by, where the connection comes from, how the address is spelled, which page asks, and whether the device has
- * entered. What is not on the list of what needs no session asks for one.
+ * What stands against a request or an upgrade, before any route sees it and before its body is read: the name the
+ * hearth is called by, where the connection comes from, how the address is spelled, which page asks, and whether the
+ * device has entered. What is not on the list of what needs no session asks for one.
  *
  * @param request its first line and headers
  * @returns the code of the problem, or null where it may pass
@@ -80,7 +83,8 @@ async function asked(request: IncomingMessage): Promise<ProblemCode | null> {
   if (asker.here === 'machine') return null
   if (isApi && !await requests.consume(sameNeighbour(address)).then(() => true, () => false)) return 'too-fast'
   if (isOpen(method, path)) return null
-  if (asker.here === 'stranger') return await (await theHearth()).house.hasPassphrase() ? 'enter-first' : 'no-passphrase'
+  if (asker.here === 'stranger')
+    return (await (await theHearth()).house.hasPassphrase()) ? 'enter-first' : 'no-passphrase'
   return ASKS_AGAIN[method]?.test(path) && !await isProven(asker) ? 'prove-again' : null
 }
 

@@ -12,7 +12,10 @@ const MOST_OF_ONE = 64
 /** A connection on which nothing moves, and headers that do not come to their end, are let go after so long, ms. */
 const IDLE_MS = 90_000
 const HEADERS_MS = 15_000
-/** What a refused body still sends is let go by for so long, so that the sentence arrives before the connection ends, ms. */
+/**
+ * What a refused body still sends is let go by for so long, so that the sentence arrives before the connection ends,
+ * ms.
+ */
 const LINGER_MS = 3000
 
 /** The server with its door. */
@@ -23,8 +26,8 @@ export interface FrontDoor {
 }
 
 /**
- * The server of the hearth: every request and every upgrade is asked at the door first. Connections are counted, and none
- * holds on for ever: neither one that does not send nor one that does not read.
+ * The server of the hearth: every request and every upgrade is asked at the door first. Connections are counted, and
+ * none holds on for ever: neither one that does not send nor one that does not read.
  *
  * @param listener what lies behind the door
  * @returns the server, not listening yet
@@ -32,7 +35,10 @@ export interface FrontDoor {
 export function frontDoor(listener: RequestListener): FrontDoor {
   const sockets = deviceSockets()
   const of = new Map<string, number>()
-  const server = createServer({ headersTimeout: HEADERS_MS, requestTimeout: 0, keepAliveTimeout: 10_000, connectionsCheckingInterval: 5000 }, (request, response) => void open(request, response, listener))
+  const server = createServer(
+    { headersTimeout: HEADERS_MS, requestTimeout: 0, keepAliveTimeout: 10_000, connectionsCheckingInterval: 5000 },
+    (request, response) => void open(request, response, listener),
+  )
   server.maxConnections = MOST_CONNECTIONS
   server.timeout = IDLE_MS
   server.on('connection', (socket) => {
@@ -41,7 +47,9 @@ export function frontDoor(listener: RequestListener): FrontDoor {
     const count = (of.get(neighbour) ?? 0) + 1
     if (count > MOST_OF_ONE) return void socket.destroy()
     of.set(neighbour, count)
-    socket.on('close', () => (of.get(neighbour) === 1 ? of.delete(neighbour) : of.set(neighbour, (of.get(neighbour) ?? 1) - 1)))
+    socket.on('close', () =>
+      of.get(neighbour) === 1 ? of.delete(neighbour) : of.set(neighbour, (of.get(neighbour) ?? 1) - 1),
+    )
   })
   server.on('upgrade', (request, socket, head) => void sockets.upgrade(request, socket, head))
   return {

@@ -36,7 +36,8 @@ export async function openPushing(hearth: Hearth, event: H3Event, closed: () => 
   const neighbour = sameNeighbour(event.node.req.socket.remoteAddress)
   const { session } = await whoAsks(event)
   // Nothing is waited for from here until it is counted: many may ask at once.
-  if (open.size >= MOST_PUSHINGS || [...open].filter(one => one.neighbour === neighbour).length >= MOST_OF_ONE) throw new HttpProblem('too-many-streams')
+  if (open.size >= MOST_PUSHINGS || [...open].filter(one => one.neighbour === neighbour).length >= MOST_OF_ONE)
+    throw new HttpProblem('too-many-streams')
   if (!heardOf.has(hearth)) {
     heardOf.add(hearth)
     hearth.house.onEnded(endPushings)

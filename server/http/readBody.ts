@@ -5,8 +5,8 @@ import { HttpProblem } from './problem'
 const MOST_MS = 60_000
 
 /**
- * Reads a body into memory, counted while it comes: no more than the limit is ever held. What is refused is not cut off, so
- * that the sentence that says why still arrives; the front door lets go of the connection afterwards.
+ * Reads a body into memory, counted while it comes: no more than the limit is ever held. What is refused is not cut
+ * off, so that the sentence that says why still arrives; the front door lets go of the connection afterwards.
  *
  * @param request where it comes from
  * @param most largest body, bytes

@@ -4,8 +4,8 @@ import { createGzip } from 'node:zlib'
 import { appendResponseHeader, setResponseHeader, type H3Event } from 'h3'
 
 /**
- * Answers with an object whose last member is a long list that is read page by page: nothing waits for all of it, and none of
- * it is held.
+ * Answers with an object whose last member is a long list that is read page by page: nothing waits for all of it, and
+ * none of it is held.
  *
  * @param event the request
  * @param head members before the list
@@ -13,18 +13,27 @@ import { appendResponseHeader, setResponseHeader, type H3Event } from 'h3'
  * @param pages of it
  * @returns what is sent, compressed where the asker can read it so
  */
-export function streamedJson(event: H3Event, head: Readonly<Record<string, unknown>>, name: string, pages: AsyncIterable<readonly unknown[]>): Readable {
-  const text = Readable.from((async function* () {
-    const members = Object.entries(head).map(([key, value]) => `${JSON.stringify(key)}:${JSON.stringify(value)},`).join('')
-    yield `{${members}${JSON.stringify(name)}:[`
-    let between = ''
-    for await (const page of pages) {
-      if (page.length === 0) continue
-      yield between + page.map(one => JSON.stringify(one)).join(',')
-      between = ','
-    }
-    yield ']}'
-  })())
+export function streamedJson(
+  event: H3Event,
+  head: Readonly<Record<string, unknown>>,
+  name: string,
+  pages: AsyncIterable<readonly unknown[]>,
+): Readable {
+  const text = Readable.from(
+    (async function* () {
+      const members = Object.entries(head)
+        .map(([key, value]) => `${JSON.stringify(key)}:${JSON.stringify(value)},`)
+        .join('')
+      yield `{${members}${JSON.stringify(name)}:[`
+      let between = ''
+      for await (const page of pages) {
+        if (page.length === 0) continue
+        yield between + page.map(one => JSON.stringify(one)).join(',')
+        between = ','
+      }
+      yield ']}'
+    })(),
+  )
   setResponseHeader(event, 'content-type', 'application/json')
   appendResponseHeader(event, 'vary', 'accept-encoding')
   const { req, res } = event.node

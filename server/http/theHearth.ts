@@ -30,7 +30,8 @@ const folder = (): string => process.env.HEARTH_DATA ?? '.data'
  * @returns lines of text
  */
 export async function whyNot(error: unknown): Promise<string> {
-  if (error instanceof FolderInUse || error instanceof FolderNotWritable) return `The hearth did not start. ${error.message}`
+  if (error instanceof FolderInUse || error instanceof FolderNotWritable)
+    return `The hearth did not start. ${error.message}`
   const copies = await saidOfCopies(folder(), process.env.HEARTH_COMMAND ?? 'npm start').catch(String)
   return `The hearth did not start. ${error instanceof Error ? error.message : String(error)}\n${copies}`
 }
@@ -54,6 +55,7 @@ async function opened(): Promise<Hearth> {
   void hearth.openCooks.look().catch((error: unknown) => console.error(error))
   if (process.env.HEARTH_FORGET_PASSPHRASE === '1') await hearth.house.forgetPassphrase()
   const first = process.env.HEARTH_PASSPHRASE
-  if (first && first.length >= LEAST_PASSPHRASE && !await hearth.house.hasPassphrase()) await hearth.house.setPassphrase(first, null, null)
+  if (first && first.length >= LEAST_PASSPHRASE && !(await hearth.house.hasPassphrase()))
+    await hearth.house.setPassphrase(first, null, null)
   return hearth
 }

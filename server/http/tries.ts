@@ -13,8 +13,8 @@ const strangers = new RateLimiterMemory({ points: 30, duration: FIVE_MINUTES_S }
 const perDevice = new RateLimiterMemory({ points: 10, duration: FIVE_MINUTES_S })
 
 /**
- * Counts a try at the passphrase. A device that has entered before has tries of its own: guesses of others, even from behind
- * the same address, cannot use them up.
+ * Counts a try at the passphrase. A device that has entered before has tries of its own: guesses of others, even from
+ * behind the same address, cannot use them up.
  *
  * @param hearth knows which device has entered
  * @param event the request

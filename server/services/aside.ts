@@ -10,7 +10,10 @@ import { Refusal } from './refusal'
 /** Where work is done that would hold up the process that serves. */
 export interface Aside {
   /** Works a job out; those of one kind one after the other. */
-  ask<K extends AsideJob['kind']>(job: Extract<AsideJob, { readonly kind: K }>, budgetMs: number): Promise<AsideAnswers[K]>
+  ask<K extends AsideJob['kind']>(
+    job: Extract<AsideJob, { readonly kind: K }>,
+    budgetMs: number,
+  ): Promise<AsideAnswers[K]>
   /** Writes an export; who no longer wants it destroys the stream. */
   out(wish: ExportWish): Readable
   /** Takes a file in, and answers with what came of it. */
@@ -34,7 +37,8 @@ export class AsideFailed extends Error {
  */
 export function inlineAside(file: string): Aside {
   return {
-    ask: async <K extends AsideJob['kind']>(job: Extract<AsideJob, { readonly kind: K }>) => await doJob(file, job) as AsideAnswers[K],
+    ask: async <K extends AsideJob['kind']>(job: Extract<AsideJob, { readonly kind: K }>) =>
+      (await doJob(file, job)) as AsideAnswers[K],
     out: wish => exportStream(file, wish),
     into: (wish, given) => takeFile(file, wish, given),
     end: () => undefined,
@@ -44,12 +48,20 @@ export function inlineAside(file: string): Aside {
 /** A process that had nothing to do for so long ends, ms. */
 const IDLE_MS = 60_000
 
-interface Waiting { readonly job: AsideJob, readonly budgetMs: number, readonly done: (answer: unknown) => void, readonly fail: (error: Error) => void }
-type Reply = { readonly answer: unknown } | { readonly refused: { readonly code: Refusal['code'], readonly about: string } } | { readonly failed: string }
+interface Waiting {
+  readonly job: AsideJob
+  readonly budgetMs: number
+  readonly done: (answer: unknown) => void
+  readonly fail: (error: Error) => void
+}
+type Reply =
+  | { readonly answer: unknown }
+  | { readonly refused: { readonly code: Refusal['code']; readonly about: string } }
+  | { readonly failed: string }
 
 /**
- * Work in processes of their own, one for each kind of job, started when there is something to do. A job that takes longer
- * than its budget ends with its process; the database is only read there, so nothing is lost by it.
+ * Work in processes of their own, one for each kind of job, started when there is something to do. A job that takes
+ * longer than its budget ends with its process; the database is only read there, so nothing is lost by it.
  *
  * @param program the built program that works jobs out
  * @param file the database
@@ -124,7 +136,9 @@ function answerIn(text: string): unknown {
   if (text === '') throw new AsideFailed('ended')
   const reply = JSON.parse(text) as Reply
   if ('answer' in reply) return reply.answer
-  throw 'refused' in reply ? new Refusal(reply.refused.code, reply.refused.about) : new AsideFailed('failed', reply.failed)
+  throw 'refused' in reply
+    ? new Refusal(reply.refused.code, reply.refused.about)
+    : new AsideFailed('failed', reply.failed)
 }
 
 /** One process and what waits for it. */
@@ -169,7 +183,12 @@ class Lane {
       const one = this.running
       this.running = null
       if ('answer' in reply) one?.done(reply.answer)
-      else one?.fail('refused' in reply ? new Refusal(reply.refused.code, reply.refused.about) : new AsideFailed('failed', reply.failed))
+      else
+        one?.fail(
+          'refused' in reply
+            ? new Refusal(reply.refused.code, reply.refused.about)
+            : new AsideFailed('failed', reply.failed),
+        )
       this.next()
     })
     child.on('exit', () => {

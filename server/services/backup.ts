@@ -16,7 +16,10 @@ export interface Backups {
   size(): Promise<BackupSize>
   /** What stands in the house beside what it was stocked with. */
   holds(): Promise<HouseHolds>
-  /** Restores one; wholly or not at all. What stands in the house is put aside as a copy where that is said, and else refused. */
+  /**
+   * Restores one; wholly or not at all. What stands in the house is put aside as a copy where that is said, and else
+   * refused.
+   */
   restore(file: Readable, putAside?: boolean): Promise<Restored>
 }
 
@@ -30,18 +33,28 @@ const PACKED_SHARE = 0.1
  * @param clock gives the moment of the backup
  * @param aside where they are written and read
  * @param changed called when everything stands differently
- * @returns `restore` refuses `house-not-empty`, and `not-a-backup` with where it is at fault; the house is then as it was
+ * @returns `restore` refuses `house-not-empty`, and `not-a-backup` with where it is at fault; the house is then as it
+ *   was
  */
 export function backupsOf(file: string, clock: HearthClock, aside: Aside, changed: () => void): Backups {
   return {
     stream: (photos = true) => aside.out({ kind: 'backup', at: clock.now(), photos }),
     fileName: photos => `yon-hearth-${fileDay(clock.now())}${photos ? '' : '-without-photographs'}.jsonl.gz`,
     size: () => onOwn(file, 'read', async (own) => {
-      const [pages] = await own.all<{ bytes: number }>('SELECT page_count * page_size AS bytes FROM pragma_page_count(), pragma_page_size()')
-      const [photos] = await own.all<{ n: number, bytes: number }>('SELECT count(*) AS n, coalesce(sum(length(bytes)), 0) AS bytes FROM photos')
+      const [pages] = await own.all<{ bytes: number }>(
+        'SELECT page_count * page_size AS bytes FROM pragma_page_count(), pragma_page_size()',
+      )
+      const [photos] = await own.all<{ n: number; bytes: number }>(
+        'SELECT count(*) AS n, coalesce(sum(length(bytes)), 0) AS bytes FROM photos',
+      )
       const [batches] = await own.all<{ n: number }>('SELECT count(*) AS n FROM batches WHERE removed_at IS NULL')
       const rest = Math.round(Math.max(0, (pages?.bytes ?? 0) - (photos?.bytes ?? 0)) * PACKED_SHARE)
-      return { bytes: rest + (photos?.bytes ?? 0), withoutPhotosBytes: rest, batches: batches?.n ?? 0, photos: photos?.n ?? 0 }
+      return {
+        bytes: rest + (photos?.bytes ?? 0),
+        withoutPhotosBytes: rest,
+        batches: batches?.n ?? 0,
+        photos: photos?.n ?? 0,
+      }
     }),
     holds: () => onOwn(file, 'read', own => houseHolds(own)),
     async restore(given, putAside = false) {

@@ -24,7 +24,12 @@ export function foundBy(plan: CookPlan, startedAt: number): Row {
   const main = mainVessel(plan.dish)
   const [pan, fire] = [plan.vessels[main], plan.fires[main]]
   return {
-    family: plan.dish.family, version: plan.dish.version, pan: pan?.id ?? null, panName: pan?.name ?? null, fire: fire?.id ?? null, fireName: fire?.name ?? null,
+    family: plan.dish.family,
+    version: plan.dish.version,
+    pan: pan?.id ?? null,
+    panName: pan?.name ?? null,
+    fire: fire?.id ?? null,
+    fireName: fire?.name ?? null,
     season: seasonOf(startedAt),
   }
 }
@@ -47,13 +52,29 @@ export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): 
   }
 }
 
-function afterOf(plan: CookPlan, cook: LiveCook, finishedG: number | null): { readonly after: BatchAfter | null, readonly inHouse: boolean } {
+function afterOf(
+  plan: CookPlan,
+  cook: LiveCook,
+  finishedG: number | null,
+): { readonly after: BatchAfter | null; readonly inHouse: boolean } {
   if (finishedG === null || !(finishedG > 0)) return { after: null, inHouse: false }
   const rowOf = planRow(plan, ROWS)
   const one = standing(plan, cook, finishedG, ingredient => rowOf(ingredient)?.kind)
   const { leftG, place, madeAt, readyAt, eatBy, coldBy, inCold, gone, mass } = one
   return {
-    after: { massG: mass.massG, leftG, place, madeAt, readyAt, eatBy, coldBy, inCold, liked: cook.after.liked, sweetness: sweetnessOf(plan, mass.massG), ...(cook.fromMemory ? { fromMemory: true } : {}) },
+    after: {
+      massG: mass.massG,
+      leftG,
+      place,
+      madeAt,
+      readyAt,
+      eatBy,
+      coldBy,
+      inCold,
+      liked: cook.after.liked,
+      sweetness: sweetnessOf(plan, mass.massG),
+      ...(cook.fromMemory ? { fromMemory: true } : {}),
+    },
     inHouse: !gone && !cook.fromMemory,
   }
 }

@@ -46,7 +46,10 @@ const MOST_CHANGES = 20
 export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, ledger: Ledger): Batches {
   const { Batch, BatchFault } = database.models
   const row = async (id: string): Promise<Row> => {
-    const [found] = await database.sequelize.query<Row>('SELECT * FROM batches WHERE id = :id', { type: QueryTypes.SELECT, replacements: { id } })
+    const [found] = await database.sequelize.query<Row>('SELECT * FROM batches WHERE id = :id', {
+      type: QueryTypes.SELECT,
+      replacements: { id },
+    })
     if (!found) throw new Refusal('not-found', `batches/${id}`)
     return found
   }
@@ -63,15 +66,28 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
   }
   const nameFaults = async (id: string, startedAt: number, faults: readonly string[]): Promise<void> => {
     await BatchFault.destroy({ where: { batchId: id } })
-    await BatchFault.bulkCreate([...new Set(faults)].map(fault => ({ fault, startedAt, batchId: id })), { ignoreDuplicates: true })
+    await BatchFault.bulkCreate(
+      [...new Set(faults)].map(fault => ({ fault, startedAt, batchId: id })),
+      { ignoreDuplicates: true },
+    )
   }
   return {
     async keep(cookId, { startedAt, finishedAt, upTo, batch }) {
       if (batch && startedAt !== null) {
-        const known = await Batch.findByPk(cookId, { raw: true, attributes: ['note', 'removedAt'] }) as unknown as Row | null
+        const known = (await Batch.findByPk(cookId, {
+          raw: true,
+          attributes: ['note', 'removedAt'],
+        })) as unknown as Row | null
         await Batch.upsert({
-          id: cookId, dishId: batch.dishId, dish: batch.dish, startedAt, summary: JSON.stringify(batch.summary), evidence: JSON.stringify(batch.evidence), ...batch.columns,
-          note: known ? String(known.note) : '', removedAt: known?.removedAt ?? null,
+          id: cookId,
+          dishId: batch.dishId,
+          dish: batch.dish,
+          startedAt,
+          summary: JSON.stringify(batch.summary),
+          evidence: JSON.stringify(batch.evidence),
+          ...batch.columns,
+          note: known ? String(known.note) : '',
+          removedAt: known?.removedAt ?? null,
         })
         await nameFaults(cookId, startedAt, known?.removedAt ? [] : batch.summary.faults)
         ledger.changed()
@@ -98,23 +114,38 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     },
     async changesOf(dish) {
       const rows = await database.sequelize.query<{ stream: string }>(
-        'SELECT DISTINCT o.stream FROM observations o JOIN batches b ON b.id = o.stream WHERE b.dish_id = :dish AND b.removed_at IS NULL AND o.kind = \'dish.changed\' LIMIT :most',
-        { type: QueryTypes.SELECT, replacements: { dish, most: MOST_CHANGES } })
+        "SELECT DISTINCT o.stream FROM observations o JOIN batches b ON b.id = o.stream WHERE b.dish_id = :dish AND b.removed_at IS NULL AND o.kind = 'dish.changed' LIMIT :most",
+        { type: QueryTypes.SELECT, replacements: { dish, most: MOST_CHANGES } },
+      )
       const batches = await Promise.all(rows.map(row => cooks.one(row.stream).catch(() => null)))
       return batches.flatMap((found) => {
         if (!found) return []
         const { plan, observations } = found
         const cook = replay(plan, observations)
-        return cook.after.changed.map(one => ({ at: Math.round((cook.startedMs ?? 0) + one.timeS * 1000), change: one.what }))
+        return cook.after.changed.map(one => ({
+          at: Math.round((cook.startedMs ?? 0) + one.timeS * 1000),
+          change: one.what,
+        }))
       })
     },
     async evidence() {
-      const rows = await Batch.findAll({
-        where: { removedAt: null }, order: [['startedAt', 'DESC']], limit: REMEMBERED, attributes: ['id', 'dish', 'startedAt', 'evidence', 'after'], raw: true,
-      }) as unknown as Row[]
+      const rows = (await Batch.findAll({
+        where: { removedAt: null },
+        order: [['startedAt', 'DESC']],
+        limit: REMEMBERED,
+        attributes: ['id', 'dish', 'startedAt', 'evidence', 'after'],
+        raw: true,
+      })) as unknown as Row[]
       return {
-        evidence: rows.flatMap(one => readRow(one.evidence, value => (Array.isArray(value) ? value as Evidence[] : [])) ?? []),
-        sources: rows.map(one => ({ id: String(one.id), kind: String(one.after).includes('"fromMemory":true') ? 'remembered' as const : 'batch' as const, name: String(one.dish), at: Number(one.startedAt) })),
+        evidence: rows.flatMap(
+          one => readRow(one.evidence, value => (Array.isArray(value) ? (value as Evidence[]) : [])) ?? [],
+        ),
+        sources: rows.map(one => ({
+          id: String(one.id),
+          kind: String(one.after).includes('"fromMemory":true') ? ('remembered' as const) : ('batch' as const),
+          name: String(one.dish),
+          at: Number(one.startedAt),
+        })),
       }
     },
   }

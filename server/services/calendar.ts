@@ -54,14 +54,22 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
   const zoneOf = async (): Promise<string> => (await kitchens.all()).settings[0]?.zone ?? machineZone()
 
   /** What is told of a day, brought up to its revision and kept. */
-  async function toldOf(row: Row, zone: string): Promise<{ readonly name: string, readonly told: readonly ToldEntry[] } | null> {
+  async function toldOf(
+    row: Row,
+    zone: string,
+  ): Promise<{ readonly name: string; readonly told: readonly ToldEntry[] } | null> {
     const id = String(row.id)
-    const spread = readRow(row.spread, value => SpreadSchema.parse({ ...value as object, revision: Number(row.revision) }))
+    const spread = readRow(row.spread, value =>
+      SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),
+    )
     if (!spread) return null
-    const known = await CalendarDay.findByPk(id, { raw: true }) as unknown as Row | null
-    const before = known ? readRow(known.told, value => ToldEntriesSchema.parse(value)) ?? [] : []
+    const known = (await CalendarDay.findByPk(id, { raw: true })) as unknown as Row | null
+    const before = known ? (readRow(known.told, value => ToldEntriesSchema.parse(value)) ?? []) : []
     const removed = row.removedAt !== null
-    const [revision, changedAt] = [Number(row.revision) + (removed ? 1 : 0), Number(removed ? row.removedAt : row.changedAt)]
+    const [revision, changedAt] = [
+      Number(row.revision) + (removed ? 1 : 0),
+      Number(removed ? row.removedAt : row.changedAt),
+    ]
     if (known && Number(known.revision) === revision && known.zone === zone) return { name: spread.name, told: before }
     const told = retold(before, removed ? [] : calendarOf(spread, zone), revision, changedAt)
     await CalendarDay.upsert({ spreadId: id, revision, zone, told: JSON.stringify(told) })
@@ -82,7 +90,11 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
       await Key.update({ readAt: clock.now() }, { where: { id: key.id } })
       const zone = await zoneOf()
       const since = plusDays(isoDay(clock.now(), zone), -TOLD_DAYS)
-      const rows = await Table.findAll({ where: { eve: { [Op.gte]: since } }, order: [['eve', 'ASC']], raw: true }) as unknown as Row[]
+      const rows = (await Table.findAll({
+        where: { eve: { [Op.gte]: since } },
+        order: [['eve', 'ASC']],
+        raw: true,
+      })) as unknown as Row[]
       const told: ToldEntry[] = []
       for (const row of rows) told.push(...(await toldOf(row, zone))?.told ?? [])
       return written('Yon Hearth', told, say, clock.now())
@@ -93,7 +105,13 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
     async makeKey(name) {
       if (await Key.count() >= MOST_KEYS) throw new Refusal('too-many-addresses', 'calendar/keys')
       const secret = randomBytes(SECRET_BYTES).toString('base64url')
-      const row = { id: randomBytes(9).toString('hex'), name, digest: digestOf(secret), madeAt: clock.now(), readAt: null }
+      const row = {
+        id: randomBytes(9).toString('hex'),
+        name,
+        digest: digestOf(secret),
+        madeAt: clock.now(),
+        readAt: null,
+      }
       await Key.create(row)
       return { key: lineOf(row), secret }
     },
@@ -104,19 +122,37 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
 }
 
 function lineOf(row: Row): CalendarKey {
-  return { id: String(row.id), name: String(row.name), madeAt: Number(row.madeAt), readAt: row.readAt === null ? null : Number(row.readAt) }
+  return {
+    id: String(row.id),
+    name: String(row.name),
+    madeAt: Number(row.madeAt),
+    readAt: row.readAt === null ? null : Number(row.readAt),
+  }
 }
 
 function written(name: string, told: readonly ToldEntry[], say: SayEntry, nowMs: number): string {
-  const calendar = ical({ name, prodId: { company: 'Yon Hearth', product: 'Spread', language: 'EN' }, method: ICalCalendarMethod.PUBLISH, ttl: AGAIN_S })
+  const calendar = ical({
+    name,
+    prodId: { company: 'Yon Hearth', product: 'Spread', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: AGAIN_S,
+  })
   for (const { entry, sequence, changedAt, gone } of told) {
     if (gone && nowMs - changedAt > GONE_MS) continue
     const { title, text } = say(entry.subject)
     const event = calendar.createEvent({
-      id: entry.uid, start: isoMoment(entry.fromMs), end: isoMoment(entry.toMs), stamp: isoMoment(changedAt), lastModified: isoMoment(changedAt), sequence, summary: title, description: text,
+      id: entry.uid,
+      start: isoMoment(entry.fromMs),
+      end: isoMoment(entry.toMs),
+      stamp: isoMoment(changedAt),
+      lastModified: isoMoment(changedAt),
+      sequence,
+      summary: title,
+      description: text,
       status: gone ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
     })
-    if (!gone && entry.subject.kind !== 'meal') event.createAlarm({ type: ICalAlarmType.display, triggerBefore: ALARM_S, description: title })
+    if (!gone && entry.subject.kind !== 'meal')
+      event.createAlarm({ type: ICalAlarmType.display, triggerBefore: ALARM_S, description: title })
   }
   return calendar.toString()
 }

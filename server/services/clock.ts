@@ -30,7 +30,10 @@ const MACHINE: MachineClocks = { real: Date.now, steady: () => performance.now()
  * @param machine its clocks
  * @returns the clock
  */
-export function clockFrom(env: Readonly<Record<string, string | undefined>>, machine: MachineClocks = MACHINE): HearthClock {
+export function clockFrom(
+  env: Readonly<Record<string, string | undefined>>,
+  machine: MachineClocks = MACHINE,
+): HearthClock {
   const wanted = Number(env.HEARTH_CLOCK_RATE ?? 1)
   const rate = wanted >= 0.01 && wanted <= 100_000 ? wanted : 1
   if (rate === 1) return heldClock(machine)
@@ -43,8 +46,8 @@ export function clockFrom(env: Readonly<Record<string, string | undefined>>, mac
 const LEAST_SET_MS = 1500
 
 /**
- * The machine's time, but going on evenly where that is set (by hand, or by the network once a machine without a clock of
- * its own has found it): minutes on the fire stay minutes. Sleep of the machine is time that passes.
+ * The machine's time, but going on evenly where that is set (by hand, or by the network once a machine without a clock
+ * of its own has found it): minutes on the fire stay minutes. Sleep of the machine is time that passes.
  *
  * @param machine its clocks
  * @returns the clock; `follow` takes the machine's time again
@@ -66,7 +69,9 @@ export function heldClock(machine: MachineClocks): HearthClock {
         if (Math.abs(setMs) >= LEAST_SET_MS) {
           startedAt += setMs
           behindMs += setMs
-          console.warn(`The machine's clock was set by ${Math.round(setMs / 1000)} s. The hearth goes on by the old time until nothing is cooked; times that are marked stay right.`)
+          console.warn(
+            `The machine's clock was set by ${Math.round(setMs / 1000)} s. The hearth goes on by the old time until nothing is cooked; times that are marked stay right.`,
+          )
         }
       }
       return Math.round(next.real - behindMs)

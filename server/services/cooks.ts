@@ -40,15 +40,32 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
     plan,
     async create(given) {
       const content = JSON.stringify(thinPlan(given))
-      await Cook.bulkCreate([{
-        id: given.id, dish: given.dish.name, plan: content, plannedAt: given.plannedAt, createdAt: clock.now(), startedAt: null, finishedAt: null, settledPlace: 0,
-      }], { ignoreDuplicates: true })
+      await Cook.bulkCreate(
+        [
+          {
+            id: given.id,
+            dish: given.dish.name,
+            plan: content,
+            plannedAt: given.plannedAt,
+            createdAt: clock.now(),
+            startedAt: null,
+            finishedAt: null,
+            settledPlace: 0,
+          },
+        ],
+        { ignoreDuplicates: true },
+      )
       const standing = await Cook.findByPk(given.id, { raw: true, attributes: ['plan'] }) as unknown as Row
       if (standing.plan !== content) throw new Refusal('already-different', `cooks/${given.id}`)
     },
     one: async id => ({ plan: await plan(id), observations: await streams.read(id, 0) }),
     async live() {
-      const rows = await Cook.findAll({ where: { finishedAt: null }, order: [['plannedAt', 'DESC']], limit: 20, raw: true })
+      const rows = await Cook.findAll({
+        where: { finishedAt: null },
+        order: [['plannedAt', 'DESC']],
+        limit: 20,
+        raw: true,
+      })
       return (rows as unknown as Row[]).map(row => ({
         id: String(row.id), dish: String(row.dish), plannedAt: Number(row.plannedAt),
         startedAt: row.startedAt === null ? null : Number(row.startedAt), likelyDoneAt: null,

@@ -81,7 +81,9 @@ export async function letOldGo(folder: string, today: string): Promise<void> {
   const all = await copiesIn(folder)
   const ahead = (name: string): boolean => kindOfCopy(name) === 'daily' && name > `hearth-${today}.sqlite`
   const gone = [
-    ...(Object.keys(KEPT) as CopyKind[]).flatMap(kind => all.filter(name => kindOfCopy(name) === kind && !ahead(name)).slice(0, -KEPT[kind])),
+    ...(Object.keys(KEPT) as CopyKind[]).flatMap(kind =>
+      all.filter(name => kindOfCopy(name) === kind && !ahead(name)).slice(0, -KEPT[kind]),
+    ),
     ...all.filter(ahead).slice(0, -KEPT_AHEAD),
   ]
   for (const name of gone) await rm(join(folder, 'copies', name), { force: true })
@@ -108,7 +110,10 @@ export function copiesOf(clock: HearthClock, folder: string): DailyCopies {
     if (!(await copiesIn(folder)).includes(name)) await makeCopy(folder, name)
     await letOldGo(folder, today())
   }
-  const keep = (): Promise<void> => inTurn(keepOne).catch((error: unknown) => console.error(`Today's copy could not be made; the database itself is not touched. ${String(error)}`))
+  const keep = (): Promise<void> =>
+    inTurn(keepOne).catch((error: unknown) =>
+      console.error(`Today's copy could not be made; the database itself is not touched. ${String(error)}`),
+    )
   const timer = setInterval(() => void keep(), EVERY_MS)
   timer.unref()
   return {

@@ -62,7 +62,9 @@ export async function openDatabase(folder: string, stamp: string): Promise<Datab
 }
 
 function refused(error: unknown): never {
-  throw error instanceof StartRefused ? error : new DatabaseUnfit(error instanceof Error ? error.message : String(error))
+  throw error instanceof StartRefused
+    ? error
+    : new DatabaseUnfit(error instanceof Error ? error.message : String(error))
 }
 
 /** What of our migrations a file has not had; the file is only read. */
@@ -82,14 +84,21 @@ async function sweep(folder: string): Promise<void> {
     await rename(join(folder, name), join(folder, 'copies', name))
   }
   for (const place of [folder, join(folder, 'copies')]) {
-    for (const name of (await readdir(place).catch(() => [])).filter(one => LEFTOVER.test(one))) await rm(join(place, name), { recursive: true, force: true })
+    for (const name of (await readdir(place).catch(() => [])).filter(one => LEFTOVER.test(one)))
+      await rm(join(place, name), { recursive: true, force: true })
   }
 }
 
 async function connected(file: string): Promise<Sequelize> {
   const sequelize = new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage: file, logging: false })
   try {
-    for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'busy_timeout = 5000', 'secure_delete = ON']) {
+    for (const pragma of [
+      'journal_mode = WAL',
+      'synchronous = FULL',
+      'foreign_keys = ON',
+      'busy_timeout = 5000',
+      'secure_delete = ON',
+    ]) {
       await sequelize.query(`PRAGMA ${pragma}`)
     }
     await migrateTo(sequelize, undefined)
@@ -102,8 +111,8 @@ async function connected(file: string): Promise<Sequelize> {
 }
 
 /**
- * Brings the tables of a database to where a version of the hearth had them. Each migration and the record that it has run
- * are one transaction: cut off anywhere, it has wholly run or not at all.
+ * Brings the tables of a database to where a version of the hearth had them. Each migration and the record that it has
+ * run are one transaction: cut off anywhere, it has wholly run or not at all.
  *
  * @param sequelize an open connection
  * @param to name of the last migration; the newest where it is left out
@@ -113,7 +122,11 @@ export async function migrateTo(sequelize: Sequelize, to: string | undefined): P
   const last = to === undefined ? MIGRATIONS.length : 1 + MIGRATIONS.findIndex(one => one.name === to)
   if (last === 0) throw new RangeError(`no migration ${to}`)
   await sequelize.query('CREATE TABLE IF NOT EXISTS `SequelizeMeta` (`name` VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)')
-  const done = new Set((await sequelize.query<{ name: string }>('SELECT name FROM SequelizeMeta', { type: QueryTypes.SELECT })).map(one => one.name))
+  const done = new Set(
+    (await sequelize.query<{ name: string }>('SELECT name FROM SequelizeMeta', { type: QueryTypes.SELECT })).map(
+      one => one.name,
+    ),
+  )
   for (const one of MIGRATIONS.slice(0, last)) if (!done.has(one.name)) await migrate(sequelize, one)
 }
 
@@ -138,7 +151,9 @@ async function migrate(sequelize: Sequelize, { name, up }: (typeof MIGRATIONS)[n
  * @param database an open database
  * @returns journal mode, `synchronous` (2 is FULL) and foreign keys (1 is on)
  */
-export async function durability(database: Database): Promise<{ journal: string, synchronous: number, foreignKeys: number }> {
+export async function durability(
+  database: Database,
+): Promise<{ journal: string; synchronous: number; foreignKeys: number }> {
   const read = async (name: string): Promise<unknown> => {
     const rows = await database.sequelize.query<Record<string, unknown>>(`PRAGMA ${name}`, { type: QueryTypes.SELECT })
     return Object.values(rows[0] ?? {})[0]

@@ -26,7 +26,12 @@ type Append = (stream: string, request: AppendRequest) => Promise<StoredObservat
 const KEPT_READINGS = 80
 const MOST_DEVICES = 50
 /** Readings of one kind are marked no oftener than this, ms: one after another says little more. */
-const EVERY_MS: Readonly<Record<Settled['kind'], number>> = { weight: 20_000, temperature: 60_000, colour: 15_000, unsure: 60_000 }
+const EVERY_MS: Readonly<Record<Settled['kind'], number>> = {
+  weight: 20_000,
+  temperature: 60_000,
+  colour: 15_000,
+  unsure: 60_000,
+}
 /** The same weight again within this time is the same weighing, ms and share. */
 const SAME_MS = 120_000
 const SAME_SHARE = 0.004
@@ -47,8 +52,8 @@ interface Heard extends HeardDevice {
 }
 
 /**
- * The devices of one hearth. A device may say where it stands; else where it was said to stand, else the only cook on the
- * fire is taken.
+ * The devices of one hearth. A device may say where it stands; else where it was said to stand, else the only cook on
+ * the fire is taken.
  *
  * @param database an open database
  * @param clock the one clock
@@ -62,15 +67,20 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
   const heard = new Map<string, Heard>()
   const standings = new Map<string, { readonly atMs: number, readonly value: Promise<StandingAside> }>()
 
-  const place = async (request: Omit<ReadingsRequest, 'protocol'>): Promise<{ cook: string | null, vessel: string | null }> => {
-    if (request.cook && await cooks.has(request.cook)) return { cook: request.cook, vessel: request.vessel ?? null }
-    const link = await DeviceLink.findByPk(request.device, { raw: true }) as unknown as Row | null
+  const place = async (
+    request: Omit<ReadingsRequest, 'protocol'>,
+  ): Promise<{ cook: string | null; vessel: string | null }> => {
+    if (request.cook && (await cooks.has(request.cook))) return { cook: request.cook, vessel: request.vessel ?? null }
+    const link = (await DeviceLink.findByPk(request.device, { raw: true })) as unknown as Row | null
     const running = (await cooks.live()).filter(one => one.startedAt !== null)
-    if (link && running.some(one => one.id === link.cook)) return { cook: String(link.cook), vessel: String(link.vessel) || null }
-    return { cook: running.length === 1 ? running[0]?.id ?? null : null, vessel: request.vessel ?? null }
+    if (link && running.some(one => one.id === link.cook))
+      return { cook: String(link.cook), vessel: String(link.vessel) || null }
+    return { cook: running.length === 1 ? (running[0]?.id ?? null) : null, vessel: request.vessel ?? null }
   }
 
-  /** How the cook stands, by its forecast where a weight has to be told apart; asked aside, and no oftener than that. */
+  /**
+   * How the cook stands, by its forecast where a weight has to be told apart; asked aside, and no oftener than that.
+   */
   const standingOf = async (cook: string, vessel: string | null): Promise<StandingAside> => {
     const key = `${cook} ${vessel ?? ''}`
     const known = standings.get(key)
@@ -95,11 +105,27 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       const old = heard.get(request.device)
       const where = await place(request)
       const one: Heard = {
-        device: request.device, kind: request.kind, name: request.name ?? old?.name ?? '', cook: where.cook, vessel: where.vessel, heardAt: now,
-        readings: old?.readings ?? [], lastNumber: hasBegunAnew(old, request) ? -1 : old?.lastNumber ?? -1, lastAt: old?.lastAt ?? 0, lastSentAt: request.sentAt, markedAt: old?.markedAt ?? {}, weightG: old?.weightG ?? 0, step: old && old.cook === where.cook ? old.step : '',
+        device: request.device,
+        kind: request.kind,
+        name: request.name ?? old?.name ?? '',
+        cook: where.cook,
+        vessel: where.vessel,
+        heardAt: now,
+        readings: old?.readings ?? [],
+        lastNumber: hasBegunAnew(old, request) ? -1 : (old?.lastNumber ?? -1),
+        lastAt: old?.lastAt ?? 0,
+        lastSentAt: request.sentAt,
+        markedAt: old?.markedAt ?? {},
+        weightG: old?.weightG ?? 0,
+        step: old && old.cook === where.cook ? old.step : '',
       }
-      const fresh = request.readings.filter(reading => reading.number > one.lastNumber).sort((p, q) => p.number - q.number)
-      one.readings = [...one.readings, ...fresh.map(({ at, value, unit }): RawReading => ({ atMs: at + offset, value, ...(unit ? { unit } : {}) }))].slice(-KEPT_READINGS)
+      const fresh = request.readings
+        .filter(reading => reading.number > one.lastNumber)
+        .sort((p, q) => p.number - q.number)
+      one.readings = [
+        ...one.readings,
+        ...fresh.map(({ at, value, unit }): RawReading => ({ atMs: at + offset, value, ...(unit ? { unit } : {}) })),
+      ].slice(-KEPT_READINGS)
       one.lastNumber = Math.max(one.lastNumber, ...request.readings.map(reading => reading.number))
       one.lastAt = Math.max(hasBegunAnew(old, request) ? 0 : one.lastAt, ...request.readings.map(reading => reading.at))
       heard.delete(one.device)
@@ -115,7 +141,10 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       await append(where.cook, { sentAt: clock.now(), observations: [mark] })
       return { ...answer, vessel, marked: [mark.kind] }
     },
-    heard: () => [...heard.values()].reverse().map(({ device, kind, name, cook, vessel, heardAt }) => ({ device, kind, name, cook, vessel, heardAt })),
+    heard: () =>
+      [...heard.values()]
+        .reverse()
+        .map(({ device, kind, name, cook, vessel, heardAt }) => ({ device, kind, name, cook, vessel, heardAt })),
     async link(device, cook, vessel) {
       if (cook === null) await DeviceLink.destroy({ where: { device } })
       else await DeviceLink.upsert({ device, cook, vessel: vessel ?? '' })
@@ -127,8 +156,8 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
 const ANEW_MS = 300_000
 
 /**
- * A device that was switched off numbers from the beginning: its numbers are lower although its clock has gone on, or its
- * clock itself stands long before. What is only sent again has lower numbers and the times it had before.
+ * A device that was switched off numbers from the beginning: its numbers are lower although its clock has gone on, or
+ * its clock itself stands long before. What is only sent again has lower numbers and the times it had before.
  */
 function hasBegunAnew(old: Heard | undefined, { sentAt, readings }: Omit<ReadingsRequest, 'protocol'>): boolean {
   if (!old) return false
@@ -143,20 +172,36 @@ function markOf(one: Heard, vessel: string, settled: Settled, standing: Standing
   const mark = markPayload(one, settled, standing)
   if (!mark) return null
   if (settled.kind === 'weight') {
-    if (settled.atMs - last < SAME_MS && Math.abs(settled.grossG - one.weightG) < SAME_SHARE * settled.grossG) return null
+    if (settled.atMs - last < SAME_MS && Math.abs(settled.grossG - one.weightG) < SAME_SHARE * settled.grossG)
+      return null
     one.weightG = settled.grossG
   }
   one.markedAt = { ...one.markedAt, [settled.kind]: settled.atMs }
-  // A number that rises with the clock, so that a device that starts anew does not begin before itself; it fits 40 bits.
+  // A number that rises with the clock, so that a device that starts anew does not begin before itself; it fits 40
+  // bits.
   const number = Math.floor(settled.atMs / 10)
-  return { id: `${one.device}-${number}`, device: one.device, number, deviceTime: Math.round(settled.atMs), kind: mark.kind, payload: { vessel, by: one.kind, ...mark.payload } }
+  return {
+    id: `${one.device}-${number}`,
+    device: one.device,
+    number,
+    deviceTime: Math.round(settled.atMs),
+    kind: mark.kind,
+    payload: { vessel, by: one.kind, ...mark.payload },
+  }
 }
 
-function markPayload(one: Heard, settled: Settled, standing: StandingAside): { readonly kind: string, readonly payload: Record<string, unknown> } | null {
+function markPayload(
+  one: Heard,
+  settled: Settled,
+  standing: StandingAside,
+): { readonly kind: string; readonly payload: Record<string, unknown> } | null {
   switch (settled.kind) {
-    case 'weight': return { kind: 'weighed', payload: { grossG: settled.grossG, how: settled.how } }
-    case 'temperature': return { kind: 'temperature', payload: { tempC: settled.tempC } }
-    case 'unsure': return { kind: 'reading.unsure', payload: { readG: settled.readG } }
+    case 'weight':
+      return { kind: 'weighed', payload: { grossG: settled.grossG, how: settled.how } }
+    case 'temperature':
+      return { kind: 'temperature', payload: { tempC: settled.tempC } }
+    case 'unsure':
+      return { kind: 'reading.unsure', payload: { readG: settled.readG } }
     case 'colour': {
       const step = stepOfColour(settled.lab, standing)
       // A roast only darkens: at the border of two steps a camera would call them by turns.

@@ -7,7 +7,12 @@ import { readRow } from './readRow'
 import { Refusal } from './refusal'
 
 /** One version of a dish, for its history. */
-export interface DishVersionLine { readonly version: number, readonly name: string, readonly createdAt: number, readonly dish: DishCard }
+export interface DishVersionLine {
+  readonly version: number
+  readonly name: string
+  readonly createdAt: number
+  readonly dish: DishCard
+}
 
 /** Dishes, kept as immutable versions. */
 export interface Dishes {
@@ -37,13 +42,23 @@ export function dishesOf(database: Database, clock: HearthClock): Dishes {
     return dish
   }
   const newest = async (id: string): Promise<Row[]> => {
-    const rows = await DishVersion.findAll({ where: { dishId: id }, order: [['version', 'DESC']], raw: true }) as unknown as Row[]
+    const rows = (await DishVersion.findAll({
+      where: { dishId: id },
+      order: [['version', 'DESC']],
+      raw: true,
+    })) as unknown as Row[]
     if (rows.length === 0) throw new Refusal('not-found', `dishes/${id}`)
     return rows
   }
   return {
     async latest() {
-      const rows = await DishVersion.findAll({ order: [['dishId', 'ASC'], ['version', 'DESC']], raw: true }) as unknown as Row[]
+      const rows = (await DishVersion.findAll({
+        order: [
+          ['dishId', 'ASC'],
+          ['version', 'DESC'],
+        ],
+        raw: true,
+      })) as unknown as Row[]
       // Where the newest version of a dish cannot be read, the newest that can stands for it.
       const latest = new Map<string, DishCard>()
       for (const row of rows) {
@@ -56,13 +71,22 @@ export function dishesOf(database: Database, clock: HearthClock): Dishes {
     one: async id => read((await newest(id))[0]),
     history: async id => (await newest(id)).flatMap((row) => {
       const dish = readable(row)
-      return dish ? [{ version: Number(row.version), name: String(row.name), createdAt: Number(row.createdAt), dish }] : []
+      return dish
+        ? [{ version: Number(row.version), name: String(row.name), createdAt: Number(row.createdAt), dish }]
+        : []
     }),
     async add(dish) {
       const content = JSON.stringify(dish)
-      await DishVersion.bulkCreate([{ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() }], { ignoreDuplicates: true })
-      const standing = await DishVersion.findOne({ where: { dishId: dish.id, version: dish.version }, raw: true }) as unknown as Row
-      if (standing.dish !== content && JSON.stringify(readable(standing)) !== content) throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
+      await DishVersion.bulkCreate(
+        [{ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() }],
+        { ignoreDuplicates: true },
+      )
+      const standing = (await DishVersion.findOne({
+        where: { dishId: dish.id, version: dish.version },
+        raw: true,
+      })) as unknown as Row
+      if (standing.dish !== content && JSON.stringify(readable(standing)) !== content)
+        throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
       return dish
     },
     async aside() {

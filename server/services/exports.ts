@@ -3,7 +3,13 @@ import { Readable, type Writable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGzip } from 'node:zlib'
 import Papa from 'papaparse'
-import { BACKUP_FORMAT, BACKUP_TABLES, ExportWishSchema, type BackupHead, type ExportWish } from '../../contracts/backup'
+import {
+  BACKUP_FORMAT,
+  BACKUP_TABLES,
+  ExportWishSchema,
+  type BackupHead,
+  type ExportWish,
+} from '../../contracts/backup'
 import { BatchSummarySchema } from '../../contracts/batch'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { lineOf } from './ledger'
@@ -12,14 +18,41 @@ import { readCook } from './readCook'
 import { isoMoment } from '../../core/maths/time/moments'
 
 /** Rows read at once: of tables with long rows few, so that memory stays bounded whatever a house holds. */
-const AT_ONCE: Readonly<Partial<Record<string, number>>> = { photos: 4, cooks: 50, batches: 100, lessons: 50, spreads: 50, dish_versions: 50 }
+const AT_ONCE: Readonly<Partial<Record<string, number>>> = {
+  photos: 4,
+  cooks: 50,
+  batches: 100,
+  lessons: 50,
+  spreads: 50,
+  dish_versions: 50,
+}
 const AT_ONCE_ELSE = 500
-const CSV_COLUMNS = ['id', 'dish_id', 'dish', 'version', 'started_at', 'base_g', 'pan', 'fire', 'turned_s', 'off_fire_s', 'finished_g', 'weighed', 'darkest_step', 'faults', 'line', 'sweetness', 'softness', 'richness', 'note'] as const
+const CSV_COLUMNS = [
+  'id',
+  'dish_id',
+  'dish',
+  'version',
+  'started_at',
+  'base_g',
+  'pan',
+  'fire',
+  'turned_s',
+  'off_fire_s',
+  'finished_g',
+  'weighed',
+  'darkest_step',
+  'faults',
+  'line',
+  'sweetness',
+  'softness',
+  'richness',
+  'note',
+] as const
 type Row = Record<string, unknown>
 
 /**
- * Writes an export of a house: a backup, its batches whole, or as a table. It is read in one transaction, so that it is of one
- * moment while cooking goes on, and leaves nothing behind however it ends.
+ * Writes an export of a house: a backup, its batches whole, or as a table. It is read in one transaction, so that it is
+ * of one moment while cooking goes on, and leaves nothing behind however it ends.
  *
  * @param file the database
  * @param wanted what is wanted, as JSON
@@ -54,7 +87,9 @@ export function exportStream(file: string, wish: ExportWish): Readable {
   })())
   if (wish.kind !== 'backup') return text
   const packed = createGzip()
-  pipeline(text, packed).catch((error: unknown) => packed.destroy(error instanceof Error ? error : new Error(String(error))))
+  pipeline(text, packed).catch((error: unknown) =>
+    packed.destroy(error instanceof Error ? error : new Error(String(error))),
+  )
   return packed
 }
 
@@ -66,7 +101,10 @@ function exported(own: OwnConnection, wish: ExportWish): AsyncGenerator<string> 
 async function* pages(own: OwnConnection, table: string): AsyncGenerator<Row[]> {
   const most = AT_ONCE[table] ?? AT_ONCE_ELSE
   for (let from = 0; ;) {
-    const rows = await own.all<Row>(`SELECT rowid AS rowid_, * FROM ${table} WHERE rowid > ? ORDER BY rowid LIMIT ?`, [from, most])
+    const rows = await own.all<Row>(`SELECT rowid AS rowid_, * FROM ${table} WHERE rowid > ? ORDER BY rowid LIMIT ?`, [
+      from,
+      most,
+    ])
     if (rows.length > 0) yield rows
     if (rows.length < most) return
     from = Number(rows.at(-1)!.rowid_)
@@ -83,14 +121,25 @@ async function* backup(own: OwnConnection, wish: Extract<ExportWish, { kind: 'ba
   }
   const names = BACKUP_TABLES.filter(name => wish.photos || name !== 'photos')
   const tables: { name: string, rows: number }[] = []
-  for (const name of names) tables.push({ name, rows: (await own.all<{ n: number }>(`SELECT count(*) AS n FROM ${name}`))[0]?.n ?? 0 })
+  for (const name of names)
+    tables.push({ name, rows: (await own.all<{ n: number }>(`SELECT count(*) AS n FROM ${name}`))[0]?.n ?? 0 })
   const [last] = await own.all<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name DESC LIMIT 1')
   yield lined([{ format: BACKUP_FORMAT, at: wish.at, migration: last?.name ?? '', tables } satisfies BackupHead])
   let count = 0
   for (const name of names) {
     for await (const rows of pages(own, name)) {
       count += rows.length
-      yield lined(rows.map(({ rowid_: _, ...row }) => ({ t: name, r: Object.fromEntries(Object.entries(row).map(([column, cell]) => [column, Buffer.isBuffer(cell) ? { base64: cell.toString('base64') } : cell])) })))
+      yield lined(
+        rows.map(({ rowid_: _, ...row }) => ({
+          t: name,
+          r: Object.fromEntries(
+            Object.entries(row).map(([column, cell]) => [
+              column,
+              Buffer.isBuffer(cell) ? { base64: cell.toString('base64') } : cell,
+            ]),
+          ),
+        })),
+      )
     }
   }
   yield `${JSON.stringify({ rows: count, sha256: hash.digest('hex') })}\n`
@@ -100,7 +149,8 @@ async function* newestFirst(own: OwnConnection, columns: string): AsyncGenerator
   for (let at: number | null = null, last = ''; ;) {
     const rows: Row[] = await own.all<Row>(
       `SELECT ${columns} FROM batches b WHERE b.removed_at IS NULL ${at === null ? '' : 'AND (b.started_at, b.id) < (?, ?)'} ORDER BY b.started_at DESC, b.id DESC LIMIT ?`,
-      at === null ? [AT_ONCE_ELSE] : [at, last, AT_ONCE_ELSE])
+      at === null ? [AT_ONCE_ELSE] : [at, last, AT_ONCE_ELSE],
+    )
     if (rows.length > 0) yield rows
     if (rows.length < AT_ONCE_ELSE) return
     ;({ started_at: at, id: last } = rows.at(-1)! as { started_at: number, id: string })
@@ -110,10 +160,11 @@ async function* newestFirst(own: OwnConnection, columns: string): AsyncGenerator
 /** One line a batch (RFC 4180), all of it from columns; a byte order mark tells table programs that it is UTF-8. */
 async function* csv(own: OwnConnection): AsyncGenerator<string> {
   yield `\uFEFF${Papa.unparse([CSV_COLUMNS], { newline: '\r\n' })}\r\n`
-  const of = (column: string, path: string): string => `CASE WHEN json_valid(b.${column}) THEN json_extract(b.${column}, '${path}') END`
+  const of = (column: string, path: string): string =>
+    `CASE WHEN json_valid(b.${column}) THEN json_extract(b.${column}, '${path}') END`
   const columns = `b.id, b.dish_id, b.dish, b.version, b.started_at, b.pan_name, b.fire_name, b.note, ${of('picture', '$.baseG')} AS base_g, ${of('picture', '$.keystoneS')} AS turned_s, ${of('picture', '$.endS')} AS off_fire_s,
-    ${of('picture', '$.finishedG')} AS finished_g, ${of('picture', '$.weighed')} AS weighed, ${of('picture', '$.darkestStep')} AS darkest_step, ${of('picture', '$.faults')} AS faults, ${of('picture', '$.line')} AS line,
-    ${of('after', '$.liked.sweetness')} AS sweetness, ${of('after', '$.liked.softness')} AS softness, ${of('after', '$.liked.richness')} AS richness`
+                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                ${of('picture', '$.finishedG')} AS finished_g, ${of('picture', '$.weighed')} AS weighed, ${of('picture', '$.darkestStep')} AS darkest_step, ${of('picture', '$.faults')} AS faults, ${of('picture', '$.line')} AS line,
+                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                ${of('after', '$.liked.sweetness')} AS sweetness, ${of('after', '$.liked.softness')} AS softness, ${of('after', '$.liked.richness')} AS richness`
   for await (const rows of newestFirst(own, columns)) {
     yield `${Papa.unparse(rows.map(csvRow), { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ })}\r\n`
   }

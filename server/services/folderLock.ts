@@ -9,8 +9,8 @@ export interface FolderLock { free(): Promise<void> }
 const ENDING_MS = 1500
 
 /**
- * Takes the lock of a folder: the write lock of a database of its own, which the operating system takes back from a process
- * that ends (SQLite, *File Locking and Concurrency*, 2.0).
+ * Takes the lock of a folder: the write lock of a database of its own, which the operating system takes back from a
+ * process that ends (SQLite, *File Locking and Concurrency*, 2.0).
  *
  * @param folder where the database lies
  * @returns the lock

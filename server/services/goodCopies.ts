@@ -18,7 +18,9 @@ const KNOWN = new Set(MIGRATIONS.map(one => one.name))
 export function migrationsIn(file: string): Promise<string[]> {
   return onOwn(file, 'read', async (own) => {
     const [table] = await own.all('SELECT 1 FROM sqlite_master WHERE name = \'SequelizeMeta\'')
-    return table ? (await own.all<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name')).map(one => one.name) : []
+    return table
+      ? (await own.all<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name')).map(one => one.name)
+      : []
   })
 }
 
@@ -35,11 +37,14 @@ export async function checkCopy(file: string): Promise<CopyCheck> {
     if (newer !== undefined) return { good: false, why: `of a newer version (${newer})` }
     return await onOwn(file, 'read', async (own): Promise<CopyCheck> => {
       const [whole] = await own.all<{ quick_check: string }>('PRAGMA quick_check(1)')
-      if (whole?.quick_check !== 'ok') return { good: false, why: `damaged: ${whole?.quick_check ?? 'nothing could be read'}` }
+      if (whole?.quick_check !== 'ok')
+        return { good: false, why: `damaged: ${whole?.quick_check ?? 'nothing could be read'}` }
       const [loose] = await own.all('PRAGMA foreign_key_check')
       if (loose) return { good: false, why: 'rows in it belong nowhere' }
       const [table] = await own.all('SELECT 1 FROM sqlite_master WHERE name = \'batches\'')
-      const [count] = table ? await own.all<{ n: number }>('SELECT count(*) AS n FROM batches WHERE removed_at IS NULL') : []
+      const [count] = table
+        ? await own.all<{ n: number }>('SELECT count(*) AS n FROM batches WHERE removed_at IS NULL')
+        : []
       return { good: true, migration: names.at(-1) ?? '', batches: count?.n ?? 0 }
     })
   }

@@ -65,7 +65,11 @@ const CLOSING_MS = 3000
  * @returns the services; cooks whose settling was cut off are taken up again
  * @throws StartRefused
  */
-export async function openHearth(folder: string, clock: HearthClock, makeAside: (file: string) => Aside = inlineAside): Promise<Hearth> {
+export async function openHearth(
+  folder: string,
+  clock: HearthClock,
+  makeAside: (file: string) => Aside = inlineAside,
+): Promise<Hearth> {
   const database = await openDatabase(folder, fileMoment(clock.now()))
   const streams = streamsOf(database, clock)
   const cooks = cooksOf(database, clock, streams)
@@ -78,13 +82,23 @@ export async function openHearth(folder: string, clock: HearthClock, makeAside: 
   await settling.takeUp()
   const append = async (stream: string, request: AppendRequest): Promise<StoredObservation[]> => {
     const stored = await streams.append(stream, request)
-    settling.heard(stream, request.observations.map(one => one.kind))
+    settling.heard(
+      stream,
+      request.observations.map(one => one.kind),
+    )
     return stored
   }
   const dishes = dishesOf(database, clock)
   const openCooks = openCooksOf(database, clock, aside, append)
   return {
-    clock, database, openCooks, streams, cooks, batches, ledger, append,
+    clock,
+    database,
+    openCooks,
+    streams,
+    cooks,
+    batches,
+    ledger,
+    append,
     house: houseOf(database, clock),
     devices: devicesOf(database, clock, cooks, aside, append),
     photos: photosOf(database, clock, copies),

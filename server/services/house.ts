@@ -104,7 +104,14 @@ export function houseOf(database: Database, clock: HearthClock): House {
       await demand(text)
       const id = randomBytes(8).toString('hex')
       const secret = `${id}.${randomBytes(24).toString('hex')}`
-      await Session.create({ id, secret: digest(secret), name, createdAt: clock.now(), seenAt: clock.now(), provenAt: clock.now() })
+      await Session.create({
+        id,
+        secret: digest(secret),
+        name,
+        createdAt: clock.now(),
+        seenAt: clock.now(),
+        provenAt: clock.now(),
+      })
       return secret
     },
     async prove(session, text) {
@@ -133,7 +140,13 @@ export function houseOf(database: Database, clock: HearthClock): House {
     },
     async sessions(own) {
       const rows = await Session.findAll({ order: [['seenAt', 'DESC']], raw: true }) as unknown as Row[]
-      return rows.map(row => ({ id: String(row.id), name: String(row.name), createdAt: Number(row.createdAt), seenAt: Number(row.seenAt), own: row.id === own }))
+      return rows.map(row => ({
+        id: String(row.id),
+        name: String(row.name),
+        createdAt: Number(row.createdAt),
+        seenAt: Number(row.seenAt),
+        own: row.id === own,
+      }))
     },
     end: id => endWhere({ id }),
     onEnded(listener) {

@@ -1,7 +1,14 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import type { Readable } from 'node:stream'
-import { BACKUP_TABLES, IntakeWishSchema, MOST_LINE, type IntakeWish, type Restored, type TakenIn } from '../../contracts/backup'
+import {
+  BACKUP_TABLES,
+  IntakeWishSchema,
+  MOST_LINE,
+  type IntakeWish,
+  type Restored,
+  type TakenIn,
+} from '../../contracts/backup'
 import { BatchSchema, type Batch } from '../../contracts/batch'
 import { thinPlan } from '../../core/cook/batch/thinPlan'
 import { replay } from '../../core/record/replay/replay'
@@ -18,15 +25,15 @@ import { fileMoment } from '../../core/maths/time/moments'
 const MOST_BATCHES = 100_000
 
 /**
- * Takes a file into a house: a backup in the place of what is there, or batches beside it. It is first written into a database
- * of its own; only when all of it is understood it is taken over, in one transaction.
+ * Takes a file into a house: a backup in the place of what is there, or batches beside it. It is first written into a
+ * database of its own; only when all of it is understood it is taken over, in one transaction.
  *
  * @param file the database of the house
  * @param wish what it is
  * @param input the file's bytes
  * @returns what came of it
- * @throws Refusal `not-a-backup` with where it is at fault; `house-not-empty` with what is there, where it was not said that
- * this is to be put aside. The house is then as it was
+ * @throws Refusal `not-a-backup` with where it is at fault; `house-not-empty` with what is there, where it was not said
+ *   that this is to be put aside. The house is then as it was
  */
 export async function takeFile(file: string, wish: IntakeWish, input: Readable): Promise<Restored | TakenIn> {
   const kind = IntakeWishSchema.parse(wish)
@@ -51,12 +58,17 @@ export async function takeFile(file: string, wish: IntakeWish, input: Readable):
 async function demandEmpty(own: OwnConnection, schema: string): Promise<boolean> {
   const holds = await houseHolds(own, schema)
   if (isUntouched(holds)) return true
-  throw new Refusal('house-not-empty', Object.entries(holds).flatMap(([what, count]) => (count > 0 ? [`${count} ${what}`] : [])).join(', '))
+  throw new Refusal(
+    'house-not-empty',
+    Object.entries(holds)
+      .flatMap(([what, count]) => (count > 0 ? [`${count} ${what}`] : []))
+      .join(', '),
+  )
 }
 
 /**
- * Takes everything over in one transaction. Where something stood there, a copy of it is made and looked at while nobody can
- * write: nothing that was acknowledged is in neither.
+ * Takes everything over in one transaction. Where something stood there, a copy of it is made and looked at while
+ * nobody can write: nothing that was acknowledged is in neither.
  */
 async function takeHouse(storage: string, file: string, putAside: boolean): Promise<string | null> {
   return onOwn(storage, 'write', async (own) => {
@@ -70,7 +82,9 @@ async function takeHouse(storage: string, file: string, putAside: boolean): Prom
       if (aside !== null) await makeCopy(dirname(file), aside)
       for (const table of [...BACKUP_TABLES].reverse()) await own.run(`DELETE FROM house.${table}`)
       for (const table of BACKUP_TABLES) {
-        const columns = (await own.all<{ name: string }>(`SELECT name FROM pragma_table_info('${table}')`)).map(one => `"${one.name}"`).join(', ')
+        const columns = (await own.all<{ name: string }>(`SELECT name FROM pragma_table_info('${table}')`))
+          .map(one => `"${one.name}"`)
+          .join(', ')
         await own.run(`INSERT INTO house.${table} (${columns}) SELECT ${columns} FROM main.${table}`)
       }
       await own.run('COMMIT')
@@ -87,7 +101,27 @@ async function takeHouse(storage: string, file: string, putAside: boolean): Prom
 const STAGED = {
   cooks: ['id', 'dish', 'plan', 'planned_at', 'created_at', 'started_at', 'finished_at'],
   observations: ['stream', 'id', 'device', 'number', 'device_time', 'sent_at', 'received_at', 'kind', 'payload'],
-  batches: ['id', 'dish_id', 'dish', 'started_at', 'summary', 'evidence', 'note', 'family', 'version', 'pan', 'pan_name', 'fire', 'fire_name', 'season', 'faulty', 'picture', 'after', 'in_house', 'eat_by'],
+  batches: [
+    'id',
+    'dish_id',
+    'dish',
+    'started_at',
+    'summary',
+    'evidence',
+    'note',
+    'family',
+    'version',
+    'pan',
+    'pan_name',
+    'fire',
+    'fire_name',
+    'season',
+    'faulty',
+    'picture',
+    'after',
+    'in_house',
+    'eat_by',
+  ],
   batch_faults: ['fault', 'started_at', 'batch_id'],
 } as const
 
@@ -96,7 +130,8 @@ async function stageBatches(storage: string, file: string, input: Readable): Pro
   const [own, house] = [await openOwn(storage, 'make'), await openOwn(file)]
   try {
     for (const pragma of ['synchronous = OFF', 'journal_mode = MEMORY']) await own.all(`PRAGMA ${pragma}`)
-    for (const [table, columns] of Object.entries(STAGED)) await own.run(`CREATE TABLE ${table} (${columns.join(', ')}${table === 'cooks' ? ', PRIMARY KEY (id)' : ''})`)
+    for (const [table, columns] of Object.entries(STAGED))
+      await own.run(`CREATE TABLE ${table} (${columns.join(', ')}${table === 'cooks' ? ', PRIMARY KEY (id)' : ''})`)
     await own.run('CREATE TABLE seen (id PRIMARY KEY)')
     await own.run('BEGIN')
     let [number, known] = [0, 0]
@@ -123,9 +158,14 @@ async function stageBatches(storage: string, file: string, input: Readable): Pro
 
 function batchIn(line: string, number: number): Batch {
   const parsed = BatchSchema.safeParse(safely(line))
-  if (!parsed.success) throw new Refusal('not-a-backup', `line ${number}${parsed.error.issues[0] ? `: ${parsed.error.issues[0].path.join('.')}` : ''}`)
+  if (!parsed.success)
+    throw new Refusal(
+      'not-a-backup',
+      `line ${number}${parsed.error.issues[0] ? `: ${parsed.error.issues[0].path.join('.')}` : ''}`,
+    )
   const { plan, line: of, observations } = parsed.data
-  if (plan.id !== of.id || new Set(observations.map(one => one.id)).size !== observations.length) throw new Refusal('not-a-backup', `line ${number}: the same id twice`)
+  if (plan.id !== of.id || new Set(observations.map(one => one.id)).size !== observations.length)
+    throw new Refusal('not-a-backup', `line ${number}: the same id twice`)
   return parsed.data
 }
 
@@ -154,18 +194,41 @@ const UNDERSCORED = (name: string): string => name.replace(/[A-Z]/g, letter => `
 
 async function stageBatch(own: OwnConnection, { plan, line, observations }: Batch): Promise<void> {
   const cook = replay(plan, observations)
-  const finishedAt = cook.startedMs !== null && cook.finishedS !== null ? Math.round(cook.startedMs + cook.finishedS * 1000) : line.startedAt
+  const finishedAt =
+    cook.startedMs !== null && cook.finishedS !== null
+      ? Math.round(cook.startedMs + cook.finishedS * 1000)
+      : line.startedAt
   const put = async (table: keyof typeof STAGED, row: Row): Promise<void> => {
     const named = Object.fromEntries(Object.entries(row).map(([name, value]) => [UNDERSCORED(name), value]))
-    await own.run(`INSERT INTO ${table} VALUES (${STAGED[table].map(() => '?').join(', ')})`, STAGED[table].map(column => (named[column] ?? null) as string | number | null))
+    await own.run(
+      `INSERT INTO ${table} VALUES (${STAGED[table].map(() => '?').join(', ')})`,
+      STAGED[table].map(column => (named[column] ?? null) as string | number | null),
+    )
   }
-  await put('cooks', { id: line.id, dish: plan.dish.name, plan: JSON.stringify(thinPlan(plan)), plannedAt: plan.plannedAt, createdAt: plan.plannedAt, startedAt: line.startedAt, finishedAt })
-  for (const { place: _, payload, ...one } of observations) await put('observations', { ...one, payload: JSON.stringify(payload), stream: line.id })
-  await put('batches', {
-    id: line.id, dishId: line.dishId, dish: line.dish, startedAt: line.startedAt, summary: JSON.stringify(line.summary), evidence: '[]', note: line.note,
-    ...foundBy(plan, line.startedAt), ...drawnBy(plan, cook, line.summary),
+  await put('cooks', {
+    id: line.id,
+    dish: plan.dish.name,
+    plan: JSON.stringify(thinPlan(plan)),
+    plannedAt: plan.plannedAt,
+    createdAt: plan.plannedAt,
+    startedAt: line.startedAt,
+    finishedAt,
   })
-  for (const fault of new Set(line.summary.faults)) await put('batch_faults', { fault, startedAt: line.startedAt, batchId: line.id })
+  for (const { place: _, payload, ...one } of observations)
+    await put('observations', { ...one, payload: JSON.stringify(payload), stream: line.id })
+  await put('batches', {
+    id: line.id,
+    dishId: line.dishId,
+    dish: line.dish,
+    startedAt: line.startedAt,
+    summary: JSON.stringify(line.summary),
+    evidence: '[]',
+    note: line.note,
+    ...foundBy(plan, line.startedAt),
+    ...drawnBy(plan, cook, line.summary),
+  })
+  for (const fault of new Set(line.summary.faults))
+    await put('batch_faults', { fault, startedAt: line.startedAt, batchId: line.id })
 }
 
 /** Cooks, observations and batches as they were, in one transaction; they are settled already. */
@@ -179,11 +242,20 @@ async function takeBatches(storage: string, file: string): Promise<number> {
       // What was begun here meanwhile under the same id stays as it is.
       await own.run('DELETE FROM main.cooks WHERE id IN (SELECT id FROM house.cooks)')
       const [count] = await own.all<{ n: number }>('SELECT count(*) AS n FROM main.cooks')
-      for (const [table, id] of [['cooks', 'id'], ['observations', 'stream'], ['batches', 'id'], ['batch_faults', 'batch_id']] as const) {
+      for (const [table, id] of [
+        ['cooks', 'id'],
+        ['observations', 'stream'],
+        ['batches', 'id'],
+        ['batch_faults', 'batch_id'],
+      ] as const) {
         const columns = STAGED[table].join(', ')
-        await own.run(`INSERT INTO house.${table} (${columns}) SELECT ${columns} FROM main.${table} WHERE ${id} IN (SELECT id FROM main.cooks) ORDER BY rowid`)
+        await own.run(
+          `INSERT INTO house.${table} (${columns}) SELECT ${columns} FROM main.${table} WHERE ${id} IN (SELECT id FROM main.cooks) ORDER BY rowid`,
+        )
       }
-      await own.run('UPDATE house.cooks SET settled_place = coalesce((SELECT max(o.place) FROM house.observations o WHERE o.stream = house.cooks.id), 0) WHERE id IN (SELECT id FROM main.cooks)')
+      await own.run(
+        'UPDATE house.cooks SET settled_place = coalesce((SELECT max(o.place) FROM house.observations o WHERE o.stream = house.cooks.id), 0) WHERE id IN (SELECT id FROM main.cooks)',
+      )
       await own.run('COMMIT')
       return count?.n ?? 0
     }

@@ -41,30 +41,54 @@ export function doJob(file: string, job: AsideJob): Promise<Answer> {
   })
 }
 
-async function knownSummary(own: OwnConnection, id: string): Promise<{ readonly summary: BatchSummary, readonly evidence: unknown[] } | null> {
-  const [row] = await own.all<{ summary: string, evidence: string }>('SELECT summary, evidence FROM batches WHERE id = ?', [id])
+async function knownSummary(
+  own: OwnConnection,
+  id: string,
+): Promise<{ readonly summary: BatchSummary; readonly evidence: unknown[] } | null> {
+  const [row] = await own.all<{ summary: string; evidence: string }>(
+    'SELECT summary, evidence FROM batches WHERE id = ?',
+    [id],
+  )
   if (!row) return null
   try {
     const summary = BatchSummarySchema.safeParse(JSON.parse(row.summary))
     return summary.success ? { summary: summary.data, evidence: JSON.parse(row.evidence) as unknown[] } : null
-  }
-  catch {
+  } catch {
     return null
   }
 }
 
-function settled({ plan, observations }: Cook, way: 'settle' | 'retell' | 'bare', known: { readonly summary: BatchSummary, readonly evidence: unknown[] } | null): SettledAside {
+function settled(
+  { plan, observations }: Cook,
+  way: 'settle' | 'retell' | 'bare',
+  known: { readonly summary: BatchSummary; readonly evidence: unknown[] } | null,
+): SettledAside {
   const cook = replay(plan, observations)
   const startedAt = cook.startedMs === null ? null : Math.round(cook.startedMs)
-  const finishedAt = cook.finishedS === null || cook.startedMs === null ? null : Math.round(cook.startedMs + cook.finishedS * 1000)
+  const finishedAt =
+    cook.finishedS === null || cook.startedMs === null ? null : Math.round(cook.startedMs + cook.finishedS * 1000)
   const upTo = observations.reduce((last, one) => Math.max(last, one.place), 0)
   if (startedAt === null || finishedAt === null) return { startedAt, finishedAt, upTo, batch: null }
-  const { summary, evidence } = way === 'bare'
-    ? { summary: bareSummary(plan, cook), evidence: known?.evidence ?? [] }
-    : way === 'retell' && known ? { summary: retold(known.summary, plan, cook), evidence: known.evidence } : settleCook(plan, observations)
+  const { summary, evidence } =
+    way === 'bare'
+      ? { summary: bareSummary(plan, cook), evidence: known?.evidence ?? [] }
+      : way === 'retell' && known
+        ? { summary: retold(known.summary, plan, cook), evidence: known.evidence }
+        : settleCook(plan, observations)
   return {
-    startedAt, finishedAt, upTo,
-    batch: { dishId: plan.dish.id, dish: plan.dish.name, summary: BatchSummarySchema.parse(summary), evidence: [...evidence], columns: { ...foundBy(plan, startedAt), ...drawnBy(plan, cook, summary) } as Record<string, string | number | null> },
+    startedAt,
+    finishedAt,
+    upTo,
+    batch: {
+      dishId: plan.dish.id,
+      dish: plan.dish.name,
+      summary: BatchSummarySchema.parse(summary),
+      evidence: [...evidence],
+      columns: { ...foundBy(plan, startedAt), ...drawnBy(plan, cook, summary) } as Record<
+        string,
+        string | number | null
+      >,
+    },
   }
 }
 
@@ -76,9 +100,19 @@ function standing({ plan, observations }: Cook, nowMs: number, vessel: string | 
   if (!running || vessel === null) return { ...base, expected: null }
   const forecast = forecastCook(plan, observations, Math.max(0, (nowMs - cook.startedMs) / 1000), MEMBERS)
   const side = forecast.sides.find(one => one.vessel === vessel)?.now
-  const now = vessel === main ? forecast.panNow : side ? { contentG: { early: side.contentG, late: side.contentG }, tempC: { early: side.tempC, late: side.tempC } } : undefined
+  const now =
+    vessel === main
+      ? forecast.panNow
+      : side
+        ? { contentG: { early: side.contentG, late: side.contentG }, tempC: { early: side.tempC, late: side.tempC } }
+        : undefined
   const ends = ({ early, late }: { readonly early: number, readonly late: number }) => ({ early, late })
-  return { ...base, expected: now ? { tareG: plan.vessels[vessel]?.vessel.massG ?? 0, contentG: ends(now.contentG), tempC: ends(now.tempC) } : null }
+  return {
+    ...base,
+    expected: now
+      ? { tareG: plan.vessels[vessel]?.vessel.massG ?? 0, contentG: ends(now.contentG), tempC: ends(now.tempC) }
+      : null,
+  }
 }
 
 /** When it was likeliest done: by what was forecast at its last mark, for nobody has seen anything since. */

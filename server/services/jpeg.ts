@@ -17,8 +17,8 @@ const JFIF_BYTES = 14
 const ADOBE_BYTES = 12
 
 /**
- * A JPEG (ITU-T T.81) with every segment left out that is not needed to draw it, wherever it stands: place, time, camera,
- * comments and thumbnails lie in such segments, between scans and behind the end as well.
+ * A JPEG (ITU-T T.81) with every segment left out that is not needed to draw it, wherever it stands: place, time,
+ * camera, comments and thumbnails lie in such segments, between scans and behind the end as well.
  *
  * @param given the file's bytes
  * @returns the bare picture; null where it is no whole JPEG
@@ -35,12 +35,16 @@ export function plainJpeg(given: Buffer): PlainJpeg | null {
       at++
       continue
     }
-    if (marker === END_OF_IMAGE) return scanned && size && size.width > 0 && size.height > 0 ? { bytes: Buffer.concat([...parts, given.subarray(at, at + 2)]), ...size } : null
+    if (marker === END_OF_IMAGE)
+      return scanned && size && size.width > 0 && size.height > 0
+        ? { bytes: Buffer.concat([...parts, given.subarray(at, at + 2)]), ...size }
+        : null
     if (at + 4 > given.length) return null
     const length = given.readUInt16BE(at + 2)
     let next = at + 2 + length
     if (length < 2 || next > given.length) return null
-    if (FRAMES.has(marker) && length >= 8) size = { height: given.readUInt16BE(at + 5), width: given.readUInt16BE(at + 7) }
+    if (FRAMES.has(marker) && length >= 8)
+      size = { height: given.readUInt16BE(at + 5), width: given.readUInt16BE(at + 7) }
     if (marker === SCAN) {
       next = scanEnd(given, next)
       scanned = true
@@ -52,7 +56,9 @@ export function plainJpeg(given: Buffer): PlainJpeg | null {
   return null
 }
 
-/** Where the coded picture ends: at the next marker that is neither a restart nor a stuffed byte (ITU-T T.81, B.1.1.5). */
+/**
+ * Where the coded picture ends: at the next marker that is neither a restart nor a stuffed byte (ITU-T T.81, B.1.1.5).
+ */
 function scanEnd(given: Buffer, from: number): number {
   let at = from
   for (;;) {

@@ -26,7 +26,14 @@ export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
   const { ShelfItem } = database.models
   return {
     async all() {
-      const rows = await ShelfItem.findAll({ where: { removedAt: null }, order: [['place', 'ASC'], ['id', 'ASC']], raw: true })
+      const rows = await ShelfItem.findAll({
+        where: { removedAt: null },
+        order: [
+          ['place', 'ASC'],
+          ['id', 'ASC'],
+        ],
+        raw: true,
+      })
       const items = (shelf: ShelfName): unknown[] => rows.map(row => row as unknown as Row)
         .filter(row => row.shelf === shelf).flatMap((row) => {
           const item = readAs<z.ZodType>(row.item, SHELVES[shelf])

@@ -1,5 +1,14 @@
 import { QueryTypes } from 'sequelize'
-import { BatchAfterSchema, BatchPictureSchema, SEASONS, type BatchFilter, type BatchListLine, type BatchPage, type BatchQuery, type BatchTally } from '../../contracts/batch'
+import {
+  BatchAfterSchema,
+  BatchPictureSchema,
+  SEASONS,
+  type BatchFilter,
+  type BatchListLine,
+  type BatchPage,
+  type BatchQuery,
+  type BatchTally,
+} from '../../contracts/batch'
 import { FAMILY_IDS } from '../../core/formulation/family/family'
 import type { Row } from '../models/models'
 import type { Database } from './database'
@@ -20,7 +29,8 @@ export interface Ledger {
 /** What stands in the house is listed so long after its last day, ms, and so much of it. */
 const LISTED_AFTER_MS = daysMs(14)
 const MOST_IN_HOUSE = 40
-const COLUMNS = 'b.id, b.dish_id, b.dish, b.started_at, b.note, b.family, b.version, b.pan, b.pan_name, b.fire, b.fire_name, b.picture, b.after'
+const COLUMNS =
+  'b.id, b.dish_id, b.dish, b.started_at, b.note, b.family, b.version, b.pan, b.pan_name, b.fire, b.fire_name, b.picture, b.after'
 /** Counts that are kept until something changes. */
 const MOST_KEPT = 40
 /** Kinds of one sort that can be chosen from. */
@@ -34,16 +44,21 @@ const MOST_KINDS = 60
  * @returns the lists
  */
 export function ledgerOf(database: Database, now: () => number): Ledger {
-  const select = <T extends object>(sql: string, replacements: Row): Promise<T[]> => database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements })
+  const select = <T extends object>(sql: string, replacements: Row): Promise<T[]> =>
+    database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements })
   const kept = new Map<string, Promise<BatchTally>>()
   return {
     async page(query) {
       const { from, where, values } = narrowed(query)
       const [at, id] = cursorOf(query.cursor)
-      const order = query.fault !== undefined && query.fault !== 'any' && query.fault !== 'none' ? 'f.started_at DESC, f.batch_id DESC' : 'b.started_at DESC, b.id DESC'
+      const order =
+        query.fault !== undefined && query.fault !== 'any' && query.fault !== 'none'
+          ? 'f.started_at DESC, f.batch_id DESC'
+          : 'b.started_at DESC, b.id DESC'
       const rows = await select<Row>(
         `SELECT ${COLUMNS} FROM ${from} WHERE ${where}${at === null ? '' : ' AND (b.started_at, b.id) < (:at, :cursorId)'}${query.before === undefined ? '' : ' AND b.started_at < :before'} ORDER BY ${order} LIMIT :most`,
-        { ...values, at, cursorId: id, before: query.before ?? null, most: query.limit + 1 })
+        { ...values, at, cursorId: id, before: query.before ?? null, most: query.limit + 1 },
+      )
       const batches = rows.slice(0, query.limit).map(toListLine)
       const last = batches.at(-1)
       return { batches, next: rows.length > query.limit && last ? `${last.startedAt}_${last.id}` : null }
@@ -60,7 +75,9 @@ export function ledgerOf(database: Database, now: () => number): Ledger {
     },
     async inHouse() {
       const rows = await select<Row>(
-        `SELECT ${COLUMNS} FROM batches b WHERE b.in_house = 1 AND b.removed_at IS NULL AND b.eat_by > :past ORDER BY b.eat_by ASC LIMIT :most`, { past: now() - LISTED_AFTER_MS, most: MOST_IN_HOUSE })
+        `SELECT ${COLUMNS} FROM batches b WHERE b.in_house = 1 AND b.removed_at IS NULL AND b.eat_by > :past ORDER BY b.eat_by ASC LIMIT :most`,
+        { past: now() - LISTED_AFTER_MS, most: MOST_IN_HOUSE },
+      )
       return rows.map(toListLine)
     },
     changed: () => kept.clear(),
@@ -86,7 +103,11 @@ function narrowed(filter: BatchFilter): Narrowed {
     from: named ? 'batch_faults f CROSS JOIN batches b ON b.id = f.batch_id' : 'batches b',
     where: parts.join(' AND '),
     values: {
-      fault: fault ?? null, dish: filter.dish ?? null, family: filter.family ?? null, pan: filter.pan ?? null, fire: filter.fire ?? null,
+      fault: fault ?? null,
+      dish: filter.dish ?? null,
+      family: filter.family ?? null,
+      pan: filter.pan ?? null,
+      fire: filter.fire ?? null,
       season: filter.season === undefined ? null : SEASONS.indexOf(filter.season),
     },
   }
@@ -97,12 +118,16 @@ type Select = <T extends object>(sql: string, values: Row) => Promise<T[]>
 /** How many a filter finds; what there is to filter by is told of the whole ledger alone. */
 async function count(select: Select, filter: BatchFilter): Promise<BatchTally> {
   const { from, where, values } = narrowed(filter)
-  const rows = await select<{ faulty: number, count: number, oldest: number | null, newest: number | null }>(
-    `SELECT b.faulty AS faulty, count(*) AS count, min(b.started_at) AS oldest, max(b.started_at) AS newest FROM ${from} WHERE ${where} GROUP BY b.faulty`, values)
+  const rows = await select<{ faulty: number; count: number; oldest: number | null; newest: number | null }>(
+    `SELECT b.faulty AS faulty, count(*) AS count, min(b.started_at) AS oldest, max(b.started_at) AS newest FROM ${from} WHERE ${where} GROUP BY b.faulty`,
+    values,
+  )
   const times = rows.flatMap(row => [row.oldest, row.newest]).filter((one): one is number => one !== null)
   const totals = {
-    count: rows.reduce((sum, row) => sum + row.count, 0), right: rows.filter(row => row.faulty === 0).reduce((sum, row) => sum + row.count, 0),
-    oldest: times.length > 0 ? Math.min(...times) : null, newest: times.length > 0 ? Math.max(...times) : null,
+    count: rows.reduce((sum, row) => sum + row.count, 0),
+    right: rows.filter(row => row.faulty === 0).reduce((sum, row) => sum + row.count, 0),
+    oldest: times.length > 0 ? Math.min(...times) : null,
+    newest: times.length > 0 ? Math.max(...times) : null,
   }
   const none = { dishes: [], families: [], faults: [], pans: [], fires: [], seasons: [] }
   return Object.keys(filter).length > 0 ? { ...totals, ...none } : { ...totals, ...await kindsOf(select) }
@@ -110,19 +135,37 @@ async function count(select: Select, filter: BatchFilter): Promise<BatchTally> {
 
 type Counted = BatchTally['dishes']
 
-/** What batches can be told apart by, the most frequent first. Groups are read from indexes alone; a name is looked up for each. */
+/**
+ * What batches can be told apart by, the most frequent first. Groups are read from indexes alone; a name is looked up
+ * for each.
+ */
 async function kindsOf(select: Select): Promise<Omit<BatchTally, 'count' | 'right' | 'oldest' | 'newest'>> {
-  const groups = async (column: string, name: string): Promise<Counted> => (await select<{ id: string | number | null, name: string | null, count: number }>(
-    `SELECT k.id AS id, k.count AS count, (SELECT ${name} FROM batches n WHERE n.${column} = k.id AND n.removed_at IS NULL ORDER BY n.started_at DESC LIMIT 1) AS name
-     FROM (SELECT ${column} AS id, count(*) AS count FROM batches WHERE removed_at IS NULL AND ${column} IS NOT NULL GROUP BY ${column} ORDER BY 2 DESC LIMIT ${MOST_KINDS}) k`, {}))
-    .map(row => ({ id: String(row.id), name: String(row.name ?? row.id), count: row.count }))
+  const groups = async (column: string, name: string): Promise<Counted> =>
+    (
+      await select<{ id: string | number | null; name: string | null; count: number }>(
+        `SELECT k.id AS id, k.count AS count, (SELECT ${name} FROM batches n WHERE n.${column} = k.id AND n.removed_at IS NULL ORDER BY n.started_at DESC LIMIT 1) AS name
+     FROM (SELECT ${column} AS id, count(*) AS count FROM batches WHERE removed_at IS NULL AND ${column} IS NOT NULL GROUP BY ${column} ORDER BY 2 DESC LIMIT ${MOST_KINDS}) k`,
+        {},
+      )
+    ).map(row => ({ id: String(row.id), name: String(row.name ?? row.id), count: row.count }))
   const [dishes, families, pans, fires, seasons, faults] = await Promise.all([
-    groups('dish_id', 'n.dish'), groups('family', 'n.family'), groups('pan', 'n.pan_name'), groups('fire', 'n.fire_name'), groups('season', 'n.season'),
-    select<{ id: string, name: string, count: number }>('SELECT fault AS id, fault AS name, count(*) AS count FROM batch_faults GROUP BY fault ORDER BY 3 DESC', {}),
+    groups('dish_id', 'n.dish'),
+    groups('family', 'n.family'),
+    groups('pan', 'n.pan_name'),
+    groups('fire', 'n.fire_name'),
+    groups('season', 'n.season'),
+    select<{ id: string; name: string; count: number }>(
+      'SELECT fault AS id, fault AS name, count(*) AS count FROM batch_faults GROUP BY fault ORDER BY 3 DESC',
+      {},
+    ),
   ])
   return {
     dishes, pans, fires, faults, families: families.filter(one => (FAMILY_IDS as readonly string[]).includes(one.id)),
-    seasons: seasons.map(({ id, count: many }) => ({ id: SEASONS[Number(id)]!, name: SEASONS[Number(id)]!, count: many })),
+    seasons: seasons.map(({ id, count: many }) => ({
+      id: SEASONS[Number(id)]!,
+      name: SEASONS[Number(id)]!,
+      count: many,
+    })),
   }
 }
 
@@ -135,7 +178,17 @@ function cursorOf(cursor: string | undefined): [number | null, string] {
 }
 
 /** What is drawn of a batch whose row cannot be read: nothing. */
-const NO_PICTURE: BatchListLine['summary'] = { stones: [], keystoneS: null, endS: null, baseG: 0, finishedG: null, weighed: false, darkestStep: null, faults: [], line: '' }
+const NO_PICTURE: BatchListLine['summary'] = {
+  stones: [],
+  keystoneS: null,
+  endS: null,
+  baseG: 0,
+  finishedG: null,
+  weighed: false,
+  darkestStep: null,
+  faults: [],
+  line: '',
+}
 
 /** As a row of the ledger goes out; one that this version cannot read keeps its place, and says so. */
 function toListLine(row: Row): BatchListLine {
@@ -151,10 +204,18 @@ function toListLine(row: Row): BatchListLine {
  */
 export function lineOf(row: Row): Omit<BatchListLine, 'summary'> {
   const after = readAs(row.after ?? 'null', BatchAfterSchema.nullable())
-  const thing = (id: unknown, name: unknown): BatchListLine['pan'] => (id === null || id === undefined ? null : { id: String(id), name: String(name ?? id) })
+  const thing = (id: unknown, name: unknown): BatchListLine['pan'] =>
+    id === null || id === undefined ? null : { id: String(id), name: String(name ?? id) }
   return {
-    id: String(row.id), dishId: String(row.dish_id), dish: String(row.dish), startedAt: Number(row.started_at) || 0, note: String(row.note),
-    family: row.family === null || row.family === undefined ? null : String(row.family), version: row.version === null || row.version === undefined ? null : Number(row.version),
-    pan: thing(row.pan, row.pan_name), fire: thing(row.fire, row.fire_name), after,
+    id: String(row.id),
+    dishId: String(row.dish_id),
+    dish: String(row.dish),
+    startedAt: Number(row.started_at) || 0,
+    note: String(row.note),
+    family: row.family === null || row.family === undefined ? null : String(row.family),
+    version: row.version === null || row.version === undefined ? null : Number(row.version),
+    pan: thing(row.pan, row.pan_name),
+    fire: thing(row.fire, row.fire_name),
+    after,
   }
 }

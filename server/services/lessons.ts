@@ -1,4 +1,11 @@
-import { LessonSchema, ToldLessonSchema, type EvidenceSource, type Learned, type Lesson, type ToldLesson } from '../../contracts/lesson'
+import {
+  LessonSchema,
+  ToldLessonSchema,
+  type EvidenceSource,
+  type Learned,
+  type Lesson,
+  type ToldLesson,
+} from '../../contracts/lesson'
 import { settleCook } from '../../core/cook/batch/settleCook'
 import { assembled, type Change } from '../../core/process/belief/assembled'
 import type { Evidence } from '../../core/materials/belief/reading'
@@ -35,9 +42,19 @@ const MOST = 200
 export function lessonsOf(database: Database, clock: HearthClock, batches: Batches): Lessons {
   const { Lesson: Table } = database.models
   const all = async (): Promise<ToldLesson[]> => {
-    const rows = await Table.findAll({ where: { removedAt: null }, order: [['at', 'DESC'], ['id', 'DESC']], limit: MOST, raw: true }) as unknown as Row[]
+    const rows = (await Table.findAll({
+      where: { removedAt: null },
+      order: [
+        ['at', 'DESC'],
+        ['id', 'DESC'],
+      ],
+      limit: MOST,
+      raw: true,
+    })) as unknown as Row[]
     return rows.flatMap((row) => {
-      const told = readRow(row.lesson, lesson => ToldLessonSchema.parse({ lesson, ...readRow(row.told, value => value as object) }))
+      const told = readRow(row.lesson, lesson =>
+        ToldLessonSchema.parse({ lesson, ...readRow(row.told, value => value as object) }),
+      )
       return told ? [told] : []
     })
   }
@@ -45,7 +62,14 @@ export function lessonsOf(database: Database, clock: HearthClock, batches: Batch
     all,
     async put(lesson) {
       const told = work(lesson)
-      await Table.upsert({ id: lesson.id, kind: lesson.kind, at: lesson.at, lesson: JSON.stringify(LessonSchema.parse(lesson)), told: JSON.stringify(told), removedAt: null })
+      await Table.upsert({
+        id: lesson.id,
+        kind: lesson.kind,
+        at: lesson.at,
+        lesson: JSON.stringify(LessonSchema.parse(lesson)),
+        told: JSON.stringify(told),
+        removedAt: null,
+      })
       return { lesson, ...told }
     },
     async remove(id) {
@@ -55,7 +79,11 @@ export function lessonsOf(database: Database, clock: HearthClock, batches: Batch
     async learned() {
       const [lessons, cooked] = await Promise.all([all(), batches.evidence()])
       const forgotten = new Set(lessons.flatMap(({ lesson }) => (lesson.kind === 'forgotten' ? [lesson.source] : [])))
-      const evidence = assembled([...cooked.evidence, ...lessons.flatMap(one => one.evidence)], forgotten, changesOf(lessons))
+      const evidence = assembled(
+        [...cooked.evidence, ...lessons.flatMap(one => one.evidence)],
+        forgotten,
+        changesOf(lessons),
+      )
       const sources = [...cooked.sources, ...lessons.flatMap(({ lesson }) => sourceOf(lesson))]
         .map((source): EvidenceSource => ({ ...source, forgotten: forgotten.has(source.id) }))
         .sort((p, q) => q.at - p.at)
@@ -72,7 +100,11 @@ function work(lesson: Lesson): Omit<ToldLesson, 'lesson'> {
     }
     if (lesson.kind === 'remembered') {
       const { plan, observations } = lesson.cook
-      const evidence: Evidence[] = settleCook({ ...plan, id: lesson.id }, observations).evidence.map(one => ({ ...one, batch: lesson.id, when: lesson.at }))
+      const evidence: Evidence[] = settleCook({ ...plan, id: lesson.id }, observations).evidence.map(one => ({
+        ...one,
+        batch: lesson.id,
+        when: lesson.at,
+      }))
       return { reading: null, evidence }
     }
   }
@@ -86,11 +118,16 @@ function work(lesson: Lesson): Omit<ToldLesson, 'lesson'> {
 function changesOf(lessons: readonly ToldLesson[]): Change[] {
   return lessons.flatMap(({ lesson }): Change[] => {
     if (lesson.kind === 'changed') return [{ at: lesson.at, names: [`fire.${lesson.fire}`] }]
-    return lesson.kind === 'new-bag' ? [{ at: lesson.at, names: [`browning.${lesson.family}`, `aroma.${lesson.family}`] }] : []
+    return lesson.kind === 'new-bag'
+      ? [{ at: lesson.at, names: [`browning.${lesson.family}`, `aroma.${lesson.family}`] }]
+      : []
   })
 }
 
 function sourceOf(lesson: Lesson): Omit<EvidenceSource, 'forgotten'>[] {
-  if (lesson.kind === 'boil-check') return [{ id: lesson.id, kind: lesson.kind, name: `${lesson.pan} on ${lesson.fire}, ${lesson.mark}`, at: lesson.at }]
+  if (lesson.kind === 'boil-check')
+    return [
+      { id: lesson.id, kind: lesson.kind, name: `${lesson.pan} on ${lesson.fire}, ${lesson.mark}`, at: lesson.at },
+    ]
   return lesson.kind === 'remembered' ? [{ id: lesson.id, kind: lesson.kind, name: lesson.dish, at: lesson.at }] : []
 }

@@ -30,7 +30,13 @@ const MOST = 3
 export function likelyDishesOf(dishes: Dishes, kitchens: Kitchens, ledger: Ledger, clock: HearthClock): LikelyDishes {
   return {
     async next() {
-      const [book, aside, kitchen, tally, standing] = await Promise.all([dishes.latest(), dishes.aside(), kitchens.all(), ledger.tally({}), ledger.inHouse()])
+      const [book, aside, kitchen, tally, standing] = await Promise.all([
+        dishes.latest(),
+        dishes.aside(),
+        kitchens.all(),
+        ledger.tally({}),
+        ledger.inHouse(),
+      ])
       const rows = new Map(houseTable(INGREDIENTS, kitchen).map(row => [row.id, row]))
       const name = (id: string): string => (rows.get(id)?.name.split(',')[0] ?? id).toLowerCase()
       const today = dayNumber(clock.now(), kitchen.settings[0]?.zone ?? machineZone())
@@ -47,10 +53,16 @@ export function likelyDishesOf(dishes: Dishes, kitchens: Kitchens, ledger: Ledge
       }))
       const found = nextDishes(candidates, good, today, MOST)
       return {
-        dishes: await Promise.all(found.map(async ({ id, why, missing, uses }) => ({
-          id, why, missing: missing.map(name), uses: uses ? { name: name(uses.ingredient), lastDay: uses.lastDay } : null, made: made.get(id) ?? 0,
-          last: (await ledger.page({ dish: id, fault: 'none', limit: 1 })).batches[0] ?? null,
-        }))),
+        dishes: await Promise.all(
+          found.map(async ({ id, why, missing, uses }) => ({
+            id,
+            why,
+            missing: missing.map(name),
+            uses: uses ? { name: name(uses.ingredient), lastDay: uses.lastDay } : null,
+            made: made.get(id) ?? 0,
+            last: (await ledger.page({ dish: id, fault: 'none', limit: 1 })).batches[0] ?? null,
+          })),
+        ),
       }
     },
   }

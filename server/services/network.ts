@@ -16,9 +16,9 @@ export interface Network {
 const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '[::1]', '::1']
 
 /**
- * How a process stands to the network: `HEARTH_HOUSE=1` opens it to the house, `HEARTH_HOSTS` names further hosts it goes
- * by (separated by commas), `HEARTH_MACHINE_TRUSTED=0` asks for the passphrase on the machine itself as well, as behind a
- * proxy.
+ * How a process stands to the network: `HEARTH_HOUSE=1` opens it to the house, `HEARTH_HOSTS` names further hosts it
+ * goes by (separated by commas), `HEARTH_MACHINE_TRUSTED=0` asks for the passphrase on the machine itself as well, as
+ * behind a proxy.
  *
  * @param env the environment
  * @returns what follows from it
@@ -27,8 +27,16 @@ export function networkFrom(env: Readonly<Record<string, string | undefined>>): 
   const open = env.HEARTH_HOUSE === '1'
   const port = Number(env.NITRO_PORT ?? env.PORT ?? 3000)
   const more = (env.HEARTH_HOSTS ?? '').split(',').map(one => one.trim().toLowerCase()).filter(Boolean)
-  const own = (): string[] => Object.values(networkInterfaces()).flatMap(list => list ?? []).filter(one => !one.internal && one.family === 'IPv4').map(one => one.address)
-  const names = (): string[] => [...LOOPBACK_NAMES, ...more, ...(open ? [...own(), hostname().toLowerCase(), `${hostname().toLowerCase()}.local`] : [])]
+  const own = (): string[] =>
+    Object.values(networkInterfaces())
+      .flatMap(list => list ?? [])
+      .filter(one => !one.internal && one.family === 'IPv4')
+      .map(one => one.address)
+  const names = (): string[] => [
+    ...LOOPBACK_NAMES,
+    ...more,
+    ...(open ? [...own(), hostname().toLowerCase(), `${hostname().toLowerCase()}.local`] : []),
+  ]
   return {
     open, port,
     machineTrusted: env.HEARTH_MACHINE_TRUSTED !== '0',
@@ -48,8 +56,8 @@ export function isLoopback(address: string | undefined): boolean {
 }
 
 /**
- * An address as tries and requests are counted by: of IPv6 its first 64 bits, which one household or machine may fill at
- * will (RFC 4291, 2.5.4).
+ * An address as tries and requests are counted by: of IPv6 its first 64 bits, which one household or machine may fill
+ * at will (RFC 4291, 2.5.4).
  *
  * @param address of the connection's other end
  * @returns text that is the same for all addresses of one neighbour
@@ -60,6 +68,9 @@ export function sameNeighbour(address: string | undefined): string {
   if (!plain.includes(':')) return plain
   const [head = '', tail] = plain.split('::')
   const [front, back] = [head.split(':').filter(Boolean), (tail ?? '').split(':').filter(Boolean)]
-  const filled = tail === undefined ? front : [...front, ...Array.from({ length: Math.max(0, 8 - front.length - back.length) }, () => '0'), ...back]
+  const filled =
+    tail === undefined
+      ? front
+      : [...front, ...Array.from({ length: Math.max(0, 8 - front.length - back.length) }, () => '0'), ...back]
   return `${filled.slice(0, 4).map(part => Number.parseInt(part, 16).toString(16)).join(':')}::/64`
 }

@@ -18,7 +18,10 @@ export interface OpenCooks {
 
 type Append = (stream: string, request: AppendRequest) => Promise<unknown>
 
-/** How often they are looked at, real ms; how long one is left alone after its last mark, ms; how long a forecast may take. */
+/**
+ * How often they are looked at, real ms; how long one is left alone after its last mark, ms; how long a forecast may
+ * take.
+ */
 const EVERY_MS = 5 * 60_000
 const QUIET_MS = 30 * 60_000
 const BUDGET_MS = 30_000
@@ -41,7 +44,19 @@ export function openCooksOf(database: Database, clock: HearthClock, aside: Aside
   const close = async (cook: string, doneAt: number, by: 'forecast' | 'asked'): Promise<void> => {
     const now = clock.now()
     // One id for each: closed once, taken back, it stays open.
-    await append(cook, { sentAt: now, observations: [{ id: `closed-by-${by}`, device: `hearth-${by}`, number: 1, deviceTime: Math.min(doneAt, now), kind: 'cook.finished', payload: { by } }] })
+    await append(cook, {
+      sentAt: now,
+      observations: [
+        {
+          id: `closed-by-${by}`,
+          device: `hearth-${by}`,
+          number: 1,
+          deviceTime: Math.min(doneAt, now),
+          kind: 'cook.finished',
+          payload: { by },
+        },
+      ],
+    })
     done.delete(cook)
   }
   const lookAt = async (cook: string, markedAt: number): Promise<void> => {
@@ -49,7 +64,10 @@ export function openCooksOf(database: Database, clock: HearthClock, aside: Aside
     const known = done.get(cook)
     if (known?.markedAt !== markedAt) done.delete(cook)
     if (now - markedAt < QUIET_MS) return
-    const found = known?.markedAt === markedAt && known.doneAt !== null ? { doneAt: known.doneAt, stillLikely: false } : await aside.ask({ kind: 'closing', cook, nowMs: now }, BUDGET_MS)
+    const found =
+      known?.markedAt === markedAt && known.doneAt !== null
+        ? { doneAt: known.doneAt, stillLikely: false }
+        : await aside.ask({ kind: 'closing', cook, nowMs: now }, BUDGET_MS)
     const doneAt = found.stillLikely ? null : found.doneAt
     done.set(cook, { markedAt, doneAt })
     if (doneAt !== null && now - Math.max(doneAt, markedAt) > LEFT_OPEN_MS) await close(cook, doneAt, 'forecast')
@@ -62,12 +80,16 @@ export function openCooksOf(database: Database, clock: HearthClock, aside: Aside
   }
   let looking: Promise<void> | null = null
   const look = async (): Promise<void> => {
-    const rows = await database.sequelize.query<{ id: string, marked_at: number }>(
+    const rows = await database.sequelize.query<{ id: string; marked_at: number }>(
       `SELECT c.id AS id, max(o.received_at) AS marked_at FROM cooks c JOIN observations o ON o.stream = c.id
-       WHERE c.started_at IS NOT NULL AND c.finished_at IS NULL GROUP BY c.id ORDER BY 2 LIMIT :most`, { type: QueryTypes.SELECT, replacements: { most: MOST } })
+       WHERE c.started_at IS NOT NULL AND c.finished_at IS NULL GROUP BY c.id ORDER BY 2 LIMIT :most`,
+      { type: QueryTypes.SELECT, replacements: { most: MOST } },
+    )
     if (!await isCooked()) clock.follow?.()
     for (const row of rows) {
-      await lookAt(row.id, row.marked_at).catch((error: unknown) => console.error(`A cook that was left open could not be looked at (${row.id}). ${String(error)}`))
+      await lookAt(row.id, row.marked_at).catch((error: unknown) =>
+        console.error(`A cook that was left open could not be looked at (${row.id}). ${String(error)}`),
+      )
     }
   }
   const once = (): Promise<void> => (looking ??= look().finally(() => {

@@ -24,26 +24,36 @@ const CACHE_KB = -4000
  * @returns the connection; the caller closes it
  * @throws what SQLite says, such as SQLITE_NOTADB
  */
-export async function openOwn(file: string, how: 'read' | 'write' | 'make' = 'read', busyMs = BUSY_MS): Promise<OwnConnection> {
-  const flags = how === 'read' ? sqlite3.OPEN_READONLY : how === 'write' ? sqlite3.OPEN_READWRITE : sqlite3.OPEN_READWRITE | sqlite3.OPEN_CREATE
+export async function openOwn(
+  file: string,
+  how: 'read' | 'write' | 'make' = 'read',
+  busyMs = BUSY_MS,
+): Promise<OwnConnection> {
+  const flags =
+    how === 'read'
+      ? sqlite3.OPEN_READONLY
+      : how === 'write'
+        ? sqlite3.OPEN_READWRITE
+        : sqlite3.OPEN_READWRITE | sqlite3.OPEN_CREATE
   const database = await new Promise<sqlite3.Database>((done, fail) => {
     const opened = new sqlite3.Database(file, flags, error => (error ? fail(error) : done(opened)))
   })
   database.configure('busyTimeout', busyMs)
   const one: OwnConnection = {
-    all: <T extends object>(sql: string, values: Values = []) => new Promise<T[]>((done, fail) => {
-      database.all<T>(sql, values, (error, rows) => (error ? fail(error) : done(rows)))
-    }),
-    run: (sql, values = []) => new Promise((done, fail) => {
-      database.run(sql, values, error => (error ? fail(error) : done()))
-    }),
+    all: <T extends object>(sql: string, values: Values = []) =>
+      new Promise<T[]>((done, fail) => {
+        database.all<T>(sql, values, (error, rows) => (error ? fail(error) : done(rows)))
+      }),
+    run: (sql, values = []) =>
+      new Promise((done, fail) => {
+        database.run(sql, values, error => (error ? fail(error) : done()))
+      }),
     close: () => new Promise(done => database.close(() => done())),
   }
   try {
     await one.run(`PRAGMA cache_size = ${CACHE_KB}`)
     return one
-  }
-  catch (error) {
+  } catch (error) {
     await one.close()
     throw error
   }
@@ -57,12 +67,15 @@ export async function openOwn(file: string, how: 'read' | 'write' | 'make' = 're
  * @param what is done
  * @returns what came of it
  */
-export async function onOwn<T>(file: string, how: 'read' | 'write' | 'make', what: (own: OwnConnection) => Promise<T>): Promise<T> {
+export async function onOwn<T>(
+  file: string,
+  how: 'read' | 'write' | 'make',
+  what: (own: OwnConnection) => Promise<T>,
+): Promise<T> {
   const own = await openOwn(file, how)
   try {
     return await what(own)
-  }
-  finally {
+  } finally {
     await own.close()
   }
 }

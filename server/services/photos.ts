@@ -21,14 +21,29 @@ export interface Photos {
  * @param database an open database
  * @param clock gives the time
  * @param copies of the database, out of which a removed photograph goes too
- * @returns `add` refuses `not-a-photo` for what is no JPEG or too large, `too-many-photos` beyond twelve; a photograph that is
- * removed is gone, in the log of the database and in its copies as well
+ * @returns `add` refuses `not-a-photo` for what is no JPEG or too large, `too-many-photos` beyond twelve; a photograph
+ *   that is removed is gone, in the log of the database and in its copies as well
  */
 export function photosOf(database: Database, clock: HearthClock, copies: Pick<DailyCopies, 'forgetPhoto'>): Photos {
   const { Photo, Batch } = database.models
-  const line = (row: Row): PhotoLine => ({ id: String(row.id), at: Number(row.at), width: Number(row.width), height: Number(row.height) })
+  const line = (row: Row): PhotoLine => ({
+    id: String(row.id),
+    at: Number(row.at),
+    width: Number(row.width),
+    height: Number(row.height),
+  })
   const of = async (batch: string): Promise<PhotoLine[]> =>
-    (await Photo.findAll({ where: { batchId: batch, removedAt: null }, attributes: ['id', 'at', 'width', 'height'], order: [['at', 'ASC'], ['id', 'ASC']], raw: true }) as unknown as Row[]).map(line)
+    (
+      (await Photo.findAll({
+        where: { batchId: batch, removedAt: null },
+        attributes: ['id', 'at', 'width', 'height'],
+        order: [
+          ['at', 'ASC'],
+          ['id', 'ASC'],
+        ],
+        raw: true,
+      })) as unknown as Row[]
+    ).map(line)
   return {
     of,
     async add(batch, given) {
@@ -36,12 +51,24 @@ export function photosOf(database: Database, clock: HearthClock, copies: Pick<Da
       const plain = given.length <= MOST_PHOTO_BYTES ? plainJpeg(given) : null
       if (!plain || Math.max(plain.width, plain.height) > MOST_PHOTO_SIDE) throw new Refusal('not-a-photo', 'photo')
       if ((await of(batch)).length >= MOST_PHOTOS) throw new Refusal('too-many-photos', `batches/${batch}`)
-      const row = { id: randomUUID(), batchId: batch, at: clock.now(), width: plain.width, height: plain.height, bytes: plain.bytes, removedAt: null }
+      const row = {
+        id: randomUUID(),
+        batchId: batch,
+        at: clock.now(),
+        width: plain.width,
+        height: plain.height,
+        bytes: plain.bytes,
+        removedAt: null,
+      }
       await Photo.create(row)
       return line(row)
     },
     async bytes(id) {
-      const row = await Photo.findOne({ where: { id, removedAt: null }, attributes: ['bytes'], raw: true }) as unknown as Row | null
+      const row = (await Photo.findOne({
+        where: { id, removedAt: null },
+        attributes: ['bytes'],
+        raw: true,
+      })) as unknown as Row | null
       // Versions before this one let pass what stood between the scans of a picture: nothing of it goes out.
       const plain = row && Buffer.isBuffer(row.bytes) ? plainJpeg(row.bytes) : null
       if (!plain) throw new Refusal('not-found', `photos/${id}`)

@@ -22,7 +22,10 @@ export async function readCook(own: OwnConnection, id: string): Promise<Cook | n
 async function readLog(own: OwnConnection, stream: string): Promise<StoredObservation[]> {
   const all: StoredObservation[] = []
   for (let from = 0; ;) {
-    const rows = await own.all<Record<string, unknown>>('SELECT * FROM observations WHERE stream = ? AND place > ? ORDER BY place LIMIT ?', [stream, from, AT_ONCE])
+    const rows = await own.all<Record<string, unknown>>(
+      'SELECT * FROM observations WHERE stream = ? AND place > ? ORDER BY place LIMIT ?',
+      [stream, from, AT_ONCE],
+    )
     for (const row of rows) all.push(toObservation(row))
     if (rows.length < AT_ONCE) return all
     from = Number(rows.at(-1)!.place)

@@ -29,8 +29,8 @@ const BARE_MS = 60_000
 const MOST_TRIES = 3
 
 /**
- * The settling of one database. How far each cook's log is settled stands with the cook: whatever was acknowledged beyond it
- * is taken up at the next start.
+ * The settling of one database. How far each cook's log is settled stands with the cook: whatever was acknowledged
+ * beyond it is taken up at the next start.
  *
  * @param database an open database
  * @param aside where cooks are worked out
@@ -53,20 +53,25 @@ export function settlingOf(database: Database, aside: Aside, cooks: Cooks, batch
       if (stopped || !await cooks.has(cook)) return
       await batches.keep(cook, await aside.ask({ kind: 'settle', cook, way }, BUDGET_MS).catch((error: unknown) => {
         if (!(error instanceof AsideFailed) || error.why === 'ended') throw error
-        console.error(`A cook could not be settled in full (${cook}); what was marked is kept as its batch. ${error.message}`)
+        console.error(
+          `A cook could not be settled in full (${cook}); what was marked is kept as its batch. ${error.message}`,
+        )
         return aside.ask({ kind: 'settle', cook, way: 'bare' }, BARE_MS)
       }))
     }
     catch (error) {
       if (error instanceof Refusal) return
       if (error instanceof AsideFailed && error.why === 'ended') {
-        // What worked on it ended by itself: it is tried again, some times; with the hearth it is taken up at the next start.
+        // What worked on it ended by itself: it is tried again, some times; with the hearth it is taken up at the next
+        // start.
         const tried = (again.get(cook) ?? 0) + 1
         again.set(cook, tried)
         if (!stopped && tried <= MOST_TRIES) settle(cook, way)
         return
       }
-      console.error(`A batch could not be settled; its observations are safe, and it is tried again at the next start. ${String(error)}`)
+      console.error(
+        `A batch could not be settled; its observations are safe, and it is tried again at the next start. ${String(error)}`,
+      )
     }
     finally {
       if (!waiting.has(cook)) turns.delete(cook)
@@ -95,11 +100,12 @@ export function settlingOf(database: Database, aside: Aside, cooks: Cooks, batch
       clearTimeout(timer)
     },
     async takeUp() {
-      const rows = await database.sequelize.query<{ id: string, run: number }>(
+      const rows = await database.sequelize.query<{ id: string; run: number }>(
         `SELECT c.id AS id, max(o.kind IN (:run)) AS run FROM observations o JOIN cooks c ON c.id = o.stream
-         WHERE o.kind IN (:kinds) AND o.place > c.settled_place GROUP BY c.id
-         UNION SELECT c.id, 1 FROM cooks c LEFT JOIN batches b ON b.id = c.id WHERE c.finished_at IS NOT NULL AND b.id IS NULL`,
-        { type: QueryTypes.SELECT, replacements: { run: RUN, kinds: [...RUN, ...TOLD] } })
+                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                               WHERE o.kind IN (:kinds) AND o.place > c.settled_place GROUP BY c.id
+                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                                               UNION SELECT c.id, 1 FROM cooks c LEFT JOIN batches b ON b.id = c.id WHERE c.finished_at IS NOT NULL AND b.id IS NULL`,
+        { type: QueryTypes.SELECT, replacements: { run: RUN, kinds: [...RUN, ...TOLD] } },
+      )
       for (const row of rows) settle(row.id, row.run === 1 ? 'settle' : 'retell')
     },
     stop() {

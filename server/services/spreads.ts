@@ -35,15 +35,29 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
   const read = async (id: string): Promise<Spread | null> => {
     const row = await Table.findOne({ where: { id, removedAt: null }, raw: true }) as Row | null
     if (!row) return null
-    const spread = readRow(row.spread, value => SpreadSchema.parse({ ...value as object, revision: Number(row.revision) }))
+    const spread = readRow(row.spread, value =>
+      SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),
+    )
     if (!spread) throw new Refusal('not-readable', `spreads/${id}`)
     return spread
   }
   return {
     async all() {
-      const rows = await Table.findAll({ where: { removedAt: null }, order: [['eve', 'DESC'], ['id', 'DESC']], limit: MOST, raw: true }) as unknown as Row[]
+      const rows = (await Table.findAll({
+        where: { removedAt: null },
+        order: [
+          ['eve', 'DESC'],
+          ['id', 'DESC'],
+        ],
+        limit: MOST,
+        raw: true,
+      })) as unknown as Row[]
       return rows.map((row): SpreadLine => ({
-        id: String(row.id), name: String(row.name), eve: String(row.eve), revision: Number(row.revision), changedAt: Number(row.changedAt),
+        id: String(row.id),
+        name: String(row.name),
+        eve: String(row.eve),
+        revision: Number(row.revision),
+        changedAt: Number(row.changedAt),
         dishes: readRow(row.spread, value => (value as Spread).dishes.length) ?? 0,
       }))
     },
@@ -54,13 +68,22 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
     },
     async put(spread) {
       const next: Spread = { ...spread, revision: spread.revision + 1 }
-      const row = { id: next.id, name: next.name, eve: next.eve, revision: next.revision, spread: JSON.stringify(next), changedAt: clock.now(), removedAt: null }
+      const row = {
+        id: next.id,
+        name: next.name,
+        eve: next.eve,
+        revision: next.revision,
+        spread: JSON.stringify(next),
+        changedAt: clock.now(),
+        removedAt: null,
+      }
       const [count] = await Table.update(row, { where: { id: spread.id, revision: spread.revision } })
       if (count === 0) {
         // Whoever else makes it in this moment may come first: what stands then decides.
         await Table.bulkCreate([row], { ignoreDuplicates: true })
         const standing = await Table.findByPk(spread.id, { raw: true }) as Row | null
-        if (standing?.spread !== row.spread) throw new Refusal('changed-meanwhile', `spreads/${spread.id} revision ${String(standing?.revision ?? 0)}`)
+        if (standing?.spread !== row.spread)
+          throw new Refusal('changed-meanwhile', `spreads/${spread.id} revision ${String(standing?.revision ?? 0)}`)
       }
       for (const tell of followers.get(next.id) ?? []) tell(next)
       return next

@@ -4,7 +4,15 @@ import { Transform, type Readable } from 'node:stream'
 import { createGunzip } from 'node:zlib'
 import { Sequelize } from 'sequelize'
 import sqlite3 from 'sqlite3'
-import { BACKUP_TABLES, BackupFootSchema, BackupHeadSchema, BackupRowSchema, MOST_LINE, type BackupHead, type BackupRow } from '../../contracts/backup'
+import {
+  BACKUP_TABLES,
+  BackupFootSchema,
+  BackupHeadSchema,
+  BackupRowSchema,
+  MOST_LINE,
+  type BackupHead,
+  type BackupRow,
+} from '../../contracts/backup'
 import { migrateTo } from './database'
 import { plainJpeg } from './jpeg'
 import { onOwn, openOwn, type OwnConnection } from './ownConnection'
@@ -25,8 +33,8 @@ const refuse = (where: string): Refusal => new Refusal('not-a-backup', where)
 export interface Staged { readonly rows: number, readonly photosLeftOut: number }
 
 /**
- * Writes every line of a backup into a database of its own, whose tables stand where the backup's did, and brings it up to
- * date; only then it counts. Memory stays bounded, whatever the size.
+ * Writes every line of a backup into a database of its own, whose tables stand where the backup's did, and brings it up
+ * to date; only then it counts. Memory stays bounded, whatever the size.
  *
  * @param storage file of that database; it must not be there yet
  * @param file the backup
@@ -45,7 +53,8 @@ export async function stageBackup(storage: string, file: Readable): Promise<Stag
       if (head === null) head = headOf(value)
       else if (typeof value === 'object' && value !== null && 'sha256' in value) {
         const last = BackupFootSchema.safeParse(value)
-        if (!last.success || last.data.rows !== staged.rows || last.data.sha256 !== hash.digest('hex')) throw refuse('it is not what was written')
+        if (!last.success || last.data.rows !== staged.rows || last.data.sha256 !== hash.digest('hex'))
+          throw refuse('it is not what was written')
         foot = true
         continue
       }
@@ -65,7 +74,8 @@ export async function stageBackup(storage: string, file: Readable): Promise<Stag
 function headOf(value: unknown): BackupHead {
   const first = BackupHeadSchema.safeParse(value)
   if (!first.success) throw refuse('the first line is none of a backup')
-  if (first.data.tables.some(one => !(BACKUP_TABLES as readonly string[]).includes(one.name))) throw refuse('a table that is not known')
+  if (first.data.tables.some(one => !(BACKUP_TABLES as readonly string[]).includes(one.name)))
+    throw refuse('a table that is not known')
   return first.data
 }
 
@@ -78,7 +88,10 @@ function parsed(line: string): unknown {
   }
 }
 
-/** Rows on their way into a database of their own; its tables are made with the first of them, for most damaged files are refused before it comes to that. */
+/**
+ * Rows on their way into a database of their own; its tables are made with the first of them, for most damaged files
+ * are refused before it comes to that.
+ */
 class Staging {
   rows = 0
   photosLeftOut = 0
@@ -100,7 +113,8 @@ class Staging {
   }
 
   async end(head: BackupHead): Promise<void> {
-    for (const one of head.tables) if ((this.counts.get(one.name) ?? 0) !== one.rows) throw refuse(`rows of ${one.name}`)
+    for (const one of head.tables)
+      if ((this.counts.get(one.name) ?? 0) !== one.rows) throw refuse(`rows of ${one.name}`)
     await this.flush(head.migration)
     await this.close()
   }
@@ -142,11 +156,17 @@ async function insert(own: OwnConnection, { t, r }: BackupRow): Promise<boolean>
     if (!plain) return false
     values[at] = plain.bytes
   }
-  await own.run(`INSERT INTO ${t} (${columns.map(column => `"${column}"`).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`, values)
+  await own.run(
+    `INSERT INTO ${t} (${columns.map(column => `"${column}"`).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
+    values,
+  )
   return true
 }
 
-/** Tables as the version that wrote the backup had them. The database is thrown away whatever happens: nothing of it has to outlive a power cut until it is taken over. */
+/**
+ * Tables as the version that wrote the backup had them. The database is thrown away whatever happens: nothing of it has
+ * to outlive a power cut until it is taken over.
+ */
 async function layTables(storage: string, migration: string): Promise<OwnConnection> {
   await withTables(storage, migration)
   const own = await openOwn(storage, 'write')
@@ -161,7 +181,8 @@ async function withTables(storage: string, migration: string | undefined): Promi
     await migrateTo(sequelize, migration)
   }
   catch (error) {
-    if (migration === undefined) throw refuse(`it cannot be brought up to date: ${error instanceof Error ? error.message : String(error)}`)
+    if (migration === undefined)
+      throw refuse(`it cannot be brought up to date: ${error instanceof Error ? error.message : String(error)}`)
     throw refuse(`of a newer version: ${migration}`)
   }
   finally {
@@ -176,14 +197,25 @@ async function upToDate(storage: string): Promise<void> {
     const [check] = await own.all<{ integrity_check: string }>('PRAGMA integrity_check')
     const [loose] = await own.all('PRAGMA foreign_key_check')
     if (check?.integrity_check !== 'ok' || loose) throw refuse('rows that belong nowhere')
-    for (const [table, column] of [['cooks', 'plan'], ['observations', 'payload'], ['batches', 'summary'], ['dish_versions', 'dish'], ['shelf_items', 'item'], ['lessons', 'lesson'], ['spreads', 'spread']] as const) {
+    for (const [table, column] of [
+      ['cooks', 'plan'],
+      ['observations', 'payload'],
+      ['batches', 'summary'],
+      ['dish_versions', 'dish'],
+      ['shelf_items', 'item'],
+      ['lessons', 'lesson'],
+      ['spreads', 'spread'],
+    ] as const) {
       const [bad] = await own.all<{ n: number }>(`SELECT count(*) AS n FROM ${table} WHERE NOT json_valid(${column})`)
       if ((bad?.n ?? 0) > 0) throw refuse(`what stands in ${table}`)
     }
   })
 }
 
-/** Lines of a gzipped file; what unpacks to too much, or is no gzip, is refused before it is taken in. What is left of the file is left where it is: who sent it gets the sentence. */
+/**
+ * Lines of a gzipped file; what unpacks to too much, or is no gzip, is refused before it is taken in. What is left of
+ * the file is left where it is: who sent it gets the sentence.
+ */
 async function* unpacked(storage: string, file: Readable): AsyncGenerator<string> {
   const { bavail, bsize } = await statfs(storage.replace(/[^/]*$/, '') || '.')
   const most = bavail * bsize - RESERVE_BYTES
@@ -197,7 +229,14 @@ async function* unpacked(storage: string, file: Readable): AsyncGenerator<string
   const limit = new Transform({
     transform(chunk: Buffer, _, next) {
       bytes += chunk.length
-      next(bytes > LEAST_UNPACKED + MOST_TIMES * packed ? refuse('it unpacks to too much') : bytes > most ? refuse('there is no room for it on the disk') : null, chunk)
+      next(
+        bytes > LEAST_UNPACKED + MOST_TIMES * packed
+          ? refuse('it unpacks to too much')
+          : bytes > most
+            ? refuse('there is no room for it on the disk')
+            : null,
+        chunk,
+      )
     },
   })
   const text = file.pipe(counted).pipe(createGunzip()).on('error', error => limit.destroy(error)).pipe(limit)

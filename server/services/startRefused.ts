@@ -17,7 +17,9 @@ export class FolderNotWritable extends StartRefused {
 /** Another hearth has the folder. */
 export class FolderInUse extends StartRefused {
   constructor(readonly folder: string) {
-    super(`Another hearth is running in the folder ${folder}. Nothing was changed. Stop that one first, or give this one another folder by HEARTH_DATA.`)
+    super(
+      `Another hearth is running in the folder ${folder}. Nothing was changed. Stop that one first, or give this one another folder by HEARTH_DATA.`,
+    )
     this.name = 'FolderInUse'
   }
 }
@@ -25,7 +27,9 @@ export class FolderInUse extends StartRefused {
 /** The database was written by a newer version. */
 export class NewerDatabase extends StartRefused {
   constructor(readonly migration: string) {
-    super(`This database was made by a newer version of the hearth (${migration}). Nothing was changed. Start it with that version, or take a copy from before its update.`)
+    super(
+      `This database was made by a newer version of the hearth (${migration}). Nothing was changed. Start it with that version, or take a copy from before its update.`,
+    )
     this.name = 'NewerDatabase'
   }
 }
@@ -39,8 +43,11 @@ export class DatabaseUnfit extends StartRefused {
 }
 
 function unfitSentence(said: string): string {
-  if (/SQLITE_FULL|ENOSPC/.test(said)) return 'The disk is full. What was acknowledged is safe; nothing was changed. Make room, then start the hearth again.'
-  if (/SQLITE_BUSY|SQLITE_LOCKED/.test(said)) return 'Another program holds the database. Nothing was changed. Close it, then start the hearth again.'
-  if (/SQLITE_READONLY|SQLITE_CANTOPEN|SQLITE_PERM|EACCES|EROFS/.test(said)) return 'The database cannot be opened for writing. Nothing was changed. See that its files may be read and written by who starts the hearth.'
+  if (/SQLITE_FULL|ENOSPC/.test(said))
+    return 'The disk is full. What was acknowledged is safe; nothing was changed. Make room, then start the hearth again.'
+  if (/SQLITE_BUSY|SQLITE_LOCKED/.test(said))
+    return 'Another program holds the database. Nothing was changed. Close it, then start the hearth again.'
+  if (/SQLITE_READONLY|SQLITE_CANTOPEN|SQLITE_PERM|EACCES|EROFS/.test(said))
+    return 'The database cannot be opened for writing. Nothing was changed. See that its files may be read and written by who starts the hearth.'
   return `The database cannot be used as it stands (${said}). Nothing was changed: it is left as it is.`
 }

@@ -11,7 +11,8 @@ import { Refusal } from './refusal'
  */
 export async function stock(hearth: Hearth): Promise<void> {
   const dishes = await hearth.dishes.latest()
-  for (const dish of STARTER_DISHES) if (!dishes.some(one => one.id === dish.id)) await hearth.dishes.add(dish).catch(keepWhatStands)
+  for (const dish of STARTER_DISHES)
+    if (!dishes.some(one => one.id === dish.id)) await hearth.dishes.add(dish).catch(keepWhatStands)
   if (!await hearth.kitchens.isBare()) return
   for (const measure of FIRST_KITCHEN.measures) await hearth.kitchens.put('measures', measure)
   for (const pan of FIRST_KITCHEN.pans) await hearth.kitchens.put('pans', pan)

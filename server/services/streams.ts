@@ -46,8 +46,14 @@ export function streamsOf(database: Database, clock: HearthClock): Streams {
       await Observation.bulkCreate(
         observations.map(one => ({ ...one, payload: JSON.stringify(one.payload), stream, sentAt, receivedAt })),
         { ignoreDuplicates: true })
-      const rows = await Observation.findAll({ where: { stream, id: { [Op.in]: observations.map(one => one.id) } }, order: [['place', 'ASC']], raw: true }) as unknown as Row[]
-      const stored = rows.map(({ deviceTime, sentAt: sent, receivedAt: received, ...row }) => toObservation({ ...row, device_time: deviceTime, sent_at: sent, received_at: received }))
+      const rows = (await Observation.findAll({
+        where: { stream, id: { [Op.in]: observations.map(one => one.id) } },
+        order: [['place', 'ASC']],
+        raw: true,
+      })) as unknown as Row[]
+      const stored = rows.map(({ deviceTime, sentAt: sent, receivedAt: received, ...row }) =>
+        toObservation({ ...row, device_time: deviceTime, sent_at: sent, received_at: received }),
+      )
       for (const tell of followers.get(stream) ?? []) tell(stored)
       return stored
     },
@@ -77,25 +83,48 @@ export function streamsOf(database: Database, clock: HearthClock): Streams {
 export function toObservation(row: Row): StoredObservation {
   const place = Number(row.place)
   const read = {
-    id: row.id, device: row.device, number: row.number, deviceTime: row.device_time, sentAt: row.sent_at, receivedAt: row.received_at, kind: row.kind,
-    payload: payloadOf(row.payload), place,
+    id: row.id,
+    device: row.device,
+    number: row.number,
+    deviceTime: row.device_time,
+    sentAt: row.sent_at,
+    receivedAt: row.received_at,
+    kind: row.kind,
+    payload: payloadOf(row.payload),
+    place,
   }
   if (isWhole(read)) return read
   const receivedAt = typeof row.received_at === 'number' ? row.received_at : 0
-  return { id: `unreadable-${place}`, device: 'unreadable', number: 0, deviceTime: receivedAt, sentAt: receivedAt, receivedAt, kind: UNREADABLE, payload: {}, place }
+  return {
+    id: `unreadable-${place}`,
+    device: 'unreadable',
+    number: 0,
+    deviceTime: receivedAt,
+    sentAt: receivedAt,
+    receivedAt,
+    kind: UNREADABLE,
+    payload: {},
+    place,
+  }
 }
 
 /** As much as can go wrong in a row of this form; what came in was parsed by the contract. */
 function isWhole(read: Readonly<Record<keyof StoredObservation, unknown>>): read is StoredObservation {
-  return StoredObservationSchema.shape.id.safeParse(read.id).success && StoredObservationSchema.shape.device.safeParse(read.device).success
+  return (
+    StoredObservationSchema.shape.id.safeParse(read.id).success
+    && StoredObservationSchema.shape.device.safeParse(read.device).success
     && StoredObservationSchema.shape.kind.safeParse(read.kind).success
-    && [read.number, read.deviceTime, read.sentAt, read.receivedAt].every(Number.isSafeInteger) && read.payload !== null
+    && [read.number, read.deviceTime, read.sentAt, read.receivedAt].every(Number.isSafeInteger)
+    && read.payload !== null
+  )
 }
 
 function payloadOf(text: unknown): Record<string, unknown> | null {
   try {
     const value: unknown = JSON.parse(String(text))
-    return typeof value === 'object' && value !== null && !Array.isArray(value) ? value as Record<string, unknown> : null
+    return typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? (value as Record<string, unknown>)
+      : null
   }
   catch {
     return null

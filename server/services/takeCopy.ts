@@ -10,8 +10,8 @@ const TAKING = `${DATABASE}.taking`
 const FILES = [DATABASE, `${DATABASE}-wal`, `${DATABASE}-shm`]
 
 /**
- * Puts a copy in the place of the database. The copy is looked at first; what stood there is kept in a folder `aside-…`, and
- * a cut anywhere leaves either the old database or the copy, never half of one.
+ * Puts a copy in the place of the database. The copy is looked at first; what stood there is kept in a folder
+ * `aside-…`, and a cut anywhere leaves either the old database or the copy, never half of one.
  *
  * @param folder where the database lies
  * @param wish a day (`2026-11-28`) or the name of a copy
@@ -19,30 +19,43 @@ const FILES = [DATABASE, `${DATABASE}-wal`, `${DATABASE}-shm`]
  * @returns the name of the copy that was taken, and where the old one lies
  * @throws StartRefused where there is no such copy, it is not good, or another hearth has the folder
  */
-export async function takeCopy(folder: string, wish: string, stamp: string): Promise<{ readonly name: string, readonly aside: string }> {
+export async function takeCopy(
+  folder: string,
+  wish: string,
+  stamp: string,
+): Promise<{ readonly name: string; readonly aside: string }> {
   const lock = await lockFolder(folder)
   try {
     const names = await copiesIn(folder)
     const name = names.find(one => one === wish || one === `${wish}.sqlite` || one === `hearth-${wish}.sqlite`)
-    if (name === undefined) throw new StartRefused(`There is no copy “${wish}”. Nothing was changed.\n${await saidOfCopies(folder)}`)
+    if (name === undefined)
+      throw new StartRefused(`There is no copy “${wish}”. Nothing was changed.\n${await saidOfCopies(folder)}`)
     const copy = join(folder, 'copies', name)
     const found = await checkCopy(copy)
-    if (!found.good) throw new StartRefused(`The copy ${name} is not good: ${found.why}. Nothing was changed.\n${await saidOfCopies(folder)}`)
+    if (!found.good)
+      throw new StartRefused(
+        `The copy ${name} is not good: ${found.why}. Nothing was changed.\n${await saidOfCopies(folder)}`,
+      )
     const half = join(folder, `${TAKING}.half`)
     await copyFile(copy, half)
     await onDisk(half)
     const aside = `aside-${stamp}`
     await mkdir(join(folder, aside), { recursive: true })
     for (const file of FILES) {
-      if (await stat(join(folder, file)).then(() => true, () => false)) await link(join(folder, file), join(folder, aside, file))
+      if (
+        await stat(join(folder, file)).then(
+          () => true,
+          () => false,
+        )
+      )
+        await link(join(folder, file), join(folder, aside, file))
     }
     // From here on the copy is the database: whoever starts next finishes what is left.
     await rename(half, join(folder, TAKING))
     await onDisk(folder)
     await finishTaking(folder)
     return { name, aside }
-  }
-  finally {
+  } finally {
     await lock.free()
   }
 }

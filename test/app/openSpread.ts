@@ -19,7 +19,10 @@ import { exampleSpread } from '../support/spreads'
 vi.mock('../../app/clients/planner', () => ({ askPlanner: vi.fn(), plannerFailed: ref(false) }))
 vi.mock('../../app/clients/forecaster', () => ({ askForecast: vi.fn(() => Promise.resolve(null)) }))
 vi.mock('../../app/composables/cookStream', () => ({ followStream: vi.fn() }))
-vi.mock('../../app/clients/followed', async importActual => ({ ...await importActual<object>(), followSpread: vi.fn() }))
+vi.mock('../../app/clients/followed', async importActual => ({
+  ...(await importActual<object>()),
+  followSpread: vi.fn(),
+}))
 vi.mock('../../app/clients/hearthClock', () => ({ hearthNow: () => NOON }))
 vi.mock('../../app/clients/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
@@ -32,11 +35,21 @@ for (let i = 0; i < 60 && !solver.done; i++) solver.step(() => false)
 /** The best plan of the example day. */
 export const PLAN = { ...solver.plan!, bound: solver.bound, proven: true, room: 1 }
 
-const TRIES = { tries: 400, lateTries: 3, meals: 400, lateMeals: 3, pours: 800, coldPours: 0, waitedBases: 0, spanMin: 90, tightest: [] }
+const TRIES = {
+  tries: 400,
+  lateTries: 3,
+  meals: 400,
+  lateMeals: 3,
+  pours: 800,
+  coldPours: 0,
+  waitedBases: 0,
+  spanMin: 90,
+  tightest: [],
+}
 
 /**
- * A day that is opened on a device, with a hearth that keeps it, a planner that is asked but does not plan, and the clock
- * at noon of the eve. Imported before what is tried with it, as it puts its own in the place of what those ask.
+ * A day that is opened on a device, with a hearth that keeps it, a planner that is asked but does not plan, and the
+ * clock at noon of the eve. Imported before what is tried with it, as it puts its own in the place of what those ask.
  */
 export class OpenSpread {
   readonly planner = vi.mocked(askPlanner)
@@ -72,7 +85,13 @@ export class OpenSpread {
 
   /** Opens the day and waits for its first question to the planner. */
   async open(): Promise<SpreadDay> {
-    const state = this.scope.run(() => useSpreadDay('day-1', { kitchen: ref(this.kitchen), evidence: ref<readonly Evidence[]>([]), ingredients: INGREDIENTS }))!
+    const state = this.scope.run(() =>
+      useSpreadDay('day-1', {
+        kitchen: ref(this.kitchen),
+        evidence: ref<readonly Evidence[]>([]),
+        ingredients: INGREDIENTS,
+      }),
+    )!
     await state.load()
     await vi.advanceTimersByTimeAsync(100)
     return state

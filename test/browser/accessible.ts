@@ -29,5 +29,7 @@ function looking(page: Page): AxeBuilder {
 async function expectNone(page: Page, axe: AxeBuilder, where: string): Promise<void> {
   const { violations } = await axe.analyze()
   const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
-  expect(serious.map(one => `${where}: ${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
+  expect(
+    serious.map(one => `${where}: ${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([])
 }

@@ -5,7 +5,11 @@ test.use({ shared: true })
 test.describe('the book', () => {
   test('finds by regional names in three scripts, forgiving of spelling', async ({ page }) => {
     await page.goto('/book')
-    for (const [text, dish] of [['gaajar halva', 'Winter-market carrot'], ['கேழ்வரகு', 'Red-soil finger millet'], ['लौकी', 'Garden-wall gourd']] as const) {
+    for (const [text, dish] of [
+      ['gaajar halva', 'Winter-market carrot'],
+      ['கேழ்வரகு', 'Red-soil finger millet'],
+      ['लौकी', 'Garden-wall gourd'],
+    ] as const) {
       await page.getByLabel('Find', { exact: true }).fill(text)
       await expect(page.locator('.dishes li').first()).toContainText(dish)
     }
@@ -14,7 +18,9 @@ test.describe('the book', () => {
   test('makes a dish of a pasted text, asking about every doubtful line', async ({ page }) => {
     await page.goto('/book')
     await page.getByRole('button', { name: 'From a pasted text' }).click()
-    await page.getByLabel(/ingredient lines/).fill('For the halwa:\n1 cup besan\n3/4 cup ghee\n1 cup sugar\n2 cups water\n2-3 tbsp cashews\ndragon scales')
+    await page
+      .getByLabel(/ingredient lines/)
+      .fill('For the halwa:\n1 cup besan\n3/4 cup ghee\n1 cup sugar\n2 cups water\n2-3 tbsp cashews\ndragon scales')
     await expect(page.getByText('2 lines want a decision.')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Make a dish of it' })).toBeDisabled()
     await page.getByRole('button', { name: /^Yes, 2-3 tbsp cashews/ }).click()
@@ -27,7 +33,9 @@ test.describe('the book', () => {
     await expect(page.locator('.right')).toContainText('pour')
   })
 
-  test('begins a new dish from a family and a style, copies, changes, takes an older version again, and puts aside', async ({ page }) => {
+  test('begins a new dish from a family and a style, copies, changes, takes an older version again, and puts aside', async ({
+    page,
+  }) => {
     await page.goto('/book')
     await page.getByRole('button', { name: 'A new dish' }).click()
     await page.getByRole('textbox', { name: 'Name' }).fill('Quick try')
@@ -87,13 +95,20 @@ test.describe('the book', () => {
   test('gives a dish away as a Recipe and takes it back without loss', async ({ page }) => {
     await page.goto('/book?find=patience%20almond')
     await page.getByRole('button', { name: 'More of Patience almond' }).click()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'As a Recipe (JSON-LD)' }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: 'As a Recipe (JSON-LD)' }).click(),
+    ])
     const chunks: Buffer[] = []
     for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer)
-    await page.locator('input[type="file"]').setInputFiles({ name: 'a.jsonld', mimeType: 'application/ld+json', buffer: Buffer.concat(chunks) })
+    await page
+      .locator('input[type="file"]')
+      .setInputFiles({ name: 'a.jsonld', mimeType: 'application/ld+json', buffer: Buffer.concat(chunks) })
     await page.waitForURL(/measure/)
     await expect(page.getByRole('heading', { name: 'Patience almond' })).toBeVisible()
-    const { dishes } = await (await get(page, '/api/dishes')).json() as { dishes: { name: string, ingredients: unknown[] }[] }
+    const { dishes } = (await (await get(page, '/api/dishes')).json()) as {
+      dishes: { name: string; ingredients: unknown[] }[]
+    }
     const both = dishes.filter(dish => dish.name === 'Patience almond')
     expect(both).toHaveLength(2)
     expect(both[0]!.ingredients).toEqual(both[1]!.ingredients)

@@ -10,14 +10,17 @@ test.describe('a whole cook at 600 times the speed', () => {
     const press = async (name: RegExp, key = 'Enter'): Promise<void> => {
       for (let i = 0; i < 40; i++) {
         await page.keyboard.press('Tab')
-        const text = await page.evaluate(() => (document.activeElement?.closest('label') ?? document.activeElement)?.textContent ?? '')
+        const text = await page.evaluate(
+          () => (document.activeElement?.closest('label') ?? document.activeElement)?.textContent ?? '',
+        )
         if (name.test(text)) return page.keyboard.press(key)
       }
       throw new Error(`Tab never reached ${String(name)}`)
     }
     await expect(page.getByRole('link', { name: 'Measure it out' }).first()).toBeVisible()
     const find = page.getByRole('searchbox')
-    for (let i = 0; i < 40 && !await find.evaluate(one => one === document.activeElement); i++) await page.keyboard.press('Tab')
+    for (let i = 0; i < 40 && !(await find.evaluate(one => one === document.activeElement)); i++)
+      await page.keyboard.press('Tab')
     await page.keyboard.type('Sweet-water semolina')
     await expect(page.getByRole('link', { name: /Sweet-water semolina/ }).first()).toBeVisible()
     await page.keyboard.press('Enter')
@@ -43,14 +46,33 @@ test.describe('a whole cook at 600 times the speed', () => {
   })
 
   test('goes to the end by touch on a phone', async ({ browser, hearth }) => {
-    const context = await browser.newContext({ ...devices['Pixel 5'], viewport: { width: 390, height: 844 }, baseURL: hearth.url, serviceWorkers: 'block' })
+    const context = await browser.newContext({
+      ...devices['Pixel 5'],
+      viewport: { width: 390, height: 844 },
+      baseURL: hearth.url,
+      serviceWorkers: 'block',
+    })
     const page = await context.newPage()
     const list: string[] = []
     watch(page, hearth.url, list)
     const id = await toTheFire(page)
-    // At this speed the moment for a colour can be over before the thumb is down; the screen then asks for something else.
-    const choose = (): Promise<void> => page.getByRole('button', { name: 'pale' }).tap({ timeout: 3000 }).catch(() => undefined)
-    const done = await cookThrough(page, code => page.locator(`[data-action="${code}"]`).first().tap({ timeout: 2000 }).catch(() => undefined), choose)
+    // At this speed the moment for a colour can be over before the thumb is down; the screen then asks for something
+    // else.
+    const choose = (): Promise<void> =>
+      page
+        .getByRole('button', { name: 'pale' })
+        .tap({ timeout: 3000 })
+        .catch(() => undefined)
+    const done = await cookThrough(
+      page,
+      code =>
+        page
+          .locator(`[data-action="${code}"]`)
+          .first()
+          .tap({ timeout: 2000 })
+          .catch(() => undefined),
+      choose,
+    )
     expect(done[0]).toBe('start')
     await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toContain('cook.finished')
     // It is settled beside the server, at a low priority.
@@ -71,7 +93,9 @@ test.describe('a cook', () => {
     await expect(second.locator('[data-action="sign.nuts-golden"]')).toBeVisible()
     await second.locator('[data-action="sign.nuts-golden"]').click()
     await expect.poll(() => firstAction(page)).toBe('begin.roast')
-    const clocks = await Promise.all([page, second].map(async one => Number(await one.locator('main').getAttribute('data-now'))))
+    const clocks = await Promise.all(
+      [page, second].map(async one => Number(await one.locator('main').getAttribute('data-now'))),
+    )
     expect(Math.abs(clocks[0]! - clocks[1]!)).toBeLessThanOrEqual(2)
     await context.close()
   })
@@ -84,10 +108,18 @@ test.describe('a cook', () => {
     await page.getByRole('button', { name: /Take back/ }).click()
     await expect(page.locator('[data-action="sign.nuts-golden"]')).toBeVisible()
     await page.getByRole('button', { name: 'It was 30 s earlier' }).click()
-    await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'sign.nuts-golden', 'withdrawn', 'corrected'].map(kind => (kind === 'sign.nuts-golden' ? 'sign.seen' : kind)))
+    await expect
+      .poll(async () => (await stored(page, id)).map(one => one.kind))
+      .toEqual(
+        ['cook.started', 'sign.nuts-golden', 'withdrawn', 'corrected'].map(kind =>
+          kind === 'sign.nuts-golden' ? 'sign.seen' : kind,
+        ),
+      )
   })
 
-  test('takes flame, lid, weight and thermometer from the drawer, and refuses nonsense with a sentence', async ({ page }) => {
+  test('takes flame, lid, weight and thermometer from the drawer, and refuses nonsense with a sentence', async ({
+    page,
+  }) => {
     const id = await toTheFire(page)
     await page.locator('[data-action="start"]').click()
     await page.keyboard.press('m')
@@ -103,7 +135,9 @@ test.describe('a cook', () => {
     await drawer.getByRole('button', { name: 'Read' }).click()
     await drawer.getByLabel('A note at this minute').fill('ghee smells of cardamom')
     await drawer.getByRole('button', { name: 'Note' }).click()
-    await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'flame.changed', 'lid.changed', 'weighed', 'temperature', 'note'])
+    await expect
+      .poll(async () => (await stored(page, id)).map(one => one.kind))
+      .toEqual(['cook.started', 'flame.changed', 'lid.changed', 'weighed', 'temperature', 'note'])
     await expect(page.getByRole('timer')).toBeVisible()
   })
 

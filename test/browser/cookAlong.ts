@@ -5,7 +5,8 @@ export async function firstAction(page: Page): Promise<string> {
   return page.evaluate(() => document.querySelector<HTMLElement>('[data-action]')?.dataset.action ?? '')
 }
 
-const isFinished = (page: Page): Promise<boolean> => page.evaluate(() => document.querySelector<HTMLElement>('main')?.dataset.cue === 'finished')
+const isFinished = (page: Page): Promise<boolean> =>
+  page.evaluate(() => document.querySelector<HTMLElement>('main')?.dataset.cue === 'finished')
 
 /**
  * Waits until the first action is another one, a second and a half at most: where the other vessel was called just as
@@ -16,15 +17,20 @@ async function settle(page: Page, before: string): Promise<void> {
 }
 
 /**
- * Cooks a whole dish by doing, at every moment, what the screen puts first. At hundreds of times the speed another action
- * can have come into its place before the hand is down: that one is done then, and it goes on until the cook is finished.
+ * Cooks a whole dish by doing, at every moment, what the screen puts first. At hundreds of times the speed another
+ * action can have come into its place before the hand is down: that one is done then, and it goes on until the cook is
+ * finished.
  *
  * @param page on the fire screen, before the fire is lit
  * @param press does the first action
  * @param choose chooses the first colour
  * @returns codes of the actions that were looked at, in order
  */
-export async function cookThrough(page: Page, press: (code: string) => Promise<unknown>, choose: () => Promise<unknown>): Promise<string[]> {
+export async function cookThrough(
+  page: Page,
+  press: (code: string) => Promise<unknown>,
+  choose: () => Promise<unknown>,
+): Promise<string[]> {
   const done: string[] = []
   await expect(page.locator('[data-action="start"]')).toBeVisible()
   for (let i = 0; i < 60; i++) {

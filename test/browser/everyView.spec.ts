@@ -21,12 +21,16 @@ test('no view is left out of these', () => {
 })
 
 for (const [name, viewport] of Object.entries(SIZES)) {
-  test(`holds still, is large enough for a finger, is read to its edge and has nothing serious against it, every view, on ${name}`, async ({ page, complaints }) => {
+  test(`holds still, is large enough for a finger, is read to its edge and has nothing serious against it, every view, on ${name}`, async ({
+    page,
+    complaints,
+  }) => {
     await page.setViewportSize(viewport)
     await page.addInitScript(COUNT_SHIFTS)
     await page.goto('/book')
     for (const view of VIEWS) {
-      // A view is held back a second and a half at most: on a machine that is busy with other things it may come in parts.
+      // A view is held back a second and a half at most: on a machine that is busy with other things it may come in
+      // parts.
       await expect(async () => {
         await come(page, view)
         await page.waitForTimeout(1000)
@@ -53,7 +57,12 @@ test('has a title of its own, one heading, and the keyboard once it is come to, 
     await expect(page.locator(view.ready).first()).toBeVisible()
     await expect(page).toHaveTitle(new RegExp(`^${view.title}.* · Yon Hearth$`))
     await expect(page.locator('h1'), view.address).toHaveCount(1)
-    await expect.poll(() => page.evaluate(() => document.querySelector('main')?.contains(document.activeElement) ?? false), view.address).toBe(true)
+    await expect
+      .poll(
+        () => page.evaluate(() => document.querySelector('main')?.contains(document.activeElement) ?? false),
+        view.address,
+      )
+      .toBe(true)
     titles.add(await page.title())
   }
   expect(titles.size).toBe(VIEWS.length)
@@ -68,7 +77,9 @@ test('is read without scrolling sideways when it is enlarged fourfold, every vie
     await page.goto(view.address)
     await expect(page.locator('main h1').first()).toBeAttached()
     await page.waitForTimeout(400)
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), view.address).toBeLessThanOrEqual(FOURFOLD.width)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), view.address).toBeLessThanOrEqual(
+      FOURFOLD.width,
+    )
     expect(await cutOff(page), view.address).toEqual([])
   }
 })

@@ -11,7 +11,12 @@ const standing = (page: Page, selector: string): Promise<Standing> => page.evalu
   const at = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2)
   return {
     font: Number.parseFloat(getComputedStyle(found).fontSize),
-    inside: box.top >= 0 && box.left >= 0 && box.right <= window.innerWidth && box.bottom <= window.innerHeight && box.width > 0,
+    inside:
+      box.top >= 0
+      && box.left >= 0
+      && box.right <= window.innerWidth
+      && box.bottom <= window.innerHeight
+      && box.width > 0,
     covered: at === null || !(found === at || found.contains(at) || at.contains(found)),
   }
 }, selector)
@@ -20,22 +25,26 @@ const SIZES = [[1280, 800], [820, 1180], [390, 844], [844, 390]] as const
 
 test.describe('the fire at every size', () => {
   for (const [width, height] of SIZES) {
-    test(`${width} by ${height}: clock and cue are large and never covered, three actions at most`, async ({ page, complaints }) => {
+    test(`${width} by ${height}: clock and cue are large and never covered, three actions at most`, async ({
+      page,
+      complaints,
+    }) => {
       await page.setViewportSize({ width, height })
       await toTheFire(page)
       await page.locator('[data-action="start"]').click()
       await page.locator('[data-action="sign.nuts-golden"]').click()
       await page.locator('[data-action="begin.roast"]').click()
-      const look = () => expect(async () => {
-        await page.evaluate(() => window.scrollTo(0, 0))
-        const [clock, cue] = [await standing(page, '.clock'), await standing(page, '.cue')]
-        expect(clock).toMatchObject({ inside: true, covered: false })
-        expect(cue).toMatchObject({ inside: true, covered: false })
-        expect(clock.font).toBeGreaterThanOrEqual(84)
-        expect(cue.font).toBeGreaterThanOrEqual(28)
-        expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
-        expect(await page.locator('[data-action]').count()).toBeLessThanOrEqual(3)
-      }).toPass({ timeout: 4000 })
+      const look = () =>
+        expect(async () => {
+          await page.evaluate(() => window.scrollTo(0, 0))
+          const [clock, cue] = [await standing(page, '.clock'), await standing(page, '.cue')]
+          expect(clock).toMatchObject({ inside: true, covered: false })
+          expect(cue).toMatchObject({ inside: true, covered: false })
+          expect(clock.font).toBeGreaterThanOrEqual(84)
+          expect(cue.font).toBeGreaterThanOrEqual(28)
+          expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+          expect(await page.locator('[data-action]').count()).toBeLessThanOrEqual(3)
+        }).toPass({ timeout: 4000 })
       await look()
       for (const key of ['m', 'x']) {
         await page.keyboard.press(key)
@@ -53,9 +62,13 @@ test.describe('the fire at every size', () => {
     })
   }
 
-  test('an acrid smell stops the roast and leads to what can be done; taken back, the roast goes on; what more went in is kept', async ({ page, complaints }) => {
+  test('an acrid smell stops the roast and leads to what can be done; taken back, the roast goes on; what more went in is kept', async ({
+    page,
+    complaints,
+  }) => {
     const id = await toTheFire(page)
-    for (const action of ['start', 'sign.nuts-golden', 'begin.roast']) await page.locator(`[data-action="${action}"]`).click()
+    for (const action of ['start', 'sign.nuts-golden', 'begin.roast'])
+      await page.locator(`[data-action="${action}"]`).click()
     await page.keyboard.press('m')
     await page.getByRole('button', { name: 'Acrid, burnt' }).click()
     await expect(page.locator('.cue')).toHaveText('Burnt: off the fire, start anew')
@@ -69,7 +82,9 @@ test.describe('the fire at every size', () => {
     await page.getByLabel('How much: water, g').fill('40')
     await page.getByRole('button', { name: 'It is in', exact: true }).click()
     await expect(page.getByText(/Take back: beside the plan: 40 g water/)).toBeVisible()
-    await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'sign.seen', 'stage.began', 'sign.seen', 'withdrawn', 'added'])
+    await expect
+      .poll(async () => (await stored(page, id)).map(one => one.kind))
+      .toEqual(['cook.started', 'sign.seen', 'stage.began', 'sign.seen', 'withdrawn', 'added'])
     expect(complaints.list).toEqual([])
   })
 
@@ -86,23 +101,59 @@ test.describe('the fire at every size', () => {
 
 test.describe('what comes from beside the hand', () => {
   const read = async (page: Page, body: object): Promise<void> => {
-    const answer = await page.request.post('/api/devices/readings', { data: { protocol: 'yon-hearth/device/1', sentAt: Date.now(), ...body } })
+    const answer = await page.request.post('/api/devices/readings', {
+      data: { protocol: 'yon-hearth/device/1', sentAt: Date.now(), ...body },
+    })
     expect(answer.ok(), await answer.text()).toBe(true)
   }
-  const scale = (cook: string) => ({ device: 'bench-scale', kind: 'scale', name: 'scale by the stove', cook, vessel: 'pan' })
+  const scale = (cook: string) => ({
+    device: 'bench-scale',
+    kind: 'scale',
+    name: 'scale by the stove',
+    cook,
+    vessel: 'pan',
+  })
 
-  test('readings of a scale and a probe mark themselves on the arch, and one that cannot be is asked about', async ({ page, complaints }) => {
+  test('readings of a scale and a probe mark themselves on the arch, and one that cannot be is asked about', async ({
+    page,
+    complaints,
+  }) => {
     const id = await toTheFire(page)
     await page.locator('[data-action="start"]').click()
     await expect.poll(async () => (await stored(page, id)).length).toBe(1)
-    const empty = Number((await (await page.request.get(`/api/cooks/${id}`)).json() as { plan: { vessels: Record<string, { vessel: { massG: number } }> } }).plan.vessels.pan!.vessel.massG)
+    const empty = Number(
+      (
+        (await (await page.request.get(`/api/cooks/${id}`)).json()) as {
+          plan: { vessels: Record<string, { vessel: { massG: number } }> }
+        }
+      ).plan.vessels.pan!.vessel.massG,
+    )
     const dots = page.locator('svg.arch .mark')
     const before = await dots.count()
-    await read(page, { device: 'probe', kind: 'thermometer', cook: id, vessel: 'pan', readings: [61, 62, 61, 61, 62].map((value, i) => ({ number: i + 1, at: Date.now() - 500 * (4 - i), value, unit: 'C' })) })
+    await read(page, {
+      device: 'probe',
+      kind: 'thermometer',
+      cook: id,
+      vessel: 'pan',
+      readings: [61, 62, 61, 61, 62].map((value, i) => ({
+        number: i + 1,
+        at: Date.now() - 500 * (4 - i),
+        value,
+        unit: 'C',
+      })),
+    })
     await expect.poll(async () => (await stored(page, id)).some(one => one.kind === 'temperature')).toBe(true)
     await expect(dots).toHaveCount(before + 1)
     // Three times the pan fits no unit and no tare: a person is asked.
-    await read(page, { ...scale(id), readings: [0, 1, 2, 3, 4, 5].map(i => ({ number: i + 1, at: Date.now() - 500 * (5 - i), value: 3 * empty, unit: 'g' })) })
+    await read(page, {
+      ...scale(id),
+      readings: [0, 1, 2, 3, 4, 5].map(i => ({
+        number: i + 1,
+        at: Date.now() - 500 * (5 - i),
+        value: 3 * empty,
+        unit: 'g',
+      })),
+    })
     await expect.poll(async () => (await stored(page, id)).at(-1)?.kind).toBe('reading.unsure')
     await expect(page.locator('[data-slab="unsure"]')).toBeVisible()
     await page.keyboard.press('m')
@@ -117,14 +168,20 @@ test.describe('what comes from beside the hand', () => {
     await second.goto(`/fire/${id}`)
     await expect(second.locator('[data-action="sign.nuts-golden"]')).toBeVisible()
     await second.evaluate(() => {
-      new MutationObserver(() => document.querySelector('[data-action="begin.roast"]') && ((window as unknown as { shownAt?: number }).shownAt ??= Date.now())).observe(document.body, { subtree: true, childList: true, attributes: true })
+      new MutationObserver(
+        () =>
+          document.querySelector('[data-action="begin.roast"]')
+          && ((window as unknown as { shownAt?: number }).shownAt ??= Date.now()),
+      ).observe(document.body, { subtree: true, childList: true, attributes: true })
     })
     const tapped = await page.evaluate(() => {
       document.querySelector<HTMLButtonElement>('[data-action="sign.nuts-golden"]')!.click()
       return Date.now()
     })
     await expect.poll(() => firstAction(second)).toBe('begin.roast')
-    expect(await second.evaluate(() => (window as unknown as { shownAt?: number }).shownAt ?? Number.NaN) - tapped).toBeLessThan(1000)
+    expect(
+      (await second.evaluate(() => (window as unknown as { shownAt?: number }).shownAt ?? Number.NaN)) - tapped,
+    ).toBeLessThan(1000)
     await second.close()
   })
 
@@ -154,7 +211,9 @@ test.describe('a cook that nobody looked at', () => {
     await late.getByRole('button', { name: 'Take it up from there' }).click()
     await expect(page.locator('main')).toHaveAttribute('data-stage', 'roast')
     await expect.poll(async () => Number(await page.locator('main').getAttribute('data-now'))).toBeGreaterThan(360)
-    await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'stage.began'])
+    await expect
+      .poll(async () => (await stored(page, id)).map(one => one.kind))
+      .toEqual(['cook.started', 'stage.began'])
   })
 
   test('asks one question when it is come back to, and goes on from the answer', async ({ page }) => {
@@ -165,7 +224,14 @@ test.describe('a cook that nobody looked at', () => {
     await page.request.post(`/api/streams/${id}/observations`, {
       data: { sentAt: Date.now(), observations: [
         { id: 'left-1', device: 'gone', number: 1, deviceTime: start, kind: 'cook.started', payload: {} },
-        { id: 'left-2', device: 'gone', number: 2, deviceTime: start + 240_000, kind: 'stage.began', payload: { stage: 'roast' } },
+        {
+          id: 'left-2',
+          device: 'gone',
+          number: 2,
+          deviceTime: start + 240_000,
+          kind: 'stage.began',
+          payload: { stage: 'roast' },
+        },
       ] },
     })
     await page.reload()

@@ -29,8 +29,16 @@ export interface RunningHearth {
   moveOn(ms: number): Promise<void>
 }
 
-/** Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate, held where it is to be moved by hand, and whatever else its environment says. */
-export async function runHearth(options: { readonly demo: boolean, readonly rate: number, readonly held?: boolean, readonly env?: Readonly<Record<string, string>> }): Promise<RunningHearth & { end(): Promise<void> }> {
+/**
+ * Starts the built server over a copy of the demo house or an empty folder, with a clock of the given rate, held where
+ * it is to be moved by hand, and whatever else its environment says.
+ */
+export async function runHearth(options: {
+  readonly demo: boolean
+  readonly rate: number
+  readonly held?: boolean
+  readonly env?: Readonly<Record<string, string>>
+}): Promise<RunningHearth & { end(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-'))
   if (options.demo) cpSync(DEMO_FOLDER, folder, { recursive: true })
   const port = await freePort()
@@ -40,14 +48,24 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
   const start = async (): Promise<void> => {
     child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
-        ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port),
+        ...process.env,
+        HOST: '127.0.0.1',
+        PORT: String(port),
+        NITRO_HOST: '127.0.0.1',
+        NITRO_PORT: String(port),
         ...(options.held ? { NODE_OPTIONS: `--import ${HELD_CLOCK}` } : {}),
-        HEARTH_DATA: folder, HEARTH_CLOCK_RATE: String(options.rate), HEARTH_CLOCK_ANCHOR: String(anchor), ...options.env,
+        HEARTH_DATA: folder,
+        HEARTH_CLOCK_RATE: String(options.rate),
+        HEARTH_CLOCK_ANCHOR: String(anchor),
+        ...options.env,
       },
       stdio: options.held ? ['ignore', 'ignore', 'inherit', 'ipc'] : ['ignore', 'ignore', 'inherit'],
     })
     for (let i = 0; i < 100; i++) {
-      const up = await fetch(`${url}/api/house`).then(answer => answer.ok, () => false)
+      const up = await fetch(`${url}/api/house`).then(
+        answer => answer.ok,
+        () => false,
+      )
       if (up) return
       await new Promise(resolve => setTimeout(resolve, 100))
     }
@@ -64,7 +82,10 @@ export async function runHearth(options: { readonly demo: boolean, readonly rate
   const kill = (): Promise<void> => end('SIGKILL')
   await start()
   return {
-    url, folder, start, kill,
+    url,
+    folder,
+    start,
+    kill,
     stop: () => end('SIGTERM'),
     pid: () => child?.pid ?? 0,
     async moveOn(ms) {
@@ -102,7 +123,10 @@ interface Fixtures {
   complaints: Complaints
 }
 
-/** A test with a server of its own, or one that the tests of its file share; the page may not complain and may not ask anything of another origin. */
+/**
+ * A test with a server of its own, or one that the tests of its file share; the page may not complain and may not ask
+ * anything of another origin.
+ */
 export const test = base.extend<Fixtures, { sharedHearth: SharedHearth }>({
   // The runner wants to see by a pattern what a fixture needs: nothing.
   // eslint-disable-next-line no-empty-pattern
@@ -155,10 +179,12 @@ export const test = base.extend<Fixtures, { sharedHearth: SharedHearth }>({
 export function watch(page: Page, url: string, list: string[]): void {
   page.on('pageerror', error => list.push(`error: ${error.message}`))
   page.on('console', (message) => {
-    if (message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text())) list.push(`console: ${message.text().slice(0, 300)}`)
+    if (message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text()))
+      list.push(`console: ${message.text().slice(0, 300)}`)
   })
   page.on('request', (request) => {
-    if (!request.url().startsWith(url) && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) list.push(`left the origin: ${request.url()}`)
+    if (!request.url().startsWith(url) && !request.url().startsWith('data:') && !request.url().startsWith('blob:'))
+      list.push(`left the origin: ${request.url()}`)
   })
 }
 

@@ -80,7 +80,10 @@ test.describe('Ledger', () => {
     await page.getByLabel('Note', { exact: true }).fill('Never leave it.')
     await page.getByLabel('Note', { exact: true }).press('Tab')
     await expect(page.getByText('kept', { exact: true })).toBeVisible()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take it away as JSON' }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Take it away as JSON' }).click(),
+    ])
     const stream = await download.createReadStream()
     const chunks: Buffer[] = []
     for await (const chunk of stream) chunks.push(chunk as Buffer)

@@ -12,16 +12,39 @@ test.describe('the HTTP interface', () => {
     expect(problem.code).toBe('body-not-understood')
     expect(problem.fields.map(field => field.path)).toEqual(expect.arrayContaining(['name', 'volumeMl']))
     expect(JSON.stringify(problem)).not.toMatch(/\.ts|node_modules|at /)
-    expect((await request.post('/api/streams/a/observations', { data: 'not json', headers: { 'content-type': 'application/json' } })).status()).toBe(400)
+    expect(
+      (
+        await request.post('/api/streams/a/observations', {
+          data: 'not json',
+          headers: { 'content-type': 'application/json' },
+        })
+      ).status(),
+    ).toBe(400)
     expect((await request.get('/api/cooks/%00')).status()).toBe(404)
-    const large = await request.post('/api/streams/a/observations', { data: { sentAt: 1, observations: [], fill: 'x'.repeat(2_100_000) } })
+    const large = await request.post('/api/streams/a/observations', {
+      data: { sentAt: 1, observations: [], fill: 'x'.repeat(2_100_000) },
+    })
     expect(large.status()).toBe(413)
     expect((await large.json() as { code: string }).code).toBe('body-too-large')
   })
 
   test('never answers 5xx to generated bad bodies', async ({ request }) => {
-    const bodies: unknown[] = [null, 0, [], {}, { sentAt: 'x' }, { sentAt: 1, observations: [{}] }, { sentAt: 1, observations: [{ id: '../x', device: 'd', number: 1, deviceTime: 1, kind: 'note', payload: {} }] },
-      { sentAt: 1, observations: [{ id: 'a', device: 'd', number: 1, deviceTime: 1, kind: 'note', payload: { text: 'x'.repeat(9000) } }] }, { sentAt: -1, observations: 7 }]
+    const bodies: unknown[] = [
+      null,
+      0,
+      [],
+      {},
+      { sentAt: 'x' },
+      { sentAt: 1, observations: [{}] },
+      { sentAt: 1, observations: [{ id: '../x', device: 'd', number: 1, deviceTime: 1, kind: 'note', payload: {} }] },
+      {
+        sentAt: 1,
+        observations: [
+          { id: 'a', device: 'd', number: 1, deviceTime: 1, kind: 'note', payload: { text: 'x'.repeat(9000) } },
+        ],
+      },
+      { sentAt: -1, observations: 7 },
+    ]
     for (const path of ['/api/streams/s/observations', '/api/batches/x/restore']) {
       for (const data of bodies) {
         const status = (await request.post(path, { data: data as never })).status()
@@ -36,7 +59,10 @@ test.describe('the HTTP interface', () => {
     const seen: string[] = []
     let next: string | null = ''
     while (next !== null) {
-      const page = await (await request.get(`/api/batches?limit=4${next ? `&cursor=${next}` : ''}`)).json() as { batches: { id: string, startedAt: number }[], next: string | null }
+      const page = (await (await request.get(`/api/batches?limit=4${next ? `&cursor=${next}` : ''}`)).json()) as {
+        batches: { id: string; startedAt: number }[]
+        next: string | null
+      }
       seen.push(...page.batches.map(batch => batch.id))
       next = page.next
     }
@@ -53,7 +79,9 @@ test.describe('the HTTP interface', () => {
     expect(packed.headers()['vary']).toContain('accept-encoding')
     expect(await packed.json()).toEqual(await plain.json())
     expect(Number(packed.headers()['content-length'])).toBeLessThan((await plain.body()).length / 4)
-    expect((await request.get('/api/clock', { headers: { 'accept-encoding': 'gzip' } })).headers()['content-encoding']).toBeUndefined()
+    expect(
+      (await request.get('/api/clock', { headers: { 'accept-encoding': 'gzip' } })).headers()['content-encoding'],
+    ).toBeUndefined()
   })
 
   test('sends the shell compressed, with the files of its page, and the same either way', async ({ request }) => {

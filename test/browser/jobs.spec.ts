@@ -2,7 +2,10 @@ import type { Locator, Page } from '@playwright/test'
 import { cookThrough, firstAction, get } from './cookAlong'
 import { expect, test } from './hearth'
 
-/** No whole job of a house takes its cook more than this: taps, typings, keys; what a cook marks at the fire is the cook's. */
+/**
+ * No whole job of a house takes its cook more than this: taps, typings, keys; what a cook marks at the fire is the
+ * cook's.
+ */
 const MOST_ACTIONS = 15
 
 /** What a hand does, counted: a tap, a typing, a key, a choice out of a list (two taps). */
@@ -69,10 +72,22 @@ function job(letter: string, what: string, act: (at: { page: Page, hand: Hand })
   })
 }
 
-/** Cooks by what the screen puts first, faster than a hand can: what it marks is not counted among the actions of a job. */
+/**
+ * Cooks by what the screen puts first, faster than a hand can: what it marks is not counted among the actions of a job.
+ */
 async function cook(page: Page): Promise<void> {
-  const press = (code: string): Promise<void> => page.locator(`[data-action="${code}"]`).first().click({ timeout: 2000 }).catch(() => undefined)
-  const choose = (): Promise<void> => page.locator('.colours button').first().click({ timeout: 3000 }).catch(() => undefined)
+  const press = (code: string): Promise<void> =>
+    page
+      .locator(`[data-action="${code}"]`)
+      .first()
+      .click({ timeout: 2000 })
+      .catch(() => undefined)
+  const choose = (): Promise<void> =>
+    page
+      .locator('.colours button')
+      .first()
+      .click({ timeout: 3000 })
+      .catch(() => undefined)
   await cookThrough(page, press, choose)
 }
 
@@ -125,7 +140,10 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
   job('d', 'a pasted text becomes a dish', async ({ page, hand }) => {
     await menu(hand, 'Book')
     await hand.tap('button', { name: 'From a pasted text' })
-    await hand.type(page.getByLabel(/ingredient lines/), 'Sunday besan halwa\nserves 6\n1 cup besan\n3/4 cup ghee\n1 cup sugar\n2 cups water\n2-3 tbsp cashews\nMethod: roast the besan in the ghee.')
+    await hand.type(
+      page.getByLabel(/ingredient lines/),
+      'Sunday besan halwa\nserves 6\n1 cup besan\n3/4 cup ghee\n1 cup sugar\n2 cups water\n2-3 tbsp cashews\nMethod: roast the besan in the ghee.',
+    )
     await hand.touch(page.getByRole('button', { name: /^Yes, 2-3 tbsp cashews/ }))
     await hand.type('Name of the dish', 'Sunday gram')
     await hand.tap('button', { name: 'Make a dish of it' })
@@ -149,8 +167,18 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
     await hand.tap('button', { name: 'Take it to the fire' })
     await page.waitForURL(/\/fire\//)
     for (let i = 0, code = ''; i < 60 && !/^begin\.enrich/.test(code); i++, code = await firstAction(page)) {
-      if (code !== '') await page.locator(`[data-action="${code}"]`).first().click({ timeout: 2000 }).catch(() => undefined)
-      if (code === 'looks') await page.locator('.colours button').first().click({ timeout: 2000 }).catch(() => undefined)
+      if (code !== '')
+        await page
+          .locator(`[data-action="${code}"]`)
+          .first()
+          .click({ timeout: 2000 })
+          .catch(() => undefined)
+      if (code === 'looks')
+        await page
+          .locator('.colours button')
+          .first()
+          .click({ timeout: 2000 })
+          .catch(() => undefined)
       await page.waitForTimeout(120)
     }
     await hand.tap('button', { name: 'Something is wrong' })
@@ -200,7 +228,11 @@ test.describe('the twelve jobs of a house, from a fresh one', () => {
     await before.type('One line for next time', 'pale, in a hurry')
     await before.key('Enter')
     // It is settled beside the server, at a low priority.
-    await expect.poll(async () => JSON.stringify(await (await get(page, '/api/batches?limit=5')).json()).includes(id), { timeout: 90_000 }).toBe(true)
+    await expect
+      .poll(async () => JSON.stringify(await (await get(page, '/api/batches?limit=5')).json()).includes(id), {
+        timeout: 90_000,
+      })
+      .toBe(true)
     await page.goto('/')
     await menu(hand, 'Ledger')
     await hand.touch(page.locator('.wall li a').filter({ hasText: /gluey/ }).first())

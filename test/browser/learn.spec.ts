@@ -53,7 +53,11 @@ test.describe('flames of a roast', () => {
     await expect(planner.getByText(/Best of|Nothing on this fire/)).toBeVisible({ timeout: 20_000 })
     await planner.getByRole('button', { name: 'Plan it so: Advised' }).click()
     await expect(planner.getByRole('button', { name: 'Plan it so: Advised' })).toHaveText('Planned')
-    const turns = await page.evaluate(() => (JSON.parse(localStorage.getItem('yon-hearth.sheet') ?? '{}') as { turns?: { cue: string, mark: string }[] }).turns)
+    const turns = await page.evaluate(
+      () =>
+        (JSON.parse(localStorage.getItem('yon-hearth.sheet') ?? '{}') as { turns?: { cue: string; mark: string }[] })
+          .turns,
+    )
     await page.getByRole('button', { name: 'Take it to the fire' }).click()
     await page.waitForURL(/fire/)
     await page.locator('[data-action="start"]').click()

@@ -53,7 +53,9 @@ test.describe('a lost connection', () => {
     await expect(page.locator('svg.arch')).toBeVisible()
     await context.setOffline(false)
     await expect(page.getByText('kept on the hearth')).toBeVisible({ timeout: 15_000 })
-    await expect.poll(async () => (await stored(page, id)).map(one => one.kind)).toEqual(['cook.started', 'sign.seen', 'stage.began'])
+    await expect
+      .poll(async () => (await stored(page, id)).map(one => one.kind))
+      .toEqual(['cook.started', 'sign.seen', 'stage.began'])
   })
 
   test('lets a cook begin that the hearth has not heard of yet', async ({ page, context }) => {

@@ -110,7 +110,18 @@ test.describe('bad input gets a sentence and changes nothing', () => {
   })
 
   test('a cup of 0 ml, over HTTP and a full glass that cannot be', async ({ page, request, hearth }) => {
-    const bad = await request.put(`${hearth.url}/api/kitchen/measures/glass`, { data: { id: 'glass', name: 'Glass', kind: 'cup', volumeMl: 0, origin: 'entered', topMm: 60, bottomMm: 50, heightMm: 70 } })
+    const bad = await request.put(`${hearth.url}/api/kitchen/measures/glass`, {
+      data: {
+        id: 'glass',
+        name: 'Glass',
+        kind: 'cup',
+        volumeMl: 0,
+        origin: 'entered',
+        topMm: 60,
+        bottomMm: 50,
+        heightMm: 70,
+      },
+    })
     expect(bad.status()).toBe(400)
     await page.goto('/measure?dish=sweet-water-semolina')
     await page.getByRole('button', { name: /^Semolina, medium/ }).click()
@@ -121,7 +132,8 @@ test.describe('bad input gets a sentence and changes nothing', () => {
 
   test('a file of 20 MB, a file of something else, a recipe with a script in its name', async ({ page }) => {
     await page.goto('/book')
-    const give = (name: string, buffer: Buffer) => page.locator('input[type="file"]').setInputFiles({ name, mimeType: 'application/json', buffer })
+    const give = (name: string, buffer: Buffer) =>
+      page.locator('input[type="file"]').setInputFiles({ name, mimeType: 'application/json', buffer })
     await give('huge.json', Buffer.alloc(20_000_000, 0x20))
     await expect(page.getByRole('alert').filter({ hasText: 'huge.json is 20 MB' })).toBeVisible()
     await give('photo.json', Buffer.from([0xff, 0xd8, 0xff]))
@@ -130,7 +142,16 @@ test.describe('bad input gets a sentence and changes nothing', () => {
     page.on('dialog', () => {
       ran = true
     })
-    await give('evil.json', Buffer.from(JSON.stringify({ '@type': 'Recipe', 'name': '<img src=x onerror=alert(1)><script>alert(2)</script> Halwa', 'recipeIngredient': ['1 cup semolina, medium', '3/4 cup ghee', '1 cup sugar', '4 cups water'] })))
+    await give(
+      'evil.json',
+      Buffer.from(
+        JSON.stringify({
+          '@type': 'Recipe',
+          'name': '<img src=x onerror=alert(1)><script>alert(2)</script> Halwa',
+          'recipeIngredient': ['1 cup semolina, medium', '3/4 cup ghee', '1 cup sugar', '4 cups water'],
+        }),
+      ),
+    )
     await expect(page.getByLabel('Name of the dish')).toHaveValue('alert(2) Halwa')
     expect(ran).toBe(false)
   })
@@ -150,7 +171,10 @@ test.describe('corrections and units', () => {
 
   test('one switch reads every screen in ounces', async ({ page }) => {
     await page.goto('/kitchen')
-    await Promise.all([page.waitForResponse(/\/kitchen\/settings/), page.getByRole('radio', { name: 'oz, lb and °F' }).check()])
+    await Promise.all([
+      page.waitForResponse(/\/kitchen\/settings/),
+      page.getByRole('radio', { name: 'oz, lb and °F' }).check(),
+    ])
     await page.goto('/measure?dish=sweet-water-semolina')
     await expect(page.locator('.labels .vessel').first()).toContainText('8.8 oz')
     await page.goto('/card/sweet-water-semolina')
@@ -165,7 +189,9 @@ test.describe('the school of a dish', () => {
     await page.goto('/measure?dish=sweet-water-semolina')
     await page.locator('.el-select', { has: page.getByRole('combobox', { name: 'Sugar goes in' }) }).click()
     await page.getByRole('option', { name: 'powdered, off the fire' }).click()
-    await expect(page.getByRole('alert').filter({ hasText: 'This cannot work.' })).toContainText('Powdered sugar off the fire needs a dry mass')
+    await expect(page.getByRole('alert').filter({ hasText: 'This cannot work.' })).toContainText(
+      'Powdered sugar off the fire needs a dry mass',
+    )
     await expect(page.getByRole('button', { name: 'Take it to the fire' })).toBeDisabled()
     await page.getByRole('button', { name: /sugar goes in once the grain has swollen/ }).click()
     await expect(page.getByText('This cannot work.')).toHaveCount(0)
@@ -191,7 +217,10 @@ test.describe('the store', () => {
     await page.getByLabel('Make it from').fill('120 g')
     await page.keyboard.press('Enter')
     await page.getByRole('tab', { name: 'Get ready and buy' }).click()
-    await Promise.all([page.waitForResponse(/\/kitchen\/store/), page.getByRole('button', { name: /Put them in the store/ }).click()])
+    await Promise.all([
+      page.waitForResponse(/\/kitchen\/store/),
+      page.getByRole('button', { name: /Put them in the store/ }).click(),
+    ])
     await page.goto('/kitchen')
     const row = page.locator('tr', { hasText: 'Split chickpeas' })
     await expect(row).toHaveCount(1)

@@ -7,19 +7,25 @@ test.describe('mistakes made and put right, at 600 times the speed', () => {
   test.use({ rate: RATE, held: true })
   const marks = (cooked: Cooked, kind: string) => cooked.observations.filter(one => one.kind === kind)
 
-  test('sugar that was forgotten goes in, exactly as much as it was, and the dish is finished', async ({ page, moveOn, complaints }) => {
+  test('sugar that was forgotten goes in, exactly as much as it was, and the dish is finished', async ({
+    page,
+    moveOn,
+    complaints,
+  }) => {
     await atTheFire(page, 'winter-market-carrot')
-    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 31, [{
-      stage: 'sweeten',
-      async act(at) {
-        await at.keyboard.press('m')
-        await at.getByRole('button', { name: 'Forgot the sugar' }).click()
-        await at.keyboard.press('x')
-        await at.getByRole('button', { name: 'not sweet enough' }).click()
-        await expect(at.getByText('this cook says so').first()).toBeVisible()
-        await at.locator('[data-way="add-forgotten"]').click()
+    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 31, [
+      {
+        stage: 'sweeten',
+        async act(at) {
+          await at.keyboard.press('m')
+          await at.getByRole('button', { name: 'Forgot the sugar' }).click()
+          await at.keyboard.press('x')
+          await at.getByRole('button', { name: 'not sweet enough' }).click()
+          await expect(at.getByText('this cook says so').first()).toBeVisible()
+          await at.locator('[data-way="add-forgotten"]').click()
+        },
       },
-    }])
+    ])
     const sugar = cooked.plan.amounts.find(one => one.id === 'sugar')!
     const [repair] = marks(cooked, 'repaired')
     expect((repair!.payload.adds as { massG: number }[])[0]!.massG).toBe(Math.round(sugar.massG))
@@ -27,29 +33,39 @@ test.describe('mistakes made and put right, at 600 times the speed', () => {
     expect(complaints.list).toEqual([])
   })
 
-  test('a flame left low after the pour is owned up to by the cook\'s own record, and raised', async ({ page, moveOn, complaints }) => {
+  test("a flame left low after the pour is owned up to by the cook's own record, and raised", async ({
+    page,
+    moveOn,
+    complaints,
+  }) => {
     await atTheFire(page, 'sweet-water-semolina')
-    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 32, [{
-      stage: 'take-up',
-      async act(at) {
-        await at.keyboard.press('m')
-        const flames = at.getByRole('group', { name: /under the pan/ })
-        await flames.getByRole('button').nth(1).click()
-        await at.keyboard.press('x')
-        await at.getByRole('button', { name: 'runny, will not tighten' }).click()
-        await expect(at.getByText('flame left low after the pour')).toBeVisible()
-        await at.locator('[data-way="boil-off"]').click()
-        await at.keyboard.press('m')
-        await flames.getByRole('button').nth(5).click()
-        await at.keyboard.press('Escape')
+    const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 32, [
+      {
+        stage: 'take-up',
+        async act(at) {
+          await at.keyboard.press('m')
+          const flames = at.getByRole('group', { name: /under the pan/ })
+          await flames.getByRole('button').nth(1).click()
+          await at.keyboard.press('x')
+          await at.getByRole('button', { name: 'runny, will not tighten' }).click()
+          await expect(at.getByText('flame left low after the pour')).toBeVisible()
+          await at.locator('[data-way="boil-off"]').click()
+          await at.keyboard.press('m')
+          await flames.getByRole('button').nth(5).click()
+          await at.keyboard.press('Escape')
+        },
       },
-    }])
+    ])
     expect(marks(cooked, 'flame.changed').length).toBeGreaterThanOrEqual(2)
     expect(marks(cooked, 'repaired')[0]!.payload).toMatchObject({ fault: 'runny', way: 'boil-off' })
     expect(complaints.list).toEqual([])
   })
 
-  test('a stray tap is taken back, and a pour that came too early is owned up to', async ({ page, moveOn, complaints }) => {
+  test('a stray tap is taken back, and a pour that came too early is owned up to', async ({
+    page,
+    moveOn,
+    complaints,
+  }) => {
     await atTheFire(page, 'sweet-water-semolina')
     const cooked = await cookImaginary({ page, moveOn, rate: RATE }, 33, [
       {

@@ -3,7 +3,10 @@ import { toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
 import { AT_THE_FIRE_PX, tooSmall } from './standing'
 
-/** What a newcomer meets that only a whole page shows: pages that hold still, that can be enlarged, that are touched twice. */
+/**
+ * What a newcomer meets that only a whole page shows: pages that hold still, that can be enlarged, that are touched
+ * twice.
+ */
 test.use({ shared: true })
 
 /** A window of 1280 by 1024 enlarged fourfold (WCAG 2.2, 1.4.10). */
@@ -15,10 +18,14 @@ test('enlarged fourfold the fire shows one thing after another, and nothing lies
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
   await expect(page.locator('.clock')).toBeVisible()
-  const box = async (what: string): Promise<{ top: number, bottom: number }> => page.locator(what).first().evaluate((one) => {
-    const { top, bottom } = one.getBoundingClientRect()
-    return { top, bottom }
-  })
+  const box = async (what: string): Promise<{ top: number; bottom: number }> =>
+    page
+      .locator(what)
+      .first()
+      .evaluate(one => {
+        const { top, bottom } = one.getBoundingClientRect()
+        return { top, bottom }
+      })
   const [clock, cue, hands, side] = [await box('.clock'), await box('.cue'), await box('.hands'), await box('.side')]
   expect(clock.bottom).toBeLessThanOrEqual(cue.top + 1)
   expect(cue.bottom).toBeLessThanOrEqual(hands.top + 1)
@@ -29,13 +36,26 @@ test('enlarged fourfold the fire shows one thing after another, and nothing lies
 test('what is touched at the fire is large enough for a wet thumb, whatever is open', async ({ page }) => {
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
-  const sizes = [{ width: 1280, height: 800 }, { width: 820, height: 1180 }, { width: 390, height: 844 }, { width: 844, height: 390 }]
+  const sizes = [
+    { width: 1280, height: 800 },
+    { width: 820, height: 1180 },
+    { width: 390, height: 844 },
+    { width: 844, height: 390 },
+  ]
   for (const viewport of sizes) {
     await page.setViewportSize(viewport)
-    for (const [key, opened] of [['', '.clock'], ['m', 'h2:text("Everything else")'], ['x', 'h2:text("What is wrong?")'], ['f', '.fire.far']] as const) {
+    for (const [key, opened] of [
+      ['', '.clock'],
+      ['m', 'h2:text("Everything else")'],
+      ['x', 'h2:text("What is wrong?")'],
+      ['f', '.fire.far'],
+    ] as const) {
       if (key) await page.keyboard.press(key)
       await expect(page.locator(opened)).toBeVisible()
-      expect(await tooSmall(page, AT_THE_FIRE_PX), `${viewport.width} by ${viewport.height}, ${key || 'nothing'} open`).toEqual([])
+      expect(
+        await tooSmall(page, AT_THE_FIRE_PX),
+        `${viewport.width} by ${viewport.height}, ${key || 'nothing'} open`,
+      ).toEqual([])
       if (key) await page.keyboard.press(key === 'f' ? 'f' : 'Escape')
     }
   }
@@ -73,10 +93,14 @@ test('two screens that mark one sign mark it once', async ({ page, context }) =>
   await expect(page.locator('.side')).toContainText(/1 mark\b/)
 })
 
-test('an address of a dish that is not there, and the fire with nothing on it, say so', async ({ page, complaints }) => {
+test('an address of a dish that is not there, and the fire with nothing on it, say so', async ({
+  page,
+  complaints,
+}) => {
   await page.goto('/measure?dish=nothing-of-that-name')
   await expect(page.getByText('No dish called “nothing-of-that-name” is in this book.')).toBeVisible()
-  for (const { id } of (await (await page.request.get('/api/cooks')).json() as { cooks: { id: string }[] }).cooks) await page.request.delete(`/api/cooks/${id}`)
+  for (const { id } of ((await (await page.request.get('/api/cooks')).json()) as { cooks: { id: string }[] }).cooks)
+    await page.request.delete(`/api/cooks/${id}`)
   await page.goto('/fire')
   await expect(page.locator('main h1').first()).toBeVisible()
   expect(complaints.list).toEqual([])
@@ -100,7 +124,9 @@ test('a dish goes to the fire at the first touch, and nothing that is asked for 
 test('the arch says its windows, and what is made quiet can be heard again at the same place', async ({ page }) => {
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
-  await expect(page.getByRole('img', { name: /Still open, from the lighting: .*\d+:\d\d/ })).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('img', { name: /Still open, from the lighting: .*\d+:\d\d/ })).toBeVisible({
+    timeout: 20_000,
+  })
   const quiet = page.getByRole('button', { name: 'quiet' })
   const place = await quiet.boundingBox()
   await quiet.click()
@@ -126,7 +152,9 @@ test('home, label and tray give one date', async ({ page }) => {
   expect(await day('/tray', '.shelf li')).toBe(home)
 })
 
-test('ten grams of a dish are said in parts as well, and no glass is called the house\'s and ours at once', async ({ page }) => {
+test("ten grams of a dish are said in parts as well, and no glass is called the house's and ours at once", async ({
+  page,
+}) => {
   await page.goto('/measure?dish=sweet-water-semolina')
   await page.getByLabel('Make it from').fill('10 g')
   await page.keyboard.press('Enter')
@@ -143,12 +171,19 @@ test('many dishes on the fire and two screens leave room for all that is asked',
   const { plan } = await (await page.request.get(`/api/cooks/${id}`)).json() as { plan: object }
   for (let k = 0; k < 6; k++) {
     expect((await page.request.put(`/api/cooks/more-${k}`, { data: { ...plan, id: `more-${k}` } })).ok()).toBe(true)
-    const observations = [{ id: `more-${k}-1`, device: 'd', number: 1, deviceTime: Date.now(), kind: 'cook.started', payload: {} }]
-    expect((await page.request.post(`/api/streams/more-${k}/observations`, { data: { sentAt: Date.now(), observations } })).ok()).toBe(true)
+    const observations = [
+      { id: `more-${k}-1`, device: 'd', number: 1, deviceTime: Date.now(), kind: 'cook.started', payload: {} },
+    ]
+    expect(
+      (
+        await page.request.post(`/api/streams/more-${k}/observations`, { data: { sentAt: Date.now(), observations } })
+      ).ok(),
+    ).toBe(true)
   }
   const other = await context.newPage()
   await other.goto(`/fire/${id}`)
-  // A browser opens six connections to one house; a screen, with the three other dishes it shows, stands on one of them.
+  // A browser opens six connections to one house; a screen, with the three other dishes it shows, stands on one of
+  // them.
   for (const screen of [page, other]) {
     await screen.reload()
     await expect(screen.getByRole('region', { name: /Also on the fire/ })).toHaveCount(3)
@@ -162,9 +197,11 @@ test('on a phone and from afar clock, cue, window and actions stay in sight', as
   await page.locator('[data-action="start"]').click()
   const window = /\d+:\d\d–\d+:\d\d/
   await expect(page.locator('.hearth')).toContainText(window)
-  for (const name of ['It was 30 s earlier', 'what now?']) await expect(page.getByRole('button', { name })).toBeInViewport({ ratio: 1 })
+  for (const name of ['It was 30 s earlier', 'what now?'])
+    await expect(page.getByRole('button', { name })).toBeInViewport({ ratio: 1 })
   await page.locator('.side').evaluate(side => side.scrollTo(0, side.scrollHeight))
-  for (const what of ['.clock', '.cue', '[data-action]']) await expect(page.locator(what).first()).toBeInViewport({ ratio: 1 })
+  for (const what of ['.clock', '.cue', '[data-action]'])
+    await expect(page.locator(what).first()).toBeInViewport({ ratio: 1 })
   await page.getByRole('button', { name: 'far view' }).click()
   await expect(page.locator('.hearth')).toContainText(window)
 })
@@ -173,7 +210,10 @@ test('a day on a phone shows its whole menu, and goes no further than the screen
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto('/spread/lamp-evening')
   await expect(page.locator('[data-dish]').first()).toBeVisible()
-  const kitchen = await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Kitchen' }).boundingBox()
+  const kitchen = await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Kitchen' })
+    .boundingBox()
   expect(kitchen!.x + kitchen!.width).toBeLessThanOrEqual(390)
   expect(await width(page)).toBeLessThanOrEqual(390)
 })

@@ -29,40 +29,104 @@ async function from(page: Page, address: string, opener: Locator): Promise<void>
   await page.goto(address)
   await opener.click()
 }
-const onBoard = (page: Page, board: string): Locator => page.getByRole('region', { name: board }).locator('.thing').first()
+const onBoard = (page: Page, board: string): Locator =>
+  page.getByRole('region', { name: board }).locator('.thing').first()
 async function lit(page: Page, name: string): Promise<void> {
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
   await button(page, name).click()
 }
 const dayTab = (name: string): Opened => ({
-  what: `the day’s ${name}`, open: page => from(page, '/spread/lamp-evening', page.getByRole('tab', { name, exact: true })), part: page => page.getByRole('tabpanel', { name }),
+  what: `the day’s ${name}`,
+  open: page => from(page, '/spread/lamp-evening', page.getByRole('tab', { name, exact: true })),
+  part: page => page.getByRole('tabpanel', { name }),
 })
 const paneOf = (name: string): Opened => ({
-  what: `Measure’s ${name}`, open: page => from(page, '/measure?dish=sweet-water-semolina', page.getByRole('tab', { name, exact: true })), part: page => page.getByRole('tabpanel', { name }),
+  what: `Measure’s ${name}`,
+  open: page => from(page, '/measure?dish=sweet-water-semolina', page.getByRole('tab', { name, exact: true })),
+  part: page => page.getByRole('tabpanel', { name }),
 })
 const MEASURE = '/measure?dish=sweet-water-semolina'
 const DAY = '/spread/lamp-evening'
 
 const OPENED: readonly Opened[] = [
-  { what: 'a menu of a dish', open: page => from(page, '/book', dishMenu(page)), part: page => page.getByRole('menu').first(), opener: dishMenu },
+  {
+    what: 'a menu of a dish',
+    open: page => from(page, '/book', dishMenu(page)),
+    part: page => page.getByRole('menu').first(),
+    opener: dishMenu,
+  },
   { what: 'a drawer of versions', open: page => ofDish(page, 'Its versions'), part: drawer, opener: dishMenu },
-  { what: 'a dialog that gives a dish away', open: page => ofDish(page, 'To another house'), part: drawer, opener: dishMenu },
-  { what: 'a form for a new dish', open: page => from(page, '/book', button(page, 'A new dish')), part: page => page.locator('form').first() },
-  { what: 'a pasted text', open: page => from(page, '/book', button(page, 'From a pasted text')), part: page => page.getByRole('textbox', { name: /The text/ }) },
-  { what: 'an ingredient', open: page => from(page, MEASURE, page.locator('.labels .name').nth(1)), part: drawer, opener: page => page.locator('.labels .name').nth(1) },
-  { what: 'an ingredient to be added', open: page => from(page, MEASURE, button(page, 'Add an ingredient')), part: drawer, opener: page => button(page, 'Add an ingredient') },
+  {
+    what: 'a dialog that gives a dish away',
+    open: page => ofDish(page, 'To another house'),
+    part: drawer,
+    opener: dishMenu,
+  },
+  {
+    what: 'a form for a new dish',
+    open: page => from(page, '/book', button(page, 'A new dish')),
+    part: page => page.locator('form').first(),
+  },
+  {
+    what: 'a pasted text',
+    open: page => from(page, '/book', button(page, 'From a pasted text')),
+    part: page => page.getByRole('textbox', { name: /The text/ }),
+  },
+  {
+    what: 'an ingredient',
+    open: page => from(page, MEASURE, page.locator('.labels .name').nth(1)),
+    part: drawer,
+    opener: page => page.locator('.labels .name').nth(1),
+  },
+  {
+    what: 'an ingredient to be added',
+    open: page => from(page, MEASURE, button(page, 'Add an ingredient')),
+    part: drawer,
+    opener: page => button(page, 'Add an ingredient'),
+  },
   ...['Its stages', 'In the pan', 'Get ready and buy'].map(paneOf),
-  { what: 'everything else at the fire', open: page => lit(page, 'Everything else'), part: page => page.locator('.drawer').first(), opener: page => button(page, 'Everything else') },
-  { what: 'what is wrong at the fire', open: page => lit(page, 'Something is wrong'), part: page => page.locator('.drawer, .repair').first(), opener: page => button(page, 'Something is wrong') },
+  {
+    what: 'everything else at the fire',
+    open: page => lit(page, 'Everything else'),
+    part: page => page.locator('.drawer').first(),
+    opener: page => button(page, 'Everything else'),
+  },
+  {
+    what: 'what is wrong at the fire',
+    open: page => lit(page, 'Something is wrong'),
+    part: page => page.locator('.drawer, .repair').first(),
+    opener: page => button(page, 'Something is wrong'),
+  },
   { what: 'the far view', open: page => lit(page, 'far view'), part: page => page.locator('.fire.far') },
-  ...['Cups and spoons', 'Pans and pots', 'Fires', 'Trays and plates'].map((board): Opened => (
-    { what: `a thing of ${board}`, open: page => from(page, '/kitchen', onBoard(page, board)), part: drawer, opener: page => onBoard(page, board) })),
-  { what: 'a calendar of days', open: page => from(page, '/kitchen', page.getByRole('combobox', { name: 'Use by' })), part: drawer },
+  ...['Cups and spoons', 'Pans and pots', 'Fires', 'Trays and plates'].map((board): Opened => ({
+    what: `a thing of ${board}`,
+    open: page => from(page, '/kitchen', onBoard(page, board)),
+    part: drawer,
+    opener: page => onBoard(page, board),
+  })),
+  {
+    what: 'a calendar of days',
+    open: page => from(page, '/kitchen', page.getByRole('combobox', { name: 'Use by' })),
+    part: drawer,
+  },
   ...['Dishes', 'Hands', 'Kitchen', 'Promised', 'To buy'].map(dayTab),
-  { what: 'what a day is taken along as', open: page => from(page, DAY, button(page, 'Take it along')), part: page => page.getByRole('menu').first(), opener: page => button(page, 'Take it along') },
-  { what: 'a list of a filter', open: page => from(page, '/ledger', page.locator('main .el-select').first()), part: page => page.getByRole('listbox').first() },
-  { what: 'the numbers of the model', open: page => from(page, '/kitchen/learned', button(page, 'Every number of the model')), part: page => page.locator('.numbers .el-table').first() },
+  {
+    what: 'what a day is taken along as',
+    open: page => from(page, DAY, button(page, 'Take it along')),
+    part: page => page.getByRole('menu').first(),
+    opener: page => button(page, 'Take it along'),
+  },
+  {
+    what: 'a list of a filter',
+    open: page => from(page, '/ledger', page.locator('main .el-select').first()),
+    part: page => page.getByRole('listbox').first(),
+  },
+  {
+    what: 'the numbers of the model',
+    open: page => from(page, '/kitchen/learned', button(page, 'Every number of the model')),
+    part: page => page.locator('.numbers .el-table').first(),
+  },
 ]
 
 const LAPTOP = { width: 1280, height: 800 }
@@ -75,14 +139,19 @@ async function stands(page: Page, what: string, size: 'laptop' | 'phone'): Promi
   await nothingSerious(page, `${what} on a ${size}`, size === 'phone' ? 'light' : 'both')
 }
 async function leadsInAndOut(page: Page, part: Locator, opener: Locator): Promise<void> {
-  await expect.poll(() => part.evaluate(one => one.contains(document.activeElement)), 'the keyboard is in it').toBe(true)
+  await expect
+    .poll(() => part.evaluate(one => one.contains(document.activeElement)), 'the keyboard is in it')
+    .toBe(true)
   await page.keyboard.press('Escape')
   await expect(part).toBeHidden()
   await expect(opener).toBeFocused()
 }
 
 for (const { what, open, part, opener } of OPENED) {
-  test(`${what}: nothing against it on a laptop and a phone, and the keyboard goes in and comes back`, async ({ page, complaints }) => {
+  test(`${what}: nothing against it on a laptop and a phone, and the keyboard goes in and comes back`, async ({
+    page,
+    complaints,
+  }) => {
     await page.setViewportSize(LAPTOP)
     await open(page)
     await expect(part(page)).toBeVisible()

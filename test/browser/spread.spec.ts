@@ -10,8 +10,10 @@ async function planned(page: Page, dishes = 5): Promise<void> {
   await expect(page.locator('[data-dish]')).toHaveCount(dishes, { timeout: 20_000 })
   await expect(page.getByText('A better plan is being sought.')).toHaveCount(0, { timeout: 40_000 })
 }
-const startOf = async (step: Locator): Promise<string> => /(\d\d:\d\d) to/.exec(await step.getAttribute('aria-label') ?? '')?.[1] ?? ''
-const kept = async (request: APIRequestContext, id = 'lamp-evening'): Promise<Spread> => await (await request.get(`/api/spreads/${id}`)).json() as Spread
+const startOf = async (step: Locator): Promise<string> =>
+  /(\d\d:\d\d) to/.exec((await step.getAttribute('aria-label')) ?? '')?.[1] ?? ''
+const kept = async (request: APIRequestContext, id = 'lamp-evening'): Promise<Spread> =>
+  (await (await request.get(`/api/spreads/${id}`)).json()) as Spread
 
 /** The demo's day, but on now: two of its dishes for a meal in some minutes. */
 async function dayIsOn(request: APIRequestContext, inMinutes: number): Promise<void> {
@@ -21,12 +23,27 @@ async function dayIsOn(request: APIRequestContext, inMinutes: number): Promise<v
   const eve = new Date(now.getTime() - 86_400_000)
   const date = `${eve.getFullYear()}-${String(eve.getMonth() + 1).padStart(2, '0')}-${String(eve.getDate()).padStart(2, '0')}`
   const dishes = day.dishes.filter(dish => dish.id === 'd5').map(dish => ({ ...dish, meal: 'm1' }))
-  const body = { ...day, id: 'today', revision: 0, name: 'Today', eve: date, nights: null, plan: null, promises: [], dishes, meals: [{ id: 'm1', name: 'Supper', at: minute + inMinutes }], hands: day.hands.map(hand => ({ ...hand, away: [] })) }
+  const body = {
+    ...day,
+    id: 'today',
+    revision: 0,
+    name: 'Today',
+    eve: date,
+    nights: null,
+    plan: null,
+    promises: [],
+    dishes,
+    meals: [{ id: 'm1', name: 'Supper', at: minute + inMinutes }],
+    hands: day.hands.map(hand => ({ ...hand, away: [] })),
+  }
   expect((await request.put('/api/spreads/today', { data: body })).ok()).toBe(true)
 }
 
 test.describe('a day of five dishes', () => {
-  test('stands as an arcade, is dragged and held while the rest gives way, and taken back', async ({ page, complaints }) => {
+  test('stands as an arcade, is dragged and held while the rest gives way, and taken back', async ({
+    page,
+    complaints,
+  }) => {
     await page.goto(DAY)
     await planned(page)
     await expect(page.getByText('Tried 400 times with honest delays')).toBeVisible({ timeout: 30_000 })
@@ -40,7 +57,9 @@ test.describe('a day of five dishes', () => {
     await page.mouse.up()
     await planned(page)
     await expect(page.locator('[data-step="d5.pour"]')).toHaveAttribute('aria-label', /held/)
-    await expect.poll(async () => (await kept(page.request)).wishes).toEqual([expect.objectContaining({ kind: 'pin', step: 'd5.pour' })])
+    await expect
+      .poll(async () => (await kept(page.request)).wishes)
+      .toEqual([expect.objectContaining({ kind: 'pin', step: 'd5.pour' })])
     await page.getByRole('button', { name: 'Undo' }).click()
     await planned(page)
     await expect.poll(() => startOf(roast)).toBe(before)
@@ -54,7 +73,9 @@ test.describe('a day of five dishes', () => {
     await page.locator('[data-dish="d1"]').focus()
     await page.keyboard.press('ArrowLeft')
     // Said to who does not see it.
-    await expect(page.locator('[role="status"].visually-hidden').filter({ hasText: 'Marble gram balls' })).toHaveCount(1)
+    await expect(page.locator('[role="status"].visually-hidden').filter({ hasText: 'Marble gram balls' })).toHaveCount(
+      1,
+    )
     await planned(page)
     await page.locator('[data-dish="d1"]').focus()
     await page.keyboard.press('Enter')
@@ -91,14 +112,20 @@ test.describe('a day of five dishes', () => {
     await planned(page)
     await expect(page.locator('.day')).not.toContainText('Back fire')
     await page.getByRole('tab', { name: 'Dishes', exact: true }).click()
-    await page.locator('.dish').filter({ hasText: 'Winter-market carrot' }).getByRole('button', { name: 'Take off' }).click()
+    await page
+      .locator('.dish')
+      .filter({ hasText: 'Winter-market carrot' })
+      .getByRole('button', { name: 'Take off' })
+      .click()
     await planned(page, 4)
     await page.getByLabel('On the table at').last().fill('18:00')
     await page.getByLabel('On the table at').last().press('Enter')
     await expect(page.locator('h1')).toContainText('18:00')
     await planned(page, 4)
     await page.getByRole('button', { name: 'What would help?' }).click()
-    await expect(page.locator('.said li').first()).toContainText(/saves|in time|delay falls|would help nothing/, { timeout: 30_000 })
+    await expect(page.locator('.said li').first()).toContainText(/saves|in time|delay falls|would help nothing/, {
+      timeout: 30_000,
+    })
   })
 
   test('says in a sentence what cannot be, and loses nothing', async ({ page }) => {
@@ -114,7 +141,9 @@ test.describe('a day of five dishes', () => {
     await expect.poll(async () => (await kept(page.request)).fires.length).toBe(2)
     await dayIsOn(page.request, -60)
     await page.goto('/spread/today')
-    await expect(page.getByText('The time of Supper has passed already. The day is kept')).toBeVisible({ timeout: 15_000 })
+    await expect(page.getByText('The time of Supper has passed already. The day is kept')).toBeVisible({
+      timeout: 15_000,
+    })
     expect((await kept(page.request, 'today')).dishes).toHaveLength(1)
   })
 
@@ -152,7 +181,11 @@ test.describe('on the day', () => {
     await expect.poll(async () => (await kept(page.request, 'today')).doings.length).toBe(1)
     const day = await kept(page.request, 'today')
     const first = day.doings[0]!
-    const long = { ...day, doings: [{ ...first, begun: first.begun! - 90 }], meals: day.meals.map(meal => ({ ...meal, at: meal.at - 58 })) }
+    const long = {
+      ...day,
+      doings: [{ ...first, begun: first.begun! - 90 }],
+      meals: day.meals.map(meal => ({ ...meal, at: meal.at - 58 })),
+    }
     expect((await page.request.put('/api/spreads/today', { data: long })).ok()).toBe(true)
     await expect(now.getByRole('alert').first()).toContainText('late as things stand', { timeout: 15_000 })
     await now.getByRole('button', { name: 'Done' }).click()
@@ -160,7 +193,9 @@ test.describe('on the day', () => {
     await expect(now.getByRole('button', { name: 'Done' })).toBeVisible()
   })
 
-  test('is one thing with the fire: a dish is taken there, and what is marked there moves the day', async ({ page }) => {
+  test('is one thing with the fire: a dish is taken there, and what is marked there moves the day', async ({
+    page,
+  }) => {
     await dayIsOn(page.request, 45)
     await page.goto('/spread/today')
     await planned(page, 1)
@@ -169,8 +204,21 @@ test.describe('on the day', () => {
     await expect(page).toHaveURL(/\/fire\//, { timeout: 15_000 })
     const cook = page.url().split('/').at(-1)!
     await expect.poll(async () => (await kept(page.request, 'today')).cooks).toEqual([{ dish: 'd5', cook }])
-    const started = { id: 'from-the-fire', device: 'tablet', number: 1, deviceTime: Date.now() - 3 * MINUTE, kind: 'cook.started', payload: {} }
-    expect((await page.request.post(`/api/streams/${cook}/observations`, { data: { sentAt: Date.now(), observations: [started] } })).ok()).toBe(true)
+    const started = {
+      id: 'from-the-fire',
+      device: 'tablet',
+      number: 1,
+      deviceTime: Date.now() - 3 * MINUTE,
+      kind: 'cook.started',
+      payload: {},
+    }
+    expect(
+      (
+        await page.request.post(`/api/streams/${cook}/observations`, {
+          data: { sentAt: Date.now(), observations: [started] },
+        })
+      ).ok(),
+    ).toBe(true)
     await page.goto('/spread/today')
     await expect(now).toContainText('until about', { timeout: 20_000 })
     await expect(now.getByRole('link', { name: 'At the fire' }).first()).toHaveAttribute('href', `/fire/${cook}`)

@@ -13,7 +13,10 @@ const long = (line: PdfLine): number => Math.hypot(line.x2 - line.x1, line.y2 - 
 test.use({ shared: true })
 
 test.describe('the tray', () => {
-  test('counts pieces live, and its cutting guide is printed true to half a millimetre', async ({ page, complaints }) => {
+  test('counts pieces live, and its cutting guide is printed true to half a millimetre', async ({
+    page,
+    complaints,
+  }) => {
     await page.goto(`/tray/${SLAB}`)
     await expect(page.locator('.count')).toContainText('pieces of')
     const before = await page.locator('.count').innerText()
@@ -21,7 +24,15 @@ test.describe('the tray', () => {
     await page.getByRole('button', { name: 'Width: more' }).click()
     await expect(page.locator('.count')).not.toHaveText(before)
     await page.waitForTimeout(1200)
-    const cook = await (await page.request.get(`/api/cooks/${SLAB}`)).json() as { observations: { kind: string, payload: { cut: { firstMm: number, secondMm: number, turnDeg: number, slantDeg: number }, tray: { shape: 'rectangle', widthMm: number, lengthMm: number } } }[] }
+    const cook = (await (await page.request.get(`/api/cooks/${SLAB}`)).json()) as {
+      observations: {
+        kind: string
+        payload: {
+          cut: { firstMm: number; secondMm: number; turnDeg: number; slantDeg: number }
+          tray: { shape: 'rectangle'; widthMm: number; lengthMm: number }
+        }
+      }[]
+    }
     const { tray, cut } = cook.observations.filter(one => one.kind === 'shaped').at(-1)!.payload
     await page.goto(`/tray/guide/${SLAB}`)
     await page.locator('.sheet svg').first().waitFor()
@@ -33,9 +44,13 @@ test.describe('the tray', () => {
       const length = Math.hypot(mark.to.x - mark.from.x, mark.to.y - mark.from.y)
       expect(Math.min(...lines.map(line => Math.abs(long(line) - length))), `a mark of ${length} mm`).toBeLessThan(0.5)
     }
-    const across = lines.filter(line => Math.abs(line.y1 - line.y2) < 0.05 && Math.abs(long(line) - tray.widthMm) < 0.5).map(line => line.y1).sort((p, q) => p - q)
+    const across = lines
+      .filter(line => Math.abs(line.y1 - line.y2) < 0.05 && Math.abs(long(line) - tray.widthMm) < 0.5)
+      .map(line => line.y1)
+      .sort((p, q) => p - q)
     expect(across.length).toBeGreaterThan(1)
-    for (let i = 1; i < across.length; i++) expect(Math.abs(across[i]! - across[i - 1]! - cut.firstMm)).toBeLessThan(0.5)
+    for (let i = 1; i < across.length; i++)
+      expect(Math.abs(across[i]! - across[i - 1]! - cut.firstMm)).toBeLessThan(0.5)
     expect(lattice(cut, wanted.shift).areaMm2).toBeGreaterThan(100)
     expect(complaints.list).toEqual([])
   })
@@ -122,17 +137,29 @@ test.describe('the ledger', () => {
       const blob = await new Promise<Blob>(done => canvas.toBlob(one => done(one!), 'image/png'))
       return [...new Uint8Array(await blob.arrayBuffer())]
     })
-    await page.locator('.photos input[type="file"]').setInputFiles({ name: 'halwa.png', mimeType: 'image/png', buffer: Buffer.from(picture) })
+    await page
+      .locator('.photos input[type="file"]')
+      .setInputFiles({ name: 'halwa.png', mimeType: 'image/png', buffer: Buffer.from(picture) })
     await expect(page.locator('.photos img')).toHaveCount(1)
-    const { photos } = await (await page.request.get('/api/batches/demo-410/photos')).json() as { photos: { id: string, width: number }[] }
+    const { photos } = (await (await page.request.get('/api/batches/demo-410/photos')).json()) as {
+      photos: { id: string; width: number }[]
+    }
     expect(photos[0]!.width).toBe(1280)
-    const refused = await page.request.post('/api/batches/demo-410/photos', { data: Buffer.from('no picture'), headers: { 'content-type': 'image/jpeg' } })
+    const refused = await page.request.post('/api/batches/demo-410/photos', {
+      data: Buffer.from('no picture'),
+      headers: { 'content-type': 'image/jpeg' },
+    })
     expect(refused.status()).toBe(422)
-    const bare = await page.request.post('/api/batches/demo-410/photos', { data: jpegWithPlace(), headers: { 'content-type': 'image/jpeg' } })
+    const bare = await page.request.post('/api/batches/demo-410/photos', {
+      data: jpegWithPlace(),
+      headers: { 'content-type': 'image/jpeg' },
+    })
     const kept = await page.request.get(`/api/photos/${(await bare.json() as { id: string }).id}`)
     expect((await kept.body()).includes('GPS-HERE')).toBe(false)
     await page.reload()
-    await expect(page.getByRole('radiogroup', { name: 'Richness' }).getByRole('radio', { name: 'too lean' })).toBeChecked()
+    await expect(
+      page.getByRole('radiogroup', { name: 'Richness' }).getByRole('radio', { name: 'too lean' }),
+    ).toBeChecked()
     await expect(page.locator('.story')).toContainText('the telephone rang')
   })
 
@@ -154,7 +181,13 @@ test.describe('the ledger', () => {
 
   test('takes many past batches in from a table, and doubles none', async ({ page }) => {
     await page.goto('/ledger/remember')
-    const table = { name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('dish,date,base,minutes,roast,faults,note\nBrick-kiln wheat,2025-10-12,250,24,9,runny,for the neighbours\nOld bowl,2025-10-19,1 cup,26,,,\nOld bowl,soon,300,25,,,\n') }
+    const table = {
+      name: 'old.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'dish,date,base,minutes,roast,faults,note\nBrick-kiln wheat,2025-10-12,250,24,9,runny,for the neighbours\nOld bowl,2025-10-19,1 cup,26,,,\nOld bowl,soon,300,25,,,\n',
+      ),
+    }
     const give = () => page.locator('.many input[type="file"]').setInputFiles(table)
     await give()
     await expect(page.getByText('Its day is not understood')).toBeVisible()
@@ -166,7 +199,9 @@ test.describe('the ledger', () => {
     await page.getByRole('button', { name: /Put \d in the ledger/ }).click()
     await expect(page.getByText(/stood in the ledger already\./)).toBeVisible()
     const old = async (): Promise<number> => {
-      const { batches } = await (await page.request.get('/api/batches?limit=50&dish=brick-kiln-wheat')).json() as { batches: { startedAt: number }[] }
+      const { batches } = (await (await page.request.get('/api/batches?limit=50&dish=brick-kiln-wheat')).json()) as {
+        batches: { startedAt: number }[]
+      }
       return batches.filter(one => new Date(one.startedAt).getUTCFullYear() === 2025).length
     }
     await expect.poll(old).toBe(1)
@@ -175,22 +210,32 @@ test.describe('the ledger', () => {
 
 test.describe('files', () => {
   test.use({ shared: false })
-  test('go out and come in; a damaged backup is refused with a sentence, a whole one fills an empty house', async ({ page }) => {
+  test('go out and come in; a damaged backup is refused with a sentence, a whole one fills an empty house', async ({
+    page,
+  }) => {
     await page.goto('/ledger/copies')
     const backup = await (await page.request.get('/api/backup')).body()
-    await page.locator('input[accept^=".gz"]').setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
+    await page
+      .locator('input[accept^=".gz"]')
+      .setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
     const dialog = page.getByRole('dialog', { name: 'Something stands here already' })
     await expect(dialog).toContainText('19 batches')
     await nothingSerious(page, 'what stands here')
     await dialog.getByRole('button', { name: 'Leave it as it is' }).click()
     await expect(page.getByRole('status').filter({ hasText: 'Nothing was changed' })).toBeVisible()
-    await page.locator('input[accept^=".gz"]').setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
+    await page
+      .locator('input[accept^=".gz"]')
+      .setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
     await dialog.getByRole('button', { name: 'Put it aside and restore' }).click()
     await expect(page.getByRole('status').filter({ hasText: 'kept as the copy before-restore' })).toBeVisible()
     const batches = await (await page.request.get('/api/batches/export.jsonl')).body()
-    await page.locator('input[accept^=".jsonl"]').setInputFiles({ name: 'batches.jsonl', mimeType: 'application/jsonl', buffer: batches })
+    await page
+      .locator('input[accept^=".jsonl"]')
+      .setInputFiles({ name: 'batches.jsonl', mimeType: 'application/jsonl', buffer: batches })
     await expect(page.getByRole('status').filter({ hasText: 'taken in' })).toContainText('stood here already')
-    await page.locator('input[accept^=".jsonl"]').setInputFiles({ name: 'bad.jsonl', mimeType: 'application/jsonl', buffer: Buffer.from('{"half":') })
+    await page
+      .locator('input[accept^=".jsonl"]')
+      .setInputFiles({ name: 'bad.jsonl', mimeType: 'application/jsonl', buffer: Buffer.from('{"half":') })
     await expect(page.getByRole('status').filter({ hasText: 'cannot be read' })).toContainText('Nothing was changed')
     await expect(page.locator('.copies li')).toHaveCount(2)
   })
@@ -202,12 +247,16 @@ test.describe('files', () => {
       await expect(page.getByText('Nothing is in the house')).toBeVisible()
       await page.goto('/ledger/copies')
       const bad = Buffer.from('no backup at all')
-      await page.locator('input[accept^=".gz"]').setInputFiles({ name: 'bad.gz', mimeType: 'application/gzip', buffer: bad })
+      await page
+        .locator('input[accept^=".gz"]')
+        .setInputFiles({ name: 'bad.gz', mimeType: 'application/gzip', buffer: bad })
       await expect(page.getByRole('status').filter({ hasText: 'cannot be read' })).toBeVisible()
       const other = await runHearth({ demo: true, rate: 1 })
       const backup = Buffer.from(await (await fetch(`${other.url}/api/backup`)).arrayBuffer())
       await other.end()
-      await page.locator('input[accept^=".gz"]').setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
+      await page
+        .locator('input[accept^=".gz"]')
+        .setInputFiles({ name: 'house.jsonl.gz', mimeType: 'application/gzip', buffer: backup })
       await expect(page.getByRole('status').filter({ hasText: 'Restored' })).toBeVisible()
       await page.goto('/ledger')
       await expect(page.getByRole('heading', { level: 1 })).toContainText('19 batches')

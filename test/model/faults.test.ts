@@ -8,13 +8,19 @@ import { FAULTS } from '../../core/cook/faults/faults'
 
 describe('hidden causes', () => {
   it('are found first in 70 of a hundred and among the first three in 90, and better than by how usual they are', async () => {
-    const { stdout } = await promisify(execFile)('node', ['scripts/run.mjs', 'cli/hearth.ts', 'judge-faults', '--quick', '--json'], { maxBuffer: 1e7 })
+    const { stdout } = await promisify(execFile)(
+      'node',
+      ['scripts/run.mjs', 'cli/hearth.ts', 'judge-faults', '--quick', '--json'],
+      { maxBuffer: 1e7 },
+    )
     const report = JSON.parse(stdout) as FaultReport
     expect(report.batches).toBeGreaterThan(60)
     expect(report.first).toBeGreaterThanOrEqual(0.7)
     expect(report.firstThree).toBeGreaterThanOrEqual(0.9)
     expect(report.first).toBeGreaterThan(report.blind.first + 0.1)
-    const named = Object.values(report.confusion).flatMap(row => Object.values(row)).reduce((sum, one) => sum + one, 0)
+    const named = Object.values(report.confusion)
+      .flatMap(row => Object.values(row))
+      .reduce((sum, one) => sum + one, 0)
     expect(named).toBe(report.batches)
   }, 180_000)
 

@@ -7,7 +7,11 @@ import { JudgeReportSchema, type JudgeReport } from '../../contracts/judge'
 describe('the forecast, judged on a few imaginary cooks', () => {
   let report: JudgeReport
   beforeAll(async () => {
-    const { stdout } = await promisify(execFile)('node', ['scripts/run.mjs', 'cli/hearth.ts', 'judge', '--quick', '--json'], { maxBuffer: 1e7 })
+    const { stdout } = await promisify(execFile)(
+      'node',
+      ['scripts/run.mjs', 'cli/hearth.ts', 'judge', '--quick', '--json'],
+      { maxBuffer: 1e7 },
+    )
     report = JudgeReportSchema.parse(JSON.parse(stdout))
   }, 900_000)
 

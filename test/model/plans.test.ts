@@ -5,7 +5,11 @@ import type { JudgedDay } from '../../cli/plans/judgePlans'
 
 describe('the fifteen days that are judged', () => {
   it('are planned as well as anybody knows how, at least thirteen proven, none below its bound', async () => {
-    const { stdout } = await promisify(execFile)('node', ['scripts/run.mjs', 'cli/hearth.ts', 'judge-plans', '--json', '--no-tries', 'test/days'], { maxBuffer: 1e7 })
+    const { stdout } = await promisify(execFile)(
+      'node',
+      ['scripts/run.mjs', 'cli/hearth.ts', 'judge-plans', '--json', '--no-tries', 'test/days'],
+      { maxBuffer: 1e7 },
+    )
     const { days, summary } = JSON.parse(stdout) as { days: JudgedDay[], summary: Record<string, number> }
     expect(days.flatMap(day => day.breaches)).toEqual([])
     expect(summary.days).toBe(15)

@@ -36,7 +36,8 @@ function planned(more: Partial<Spread> = {}): Spread {
   return { ...spread, plan: { starts, late, cost, bound: 0, proven: false, room: 1, latest: {}, tries: null } }
 }
 const eventsOf = (text: string) => new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent')
-const byUid = (text: string) => new Map(eventsOf(text).map(event => [String(event.getFirstPropertyValue('uid')), event]))
+const byUid = (text: string) =>
+  new Map(eventsOf(text).map(event => [String(event.getFirstPropertyValue('uid')), event]))
 const text = async (id = 'day-1'): Promise<string> => hearth.calendars.day(id, calendarWords)
 const said = (event: ICAL.Component | undefined, name: string): unknown => event?.getFirstPropertyValue(name)
 
@@ -53,7 +54,9 @@ describe('a day as a calendar', () => {
       expect(event.startDate.toJSDate().getTime(), step.step).toBe(day + (step.from % 1440) * 60_000)
       expect(event.summary).toContain(':')
     }
-    expect(new ICAL.Event(all.get('day-1-m1@yon-hearth')!).startDate.toJSDate().toISOString()).toBe('2026-03-29T17:00:00.000Z')
+    expect(new ICAL.Event(all.get('day-1-m1@yon-hearth')!).startDate.toJSDate().toISOString()).toBe(
+      '2026-03-29T17:00:00.000Z',
+    )
     const alarms = [...all.values()].flatMap(event => event.getAllSubcomponents('valarm'))
     expect(alarms).toHaveLength(steps.length + spread.promises.length)
     for (const alarm of alarms) expect((alarm.getFirstPropertyValue('trigger') as ICAL.Duration).toSeconds()).toBe(-300)
@@ -63,7 +66,8 @@ describe('a day as a calendar', () => {
     await hearth.spreads.put(planned())
     const whole = await text()
     for (const line of whole.split('\r\n')) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75)
-    for (const event of eventsOf(whole)) expect((said(event, 'last-modified') as ICAL.Time).toJSDate().getTime()).toBe(AT)
+    for (const event of eventsOf(whole))
+      expect((said(event, 'last-modified') as ICAL.Time).toJSDate().getTime()).toBe(AT)
   })
 
   it('counts changes, cancels what is taken out, and leaves alone what stays', async () => {
@@ -98,10 +102,13 @@ describe('an address to subscribe to', () => {
     await hearth.spreads.put(planned())
     await hearth.spreads.put({ ...planned(), id: 'day-2', eve: '2026-04-04' })
     const both = (await hearth.calendars.feed(secret, calendarWords))!
-    expect(new Set(eventsOf(both).map(event => String(said(event, 'uid')).slice(0, 5)))).toEqual(new Set(['day-1', 'day-2']))
+    expect(new Set(eventsOf(both).map(event => String(said(event, 'uid')).slice(0, 5)))).toEqual(
+      new Set(['day-1', 'day-2']),
+    )
     expect(both).toContain('REFRESH-INTERVAL')
     await hearth.spreads.remove('day-2')
-    for (const [uid, event] of byUid((await hearth.calendars.feed(secret, calendarWords))!)) expect(said(event, 'status')).toBe(uid.startsWith('day-2') ? 'CANCELLED' : 'CONFIRMED')
+    for (const [uid, event] of byUid((await hearth.calendars.feed(secret, calendarWords))!))
+      expect(said(event, 'status')).toBe(uid.startsWith('day-2') ? 'CANCELLED' : 'CONFIRMED')
     expect((await hearth.calendars.keys())[0]).toMatchObject({ name: 'a telephone', readAt: now })
   })
 
@@ -119,7 +126,10 @@ describe('an address to subscribe to', () => {
   it('moves with the zone of the house', async () => {
     const { secret } = await hearth.calendars.makeKey('')
     await hearth.spreads.put(planned())
-    const at = async () => new ICAL.Event(byUid((await hearth.calendars.feed(secret, calendarWords))!).get('day-1-m1@yon-hearth')!).startDate.toJSDate().toISOString()
+    const at = async () =>
+      new ICAL.Event(byUid((await hearth.calendars.feed(secret, calendarWords))!).get('day-1-m1@yon-hearth')!).startDate
+        .toJSDate()
+        .toISOString()
     expect(await at()).toBe('2026-03-29T17:00:00.000Z')
     await hearth.kitchens.put('settings', { id: 'house', units: 'metric', currency: '', zone: 'Asia/Kolkata' })
     expect(await at()).toBe('2026-03-29T13:30:00.000Z')

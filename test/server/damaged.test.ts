@@ -18,12 +18,28 @@ let hearth: Hearth
 const open = () => openHearth(folder, { now: () => AT + 4_000_000, rate: 1 })
 async function cooked(id: string, outcome: Record<string, unknown> = {}): Promise<void> {
   await hearth.cooks.create(examplePlan({}, id))
-  const story: [number, string, Record<string, unknown>][] = [[0, 'cook.started', {}], [300, 'stage.began', { stage: 'roast' }], [1560, 'cook.finished', {}], [1600, 'outcome', outcome]]
-  await hearth.append(id, { sentAt: AT + 4_000_000, observations: story.map(([timeS, kind, payload], i) => ({ id: `${id}-${i}`, device: id, number: i + 1, deviceTime: AT + timeS * 1000, kind, payload })) })
+  const story: [number, string, Record<string, unknown>][] = [
+    [0, 'cook.started', {}],
+    [300, 'stage.began', { stage: 'roast' }],
+    [1560, 'cook.finished', {}],
+    [1600, 'outcome', outcome],
+  ]
+  await hearth.append(id, {
+    sentAt: AT + 4_000_000,
+    observations: story.map(([timeS, kind, payload], i) => ({
+      id: `${id}-${i}`,
+      device: id,
+      number: i + 1,
+      deviceTime: AT + timeS * 1000,
+      kind,
+      payload,
+    })),
+  })
   await hearth.settled()
 }
 const sql = (text: string): Promise<unknown> => hearth.database.sequelize.query(text)
-const textOf = async (stream: Readable): Promise<string> => Buffer.concat(await stream.map(part => Buffer.from(part as Buffer)).toArray() as Buffer[]).toString()
+const textOf = async (stream: Readable): Promise<string> =>
+  Buffer.concat((await stream.map(part => Buffer.from(part as Buffer)).toArray()) as Buffer[]).toString()
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'yon-hearth-damaged-'))
@@ -50,28 +66,60 @@ describe('one row that cannot be read', () => {
     hearth = await open()
     await stock(hearth)
     const { batches } = await hearth.ledger.page({ limit: 10 })
-    expect(batches.map(one => [one.id, one.unreadable ?? false])).toEqual(expect.arrayContaining([['good', false], ['no-picture', true], ['no-plan', false], ['no-log', false]]))
+    expect(batches.map(one => [one.id, one.unreadable ?? false])).toEqual(
+      expect.arrayContaining([
+        ['good', false],
+        ['no-picture', true],
+        ['no-plan', false],
+        ['no-log', false],
+      ]),
+    )
     expect((await hearth.ledger.tally({})).count).toBe(4)
     expect((await hearth.dishes.latest()).some(one => one.id === 'slow-farina')).toBe(false)
     expect((await hearth.dishes.latest()).length).toBeGreaterThan(30)
     expect((await hearth.kitchens.all()).pans).toEqual([])
     expect((await hearth.lessons.learned()).sources.length).toBeGreaterThan(0)
     expect((await hearth.spreads.all()).map(one => [one.id, one.dishes])).toEqual([['odd-day', 0]])
-    for (const asking of [() => hearth.batches.one('no-picture'), () => hearth.batches.one('no-plan'), () => hearth.cooks.one('no-plan'), () => hearth.dishes.one('slow-farina'), () => hearth.spreads.one('odd-day')]) {
+    for (const asking of [
+      () => hearth.batches.one('no-picture'),
+      () => hearth.batches.one('no-plan'),
+      () => hearth.cooks.one('no-plan'),
+      () => hearth.dishes.one('slow-farina'),
+      () => hearth.spreads.one('odd-day'),
+    ]) {
       await expect(asking()).rejects.toMatchObject({ code: 'not-readable' })
     }
     const log = (await hearth.cooks.one('no-log')).observations
     expect(log.map(one => one.kind)).toEqual(['cook.started', 'unreadable', 'unreadable', 'outcome'])
-    const table = Papa.parse<Record<string, string>>((await textOf(hearth.exchange.csv())).trim(), { header: true }).data
+    const table = Papa.parse<Record<string, string>>((await textOf(hearth.exchange.csv())).trim(), {
+      header: true,
+    }).data
     expect(table.map(row => row.id).sort()).toEqual(['good', 'no-log', 'no-picture', 'no-plan'])
-    expect((await textOf(hearth.exchange.jsonl())).trim().split('\n').map(line => (JSON.parse(line) as { line: { id: string } }).line.id).sort()).toEqual(['good', 'no-log'])
-    expect((await hearth.unreadable()).map(one => one.what).sort()).toEqual(['batch', 'cook', 'day', 'dish', 'lesson', 'shelf', 'shelf'])
+    expect(
+      (await textOf(hearth.exchange.jsonl()))
+        .trim()
+        .split('\n')
+        .map(line => (JSON.parse(line) as { line: { id: string } }).line.id)
+        .sort(),
+    ).toEqual(['good', 'no-log'])
+    expect((await hearth.unreadable()).map(one => one.what).sort()).toEqual([
+      'batch',
+      'cook',
+      'day',
+      'dish',
+      'lesson',
+      'shelf',
+      'shelf',
+    ])
   })
 })
 
 describe('an outcome', () => {
   it('of any length is kept in the log and told as far as a batch keeps it', async () => {
-    await cooked('long', { faults: [...Array.from({ length: 60 }, (_, i) => `fault-${i}`), 'x'.repeat(500)], line: 'y'.repeat(3000) })
+    await cooked('long', {
+      faults: [...Array.from({ length: 60 }, (_, i) => `fault-${i}`), 'x'.repeat(500)],
+      line: 'y'.repeat(3000),
+    })
     const { batches } = await hearth.ledger.page({ limit: 20 })
     const long = batches.find(one => one.id === 'long')!
     expect([long.unreadable, long.summary.faults.length, long.summary.line.length]).toEqual([undefined, 20, 400])
@@ -79,13 +127,32 @@ describe('an outcome', () => {
   })
 
   it('is parsed as it comes: what is wrong is named, and holds up no other mark', () => {
-    const mark = (id: string, kind: string, payload: unknown) => ({ id, device: 'd', number: 1, deviceTime: 1, kind, payload })
+    const mark = (id: string, kind: string, payload: unknown) => ({
+      id,
+      device: 'd',
+      number: 1,
+      deviceTime: 1,
+      kind,
+      payload,
+    })
     const { good, refused } = sortedMarks([
-      mark('a', 'outcome', { line: 'y'.repeat(401) }), mark('b', 'note', { text: 'kept' }), mark('c', 'weighed', { grossG: 'much' }), mark('d', 'oven.steam', { bar: 'of a newer version' }),
-      mark('e', 'corrected', { replaces: 'a', shiftS: -1e15 }), mark('f', 'stage.began', { stage: '../x' }), { id: 7 }, null,
+      mark('a', 'outcome', { line: 'y'.repeat(401) }),
+      mark('b', 'note', { text: 'kept' }),
+      mark('c', 'weighed', { grossG: 'much' }),
+      mark('d', 'oven.steam', { bar: 'of a newer version' }),
+      mark('e', 'corrected', { replaces: 'a', shiftS: -1e15 }),
+      mark('f', 'stage.began', { stage: '../x' }),
+      { id: 7 },
+      null,
     ])
     expect(good.map(one => one.id)).toEqual(['b', 'd', 'e'])
-    expect(refused.map(one => [one.id, one.path])).toEqual([['a', 'payload.line'], ['c', 'payload.grossG'], ['f', 'payload.stage'], ['', 'id'], ['', '']])
+    expect(refused.map(one => [one.id, one.path])).toEqual([
+      ['a', 'payload.line'],
+      ['c', 'payload.grossG'],
+      ['f', 'payload.stage'],
+      ['', 'id'],
+      ['', ''],
+    ])
   })
 })
 
@@ -104,16 +171,25 @@ describe('a photograph', () => {
   })
 
   it('that is removed is gone from the database, its log and its copies', async () => {
-    const photo = Buffer.concat([jpegWithPlace().subarray(0, -7), Buffer.from('SECRET-PICTURE-BYTES'.repeat(300)), Buffer.from([0xFF, 0xD9])])
+    const photo = Buffer.concat([
+      jpegWithPlace().subarray(0, -7),
+      Buffer.from('SECRET-PICTURE-BYTES'.repeat(300)),
+      Buffer.from([0xff, 0xd9]),
+    ])
     const { id } = await hearth.photos.add('good', photo)
     await hearth.copies.keep()
     const { readFileSync, readdirSync } = await import('node:fs')
-    const holds = (): string[] => [...readdirSync(folder).map(name => join(folder, name)), ...readdirSync(join(folder, 'copies')).map(name => join(folder, 'copies', name))]
-      .filter(path => /sqlite/.test(path) && readFileSync(path).includes('SECRET-PICTURE-BYTES'))
+    const holds = (): string[] =>
+      [
+        ...readdirSync(folder).map(name => join(folder, name)),
+        ...readdirSync(join(folder, 'copies')).map(name => join(folder, 'copies', name)),
+      ].filter(path => /sqlite/.test(path) && readFileSync(path).includes('SECRET-PICTURE-BYTES'))
     expect(holds().length).toBeGreaterThan(1)
     await hearth.photos.remove(id)
     expect(holds()).toEqual([])
-    expect(await hearth.database.sequelize.query('SELECT count(*) AS n FROM photos', { type: QueryTypes.SELECT })).toEqual([{ n: 0 }])
+    expect(
+      await hearth.database.sequelize.query('SELECT count(*) AS n FROM photos', { type: QueryTypes.SELECT }),
+    ).toEqual([{ n: 0 }])
     await expect(hearth.photos.bytes(id)).rejects.toMatchObject({ code: 'not-found' })
   })
 })

@@ -8,7 +8,15 @@ import { COLOUR_STEPS, type ColourStep } from '../../core/formulation/signs/sign
 import type { DeviceKind } from '../../core/cook/readings/reading'
 import { seededRandom } from '../../core/maths/random/seededRandom'
 import { drawTruth } from '../../devices/imaginaryPan'
-import { cameraReading, probeReading, scaleReading, SOUND_CAMERA, SOUND_PROBE, SOUND_SCALE, type Flaws } from '../../devices/simulated'
+import {
+  cameraReading,
+  probeReading,
+  scaleReading,
+  SOUND_CAMERA,
+  SOUND_PROBE,
+  SOUND_SCALE,
+  type Flaws,
+} from '../../devices/simulated'
 import { truthAt } from '../../devices/truthAt'
 import { openHearth, type Hearth } from '../../server/services/hearth'
 import { examplePlan, marked } from '../support/plans'
@@ -29,17 +37,46 @@ afterEach(async () => {
   await rm(folder, { recursive: true, force: true })
 })
 
-const STORY = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' }), marked(3, 640, 'stage.began', { stage: 'pour' }), marked(4, 700, 'stage.began', { stage: 'take-up' })]
+const STORY = [
+  marked(1, 0, 'cook.started'),
+  marked(2, 240, 'stage.began', { stage: 'roast' }),
+  marked(3, 640, 'stage.began', { stage: 'pour' }),
+  marked(4, 700, 'stage.began', { stage: 'take-up' }),
+]
 async function begin(upTo = STORY.length, id = plan.id): Promise<void> {
-  await hearth.append(id, { sentAt: now, observations: STORY.slice(0, upTo).map(({ sentAt: _s, receivedAt: _r, ...one }) => ({ ...one, id: `${id}-${one.id}`, payload: { ...one.payload } })) })
+  await hearth.append(id, {
+    sentAt: now,
+    observations: STORY.slice(0, upTo).map(({ sentAt: _s, receivedAt: _r, ...one }) => ({
+      ...one,
+      id: `${id}-${one.id}`,
+      payload: { ...one.payload },
+    })),
+  })
   await hearth.settled()
 }
 const kinds = async (id = plan.id) => (await hearth.streams.read(id, 0)).slice(STORY.length).map(one => one.kind)
 let number = 0
-const take = (kind: DeviceKind, readings: readonly Reading[], more: { cook?: string, device?: string, sentAt?: number } = {}) =>
-  hearth.devices.take({ device: more.device ?? `a-${kind}`, kind, ...(more.cook ? { cook: more.cook } : {}), sentAt: more.sentAt ?? now, readings: [...readings] })
+const take = (
+  kind: DeviceKind,
+  readings: readonly Reading[],
+  more: { cook?: string; device?: string; sentAt?: number } = {},
+) =>
+  hearth.devices.take({
+    device: more.device ?? `a-${kind}`,
+    kind,
+    ...(more.cook ? { cook: more.cook } : {}),
+    sentAt: more.sentAt ?? now,
+    readings: [...readings],
+  })
 /** A device that reads for some seconds, four times a second, an imaginary pan with hidden truths. */
-async function reads(kind: DeviceKind, fromS: number, seconds: number, flaws: Partial<Flaws> = {}, empty = false, clockOffMs = 0) {
+async function reads(
+  kind: DeviceKind,
+  fromS: number,
+  seconds: number,
+  flaws: Partial<Flaws> = {},
+  empty = false,
+  clockOffMs = 0,
+) {
   const uniform = seededRandom(9)
   const truth = truthAt(plan, drawTruth(plan, seededRandom(3)), STORY, fromS + seconds)!
   const tare = plan.vessels.pan!.vessel.massG
@@ -47,14 +84,20 @@ async function reads(kind: DeviceKind, fromS: number, seconds: number, flaws: Pa
   for (let k = 0; k < seconds * 4; k++) {
     now = START + (fromS + k / 4) * 1000
     const at = now + clockOffMs
-    const reading = kind === 'scale'
-      ? scaleReading(empty ? 0 : tare + truth.contentG, { ...SOUND_SCALE, ...flaws }, uniform, number++, at)
-      : kind === 'thermometer' ? probeReading(truth.tempC, { ...SOUND_PROBE, ...flaws }, uniform, number++, at) : cameraReading(truth, { ...SOUND_CAMERA, ...flaws }, uniform, number++, at)
+    const reading =
+      kind === 'scale'
+        ? scaleReading(empty ? 0 : tare + truth.contentG, { ...SOUND_SCALE, ...flaws }, uniform, number++, at)
+        : kind === 'thermometer'
+          ? probeReading(truth.tempC, { ...SOUND_PROBE, ...flaws }, uniform, number++, at)
+          : cameraReading(truth, { ...SOUND_CAMERA, ...flaws }, uniform, number++, at)
     last = await take(kind, [reading], { sentAt: at })
   }
   return { last: last!, truth, grossG: tare + truth.contentG }
 }
-const weights = async () => (await hearth.streams.read(plan.id, 0)).filter(one => one.kind === 'weighed').map(one => one.payload as { grossG: number, how: string })
+const weights = async () =>
+  (await hearth.streams.read(plan.id, 0))
+    .filter(one => one.kind === 'weighed')
+    .map(one => one.payload as { grossG: number; how: string })
 
 describe('a scale over an imaginary pan', () => {
   it('marks the weight once for one weighing, to within its noise', async () => {
@@ -68,8 +111,11 @@ describe('a scale over an imaginary pan', () => {
   })
 
   it.each([
-    ['in ounces', { unit: 'oz' as const }, 'as-read'], ['in ounces without saying so', { unit: null }, 'ounces'], ['with a trivet on it', { offset: 46 }, 'offset-taken-off'],
-    ['with half of its readings lost', { lost: 0.5 }, 'as-read'], ['noisier than it should be', { noise: 1.4 }, 'as-read'],
+    ['in ounces', { unit: 'oz' as const }, 'as-read'],
+    ['in ounces without saying so', { unit: null }, 'ounces'],
+    ['with a trivet on it', { offset: 46 }, 'offset-taken-off'],
+    ['with half of its readings lost', { lost: 0.5 }, 'as-read'],
+    ['noisier than it should be', { noise: 1.4 }, 'as-read'],
   ])('is understood %s', async (_, flaws, how) => {
     await begin()
     await reads('scale', 780, 3, flaws, true)
@@ -99,9 +145,13 @@ describe('a probe and a camera', () => {
     expect(temperatures).toHaveLength(1)
     expect(Math.abs(Number(temperatures[0]!.payload.tempC) - truth.tempC)).toBeLessThan(4)
     await reads('camera', 640, 40, { offset: -18 })
-    const looks = (await hearth.streams.read(plan.id, 0)).filter(one => one.kind === 'looks.like').map(one => one.payload.step)
+    const looks = (await hearth.streams.read(plan.id, 0))
+      .filter(one => one.kind === 'looks.like')
+      .map(one => one.payload.step)
     expect(looks.length).toBeGreaterThan(0)
-    expect(looks).toEqual([...looks].sort((p, q) => COLOUR_STEPS.indexOf(p as ColourStep) - COLOUR_STEPS.indexOf(q as ColourStep)))
+    expect(looks).toEqual(
+      [...looks].sort((p, q) => COLOUR_STEPS.indexOf(p as ColourStep) - COLOUR_STEPS.indexOf(q as ColourStep)),
+    )
   })
 })
 
@@ -124,7 +174,12 @@ describe('where a device stands', () => {
 
   it('takes the same reading once, and readings in any order', async () => {
     await begin()
-    const readings = Array.from({ length: 12 }, (_, i): Reading => ({ number: 100 + i, at: now + i * 250, value: 98 + (i % 2), unit: 'C' }))
+    const readings = Array.from({ length: 12 }, (_, i): Reading => ({
+      number: 100 + i,
+      at: now + i * 250,
+      value: 98 + (i % 2),
+      unit: 'C',
+    }))
     now += 3000
     await take('thermometer', [...readings].reverse())
     await take('thermometer', readings)
@@ -133,7 +188,8 @@ describe('where a device stands', () => {
 })
 
 describe('a device that restarts its numbers', () => {
-  const warm = (from: number, atMs: number): Reading[] => Array.from({ length: 12 }, (_, i) => ({ number: from + i, at: atMs + i * 250, value: 98 + (i % 2), unit: 'C' }))
+  const warm = (from: number, atMs: number): Reading[] =>
+    Array.from({ length: 12 }, (_, i) => ({ number: from + i, at: atMs + i * 250, value: 98 + (i % 2), unit: 'C' }))
 
   it('is heard again, whether its clock has gone on or begun anew, and what is only sent again is not', async () => {
     await begin()
@@ -159,9 +215,21 @@ describe('a device that restarts its numbers', () => {
 
 describe('the protocol', () => {
   it('refuses what is not of its form, and no line of any form breaks it', () => {
-    const base = { protocol: DEVICE_PROTOCOL, device: 'x', kind: 'scale', sentAt: now, readings: [{ number: 1, at: now, value: 2 }] }
+    const base = {
+      protocol: DEVICE_PROTOCOL,
+      device: 'x',
+      kind: 'scale',
+      sentAt: now,
+      readings: [{ number: 1, at: now, value: 2 }],
+    }
     expect(ReadingsRequestSchema.safeParse(base).success).toBe(true)
-    for (const bad of [{ ...base, kind: 'kettle' }, { ...base, readings: [] }, { ...base, protocol: 'x/2' }, { ...base, more: 1 }, { ...base, readings: [{ number: -1, at: 1, value: 'x' }] }]) {
+    for (const bad of [
+      { ...base, kind: 'kettle' },
+      { ...base, readings: [] },
+      { ...base, protocol: 'x/2' },
+      { ...base, more: 1 },
+      { ...base, readings: [{ number: -1, at: 1, value: 'x' }] },
+    ]) {
       expect(ReadingsRequestSchema.safeParse(bad).success).toBe(false)
     }
     fc.assert(fc.property(fc.jsonValue(), value => typeof DeviceLineSchema.safeParse(value).success === 'boolean'))
@@ -173,10 +241,23 @@ describe('the protocol', () => {
     const { theHearth } = await import('../../server/http/theHearth')
     const said: { type: string, code?: string }[] = []
     const wire = { hello: null, send: (line: unknown) => void said.push(line as { type: string, code?: string }) }
-    const readings = JSON.stringify({ type: 'readings', sentAt: now, readings: [{ number: 1, at: now, value: 20, unit: 'C' }] })
-    await hearDevice(wire, `${readings}\n{"type":\n${JSON.stringify({ type: 'hello', protocol: DEVICE_PROTOCOL, device: 'p', kind: 'thermometer' })}\n\n${readings}`)
+    const readings = JSON.stringify({
+      type: 'readings',
+      sentAt: now,
+      readings: [{ number: 1, at: now, value: 20, unit: 'C' }],
+    })
+    await hearDevice(
+      wire,
+      `${readings}\n{"type":\n${JSON.stringify({ type: 'hello', protocol: DEVICE_PROTOCOL, device: 'p', kind: 'thermometer' })}\n\n${readings}`,
+    )
     await hearDevice(wire, 'x'.repeat(300_000))
-    expect(said.map(one => one.code ?? one.type)).toEqual(['body-not-understood', 'not-json', 'welcome', 'taken', 'body-too-large'])
+    expect(said.map(one => one.code ?? one.type)).toEqual([
+      'body-not-understood',
+      'not-json',
+      'welcome',
+      'taken',
+      'body-too-large',
+    ])
     const opened = await theHearth()
     await opened.close()
     await rm(process.env.HEARTH_DATA, { recursive: true, force: true })

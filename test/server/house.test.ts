@@ -11,17 +11,40 @@ let port: number
 let folder: string
 const PASSPHRASE = 'copper pan by the window'
 
-interface Answer { readonly status: number, readonly body: { code?: string, [key: string]: unknown }, readonly cookie: string }
+interface Answer {
+  readonly status: number
+  readonly body: { code?: string; [key: string]: unknown }
+  readonly cookie: string
+}
 /** One request with exactly these headers; fetch would set its own Host and Origin. */
 function ask(method: string, path: string, headers: Record<string, string> = {}, body?: unknown): Promise<Answer> {
   return new Promise((done, fail) => {
-    const sent = request({ host: '127.0.0.1', port, method, path, headers: { host: `127.0.0.1:${port}`, ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers } }, (response) => {
-      let text = ''
-      response.on('data', (chunk: Buffer) => {
-        text += chunk.toString('utf8')
-      })
-      response.on('end', () => done({ status: response.statusCode ?? 0, body: JSON.parse(text || '{}') as Answer['body'], cookie: (response.headers['set-cookie'] ?? []).join(';').split(';')[0] ?? '' }))
-    })
+    const sent = request(
+      {
+        host: '127.0.0.1',
+        port,
+        method,
+        path,
+        headers: {
+          host: `127.0.0.1:${port}`,
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          ...headers,
+        },
+      },
+      response => {
+        let text = ''
+        response.on('data', (chunk: Buffer) => {
+          text += chunk.toString('utf8')
+        })
+        response.on('end', () =>
+          done({
+            status: response.statusCode ?? 0,
+            body: JSON.parse(text || '{}') as Answer['body'],
+            cookie: (response.headers['set-cookie'] ?? []).join(';').split(';')[0] ?? '',
+          }),
+        )
+      },
+    )
     sent.on('error', fail)
     sent.end(body === undefined ? undefined : JSON.stringify(body))
   })
@@ -30,7 +53,12 @@ function ask(method: string, path: string, headers: Record<string, string> = {},
 beforeAll(async () => {
   vi.resetModules()
   folder = mkdtempSync(join(tmpdir(), 'yon-hearth-house-'))
-  Object.assign(process.env, { HEARTH_DATA: folder, HEARTH_HOUSE: '1', HEARTH_MACHINE_TRUSTED: '0', HEARTH_HOSTS: 'stove.example' })
+  Object.assign(process.env, {
+    HEARTH_DATA: folder,
+    HEARTH_HOUSE: '1',
+    HEARTH_MACHINE_TRUSTED: '0',
+    HEARTH_HOSTS: 'stove.example',
+  })
   const app = createApp()
   app.use((await import('../../server/middleware/guard')).default)
   const router = createRouter()
@@ -57,7 +85,12 @@ afterAll(async () => {
 describe('the door of the house', () => {
   it('stays shut for strangers before there is a passphrase, and tells them so', async () => {
     expect((await ask('GET', '/api/clock')).body.code).toBe('no-passphrase')
-    expect((await ask('GET', '/api/house')).body).toEqual({ open: true, hasPassphrase: false, here: 'stranger', addresses: [] })
+    expect((await ask('GET', '/api/house')).body).toEqual({
+      open: true,
+      hasPassphrase: false,
+      here: 'stranger',
+      addresses: [],
+    })
     expect((await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE })).body.code).toBe('no-passphrase')
     expect((await ask('PUT', '/api/house/passphrase', {}, { passphrase: 'mine mine mine' })).status).toBe(403)
   })
@@ -77,21 +110,36 @@ describe('the door of the house', () => {
   })
 
   it('sends out every other device when the passphrase changes, or one by one', async () => {
-    const [a, b] = [await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE }), await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE, name: 'tablet' })]
-    const { sessions } = (await ask('GET', '/api/house/sessions', { cookie: a.cookie })).body as unknown as { sessions: { id: string, name: string, own: boolean }[] }
+    const [a, b] = [
+      await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE }),
+      await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE, name: 'tablet' }),
+    ]
+    const { sessions } = (await ask('GET', '/api/house/sessions', { cookie: a.cookie })).body as unknown as {
+      sessions: { id: string; name: string; own: boolean }[]
+    }
     expect(sessions.filter(one => one.own)).toHaveLength(1)
     await ask('DELETE', `/api/house/sessions/${sessions.find(one => one.name === 'tablet')!.id}`, { cookie: a.cookie })
     expect((await ask('GET', '/api/clock', { cookie: b.cookie })).status).toBe(401)
     const c = await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE })
     expect((await ask('PUT', '/api/house/passphrase', { cookie: a.cookie }, { passphrase: 'short' })).status).toBe(400)
-    expect((await ask('PUT', '/api/house/passphrase', { cookie: a.cookie }, { passphrase: 'another long one', old: PASSPHRASE })).status).toBe(200)
+    expect(
+      (
+        await ask(
+          'PUT',
+          '/api/house/passphrase',
+          { cookie: a.cookie },
+          { passphrase: 'another long one', old: PASSPHRASE },
+        )
+      ).status,
+    ).toBe(200)
     expect((await ask('GET', '/api/clock', { cookie: a.cookie })).status).toBe(200)
     expect((await ask('GET', '/api/clock', { cookie: c.cookie })).status).toBe(401)
   })
 
   it('asks no more than five times in a row', async () => {
     const codes: (string | undefined)[] = []
-    for (let i = 0; i < 7; i++) codes.push((await ask('POST', '/api/house/enter', {}, { passphrase: `guess ${i}` })).body.code)
+    for (let i = 0; i < 7; i++)
+      codes.push((await ask('POST', '/api/house/enter', {}, { passphrase: `guess ${i}` })).body.code)
     expect(codes.slice(-2)).toEqual(['too-many-tries', 'too-many-tries'])
   })
 
@@ -99,9 +147,16 @@ describe('the door of the house', () => {
     expect((await ask('GET', '/', { host: 'evil.example' })).status).toBe(421)
     expect((await ask('GET', '/api/house', { host: 'stove.example' })).status).toBe(200)
     expect((await ask('GET', '/api/house', { 'sec-fetch-site': 'cross-site' })).body.code).toBe('other-origin')
-    expect((await ask('POST', '/api/house/enter', { origin: 'http://evil.example' }, { passphrase: 'x' })).body.code).toBe('other-origin')
-    expect((await ask('POST', '/api/house/enter', { origin: 'nonsense' }, { passphrase: 'x' })).body.code).toBe('other-origin')
-    expect((await ask('GET', '/api/house', { 'sec-fetch-site': 'same-origin', 'origin': `http://127.0.0.1:${port}` })).status).toBe(200)
+    expect(
+      (await ask('POST', '/api/house/enter', { origin: 'http://evil.example' }, { passphrase: 'x' })).body.code,
+    ).toBe('other-origin')
+    expect((await ask('POST', '/api/house/enter', { origin: 'nonsense' }, { passphrase: 'x' })).body.code).toBe(
+      'other-origin',
+    )
+    expect(
+      (await ask('GET', '/api/house', { 'sec-fetch-site': 'same-origin', 'origin': `http://127.0.0.1:${port}` }))
+        .status,
+    ).toBe(200)
   })
 })
 
@@ -109,11 +164,23 @@ describe('how a process stands to the network', () => {
   it('is closed but for one switch, and knows the names it goes by', async () => {
     const { networkFrom, isLoopback } = await import('../../server/services/network')
     const closed = networkFrom({ PORT: '3000' })
-    expect([closed.open, closed.addresses(), closed.knows('localhost:3000'), closed.knows('[::1]:3000'), closed.knows('192.168.1.7:3000')]).toEqual([false, [], true, true, false])
+    expect([
+      closed.open,
+      closed.addresses(),
+      closed.knows('localhost:3000'),
+      closed.knows('[::1]:3000'),
+      closed.knows('192.168.1.7:3000'),
+    ]).toEqual([false, [], true, true, false])
     const open = networkFrom({ HEARTH_HOUSE: '1', NITRO_PORT: '4000', HEARTH_HOSTS: 'Stove.Example, b' })
     expect([open.open, open.port, open.knows('stove.example'), open.knows('c')]).toEqual([true, 4000, true, false])
     expect(open.addresses().every(address => /^http:\/\/[\d.]+:4000\/$/.test(address))).toBe(true)
-    expect(['127.0.0.1', '::ffff:127.3.2.1', '::1', '10.0.0.2', undefined].map(isLoopback)).toEqual([true, true, true, false, false])
+    expect(['127.0.0.1', '::ffff:127.3.2.1', '::1', '10.0.0.2', undefined].map(isLoopback)).toEqual([
+      true,
+      true,
+      true,
+      false,
+      false,
+    ])
   })
 })
 

@@ -66,27 +66,31 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-const post = (path: string, body: string) => fetch(url + path, { method: 'POST', body, headers: { 'content-type': 'application/json' } })
+const post = (path: string, body: string) =>
+  fetch(url + path, { method: 'POST', body, headers: { 'content-type': 'application/json' } })
 async function problem(response: Response) {
   expect(response.headers.get('content-type')).toContain('application/problem+json')
   return ProblemSchema.parse(await response.json())
 }
 
 describe('a list that is streamed', () => {
-  it.each(['gzip', 'identity'])('is no longer read once who asked has gone, and that is no failure (%s)', async (encoding) => {
-    failures = []
-    pagesEnded = false
-    const gone = new AbortController()
-    const answer = await fetch(`${url}/list`, { headers: { 'accept-encoding': encoding }, signal: gone.signal })
-    expect(answer.headers.get('content-encoding')).toBe(encoding === 'gzip' ? 'gzip' : null)
-    await answer.body!.getReader().read()
-    gone.abort()
-    await vi.waitFor(() => expect(pagesEnded).toBe(true))
-    const read = pagesRead
-    await new Promise(done => setTimeout(done, 100))
-    expect(pagesRead).toBe(read)
-    expect(failures).toEqual([])
-  })
+  it.each(['gzip', 'identity'])(
+    'is no longer read once who asked has gone, and that is no failure (%s)',
+    async encoding => {
+      failures = []
+      pagesEnded = false
+      const gone = new AbortController()
+      const answer = await fetch(`${url}/list`, { headers: { 'accept-encoding': encoding }, signal: gone.signal })
+      expect(answer.headers.get('content-encoding')).toBe(encoding === 'gzip' ? 'gzip' : null)
+      await answer.body!.getReader().read()
+      gone.abort()
+      await vi.waitFor(() => expect(pagesEnded).toBe(true))
+      const read = pagesRead
+      await new Promise(done => setTimeout(done, 100))
+      expect(pagesRead).toBe(read)
+      expect(failures).toEqual([])
+    },
+  )
 })
 
 describe('a route', () => {
@@ -97,7 +101,10 @@ describe('a route', () => {
   it('says of a full disk that nothing of it was stored, and what is safe', async () => {
     const answer = await fetch(`${url}/full`)
     expect(answer.status).toBe(507)
-    expect(await problem(answer)).toMatchObject({ code: 'disk-full', detail: expect.stringContaining('what was acknowledged before is safe') as unknown })
+    expect(await problem(answer)).toMatchObject({
+      code: 'disk-full',
+      detail: expect.stringContaining('what was acknowledged before is safe') as unknown,
+    })
   })
 
   it('parses bodies and names the fields at fault', async () => {
@@ -137,7 +144,9 @@ describe('an answer', () => {
   const get = (path: string, encoding: string) => fetch(url + path, { headers: { 'accept-encoding': encoding } })
 
   it('is compressed where it is long and the asker reads it so', async () => {
-    const [packed, plain, other] = await Promise.all(['gzip, br', 'identity', 'br'].map(encoding => get('/long', encoding)))
+    const [packed, plain, other] = await Promise.all(
+      ['gzip, br', 'identity', 'br'].map(encoding => get('/long', encoding)),
+    )
     expect([packed!, plain!, other!].map(one => one.headers.get('content-encoding'))).toEqual(['gzip', null, null])
     for (const one of [packed!, plain!, other!]) {
       expect(one.headers.get('content-type')).toContain('application/json')

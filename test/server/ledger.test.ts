@@ -39,13 +39,35 @@ describe('the ledger\'s lists', () => {
 
   it('find by every filter, alone and together, what a slow look at all finds', async () => {
     const season = (at: number): string => SEASONS[Math.floor(((new Date(at).getMonth() + 1) % 12) / 3)]!
-    const slow = (filter: BatchFilter): string[] => all.filter(one =>
-      (filter.dish === undefined || one.dishId === filter.dish) && (filter.family === undefined || one.family === filter.family) && (filter.pan === undefined || one.pan?.id === filter.pan)
-      && (filter.fire === undefined || one.fire?.id === filter.fire) && (filter.season === undefined || season(one.startedAt) === filter.season)
-      && (filter.fault === undefined || (filter.fault === 'any' ? one.summary.faults.length > 0 : filter.fault === 'none' ? one.summary.faults.length === 0 : one.summary.faults.includes(filter.fault)))).map(one => one.id)
+    const slow = (filter: BatchFilter): string[] =>
+      all
+        .filter(
+          one =>
+            (filter.dish === undefined || one.dishId === filter.dish)
+            && (filter.family === undefined || one.family === filter.family)
+            && (filter.pan === undefined || one.pan?.id === filter.pan)
+            && (filter.fire === undefined || one.fire?.id === filter.fire)
+            && (filter.season === undefined || season(one.startedAt) === filter.season)
+            && (filter.fault === undefined
+              || (filter.fault === 'any'
+                ? one.summary.faults.length > 0
+                : filter.fault === 'none'
+                  ? one.summary.faults.length === 0
+                  : one.summary.faults.includes(filter.fault))),
+        )
+        .map(one => one.id)
     const filters = [
-      { dish: 'winter-market-carrot' }, { family: 'semolina' }, { fault: 'any' }, { fault: 'none' }, { fault: 'dry' }, { pan: 'iron' }, { fire: 'back' }, { season: 'jun-aug' },
-      { pan: 'wide', season: 'dec-feb' }, { family: 'vegetable', fault: 'greasy', fire: 'front' }, { dish: 'none-such' },
+      { dish: 'winter-market-carrot' },
+      { family: 'semolina' },
+      { fault: 'any' },
+      { fault: 'none' },
+      { fault: 'dry' },
+      { pan: 'iron' },
+      { fire: 'back' },
+      { season: 'jun-aug' },
+      { pan: 'wide', season: 'dec-feb' },
+      { family: 'vegetable', fault: 'greasy', fire: 'front' },
+      { dish: 'none-such' },
     ].map(one => BatchFilterSchema.parse(one))
     for (const filter of filters) {
       expect((await read(filter, 25)).map(one => one.id), JSON.stringify(filter)).toEqual(slow(filter))
@@ -59,7 +81,8 @@ describe('the ledger\'s lists', () => {
     expect(before.dishes.reduce((sum, one) => sum + one.count, 0)).toBe(260)
     expect(before.right + all.filter(one => one.summary.faults.length > 0).length).toBe(260)
     const faulty = all.find(one => one.summary.faults.length > 0)!
-    const named = (tally: typeof before): number => tally.faults.find(one => one.id === faulty.summary.faults[0])?.count ?? 0
+    const named = (tally: typeof before): number =>
+      tally.faults.find(one => one.id === faulty.summary.faults[0])?.count ?? 0
     await hearth.batches.remove(faulty.id)
     const after = await hearth.ledger.tally({})
     expect(after).toMatchObject({ count: 259, right: before.right })
@@ -69,12 +92,19 @@ describe('the ledger\'s lists', () => {
   })
 
   it('refuse a cursor that is none', async () => {
-    await expect(hearth.ledger.page({ limit: 5, cursor: 'yesterday' })).rejects.toMatchObject({ code: 'body-not-understood' })
+    await expect(hearth.ledger.page({ limit: 5, cursor: 'yesterday' })).rejects.toMatchObject({
+      code: 'body-not-understood',
+    })
   })
 
   it('jump to a day', async () => {
     const middle = all[130]!
     const page = await hearth.ledger.page({ limit: 3, before: middle.startedAt })
-    expect(page.batches.map(one => one.id)).toEqual(all.filter(one => one.startedAt < middle.startedAt).slice(0, 3).map(one => one.id))
+    expect(page.batches.map(one => one.id)).toEqual(
+      all
+        .filter(one => one.startedAt < middle.startedAt)
+        .slice(0, 3)
+        .map(one => one.id),
+    )
   })
 })

@@ -24,7 +24,10 @@ afterEach(async () => {
 })
 async function mark(id: string, atMs: number, kind: string, payload = {}): Promise<void> {
   now = Math.max(now, atMs)
-  await hearth.append('open', { sentAt: now, observations: [{ id, device: 'tablet', number: Number(id.slice(1)), deviceTime: atMs, kind, payload }] })
+  await hearth.append('open', {
+    sentAt: now,
+    observations: [{ id, device: 'tablet', number: Number(id.slice(1)), deviceTime: atMs, kind, payload }],
+  })
   await hearth.settled()
 }
 async function begun(): Promise<void> {
@@ -51,7 +54,10 @@ describe('a cook that was left open', () => {
     expect(await hearth.cooks.live()).toEqual([])
     const { summary } = (await hearth.batches.one('open')).line
     expect(summary.endS).toBeCloseTo((doneAt - START) / 1000, 0)
-    expect((await hearth.streams.read('open', 0)).at(-1)).toMatchObject({ kind: 'cook.finished', payload: { by: 'forecast' } })
+    expect((await hearth.streams.read('open', 0)).at(-1)).toMatchObject({
+      kind: 'cook.finished',
+      payload: { by: 'forecast' },
+    })
   })
 
   it('taken back stays open, and a mark puts the question off', async () => {

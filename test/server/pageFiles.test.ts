@@ -17,11 +17,16 @@ describe('files of a page', () => {
   const of = (path: string) => pages.filter(one => new RegExp(one.path).test(path))
 
   it('names each page’s own scripts and styles once, without those of the entry, through circles', () => {
-    expect(of('/')).toEqual([{ path: '^//?$', scripts: ['home.js', 'deep.js', 'part.js'], styles: ['home.css', 'deep.css'] }])
+    expect(of('/')).toEqual([
+      { path: '^//?$', scripts: ['home.js', 'deep.js', 'part.js'], styles: ['home.css', 'deep.css'] },
+    ])
     expect(of('/kitchen')).toMatchObject([{ scripts: ['kitchen.js'], styles: [] }])
   })
   it('takes a page with an address of its own before one that takes any name', () => {
-    const both = filesOfPages({ 'pages/ledger/[id].vue': { file: 'batch.js' }, 'pages/ledger/copies.vue': { file: 'copies.js' } })
+    const both = filesOfPages({
+      'pages/ledger/[id].vue': { file: 'batch.js' },
+      'pages/ledger/copies.vue': { file: 'copies.js' },
+    })
     expect(both.find(one => new RegExp(one.path).test('/ledger/copies'))?.scripts).toEqual(['copies.js'])
     expect(both.find(one => new RegExp(one.path).test('/ledger/demo-1'))?.scripts).toEqual(['batch.js'])
   })

@@ -17,7 +17,17 @@ beforeAll(async () => {
   house = await openHearth(folder, { now: () => START + 60_000, rate: 1 })
   for (const id of ['first', 'second']) {
     await house.cooks.create(examplePlan({}, id))
-    await house.append(id, { sentAt: START + 60_000, observations: ['cook.started', 'cook.finished'].map((kind, i) => ({ id: `${id}-${i}`, device: 'd', number: i + 1, deviceTime: START + i * 50_000, kind, payload: {} })) })
+    await house.append(id, {
+      sentAt: START + 60_000,
+      observations: ['cook.started', 'cook.finished'].map((kind, i) => ({
+        id: `${id}-${i}`,
+        device: 'd',
+        number: i + 1,
+        deviceTime: START + i * 50_000,
+        kind,
+        payload: {},
+      })),
+    })
   }
   await house.settled()
 })
@@ -40,7 +50,8 @@ describe('photographs', () => {
   })
 
   it('are refused where they are none, too large or too many', async () => {
-    for (const bad of [Buffer.from('no picture'), jpegWithPlace().subarray(0, 40), Buffer.alloc(700_000)]) await expect(house.photos.add('first', bad)).rejects.toMatchObject({ code: 'not-a-photo' })
+    for (const bad of [Buffer.from('no picture'), jpegWithPlace().subarray(0, 40), Buffer.alloc(700_000)])
+      await expect(house.photos.add('first', bad)).rejects.toMatchObject({ code: 'not-a-photo' })
     await expect(house.photos.add('none', jpegWithPlace())).rejects.toMatchObject({ code: 'not-found' })
     for (let i = 0; i < 11; i++) await house.photos.add('second', jpegWithPlace())
     await house.photos.add('second', jpegWithPlace())

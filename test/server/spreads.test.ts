@@ -27,16 +27,26 @@ describe('days of cooking', () => {
     await hearth.close()
     hearth = await openHearth(folder, { now: () => AT, rate: 1 })
     expect(await hearth.spreads.one('day-1')).toEqual(JSON.parse(JSON.stringify(second)))
-    expect(await hearth.spreads.all()).toEqual([{ id: 'day-1', name: 'Sunday lunch', eve: '2026-11-28', revision: 2, dishes: 2, changedAt: AT }])
+    expect(await hearth.spreads.all()).toEqual([
+      { id: 'day-1', name: 'Sunday lunch', eve: '2026-11-28', revision: 2, dishes: 2, changedAt: AT },
+    ])
   })
 
   it('are not overwritten by a device that has not seen the last change', async () => {
     const first = await hearth.spreads.put(exampleSpread())
     await hearth.spreads.put({ ...first, name: 'From the tablet' })
-    await expect(hearth.spreads.put({ ...first, name: 'From the phone' })).rejects.toMatchObject({ code: 'changed-meanwhile' })
+    await expect(hearth.spreads.put({ ...first, name: 'From the phone' })).rejects.toMatchObject({
+      code: 'changed-meanwhile',
+    })
     await expect(hearth.spreads.put(exampleSpread())).rejects.toMatchObject({ code: 'changed-meanwhile' })
     expect((await hearth.spreads.one('day-1')).name).toBe('From the tablet')
-    expect((await Promise.allSettled([1, 2, 3, 4].map(i => hearth.spreads.put({ ...first, revision: 2, name: `Device ${i}` })))).filter(one => one.status === 'fulfilled')).toHaveLength(1)
+    expect(
+      (
+        await Promise.allSettled(
+          [1, 2, 3, 4].map(i => hearth.spreads.put({ ...first, revision: 2, name: `Device ${i}` })),
+        )
+      ).filter(one => one.status === 'fulfilled'),
+    ).toHaveLength(1)
   })
 
   it('tell who follows them, and are taken away', async () => {
@@ -55,9 +65,17 @@ describe('days of cooking', () => {
   it('are understood or refused as a whole', () => {
     expect(SpreadSchema.safeParse(exampleSpread()).success).toBe(true)
     const bad = [
-      { eve: '2026-13-40' }, { meals: [{ id: 'm1', name: 'Dinner', at: -5 }] }, { meals: [{ id: 'm1', name: 'Dinner', at: 1e9 }] }, { washMin: Number.NaN },
-      { hands: [{ id: 'h1', name: '', roasts: true, away: [] }] }, { vessels: [{ id: 'v', name: 'Pan', kind: 'cauldron' }] }, { promises: [{ id: 'p' }] }, { plan: {} }, { doings: [{ step: 'x', begun: 1.5, ended: null }] },
+      { eve: '2026-13-40' },
+      { meals: [{ id: 'm1', name: 'Dinner', at: -5 }] },
+      { meals: [{ id: 'm1', name: 'Dinner', at: 1e9 }] },
+      { washMin: Number.NaN },
+      { hands: [{ id: 'h1', name: '', roasts: true, away: [] }] },
+      { vessels: [{ id: 'v', name: 'Pan', kind: 'cauldron' }] },
+      { promises: [{ id: 'p' }] },
+      { plan: {} },
+      { doings: [{ step: 'x', begun: 1.5, ended: null }] },
     ]
-    for (const change of bad) expect(SpreadSchema.safeParse({ ...exampleSpread(), ...change }).success, JSON.stringify(change)).toBe(false)
+    for (const change of bad)
+      expect(SpreadSchema.safeParse({ ...exampleSpread(), ...change }).success, JSON.stringify(change)).toBe(false)
   })
 })

@@ -1,4 +1,14 @@
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { QueryTypes, Sequelize } from 'sequelize'
@@ -21,7 +31,8 @@ beforeEach(() => {
 })
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 const file = (at = folder): string => join(at, 'hearth.sqlite')
-const connection = (storage: string): Sequelize => new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage, logging: false })
+const connection = (storage: string): Sequelize =>
+  new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage, logging: false })
 
 /** A house as the first version left it, with batches in it. */
 async function oldHouse(at: string, batches = 3): Promise<void> {
@@ -30,8 +41,26 @@ async function oldHouse(at: string, batches = 3): Promise<void> {
   await sequelize.query('PRAGMA journal_mode = WAL')
   await migrateTo(sequelize, MIGRATIONS[0]!.name)
   for (let i = 0; i < batches; i++) {
-    await sequelize.query('INSERT INTO cooks VALUES (:id, \'Dish\', :plan, 1, 1, 1, 2)', { replacements: { id: `old-${i}`, plan: JSON.stringify(examplePlan({}, `old-${i}`)) } })
-    await sequelize.query('INSERT INTO batches VALUES (:id, \'dish\', \'Dish\', :at, :summary, \'[]\', \'\', NULL)', { replacements: { id: `old-${i}`, at: AT + i, summary: JSON.stringify({ stones: [], keystoneS: 1, endS: 2, baseG: 100, finishedG: 300, weighed: false, darkestStep: null, faults: ['dry'], line: '' }) } })
+    await sequelize.query("INSERT INTO cooks VALUES (:id, 'Dish', :plan, 1, 1, 1, 2)", {
+      replacements: { id: `old-${i}`, plan: JSON.stringify(examplePlan({}, `old-${i}`)) },
+    })
+    await sequelize.query("INSERT INTO batches VALUES (:id, 'dish', 'Dish', :at, :summary, '[]', '', NULL)", {
+      replacements: {
+        id: `old-${i}`,
+        at: AT + i,
+        summary: JSON.stringify({
+          stones: [],
+          keystoneS: 1,
+          endS: 2,
+          baseG: 100,
+          finishedG: 300,
+          weighed: false,
+          darkestStep: null,
+          faults: ['dry'],
+          line: '',
+        }),
+      },
+    })
   }
   await sequelize.close()
 }
@@ -42,10 +71,14 @@ describe('a migration', () => {
     const cuts: string[] = []
     const plain = Sequelize.prototype.query as (...args: unknown[]) => unknown
     // What a kill leaves between two statements: the files as the operating system has them then.
-    const query = vi.spyOn(Sequelize.prototype, 'query').mockImplementation(async function (this: Sequelize, ...args: Parameters<Sequelize['query']>) {
+    const query = vi.spyOn(Sequelize.prototype, 'query').mockImplementation(async function (
+      this: Sequelize,
+      ...args: Parameters<Sequelize['query']>
+    ) {
       const cut = join(folder, `cut-${cuts.length}`)
       mkdirSync(cut)
-      for (const name of readdirSync(join(folder, 'house')).filter(one => one.startsWith('hearth.sqlite'))) cpSync(join(folder, 'house', name), join(cut, name))
+      for (const name of readdirSync(join(folder, 'house')).filter(one => one.startsWith('hearth.sqlite')))
+        cpSync(join(folder, 'house', name), join(cut, name))
       cuts.push(cut)
       return plain.apply(this, args) as never
     })
@@ -56,7 +89,9 @@ describe('a migration', () => {
     const seen = new Set<number>()
     for (const cut of cuts.filter((_, i) => i % 2 === 1)) {
       const raw = connection(file(cut))
-      const done = (await raw.query<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name', { type: QueryTypes.SELECT })).map(one => one.name)
+      const done = (
+        await raw.query<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name', { type: QueryTypes.SELECT })
+      ).map(one => one.name)
       await raw.close()
       expect(done).toEqual(MIGRATIONS.slice(0, done.length).map(one => one.name))
       seen.add(done.length)
@@ -96,24 +131,38 @@ describe('a start', () => {
     const other = connection(file())
     await other.query('PRAGMA locking_mode = EXCLUSIVE')
     await other.query('BEGIN EXCLUSIVE')
-    await expect(openHearth(folder, clock)).rejects.toThrow(/Another program holds the database. Nothing was changed. Close it/)
+    await expect(openHearth(folder, clock)).rejects.toThrow(
+      /Another program holds the database. Nothing was changed. Close it/,
+    )
     await other.query('COMMIT')
     await other.close()
     await (await openHearth(folder, clock)).close()
   })
 
   it('says of a full disk and of files that cannot be written what is safe and what to do', () => {
-    expect(new DatabaseUnfit('SQLITE_FULL: database or disk is full').message).toBe('The disk is full. What was acknowledged is safe; nothing was changed. Make room, then start the hearth again.')
-    expect(new DatabaseUnfit('SQLITE_READONLY: attempt to write a readonly database').message).toContain('cannot be opened for writing. Nothing was changed.')
-    expect(new DatabaseUnfit('SQLITE_CORRUPT: malformed').message).toContain('SQLITE_CORRUPT: malformed). Nothing was changed')
+    expect(new DatabaseUnfit('SQLITE_FULL: database or disk is full').message).toBe(
+      'The disk is full. What was acknowledged is safe; nothing was changed. Make room, then start the hearth again.',
+    )
+    expect(new DatabaseUnfit('SQLITE_READONLY: attempt to write a readonly database').message).toContain(
+      'cannot be opened for writing. Nothing was changed.',
+    )
+    expect(new DatabaseUnfit('SQLITE_CORRUPT: malformed').message).toContain(
+      'SQLITE_CORRUPT: malformed). Nothing was changed',
+    )
   })
 
   it('with a damaged database says which copies are good, and takes the one that is asked for', async () => {
     const hearth = await openHearth(folder, clock)
     await stock(hearth)
-    await hearth.append('s', { sentAt: AT, observations: [{ id: 'kept', device: 'd', number: 1, deviceTime: AT, kind: 'note', payload: {} }] })
+    await hearth.append('s', {
+      sentAt: AT,
+      observations: [{ id: 'kept', device: 'd', number: 1, deviceTime: AT, kind: 'note', payload: {} }],
+    })
     await hearth.copies.keep()
-    await hearth.append('s', { sentAt: AT, observations: [{ id: 'later', device: 'd', number: 2, deviceTime: AT, kind: 'note', payload: {} }] })
+    await hearth.append('s', {
+      sentAt: AT,
+      observations: [{ id: 'later', device: 'd', number: 2, deviceTime: AT, kind: 'note', payload: {} }],
+    })
     await hearth.close()
     cpSync(join(folder, 'copies', 'hearth-2026-11-18.sqlite'), join(folder, 'copies', 'hearth-2026-11-17.sqlite'))
     truncateSync(join(folder, 'copies', 'hearth-2026-11-17.sqlite'), 9000)
@@ -127,7 +176,10 @@ describe('a start', () => {
     await expect(takeCopy(folder, '2026-11-17', 'now')).rejects.toThrow(StartRefused)
     await expect(takeCopy(folder, '2025-01-01', 'now')).rejects.toThrow(/There is no copy/)
     expect(readFileSync(file())).toEqual(noise)
-    expect(await takeCopy(folder, '2026-11-18', 'now')).toEqual({ name: 'hearth-2026-11-18.sqlite', aside: 'aside-now' })
+    expect(await takeCopy(folder, '2026-11-18', 'now')).toEqual({
+      name: 'hearth-2026-11-18.sqlite',
+      aside: 'aside-now',
+    })
     const taken = await openHearth(folder, clock)
     expect((await taken.streams.read('s', 0)).map(one => one.id)).toEqual(['kept'])
     expect(await taken.dishes.latest()).not.toHaveLength(0)
@@ -149,7 +201,10 @@ describe('a start', () => {
     expect(await again.streams.read('s', 0)).toEqual([])
     await again.close()
     expect(readdirSync(folder).sort()).toEqual(['copies', 'hearth.lock', 'hearth.sqlite'])
-    expect(readdirSync(join(folder, 'copies')).sort()).toEqual(['before-update-2026-11-01T00-00-00-000Z.sqlite', 'hearth-2026-11-18.sqlite'])
+    expect(readdirSync(join(folder, 'copies')).sort()).toEqual([
+      'before-update-2026-11-01T00-00-00-000Z.sqlite',
+      'hearth-2026-11-18.sqlite',
+    ])
   })
 })
 
@@ -157,9 +212,25 @@ describe('a full disk', () => {
   it('refuses what does not go on it, keeps what was acknowledged, and takes marks again once there is room', async () => {
     const hearth = await openHearth(folder, clock)
     await hearth.cooks.create(examplePlan({}, 'full'))
-    const mark = (number: number) => hearth.append('full', { sentAt: AT, observations: [{ id: `m${number}`, device: 'd', number, deviceTime: AT + number, kind: 'note', payload: { text: 'x'.repeat(1500) } }] })
+    const mark = (number: number) =>
+      hearth.append('full', {
+        sentAt: AT,
+        observations: [
+          {
+            id: `m${number}`,
+            device: 'd',
+            number,
+            deviceTime: AT + number,
+            kind: 'note',
+            payload: { text: 'x'.repeat(1500) },
+          },
+        ],
+      })
     await mark(1)
-    const [[{ page_count: pages }]] = await hearth.database.sequelize.query('PRAGMA page_count') as [[{ page_count: number }], unknown]
+    const [[{ page_count: pages }]] = (await hearth.database.sequelize.query('PRAGMA page_count')) as [
+      [{ page_count: number }],
+      unknown,
+    ]
     await hearth.database.sequelize.query(`PRAGMA max_page_count = ${pages + 3}`)
     const kept = ['m1']
     const filling = async (): Promise<void> => {
@@ -174,7 +245,9 @@ describe('a full disk', () => {
     await hearth.database.sequelize.query('PRAGMA max_page_count = 1000000')
     await mark(kept.length + 1)
     expect(await hearth.streams.read('full', 0)).toHaveLength(kept.length + 1)
-    const [check] = await hearth.database.sequelize.query<{ integrity_check: string }>('PRAGMA integrity_check', { type: QueryTypes.SELECT })
+    const [check] = await hearth.database.sequelize.query<{ integrity_check: string }>('PRAGMA integrity_check', {
+      type: QueryTypes.SELECT,
+    })
     expect(check!.integrity_check).toBe('ok')
     await hearth.close()
   })
@@ -203,6 +276,8 @@ describe('copies', () => {
     const names = readdirSync(join(folder, 'copies')).filter(one => one.startsWith('before-update')).sort()
     expect(names).toHaveLength(3)
     expect(names.at(-1)).toContain('2026-11-18')
-    expect(await onOwn(join(folder, 'copies', names.at(-1)!), 'read', own => own.all('SELECT name FROM SequelizeMeta'))).toEqual([{ name: MIGRATIONS[0]!.name }])
+    expect(
+      await onOwn(join(folder, 'copies', names.at(-1)!), 'read', own => own.all('SELECT name FROM SequelizeMeta')),
+    ).toEqual([{ name: MIGRATIONS[0]!.name }])
   })
 })

@@ -13,8 +13,15 @@ export const ChoiceStub = defineComponent({
   },
   emits: ['choose'],
   setup(props, { emit }) {
-    return () => h('select', { 'aria-label': props.label, 'onChange': (event: Event) => emit('choose', (event.target as HTMLSelectElement).value) },
-      props.options.map(one => h('option', { value: one.value, selected: one.value === props.chosen }, one.label)))
+    return () =>
+      h(
+        'select',
+        {
+          'aria-label': props.label,
+          'onChange': (event: Event) => emit('choose', (event.target as HTMLSelectElement).value),
+        },
+        props.options.map(one => h('option', { value: one.value, selected: one.value === props.chosen }, one.label)),
+      )
   },
 })
 
@@ -27,7 +34,11 @@ const PickerStub = defineComponent({
   },
   emits: ['update:modelValue'],
   setup(props, { emit }) {
-    return () => h('input', { value: props.modelValue, onChange: (event: Event) => emit('update:modelValue', (event.target as HTMLInputElement).value) })
+    return () =>
+      h('input', {
+        value: props.modelValue,
+        onChange: (event: Event) => emit('update:modelValue', (event.target as HTMLInputElement).value),
+      })
   },
 })
 

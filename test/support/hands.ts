@@ -23,4 +23,8 @@ export const choose = (seen: Seen, text: string, on = true): Promise<void> => op
  * @param seen where it stands
  * @returns the words, in their order
  */
-export const chosenIn = (seen: Seen): string[] => seen.findAll('label').filter(one => one.find('input').exists() && (one.get('input').element as HTMLInputElement).checked).map(one => one.text())
+export const chosenIn = (seen: Seen): string[] =>
+  seen
+    .findAll('label')
+    .filter(one => one.find('input').exists() && (one.get('input').element as HTMLInputElement).checked)
+    .map(one => one.text())

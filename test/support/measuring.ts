@@ -12,10 +12,12 @@ export const dishOf = (id: string): DishCard => STARTER_DISHES.find(dish => dish
 export const cup = FIRST_KITCHEN.measures[0]!
 
 /** One ingredient of a dish as it stands on the shelf of Measure. */
-export const amountOf = (dish: DishCard, id: string, baseG = 250) => measuredAmounts(dish, baseG, INGREDIENTS, cup, []).find(one => one.id === id)!
+export const amountOf = (dish: DishCard, id: string, baseG = 250) =>
+  measuredAmounts(dish, baseG, INGREDIENTS, cup, []).find(one => one.id === id)!
 
 /** Ingredients by their ids, where their names do not matter. */
 export const nameOf = (id: string): string => id
 
 /** The first button that says a text. */
-export const button = (wrapper: ReturnType<typeof mount>, text: string) => wrapper.findAll('button').find(one => one.text().includes(text))!
+export const button = (wrapper: ReturnType<typeof mount>, text: string) =>
+  wrapper.findAll('button').find(one => one.text().includes(text))!

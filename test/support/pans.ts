@@ -2,15 +2,33 @@ import { firstBelief } from '../../core/process/belief/firstBelief'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../../core/process/belief/memberValues'
 import { SEMOLINA } from '../../core/formulation/family/semolina'
 import { exchangeHeat } from '../../core/process/engine/exchangeHeat'
-import { FAT, HELD, NUTS, PAN_TEMP, POWER, SOLIDS, SUGAR, TEMP, VESSEL_SIZE, WATER } from '../../core/process/engine/layout'
+import {
+  FAT,
+  HELD,
+  NUTS,
+  PAN_TEMP,
+  POWER,
+  SOLIDS,
+  SUGAR,
+  TEMP,
+  VESSEL_SIZE,
+  WATER,
+} from '../../core/process/engine/layout'
 import { vesselConditions } from '../../core/process/engine/vesselConditions'
 
 /** The middle of the first belief, and a wide steel pan by the sea. */
 export const member = memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0)
-export const vessel = vesselConditions({ innerDiameterMm: 260, depthMm: 75, massG: 1300, material: 'steel' }, 27, 101325)
+export const vessel = vesselConditions(
+  { innerDiameterMm: 260, depthMm: 75, massG: 1300, material: 'steel' },
+  27,
+  101325,
+)
 
 /** A pan with given contents at one temperature. */
-export function pan(contents: Partial<Record<'water' | 'held' | 'solids' | 'fat' | 'sugar' | 'nuts', number>>, tempC: number): Float64Array {
+export function pan(
+  contents: Partial<Record<'water' | 'held' | 'solids' | 'fat' | 'sugar' | 'nuts', number>>,
+  tempC: number,
+): Float64Array {
   const made = new Float64Array(VESSEL_SIZE)
   made[PAN_TEMP] = tempC
   made[TEMP] = tempC
@@ -24,7 +42,12 @@ export function pan(contents: Partial<Record<'water' | 'held' | 'solids' | 'fat'
 }
 
 /** One step of heat alone with a given power into the pan. */
-export function heated(own: Float64Array, powerW: number, cover: Parameters<typeof exchangeHeat>[5], stepS: number): void {
+export function heated(
+  own: Float64Array,
+  powerW: number,
+  cover: Parameters<typeof exchangeHeat>[5],
+  stepS: number,
+): void {
   own[POWER] = powerW
   exchangeHeat(own, 0, vessel, SEMOLINA, member, cover, stepS)
 }

@@ -28,15 +28,31 @@ export function examplePlan(choices: Partial<CookChoices> = {}, id = 'cook'): Co
 }
 
 /** An observation of one device with a true clock, at a second of the cook. */
-export function marked(number: number, timeS: number, kind: string, payload: Record<string, unknown> = {}, device = 'tablet'): Observation {
+export function marked(
+  number: number,
+  timeS: number,
+  kind: string,
+  payload: Record<string, unknown> = {},
+  device = 'tablet',
+): Observation {
   const deviceTime = 1_795_000_000_000 + Math.round(timeS * 1000)
-  return { id: `${device}-${number}`, device, number, deviceTime, sentAt: deviceTime, receivedAt: deviceTime, kind, payload }
+  return {
+    id: `${device}-${number}`,
+    device,
+    number,
+    deviceTime,
+    sentAt: deviceTime,
+    receivedAt: deviceTime,
+    kind,
+    payload,
+  }
 }
 
 /** A plan of any starter dish at its usual amount in the first-guess kitchen: pans for pans, pots for pots. */
 export function starterPlan(id: string, choices: Partial<CookChoices> = {}): CookPlan {
   const dish = choices.dish ?? starter(id)
-  const every = <T>(pan: T, pot: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? pan : pot]))
+  const every = <T,>(pan: T, pot: T): Record<string, T> =>
+    Object.fromEntries(dish.vessels.map(vessel => [vessel.id, vessel.kind === 'pan' ? pan : pot]))
   return examplePlan({
     dish, baseG: dish.usual.baseG, pans: every(FIRST_KITCHEN.pans[0]!, FIRST_KITCHEN.pans[1]!),
     fires: every(FIRST_KITCHEN.fires[0]!, FIRST_KITCHEN.fires[1]!), ...choices,

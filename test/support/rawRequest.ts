@@ -22,12 +22,27 @@ export interface RawRequest {
  * @param request what is sent
  * @returns the answer; status 0 where the connection ended without one
  */
-export function rawRequest({ port, method = 'GET', target, headers = {}, body = '', from = '127.0.0.1', encoding = 'utf8' }: RawRequest): Promise<RawAnswer> {
-  return new Promise((done) => {
+export function rawRequest({
+  port,
+  method = 'GET',
+  target,
+  headers = {},
+  body = '',
+  from = '127.0.0.1',
+  encoding = 'utf8',
+}: RawRequest): Promise<RawAnswer> {
+  return new Promise(done => {
     const socket = connect({ port, host: '127.0.0.1', localAddress: from })
     let text = ''
     const timer = setTimeout(() => socket.destroy(), 20_000)
-    const lines = { host: `127.0.0.1:${port}`, connection: 'close', ...(body ? { 'content-type': 'application/json', 'content-length': String(Buffer.byteLength(body, encoding)) } : {}), ...headers }
+    const lines = {
+      host: `127.0.0.1:${port}`,
+      connection: 'close',
+      ...(body
+        ? { 'content-type': 'application/json', 'content-length': String(Buffer.byteLength(body, encoding)) }
+        : {}),
+      ...headers,
+    }
     socket.setEncoding('latin1')
     socket.on('data', (chunk: string) => {
       text += chunk
@@ -38,6 +53,11 @@ export function rawRequest({ port, method = 'GET', target, headers = {}, body = 
       const [head = '', ...rest] = text.split('\r\n\r\n')
       done({ status: Number(/^HTTP\/1\.1 (\d{3})/.exec(head)?.[1] ?? 0), headers: head, body: rest.join('\r\n\r\n') })
     })
-    socket.write(`${method} ${target} HTTP/1.1\r\n${Object.entries(lines).map(([name, value]) => `${name}: ${value}\r\n`).join('')}\r\n${body}`, encoding)
+    socket.write(
+      `${method} ${target} HTTP/1.1\r\n${Object.entries(lines)
+        .map(([name, value]) => `${name}: ${value}\r\n`)
+        .join('')}\r\n${body}`,
+      encoding,
+    )
   })
 }

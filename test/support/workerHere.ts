@@ -8,9 +8,13 @@ export class WorkerHere {
   private readonly kept = new Map<string, Standing>()
 
   postMessage(question: WorkerQuestion): void {
-    const few: WorkerQuestion = question.type === 'forecast' || question.type === 'roast-ahead' ? { ...question, request: { ...question.request, members: 30 } } : question
+    const few: WorkerQuestion =
+      question.type === 'forecast' || question.type === 'roast-ahead'
+        ? { ...question, request: { ...question.request, members: 30 } }
+        : question
     setTimeout(() => {
-      for (const answer of answers(few, this.kept)) if (answer) this.onmessage?.({ data: JSON.parse(JSON.stringify(answer)) })
+      for (const answer of answers(few, this.kept))
+        if (answer) this.onmessage?.({ data: JSON.parse(JSON.stringify(answer)) })
     })
   }
 

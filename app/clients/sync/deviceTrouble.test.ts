@@ -8,8 +8,13 @@ let room = Infinity
 let denied = false
 const held = new Map<string, string>()
 const storage = (): Storage => ({
-  get length() { return held.size },
-  clear: () => held.clear(), getItem: key => held.get(key) ?? null, key: i => [...held.keys()][i] ?? null, removeItem: key => void held.delete(key),
+  get length() {
+    return held.size
+  },
+  clear: () => held.clear(),
+  getItem: key => held.get(key) ?? null,
+  key: i => [...held.keys()][i] ?? null,
+  removeItem: key => void held.delete(key),
   setItem(key, value) {
     if (held.size >= room && !held.has(key)) throw new DOMException('full', 'QuotaExceededError')
     held.set(key, value)
@@ -31,12 +36,27 @@ beforeEach(() => {
     if (away) return Promise.reject(new TypeError('away'))
     asked.push(`${init.method} ${path}`)
     if (path === '/api/clock') return Promise.resolve(new Response(JSON.stringify({ now: hearthClock(), rate: 1 })))
-    if (path.includes('/streams/never/')) return Promise.resolve(new Response(JSON.stringify({ type: 'x', title: 'x', status: 404, code: 'not-found', detail: 'x', fields: [] }), { status: 404 }))
+    if (path.includes('/streams/never/'))
+      return Promise.resolve(
+        new Response(
+          JSON.stringify({ type: 'x', title: 'x', status: 404, code: 'not-found', detail: 'x', fields: [] }),
+          { status: 404 },
+        ),
+      )
     const { observations } = JSON.parse(String(init.body)) as { observations: SentObservation[] }
     const bad = observations.filter(one => one.kind === 'bad')
     for (const one of observations) if (one.kind !== 'bad') kept.set(one.id, one)
-    const acknowledged = observations.filter(one => one.kind !== 'bad').map((one, i) => ({ ...one, sentAt: 1, receivedAt: 2, place: i + 1 }))
-    return Promise.resolve(new Response(JSON.stringify({ acknowledged, refused: bad.map(one => ({ id: one.id, path: 'payload.line', message: 'too long' })) })))
+    const acknowledged = observations
+      .filter(one => one.kind !== 'bad')
+      .map((one, i) => ({ ...one, sentAt: 1, receivedAt: 2, place: i + 1 }))
+    return Promise.resolve(
+      new Response(
+        JSON.stringify({
+          acknowledged,
+          refused: bad.map(one => ({ id: one.id, path: 'payload.line', message: 'too long' })),
+        }),
+      ),
+    )
   })
 })
 let hearthClock: () => number = () => Date.now()
@@ -60,7 +80,9 @@ describe('one that the hearth refuses', () => {
     expect(held.get(`yon-hearth.refused.observation.${bad.id}`)).toContain('too long')
     const { useSetAside } = await import('../../composables/setAside')
     const { list, letGo } = useSetAside()
-    expect(list.value.map(one => one.why)).toEqual(expect.arrayContaining(['line: too long', 'the hearth knows no such cook']))
+    expect(list.value.map(one => one.why)).toEqual(
+      expect.arrayContaining(['line: too long', 'the hearth knows no such cook']),
+    )
     expect(list.value.map(one => one.mark?.kind).sort()).toEqual(['bad', 'note'])
     letGo(list.value[0]!.key)
     expect(list.value).toHaveLength(1)
@@ -75,7 +97,12 @@ describe('a stream that fails', () => {
     vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
       tried.push(path)
       return path.includes('/streams/sick/')
-        ? Promise.resolve(new Response(JSON.stringify({ type: 'x', title: 'x', status: 500, code: 'went-wrong', detail: 'x', fields: [] }), { status: 500 }))
+        ? Promise.resolve(
+            new Response(
+              JSON.stringify({ type: 'x', title: 'x', status: 500, code: 'went-wrong', detail: 'x', fields: [] }),
+              { status: 500 },
+            ),
+          )
         : answer(path, init)
     })
     keepObservation('sick', 'note', { text: 'waits' })

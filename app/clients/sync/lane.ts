@@ -5,8 +5,8 @@ import { isForLater } from '../api'
 export type LaneState = 'idle' | 'working' | 'away'
 
 /**
- * One errand of this device at the hearth, such as the marks of one stream or one day: one request at a time, tried again
- * after longer and longer where the hearth is away, whatever stands with the others.
+ * One errand of this device at the hearth, such as the marks of one stream or one day: one request at a time, tried
+ * again after longer and longer where the hearth is away, whatever stands with the others.
  */
 export interface Lane {
   readonly state: Readonly<Ref<LaneState>>
@@ -18,7 +18,9 @@ export interface Lane {
   now(): Promise<void>
 }
 
-/** What a round of work came to: nothing is left, more can be done at once, or nothing moved though something is left. */
+/**
+ * What a round of work came to: nothing is left, more can be done at once, or nothing moved though something is left.
+ */
 export type Round = 'done' | 'more' | 'stuck'
 
 /** After a failure it is tried again, each time after twice as long, real ms. */
@@ -29,7 +31,9 @@ const LAST_RETRY_MS = 60_000
 const lanes = shallowReactive(new Map<Lane, () => void>())
 
 /** Whether the hearth answered whoever asked it last. */
-export const isReachable: ComputedRef<boolean> = computed(() => [...lanes.keys()].every(lane => lane.state.value !== 'away'))
+export const isReachable: ComputedRef<boolean> = computed(() =>
+  [...lanes.keys()].every(lane => lane.state.value !== 'away'),
+)
 
 /** The connection may stand again: whatever waits is tried at once. */
 export function tryNow(): void {

@@ -3,7 +3,12 @@ import type { SentObservation } from '../../../contracts/observation'
 import { examplePlan } from '../../../test/support/plans'
 
 /** What a stand-in server was asked, and what it has on disk. */
-interface Server { readonly asked: string[], readonly kept: Map<string, SentObservation>, away: boolean, dropsAnswer: boolean }
+interface Server {
+  readonly asked: string[]
+  readonly kept: Map<string, SentObservation>
+  away: boolean
+  dropsAnswer: boolean
+}
 
 let server: Server
 
@@ -30,7 +35,10 @@ async function answer(path: string, init?: RequestInit): Promise<Response> {
     return new Response(JSON.stringify({ acknowledged }), { status: 200 })
   }
   if (path.startsWith('/api/cooks/refused')) {
-    return new Response(JSON.stringify({ type: 'x', title: 'x', status: 409, code: 'already-different', detail: 'x', fields: [] }), { status: 409 })
+    return new Response(
+      JSON.stringify({ type: 'x', title: 'x', status: 409, code: 'already-different', detail: 'x', fields: [] }),
+      { status: 409 },
+    )
   }
   return new Response('{}', { status: 200 })
 }
@@ -84,7 +92,10 @@ describe('the outbox', () => {
     await flush()
     server.away = false
     await flush()
-    expect(server.asked.filter(one => /\/a(\/|$)/.test(one))).toEqual(['PUT /api/cooks/a', 'POST /api/streams/a/observations'])
+    expect(server.asked.filter(one => /\/a(\/|$)/.test(one))).toEqual([
+      'PUT /api/cooks/a',
+      'POST /api/streams/a/observations',
+    ])
     expect(server.asked.filter(one => one.includes('/b/'))).toEqual(['POST /api/streams/b/observations'])
     expect([...server.kept.values()].map(one => one.number).sort()).toEqual([1, 3])
     expect(new Set([...server.kept.values()].map(one => one.device)).size).toBe(1)
@@ -98,7 +109,11 @@ describe('the outbox', () => {
     await flush()
     expect(waitingEntries()).toEqual([])
     expect(server.kept.size).toBe(1)
-    expect(Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)).some(key => key?.startsWith('yon-hearth.refused.'))).toBe(true)
+    expect(
+      Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)).some(key =>
+        key?.startsWith('yon-hearth.refused.'),
+      ),
+    ).toBe(true)
   })
 
   it('tells those who listen what was acknowledged, and survives a reload', async () => {
@@ -134,7 +149,9 @@ describe('the outbox', () => {
 
 describe('the clock of the page', () => {
   it('follows the hearth, at its rate', async () => {
-    vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ now: 1_000_000, rate: 600 }), { status: 200 })))
+    vi.stubGlobal('fetch', () =>
+      Promise.resolve(new Response(JSON.stringify({ now: 1_000_000, rate: 600 }), { status: 200 })),
+    )
     const { hearthNow, hearthRate, setHearthClock } = await import('../hearthClock')
     await setHearthClock()
     expect(hearthRate()).toBe(600)
@@ -173,7 +190,17 @@ describe('asking the hearth', () => {
 
   it('tells a refusal from a hearth that cannot be reached', async () => {
     const { ask, Anything, Refused, Unreachable } = await import('../api')
-    respond(404, JSON.stringify({ type: 'x', title: 'There is nothing here', status: 404, code: 'not-found', detail: 'Nothing was changed.', fields: [] }))
+    respond(
+      404,
+      JSON.stringify({
+        type: 'x',
+        title: 'There is nothing here',
+        status: 404,
+        code: 'not-found',
+        detail: 'Nothing was changed.',
+        fields: [],
+      }),
+    )
     await expect(ask('GET', '/x', Anything)).rejects.toThrow(Refused)
     respond(502, '<html>gateway</html>')
     await expect(ask('GET', '/x', Anything)).rejects.toThrow(Unreachable)

@@ -1,7 +1,12 @@
 import { readonly, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
 import { CookPlanSchema } from '../../../contracts/cook'
-import { AppendAnswerSchema, ObservationSchema, type SentObservation, type StoredObservation } from '../../../contracts/observation'
+import {
+  AppendAnswerSchema,
+  ObservationSchema,
+  type SentObservation,
+  type StoredObservation,
+} from '../../../contracts/observation'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import { Anything, ask, isForLater, Refused } from '../api'
 import { deviceKeeping, dropText, keepText, keptJson, keptKeys, keptText, type Keeping } from './storage'
@@ -14,7 +19,9 @@ const SET_ASIDE = 'yon-hearth.refused.'
 const DEVICE = 'yon-hearth.device'
 const NUMBER = 'yon-hearth.number'
 
-/** One thing that the hearth has not acknowledged yet: each under a key of its own, so that two tabs never overwrite. */
+/**
+ * One thing that the hearth has not acknowledged yet: each under a key of its own, so that two tabs never overwrite.
+ */
 const EntrySchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('plan'), order: z.number(), plan: CookPlanSchema }),
   z.object({ type: z.literal('observation'), order: z.number(), stream: z.string(), observation: ObservationSchema }),
@@ -31,14 +38,22 @@ const setAside = shallowRef(0)
 const listeners = new Set<Acknowledged>()
 /** A mark is on this device at once; it is drawn first and sent this much later, ms of the hearth's clock. */
 const DRAWN_MS = 150
-/** How many things wait to be acknowledged, whether the hearth answered the last time, what it refused for good, and how this device keeps what waits. */
+/**
+ * How many things wait to be acknowledged, whether the hearth answered the last time, what it refused for good, and how
+ * this device keeps what waits.
+ */
 export interface OutboxState {
   readonly waiting: Readonly<Ref<number>>
   readonly reachable: Readonly<Ref<boolean>>
   readonly setAside: Readonly<Ref<number>>
   readonly keeping: Readonly<Ref<Keeping>>
 }
-export const outboxState: OutboxState = { waiting: readonly(waiting), reachable: isReachable, setAside: readonly(setAside), keeping: deviceKeeping }
+export const outboxState: OutboxState = {
+  waiting: readonly(waiting),
+  reachable: isReachable,
+  setAside: readonly(setAside),
+  keeping: deviceKeeping,
+}
 
 /**
  * This device's name: made once and kept.
@@ -48,7 +63,9 @@ export const outboxState: OutboxState = { waiting: readonly(waiting), reachable:
 export function deviceId(): string {
   let id = keptText(DEVICE)
   if (!id) {
-    id = crypto.randomUUID?.() ?? `d-${Array.from(crypto.getRandomValues(new Uint8Array(12)), b => b.toString(16).padStart(2, '0')).join('')}`
+    id =
+      crypto.randomUUID?.()
+      ?? `d-${Array.from(crypto.getRandomValues(new Uint8Array(12)), b => b.toString(16).padStart(2, '0')).join('')}`
     keepText(DEVICE, id)
   }
   return id
@@ -86,9 +103,18 @@ export function keepPlan(plan: CookPlan): void {
  * @param payload its details
  * @returns the observation
  */
-export function keepObservation(stream: string, kind: string, payload: Readonly<Record<string, unknown>>): SentObservation {
+export function keepObservation(
+  stream: string,
+  kind: string,
+  payload: Readonly<Record<string, unknown>>,
+): SentObservation {
   const observation: SentObservation = {
-    id: newId(), device: deviceId(), number: nextNumber(), deviceTime: hearthNow(), kind, payload: { ...payload },
+    id: newId(),
+    device: deviceId(),
+    number: nextNumber(),
+    deviceTime: hearthNow(),
+    kind,
+    payload: { ...payload },
   }
   put(`${PREFIX}observation.${observation.id}`, { type: 'observation', order: observation.number, stream, observation })
   return observation
@@ -101,7 +127,9 @@ function put(key: string, entry: Entry): void {
   laneFor(streamOf(entry)).soon(DRAWN_MS / Math.max(1, hearthRate()))
 }
 
-/** What waits of one stream goes by itself: its plan, where it is a cook that the hearth has not seen, then its marks. */
+/**
+ * What waits of one stream goes by itself: its plan, where it is a cook that the hearth has not seen, then its marks.
+ */
 const streamOf = (entry: Entry): string => (entry.type === 'plan' ? entry.plan.id : entry.stream)
 const lanes = new Map<string, Lane>()
 
@@ -160,7 +188,9 @@ function putAside(key: string, why: string): void {
 async function sendStream(stream: string): Promise<Round> {
   const own = waitingEntries().filter(one => streamOf(one.entry) === stream)
   for (const { key, entry } of own) if (entry.type === 'plan') await sendPlan(key, entry.plan)
-  const marks = own.flatMap(({ key, entry }) => (entry.type === 'observation' ? [{ key, observation: entry.observation }] : []))
+  const marks = own.flatMap(({ key, entry }) =>
+    entry.type === 'observation' ? [{ key, observation: entry.observation }] : [],
+  )
   const settled = marks.length === 0 ? 0 : await sendMarks(stream, marks.slice(0, MOST_AT_ONCE))
   if (marks.length === settled) return 'done'
   // An answer that settles nothing is no reason to ask again at once.
@@ -178,10 +208,18 @@ async function sendPlan(key: string, plan: CookPlan): Promise<void> {
   }
 }
 
-/** Sends marks; those that are on disk are let go of, those that will never be are set aside. Returns how many of them. */
-async function sendMarks(stream: string, marks: readonly { readonly key: string, readonly observation: SentObservation }[]): Promise<number> {
+/**
+ * Sends marks; those that are on disk are let go of, those that will never be are set aside. Returns how many of them.
+ */
+async function sendMarks(
+  stream: string,
+  marks: readonly { readonly key: string; readonly observation: SentObservation }[],
+): Promise<number> {
   try {
-    const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, { sentAt: hearthNow(), observations: marks.map(one => one.observation) })
+    const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, {
+      sentAt: hearthNow(),
+      observations: marks.map(one => one.observation),
+    })
     const ids = new Set(acknowledged.map(one => one.id))
     const faults = new Map(refused.map(one => [one.id, `${one.path.replace(/^payload\./, '')}: ${one.message}`]))
     for (const { key, observation } of marks) {
@@ -190,11 +228,18 @@ async function sendMarks(stream: string, marks: readonly { readonly key: string,
     }
     for (const listener of listeners) listener(stream, acknowledged)
     return marks.filter(one => ids.has(one.observation.id) || faults.has(one.observation.id)).length
-  }
-  catch (error) {
+  } catch (error) {
     if (isForLater(error)) throw error
     // All of this post was refused: of this stream or of these marks; other streams go on.
-    for (const { key } of marks) putAside(key, error instanceof Refused ? (error.problem.code === 'not-found' ? 'the hearth knows no such cook' : error.problem.title) : String(error))
+    for (const { key } of marks)
+      putAside(
+        key,
+        error instanceof Refused
+          ? error.problem.code === 'not-found'
+            ? 'the hearth knows no such cook'
+            : error.problem.title
+          : String(error),
+      )
     return marks.length
   }
 }
@@ -204,6 +249,7 @@ onClockPutRight((right) => {
   for (const { key, entry } of waitingEntries()) {
     if (entry.type !== 'observation') continue
     const deviceTime = Math.max(0, Math.round(right(entry.observation.deviceTime)))
-    if (deviceTime !== entry.observation.deviceTime) keepText(key, JSON.stringify({ ...entry, observation: { ...entry.observation, deviceTime } }))
+    if (deviceTime !== entry.observation.deviceTime)
+      keepText(key, JSON.stringify({ ...entry, observation: { ...entry.observation, deviceTime } }))
   }
 })

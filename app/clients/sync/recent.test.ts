@@ -11,10 +11,16 @@ beforeEach(() => {
   room = Infinity
   const taken = (): number => [...held].reduce((sum, [key, value]) => sum + key.length + value.length, 0)
   vi.stubGlobal('localStorage', {
-    get length() { return held.size },
-    clear: () => held.clear(), getItem: (key: string) => held.get(key) ?? null, key: (i: number) => [...held.keys()][i] ?? null, removeItem: (key: string) => void held.delete(key),
+    get length() {
+      return held.size
+    },
+    clear: () => held.clear(),
+    getItem: (key: string) => held.get(key) ?? null,
+    key: (i: number) => [...held.keys()][i] ?? null,
+    removeItem: (key: string) => void held.delete(key),
     setItem(key: string, value: string) {
-      if (taken() - (held.get(key)?.length ?? 0) + value.length > room) throw new DOMException('full', 'QuotaExceededError')
+      if (taken() - (held.get(key)?.length ?? 0) + value.length > room)
+        throw new DOMException('full', 'QuotaExceededError')
       held.set(key, value)
     },
   })
@@ -22,7 +28,11 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals())
 
 const recentCooks = async () => (await import('./recent')).recentOnDevice('cook', Doc, 3)
-const keptIds = (): string[] => [...held.keys()].filter(key => key.startsWith('yon-hearth.cook.')).map(key => key.slice(16)).sort()
+const keptIds = (): string[] =>
+  [...held.keys()]
+    .filter(key => key.startsWith('yon-hearth.cook.'))
+    .map(key => key.slice(16))
+    .sort()
 
 describe('what was read last', () => {
   it('stays, and what was used longest ago goes, whatever its name', async () => {
@@ -38,7 +48,11 @@ describe('what was read last', () => {
     held.set('yon-hearth.cook.old', '{"text":"from before"}')
     held.set('yon-hearth.cook.broken', '{"half":')
     const recent = await recentCooks()
-    expect([recent.read('old'), recent.read('broken'), recent.read('none')]).toEqual([{ text: 'from before' }, null, null])
+    expect([recent.read('old'), recent.read('broken'), recent.read('none')]).toEqual([
+      { text: 'from before' },
+      null,
+      null,
+    ])
     for (const id of ['a', 'b']) recent.keep(id, { text: id })
     vi.resetModules()
     const next = await recentCooks()

@@ -20,7 +20,8 @@ function storage(): Storage | null {
 }
 
 /**
- * Keeps a text on this device. Where its storage is full or denied it is kept on this page, and `deviceKeeping` says so.
+ * Keeps a text on this device. Where its storage is full or denied it is kept on this page, and `deviceKeeping` says
+ * so.
  *
  * @param key its name
  * @param text what is kept

@@ -23,12 +23,39 @@ import SpanRow from './SpanRow.vue'
 
 const NOW = 1_795_000_000_000
 const check = {
-  id: 'c', fire: { id: 'front', kind: 'gas' as const, mark: 'm4', watts: 700 }, pan: { id: 'pan', vessel: { innerDiameterMm: 260, depthMm: 75, massG: 1300, material: 'steel' as const }, massGuessed: false },
-  lid: true, waterG: 700, fromC: 26, boilS: 430, half: null, boiledOn: null, atBoilC: 96.4, airC: 26, altitudeM: 0, when: NOW,
+  id: 'c',
+  fire: { id: 'front', kind: 'gas' as const, mark: 'm4', watts: 700 },
+  pan: {
+    id: 'pan',
+    vessel: { innerDiameterMm: 260, depthMm: 75, massG: 1300, material: 'steel' as const },
+    massGuessed: false,
+  },
+  lid: true,
+  waterG: 700,
+  fromC: 26,
+  boilS: 430,
+  half: null,
+  boiledOn: null,
+  atBoilC: 96.4,
+  airC: 26,
+  altitudeM: 0,
+  when: NOW,
 }
 const told = (atBoilC: number): ToldLesson => {
   const reading = readBoilCheck({ ...check, atBoilC })
-  return { lesson: { kind: 'boil-check', id: 'c', at: NOW, pan: 'Steel pan', fire: 'Front fire', mark: 'half', check: { ...check, atBoilC } }, reading, evidence: reading.evidence }
+  return {
+    lesson: {
+      kind: 'boil-check',
+      id: 'c',
+      at: NOW,
+      pan: 'Steel pan',
+      fire: 'Front fire',
+      mark: 'half',
+      check: { ...check, atBoilC },
+    },
+    reading,
+    evidence: reading.evidence,
+  }
 }
 
 describe('a boil check that was read', () => {
@@ -51,7 +78,9 @@ describe('a boil check that was read', () => {
 
 describe('a span', () => {
   it('is told to those who do not see it, and lies within its scale', () => {
-    const view = mount(SpanRow, { props: { name: 'low', window: { early: 210, middle: 300, late: 430 }, from: 100, to: 1000, unit: 'W' } })
+    const view = mount(SpanRow, {
+      props: { name: 'low', window: { early: 210, middle: 300, late: 430 }, from: 100, to: 1000, unit: 'W' },
+    })
     expect(view.attributes('aria-label')).toBe('low: 210 to 430 W, middle 300 W')
     const left = Number.parseFloat((view.find('.bar').element as HTMLElement).style.left)
     expect(left).toBeGreaterThan(30)
@@ -61,7 +90,10 @@ describe('a span', () => {
 
 describe('where it comes from', () => {
   it('names each source and asks to forget it or learn from it again', async () => {
-    const sources = [{ id: 'a', kind: 'batch' as const, name: 'Sweet water', at: NOW, forgotten: false }, { id: 'b', kind: 'boil-check' as const, name: 'pan on fire', at: NOW, forgotten: true }]
+    const sources = [
+      { id: 'a', kind: 'batch' as const, name: 'Sweet water', at: NOW, forgotten: false },
+      { id: 'b', kind: 'boil-check' as const, name: 'pan on fire', at: NOW, forgotten: true },
+    ]
     const view = mount(SourceList, { props: { sources } })
     expect(view.findAll('button').map(one => one.text())).toEqual(['Forget', 'Learn again'])
     await view.findAll('button')[0]!.trigger('click')
@@ -70,7 +102,20 @@ describe('where it comes from', () => {
 })
 
 describe('a batch from memory', () => {
-  const form = () => mount(MemoryForm, { global, props: { dishes: STARTER_DISHES, table: INGREDIENTS, pans: FIRST_KITCHEN.pans, fires: FIRST_KITCHEN.fires, cups: FIRST_KITCHEN.measures, finishedG: null, outcome: { faults: [], line: '' }, nowMs: NOW } })
+  const form = () =>
+    mount(MemoryForm, {
+      global,
+      props: {
+        dishes: STARTER_DISHES,
+        table: INGREDIENTS,
+        pans: FIRST_KITCHEN.pans,
+        fires: FIRST_KITCHEN.fires,
+        cups: FIRST_KITCHEN.measures,
+        finishedG: null,
+        outcome: { faults: [], line: '' },
+        nowMs: NOW,
+      },
+    })
   const fill = async (view: ReturnType<typeof form>, label: string, value: string): Promise<void> => {
     await view.findAll('.el-form-item').find(one => one.text().includes(label))!.get('input').setValue(value)
   }
@@ -82,8 +127,17 @@ describe('a batch from memory', () => {
     await view.get('form').trigger('submit')
     await flushPromises()
     const [, plan, observations] = view.emitted('remember')![0] as [string, CookPlan, readonly Observation[]]
-    expect(LearnQuestionSchema.safeParse(JSON.parse(JSON.stringify({ plan, observations }))).error?.issues ?? []).toEqual([])
-    expect(observations.map(one => one.kind)).toEqual(['cook.started', 'stage.began', 'stage.began', 'cook.finished', 'outcome', 'gone'])
+    expect(
+      LearnQuestionSchema.safeParse(JSON.parse(JSON.stringify({ plan, observations }))).error?.issues ?? [],
+    ).toEqual([])
+    expect(observations.map(one => one.kind)).toEqual([
+      'cook.started',
+      'stage.began',
+      'stage.began',
+      'cook.finished',
+      'outcome',
+      'gone',
+    ])
     expect(settleCook(plan, observations).evidence.some(one => one.name.startsWith('fire.'))).toBe(true)
   })
 
@@ -93,8 +147,14 @@ describe('a batch from memory', () => {
     await fill(view, 'off the fire', '20')
     await view.get('form').trigger('submit')
     await flushPromises()
-    await vi.waitFor(() => expect(view.text()).toContain('fewer than the whole cook took; or leave it empty. Nothing was kept'))
-    await vi.waitFor(() => expect(view.get('[aria-invalid]').attributes('aria-describedby')).toBe(view.get('.el-form-item__error').attributes('id')))
+    await vi.waitFor(() =>
+      expect(view.text()).toContain('fewer than the whole cook took; or leave it empty. Nothing was kept'),
+    )
+    await vi.waitFor(() =>
+      expect(view.get('[aria-invalid]').attributes('aria-describedby')).toBe(
+        view.get('.el-form-item__error').attributes('id'),
+      ),
+    )
     expect(view.emitted('remember')).toBeUndefined()
   })
 })

@@ -8,11 +8,35 @@ import HouseKnows from './HouseKnows.vue'
 
 const tasted = (id: string, sweetness: number, liking?: Liking): BatchListLine => ({
   id, dishId: 'd', dish: `Dish ${id}`, startedAt: 0, note: '', family: null, version: 1, pan: null, fire: null,
-  summary: { stones: [], keystoneS: null, endS: null, baseG: 250, finishedG: 900, weighed: true, darkestStep: null, faults: [], line: '' },
-  after: { massG: 900, leftG: 0, place: 'room', madeAt: 0, readyAt: 0, eatBy: [0, 0], coldBy: null, inCold: [0, 0], liked: liking ? { sweetness: liking } : {}, sweetness },
+  summary: {
+    stones: [],
+    keystoneS: null,
+    endS: null,
+    baseG: 250,
+    finishedG: 900,
+    weighed: true,
+    darkestStep: null,
+    faults: [],
+    line: '',
+  },
+  after: {
+    massG: 900,
+    leftG: 0,
+    place: 'room',
+    madeAt: 0,
+    readyAt: 0,
+    eatBy: [0, 0],
+    coldBy: null,
+    inCold: [0, 0],
+    liked: liking ? { sweetness: liking } : {},
+    sweetness,
+  },
 })
 const view = (batches: readonly BatchListLine[], corrections: readonly Correction[] = []) =>
-  mount(HouseKnows, { global: { stubs: { NuxtLink: RouterLinkStub } }, props: { batches, corrections, table: INGREDIENTS } })
+  mount(HouseKnows, {
+    global: { stubs: { NuxtLink: RouterLinkStub } },
+    props: { batches, corrections, table: INGREDIENTS },
+  })
 
 describe('what the house likes and has weighed', () => {
   it('says how sweet, between what, and by which batches; each can be forgotten', async () => {
@@ -34,7 +58,9 @@ describe('what the house likes and has weighed', () => {
     const knows = view([], [{ id: row!.id, bulkDensity: 0.71, prepared: 0.8 }, { id: 'no-such-thing', bulkDensity: 1 }])
     const items = knows.findAll('li')
     expect(items).toHaveLength(1)
-    expect(items[0]!.text()).toMatch(new RegExp(`a litre 7[0-2]\\d g \\(.* to .*\\) by 1 weighing, table ${1000 * row!.bulkDensity} g`))
+    expect(items[0]!.text()).toMatch(
+      new RegExp(`a litre 7[0-2]\\d g \\(.* to .*\\) by 1 weighing, table ${1000 * row!.bulkDensity} g`),
+    )
     expect(items[0]!.text()).toContain('80 % left when got ready')
     await items[0]!.find('button').trigger('click')
     expect(knows.emitted('drop')).toEqual([[row!.id]])

@@ -23,7 +23,12 @@ describe('a new dish', () => {
     await drawn.get('input').setValue('Door-step balls')
     await drawn.get('form').trigger('submit')
     const dish = dishGiven(drawn)
-    expect(dish).toMatchObject({ id: 'new-1', name: 'Door-step balls', family: 'gram-flour', choices: { form: 'balls', sugar: 'off-fire' } })
+    expect(dish).toMatchObject({
+      id: 'new-1',
+      name: 'Door-step balls',
+      family: 'gram-flour',
+      choices: { form: 'balls', sugar: 'off-fire' },
+    })
     expect(troublesOf(dish)).toEqual([])
     expect(DishCardSchema.safeParse(dish).success).toBe(true)
   })
@@ -41,7 +46,8 @@ describe('a pasted text', () => {
     await nextTick()
     return drawn
   }
-  const make = (wrapper: Awaited<ReturnType<typeof paste>>) => wrapper.findAll('button').find(one => one.text() === 'Make a dish of it')!
+  const make = (wrapper: Awaited<ReturnType<typeof paste>>) =>
+    wrapper.findAll('button').find(one => one.text() === 'Make a dish of it')!
 
   it('becomes a dish once every line is decided', async () => {
     const drawn = await paste('1 cup besan\n3/4 cup ghee\n1 cup sugar\n2 cups water')
@@ -59,11 +65,18 @@ describe('a pasted text', () => {
     expect(dishGiven(drawn).usual.baseG).toBe(Math.round(180 * 0.43))
   })
 
-  const row = (drawn: Awaited<ReturnType<typeof paste>>, text: string) => drawn.findAll('li.line').find(one => one.text().startsWith(text))!
-  const touch = (drawn: Awaited<ReturnType<typeof paste>>, text: string) => row(drawn, text).findAll('button').find(one => one.text() === 'Yes, so')!.trigger('click')
+  const row = (drawn: Awaited<ReturnType<typeof paste>>, text: string) =>
+    drawn.findAll('li.line').find(one => one.text().startsWith(text))!
+  const touch = (drawn: Awaited<ReturnType<typeof paste>>, text: string) =>
+    row(drawn, text)
+      .findAll('button')
+      .find(one => one.text() === 'Yes, so')!
+      .trigger('click')
 
   it('stops at every doubtful line until it is decided or left out', async () => {
-    const drawn = await paste('1 cup wheat flour\n1 cup ghee\n1 cup sugar\n4 cups water\ndragon scales\n1 tin condensed milk\n2-3 tbsp cashews')
+    const drawn = await paste(
+      '1 cup wheat flour\n1 cup ghee\n1 cup sugar\n4 cups water\ndragon scales\n1 tin condensed milk\n2-3 tbsp cashews',
+    )
     expect(drawn.text()).toContain('4 lines want a decision.')
     expect(make(drawn).attributes('disabled')).toBeDefined()
     await row(drawn, '1 cup wheat').get('select').setValue('wheat-flour-refined')
@@ -101,7 +114,9 @@ describe('a pasted text', () => {
   })
 
   it('passes titles and method lines over, shows them, and takes one back as an ingredient', async () => {
-    const drawn = await paste('Monsoon halwa\n200 g besan\n100 g ghee\nMethod\n1. Roast the besan in ghee until it smells of nuts.\n2 pears')
+    const drawn = await paste(
+      'Monsoon halwa\n200 g besan\n100 g ghee\nMethod\n1. Roast the besan in ghee until it smells of nuts.\n2 pears',
+    )
     expect(drawn.text()).toContain('Every line is decided.')
     const over = drawn.get('[aria-label="Passed over"]')
     expect(over.text()).toContain('Monsoon halwa')

@@ -10,7 +10,14 @@ import NextDishes from './NextDishes.vue'
 
 const dish = STARTER_DISHES[0]!
 const base = INGREDIENTS.find(row => row.id === dish.ingredients.find(one => one.id === dish.base)!.ingredient)!
-const arch = { stones: [{ fromS: 0, toS: 600, colour: '#e9d5a0' }, { fromS: 600, toS: 1800, colour: '#b98a4e' }], keystoneS: 600, done: { early: 1500, middle: 1800, late: 2340 } }
+const arch = {
+  stones: [
+    { fromS: 0, toS: 600, colour: '#e9d5a0' },
+    { fromS: 600, toS: 1800, colour: '#b98a4e' },
+  ],
+  keystoneS: 600,
+  done: { early: 1500, middle: 1800, late: 2340 },
+}
 const global = { stubs: { NuxtLink: RouterLinkStub } }
 const entry = (more: Partial<InstanceType<typeof DishEntry>['$props']> = {}) => mount(DishEntry, {
   props: { dish, base, times: { before: 0, fire: 34 }, missing: [], arch, aside: false, ...more }, global,
@@ -49,7 +56,12 @@ describe('an entry of the book', () => {
     for (const name of ['copy', 'dish', 'recipe', 'address', 'versions', 'aside']) await command(drawn, name)
     drawn.getComponent(ElDropdown).vm.$emit('visible-change', false)
     await new Promise(done => setTimeout(done, 0))
-    expect(drawn.emitted()).toMatchObject({ copy: [[]], give: [['dish'], ['recipe'], ['address']], aside: [[true]], look: [[]] })
+    expect(drawn.emitted()).toMatchObject({
+      copy: [[]],
+      give: [['dish'], ['recipe'], ['address']],
+      aside: [[true]],
+      look: [[]],
+    })
     const away = entry({ aside: true })
     await command(away, 'aside')
     expect(away.emitted('aside')).toEqual([[false]])
@@ -57,8 +69,18 @@ describe('an entry of the book', () => {
 })
 
 describe('the versions of a dish', () => {
-  const version = (number: number): DishVersion => DishVersionSchema.parse({ version: number, name: dish.name, createdAt: 1e12 + number, dish: { ...dish, version: number } })
-  const drawer = (versions: readonly DishVersion[]) => mount(DishVersions, { props: { name: dish.name, versions }, global: { stubs: { ...global.stubs, teleport: true, transition: true } } })
+  const version = (number: number): DishVersion =>
+    DishVersionSchema.parse({
+      version: number,
+      name: dish.name,
+      createdAt: 1e12 + number,
+      dish: { ...dish, version: number },
+    })
+  const drawer = (versions: readonly DishVersion[]) =>
+    mount(DishVersions, {
+      props: { name: dish.name, versions },
+      global: { stubs: { ...global.stubs, teleport: true, transition: true } },
+    })
 
   it('can be taken again, but for the newest', async () => {
     const drawn = drawer([version(3), version(2), version(1)])
@@ -76,10 +98,21 @@ describe('the versions of a dish', () => {
 })
 
 describe('what may be next', () => {
-  const one = { id: dish.id, card: dish, why: 'perishes' as const, missing: ['red carrot'], uses: { name: 'milk', lastDay: 20_424 }, made: 2, last: null }
+  const one = {
+    id: dish.id,
+    card: dish,
+    why: 'perishes' as const,
+    missing: ['red carrot'],
+    uses: { name: 'milk', lastDay: 20_424 },
+    made: 2,
+    last: null,
+  }
 
   it('says why, what it needs, and leads to its sheet', () => {
-    const drawn = mount(NextDishes, { props: { dishes: [one, { ...one, id: 'b', why: 'in-house', missing: [], uses: null }] }, global })
+    const drawn = mount(NextDishes, {
+      props: { dishes: [one, { ...one, id: 'b', why: 'in-house', missing: [], uses: null }] },
+      global,
+    })
     const [first, second] = drawn.findAll('article').map(each => each.text())
     expect(first).toContain('Uses the milk, good until 2 Dec')
     expect(first).toContain('to get: red carrot')

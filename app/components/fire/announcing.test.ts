@@ -18,12 +18,20 @@ class FakeContext {
     return Promise.resolve()
   }
   createGain() {
-    const gain = { gain: { setValueAtTime: () => undefined, linearRampToValueAtTime: () => undefined }, connect: () => gain }
+    const gain = {
+      gain: { setValueAtTime: () => undefined, linearRampToValueAtTime: () => undefined },
+      connect: () => gain,
+    }
     return gain
   }
   createOscillator() {
     const frequency = { value: 0 }
-    return { frequency, connect: (to: unknown) => to, start: () => notes.push({ hz: frequency.value }), stop: () => undefined }
+    return {
+      frequency,
+      connect: (to: unknown) => to,
+      start: () => notes.push({ hz: frequency.value }),
+      stop: () => undefined,
+    }
   }
 }
 
@@ -36,7 +44,10 @@ beforeEach(() => {
   vi.stubGlobal('SpeechSynthesisUtterance', class {
     constructor(readonly text: string) {}
   })
-  vi.stubGlobal('speechSynthesis', { speak: (one: { text: string }) => spoken.push(one.text), cancel: () => spoken.push('—') })
+  vi.stubGlobal('speechSynthesis', {
+    speak: (one: { text: string }) => spoken.push(one.text),
+    cancel: () => spoken.push('—'),
+  })
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -137,7 +148,10 @@ describe('sounds and spoken cues', () => {
     words.value = 'Flame off, then pour'
     await nextTick()
     expect([heard(), spoken]).toEqual(['', []])
-    expect([localStorage.getItem('yon-hearth.sounds'), localStorage.getItem('yon-hearth.speech')]).toEqual(['false', 'false'])
+    expect([localStorage.getItem('yon-hearth.sounds'), localStorage.getItem('yon-hearth.speech')]).toEqual([
+      'false',
+      'false',
+    ])
   })
 })
 

@@ -8,21 +8,37 @@ import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const plan = examplePlan()
 const story = [
-  marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' }), marked(3, 400, 'sign.seen', { sign: 'aroma' }),
-  marked(4, 410, 'newer.kind', { x: 1 }), marked(5, 420, 'withdrawn', { replaces: 'tablet-3' }),
+  marked(1, 0, 'cook.started'),
+  marked(2, 300, 'stage.began', { stage: 'roast' }),
+  marked(3, 400, 'sign.seen', { sign: 'aroma' }),
+  marked(4, 410, 'newer.kind', { x: 1 }),
+  marked(5, 420, 'withdrawn', { replaces: 'tablet-3' }),
 ]
 const drawer = (count = story.length) => mount(FireDrawer, {
-  props: { plan, cook: replay(plan, story.slice(0, count)), main: 'pan', sides: ['pot'], flames: { pan: { mark: 'm3', lid: false }, pot: { mark: 'off', lid: true } } },
+  props: {
+    plan,
+    cook: replay(plan, story.slice(0, count)),
+    main: 'pan',
+    sides: ['pot'],
+    flames: { pan: { mark: 'm3', lid: false }, pot: { mark: 'off', lid: true } },
+  },
   global: { stubs: { NuxtLink: RouterLinkStub } },
 })
-const press = (drawn: ReturnType<typeof drawer>, text: string) => drawn.findAll('button').find(one => one.text() === text)!.trigger('click')
+const press = (drawn: ReturnType<typeof drawer>, text: string) =>
+  drawn
+    .findAll('button')
+    .find(one => one.text() === text)!
+    .trigger('click')
 
 const said = (drawn: ReturnType<typeof drawer>) => drawn.findAll('[role="status"]').map(one => one.text()).join('')
 
 describe('the drawer for everything else', () => {
   it('shows where each flame stands and marks a change of it', async () => {
     const drawn = drawer()
-    const pressed = drawn.findAll('button').filter(one => one.attributes('aria-pressed') === 'true').map(one => one.text())
+    const pressed = drawn
+      .findAll('button')
+      .filter(one => one.attributes('aria-pressed') === 'true')
+      .map(one => one.text())
     expect(pressed).toEqual(['low-middle', 'off', 'Lid is on', 'the pan'])
     expect(drawn.findAll('button').filter(one => one.text() === 'Taken off the fire')).toHaveLength(1)
     await press(drawn, 'middle-high')
@@ -35,7 +51,9 @@ describe('the drawer for everything else', () => {
     await press(drawn, 'Lid is on')
     await press(drawn, 'Taken off the fire')
     expect(drawn.emitted('mark')).toEqual([
-      [{ kind: 'lid.changed', payload: { vessel: 'pan', lid: true } }], [{ kind: 'lid.changed', payload: { vessel: 'pot', lid: false } }], [{ kind: 'off.fire', payload: { vessel: 'pan' } }],
+      [{ kind: 'lid.changed', payload: { vessel: 'pan', lid: true } }],
+      [{ kind: 'lid.changed', payload: { vessel: 'pot', lid: false } }],
+      [{ kind: 'off.fire', payload: { vessel: 'pan' } }],
     ])
   })
 
@@ -46,7 +64,10 @@ describe('the drawer for everything else', () => {
     await press(drawn, 'Forgot the ghee')
     await press(drawn, '1 min')
     expect(drawn.emitted('mark')).toEqual([
-      [{ kind: 'sign.seen', payload: { sign: 'flecks', as: 'dark-flecks' } }], [{ kind: 'slip', payload: { what: 'poured-early' } }], [{ kind: 'forgotten', payload: { ingredient: 'ghee' } }], [{ kind: 'unstirred', payload: { seconds: 60 } }],
+      [{ kind: 'sign.seen', payload: { sign: 'flecks', as: 'dark-flecks' } }],
+      [{ kind: 'slip', payload: { what: 'poured-early' } }],
+      [{ kind: 'forgotten', payload: { ingredient: 'ghee' } }],
+      [{ kind: 'unstirred', payload: { seconds: 60 } }],
     ])
   })
 
@@ -57,12 +78,25 @@ describe('the drawer for everything else', () => {
     expect(said(drawn)).toBe('Still smells raw. Marked.')
     await press(drawn, 'Like wet sand')
     expect(said(drawn)).toContain('As it should be')
-    expect(drawn.emitted('mark')).toEqual([[{ kind: 'not.yet', payload: { sign: 'aroma', as: 'raw-smell' } }], [{ kind: 'perceived', payload: { as: 'wet-sand' } }]])
+    expect(drawn.emitted('mark')).toEqual([
+      [{ kind: 'not.yet', payload: { sign: 'aroma', as: 'raw-smell' } }],
+      [{ kind: 'perceived', payload: { as: 'wet-sand' } }],
+    ])
   })
 
   it('leads from what may be a fault to putting it right', async () => {
     const drawn = mount(FireDrawer, {
-      props: { plan, cook: replay(plan, [...story, marked(6, 640, 'stage.began', { stage: 'pour' }), marked(7, 700, 'stage.began', { stage: 'take-up' })]), main: 'pan', sides: ['pot'], flames: {} },
+      props: {
+        plan,
+        cook: replay(plan, [
+          ...story,
+          marked(6, 640, 'stage.began', { stage: 'pour' }),
+          marked(7, 700, 'stage.began', { stage: 'take-up' }),
+        ]),
+        main: 'pan',
+        sides: ['pot'],
+        flames: {},
+      },
       global: { stubs: { NuxtLink: RouterLinkStub } },
     })
     await press(drawn, 'Hard centre')
@@ -85,9 +119,19 @@ describe('the drawer for everything else', () => {
     await field().get('#added').setValue('25')
     await field().trigger('submit')
     const [water, fat] = drawn.emitted('mark') as [AnyMark][]
-    expect(water).toEqual([{ kind: 'added', payload: { adds: [{ ingredient: 'water', massG: 40, composition: expect.objectContaining({ water: 1 }) as object }] } }])
+    expect(water).toEqual([
+      {
+        kind: 'added',
+        payload: {
+          adds: [{ ingredient: 'water', massG: 40, composition: expect.objectContaining({ water: 1 }) as object }],
+        },
+      },
+    ])
     expect(fat).toEqual([{ kind: 'added', payload: { liftsFatG: 25 } }])
-    const changed = replay(plan, [...story, ...[water!, fat!].map(([{ kind, payload }], i) => marked(8 + i, 500 + 10 * i, kind, payload))]).changes
+    const changed = replay(plan, [
+      ...story,
+      ...[water!, fat!].map(([{ kind, payload }], i) => marked(8 + i, 500 + 10 * i, kind, payload)),
+    ]).changes
     expect(changed.map(one => [one.what.adds.length, one.what.liftsFatG])).toEqual([[1, 0], [0, 25]])
   })
 
@@ -101,7 +145,10 @@ describe('the drawer for everything else', () => {
     await drawn.findAll('form')[2]!.trigger('submit')
     await drawn.get('#depth').setValue('deep')
     await drawn.findAll('form')[2]!.trigger('submit')
-    expect(drawn.emitted('mark')).toEqual([[{ kind: 'temperature', payload: { vessel: 'pot', tempC: 96 } }], [{ kind: 'depth.measured', payload: { vessel: 'pan', depthMm: 34 } }]])
+    expect(drawn.emitted('mark')).toEqual([
+      [{ kind: 'temperature', payload: { vessel: 'pot', tempC: 96 } }],
+      [{ kind: 'depth.measured', payload: { vessel: 'pan', depthMm: 34 } }],
+    ])
     expect(drawn.get('[role="alert"]').text()).toContain('A depth in mm')
   })
 
@@ -109,7 +156,9 @@ describe('the drawer for everything else', () => {
     const drawn = drawer(3)
     await press(drawn, 'It was …')
     await press(drawn, 'golden')
-    expect(drawn.emitted('mark')).toEqual([[{ kind: 'corrected', payload: { replaces: 'tablet-3', kind: 'looks.like', payload: { step: 'golden' } } }]])
+    expect(drawn.emitted('mark')).toEqual([
+      [{ kind: 'corrected', payload: { replaces: 'tablet-3', kind: 'looks.like', payload: { step: 'golden' } } }],
+    ])
   })
 
   it('marks weight and temperature and refuses nonsense with a sentence', async () => {
@@ -122,7 +171,10 @@ describe('the drawer for everything else', () => {
     await drawn.findAll('form')[0]!.trigger('submit')
     await drawn.get('#temp').setValue('142')
     await drawn.findAll('form')[1]!.trigger('submit')
-    expect(drawn.emitted('mark')).toEqual([[{ kind: 'weighed', payload: { vessel: 'pan', grossG: 2940.5 } }], [{ kind: 'temperature', payload: { vessel: 'pan', tempC: 142 } }]])
+    expect(drawn.emitted('mark')).toEqual([
+      [{ kind: 'weighed', payload: { vessel: 'pan', grossG: 2940.5 } }],
+      [{ kind: 'temperature', payload: { vessel: 'pan', tempC: 142 } }],
+    ])
     expect(drawn.find('[role="alert"]').exists()).toBe(false)
   })
 
@@ -143,6 +195,9 @@ describe('the drawer for everything else', () => {
     expect(drawn.findAll('.gone')).toHaveLength(1)
     await drawn.findAll('.moments li')[2]!.findAll('button')[3]!.trigger('click')
     await drawn.findAll('.moments li')[2]!.findAll('button')[0]!.trigger('click')
-    expect(drawn.emitted('mark')).toEqual([[{ kind: 'withdrawn', payload: { replaces: 'tablet-2' } }], [{ kind: 'corrected', payload: { replaces: 'tablet-2', shiftS: -30 } }]])
+    expect(drawn.emitted('mark')).toEqual([
+      [{ kind: 'withdrawn', payload: { replaces: 'tablet-2' } }],
+      [{ kind: 'corrected', payload: { replaces: 'tablet-2', shiftS: -30 } }],
+    ])
   })
 })

@@ -10,42 +10,59 @@ import { eventually } from '../../../test/support/eventually'
 
 const plan = examplePlan()
 const STORY = [
-  marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' }), marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
-  marked(4, 500, 'sign.seen', { sign: 'aroma' }), marked(5, 640, 'stage.began', { stage: 'pour' }), marked(6, 700, 'stage.began', { stage: 'take-up' }),
+  marked(1, 0, 'cook.started'),
+  marked(2, 240, 'stage.began', { stage: 'roast' }),
+  marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
+  marked(4, 500, 'sign.seen', { sign: 'aroma' }),
+  marked(5, 640, 'stage.began', { stage: 'pour' }),
+  marked(6, 700, 'stage.began', { stage: 'take-up' }),
 ]
 let nowMs = 0
 
 beforeEach(() => {
   vi.resetModules()
   vi.stubGlobal('Worker', WorkerHere)
-  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ now: nowMs, rate: 0.01 }), { status: 200 })))
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(new Response(JSON.stringify({ now: nowMs, rate: 0.01 }), { status: 200 })),
+  )
 })
 afterEach(() => {
   vi.unstubAllGlobals()
 })
 
 /** The fire screen's state at a second of a cook with so many marks, with a component drawn over it. */
-async function at(nowS: number, count: number, draw: (fire: Fire, of: CookPlan) => Promise<ReturnType<typeof h>> | ReturnType<typeof h>) {
+async function at(
+  nowS: number,
+  count: number,
+  draw: (fire: Fire, of: CookPlan) => Promise<ReturnType<typeof h>> | ReturnType<typeof h>,
+) {
   nowMs = 1_795_000_000_000 + nowS * 1000
   const { setHearthClock } = await import('../../clients/hearthClock')
   await setHearthClock()
   const { useFire } = await import('../../composables/fire')
   let state: Fire | null = null
   const drawn = shallowRef<ReturnType<typeof h> | null>(null)
-  const wrapper = mount(defineComponent({
-    setup() {
-      const observations = ref<readonly Observation[]>(STORY.slice(0, count))
-      state = useFire(computed(() => plan), observations)
-      return () => drawn.value
-    },
-  }))
+  const wrapper = mount(
+    defineComponent({
+      setup() {
+        const observations = ref<readonly Observation[]>(STORY.slice(0, count))
+        state = useFire(
+          computed(() => plan),
+          observations,
+        )
+        return () => drawn.value
+      },
+    }),
+  )
   await eventually(() => expect(state!.forecast.value).not.toBeNull())
   drawn.value = await draw(state!, plan)
   await nextTick()
   return { wrapper, fire: state! as Fire }
 }
-const arch = async (fire: Fire, of: CookPlan, narrow = false) => h((await import('./FireArch.vue')).default, { fire, plan: of, narrow })
-const side = async (fire: Fire, of: CookPlan, before: { window: string, by: string } | null = null) => h((await import('./FireSide.vue')).default, { fire, plan: of, before })
+const arch = async (fire: Fire, of: CookPlan, narrow = false) =>
+  h((await import('./FireArch.vue')).default, { fire, plan: of, narrow })
+const side = async (fire: Fire, of: CookPlan, before: { window: string; by: string } | null = null) =>
+  h((await import('./FireSide.vue')).default, { fire, plan: of, before })
 
 describe('the fire before it is lit', () => {
   it('says what goes in first and has every window before it', async () => {
@@ -53,7 +70,10 @@ describe('the fire before it is lit', () => {
     expect(wrapper.text()).toContain('Into the pan first')
     await vi.dynamicImportSettled()
     await flushPromises()
-    expect(wrapper.findAll('ul.next li').map(one => one.text())).toEqual([expect.stringMatching(/cup.* ghee · 98 g$/), expect.stringMatching(/cup.* cashew halves · 40 g$/)])
+    expect(wrapper.findAll('ul.next li').map(one => one.text())).toEqual([
+      expect.stringMatching(/cup.* ghee · 98 g$/),
+      expect.stringMatching(/cup.* cashew halves · 40 g$/),
+    ])
     expect(wrapper.text()).toContain('first guesses of your fires')
     expect(fire.windows.value.map(one => one.id)).toEqual(['aroma', 'pour', 'end'])
     expect(fire.actions.value.map(one => one.code)).toEqual(['start'])

@@ -25,19 +25,39 @@ const plan = examplePlan()
 const roast = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' })]
 
 /** As much of the fire's state as a panel reads. */
-function fireOf(of: CookPlan, marks: readonly Observation[], nowS: number, more: Partial<Record<keyof Fire, unknown>> = {}): Fire {
+function fireOf(
+  of: CookPlan,
+  marks: readonly Observation[],
+  nowS: number,
+  more: Partial<Record<keyof Fire, unknown>> = {},
+): Fire {
   const cook = replay(of, marks)
   const forecast = forecastCook(of, marks, nowS, 40)
   const line = mainLine(of.dish)
   const state = {
-    cook, forecast, nowS, line, main: line[0]!.vessel, stage: line[cook.stage] ?? null, beside: besideNow(of, cook, forecast, nowS), syrup: syrupNow(of, cook, forecast),
-    thinning: sweetenedAhead(forecast, cook.stage), surprise: null, ...more,
+    cook,
+    forecast,
+    nowS,
+    line,
+    main: line[0]!.vessel,
+    stage: line[cook.stage] ?? null,
+    beside: besideNow(of, cook, forecast, nowS),
+    syrup: syrupNow(of, cook, forecast),
+    thinning: sweetenedAhead(forecast, cook.stage),
+    surprise: null,
+    ...more,
   }
-  return Object.fromEntries(Object.entries(state).map(([name, value]) => [name, computed(() => value)])) as unknown as Fire
+  return Object.fromEntries(
+    Object.entries(state).map(([name, value]) => [name, computed(() => value)]),
+  ) as unknown as Fire
 }
 const show = (panel: Component, fire: Fire, of: CookPlan = plan, more: Record<string, unknown> = {}) =>
   mount(panel, { props: { fire, plan: of, ...more }, global: { stubs: { NuxtLink: RouterLinkStub } } })
-const press = (drawn: ReturnType<typeof show>, text: string) => drawn.findAll('button').find(one => one.text() === text)!.trigger('click')
+const press = (drawn: ReturnType<typeof show>, text: string) =>
+  drawn
+    .findAll('button')
+    .find(one => one.text() === text)!
+    .trigger('click')
 
 describe('the vessels beside the pan', () => {
   it('say when to light each, what is in it, and mark it', async () => {
@@ -57,18 +77,30 @@ describe('the vessels beside the pan', () => {
     expect(heating.text()).toMatch(/boils \d/)
     await press(heating, 'It boils')
     expect(heating.emitted('mark')).toEqual([[{ kind: 'sign.seen', payload: { sign: 'boil', vessel: 'pot' } }]])
-    const late = [...roast, marked(3, 500, 'sign.seen', { sign: 'aroma' }), marked(4, 640, 'looks.like', { step: 'pale' })]
+    const late = [
+      ...roast,
+      marked(3, 500, 'sign.seen', { sign: 'aroma' }),
+      marked(4, 640, 'looks.like', { step: 'pale' }),
+    ]
     expect(show(OtherVessels, fireOf(plan, late, 650)).text()).toContain('It comes after the pan is right')
   })
 
   it('puts what presses first and leaves out what is far off', () => {
     const two = starterPlan('two-liquids-wheat')
-    const vessels = (nowS: number, marks: readonly Observation[]) => show(OtherVessels, fireOf(two, marks, nowS), two).findAll('[data-vessel]').map(one => one.attributes('data-vessel'))
+    const vessels = (nowS: number, marks: readonly Observation[]) =>
+      show(OtherVessels, fireOf(two, marks, nowS), two)
+        .findAll('[data-vessel]')
+        .map(one => one.attributes('data-vessel'))
     expect(vessels(10, [marked(1, 0, 'cook.started')])[0]).toBe('pot')
     expect(vessels(10, [marked(1, 0, 'cook.started')])).not.toContain('small-pan')
     const line = mainLine(two.dish)
     const milk = line.findIndex(stage => stage.id === 'milk')
-    expect(vessels(300 * milk, [marked(1, 0, 'cook.started'), ...line.slice(1, milk).map((stage, i) => marked(i + 2, 300 * (i + 1), 'stage.began', { stage: stage.id }))])[0]).toBe('second-pot')
+    expect(
+      vessels(300 * milk, [
+        marked(1, 0, 'cook.started'),
+        ...line.slice(1, milk).map((stage, i) => marked(i + 2, 300 * (i + 1), 'stage.began', { stage: stage.id })),
+      ])[0],
+    ).toBe('second-pot')
   })
 })
 
@@ -76,7 +108,10 @@ describe('the syrup', () => {
   it('is shown by thermometer, scale and time, and by how far it was read', () => {
     const cashew = starterPlan('diamond-cashew')
     const sugar = cashew.amounts.find(one => one.id === 'sugar')!.massG
-    const weighed = [marked(1, 0, 'cook.started'), marked(2, 100, 'weighed', { vessel: 'pan', grossG: cashew.vessels.pan!.vessel.massG + sugar / 0.7 })]
+    const weighed = [
+      marked(1, 0, 'cook.started'),
+      marked(2, 100, 'weighed', { vessel: 'pan', grossG: cashew.vessels.pan!.vessel.massG + sugar / 0.7 }),
+    ]
     const drawn = show(SyrupSlab, fireOf(cashew, weighed, 120), cashew)
     expect(drawn.text()).toMatch(/Thermometer11\d °C.*On the scale.*g.*By time/)
     expect(drawn.get('.read').text()).toMatch(/70 % sugar by the scale: \d+ g still to boil off/)
@@ -92,20 +127,29 @@ describe('a doubt', () => {
     expect(drawn.text()).toContain('Nutty smell came much sooner (3 times) than flame')
     for (const button of drawn.findAll('button')) await button.trigger('click')
     expect(drawn.emitted('mark')).toEqual([
-      [{ kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm5', agoS: 59 } }], [{ kind: 'withdrawn', payload: { replaces: 'tablet-9' } }], [{ kind: 'checked', payload: { what: 'flame' } }],
+      [{ kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm5', agoS: 59 } }],
+      [{ kind: 'withdrawn', payload: { replaces: 'tablet-9' } }],
+      [{ kind: 'checked', payload: { what: 'flame' } }],
     ])
     expect(show(DoubtSlab, fireOf(plan, roast, 300)).find('section').exists()).toBe(false)
   })
 })
 
 describe('liquid that was kept back', () => {
-  const poured = [...roast, marked(3, 640, 'stage.began', { stage: 'pour' }), marked(4, 660, 'uptake.seen', { pace: 'no-more' })]
+  const poured = [
+    ...roast,
+    marked(3, 640, 'stage.began', { stage: 'pour' }),
+    marked(4, 660, 'uptake.seen', { pace: 'no-more' }),
+  ]
 
   it('is asked for once it is no longer taken up, and can go in later', async () => {
     const asks = show(PourPart, fireOf(plan, poured, 670))
     await press(asks, 'a quarter')
     expect(asks.emitted('mark')).toEqual([[{ kind: 'kept.back', payload: { vessel: 'pot', share: 0.25 } }]])
-    const kept = show(PourPart, fireOf(plan, [...poured, marked(5, 672, 'kept.back', { vessel: 'pot', share: 0.25 })], 680))
+    const kept = show(
+      PourPart,
+      fireOf(plan, [...poured, marked(5, 672, 'kept.back', { vessel: 'pot', share: 0.25 })], 680),
+    )
     expect(kept.text()).toMatch(/\d+ g of sweet water kept back/)
     await press(kept, 'The rest is in')
     expect(kept.emitted('mark')).toEqual([[{ kind: 'rest.poured', payload: { vessel: 'pot' } }]])
@@ -135,14 +179,25 @@ describe('steps away from the fire', () => {
     await before.findAll('button')[0]!.trigger('click')
     expect(before.emitted('mark')).toEqual([[{ kind: 'step.done', payload: { stage: 'soak' } }]])
     const slab = starterPlan('diamond-cashew')
-    const after = show(StepList, fireOf(slab, [], 0), slab, { cook: replay(slab, [marked(1, 0, 'cook.started'), marked(2, 1200, 'cook.finished'), marked(3, 1230, 'step.done', { stage: 'spread' })]), phase: 'after' })
+    const after = show(StepList, fireOf(slab, [], 0), slab, {
+      cook: replay(slab, [
+        marked(1, 0, 'cook.started'),
+        marked(2, 1200, 'cook.finished'),
+        marked(3, 1230, 'step.done', { stage: 'spread' }),
+      ]),
+      phase: 'after',
+    })
     expect(after.findAll('li').map(one => one.classes('done'))).toEqual([true, false])
     expect(after.text()).toMatch(/until about \d+/)
   })
 })
 
 describe('something is wrong', () => {
-  const down = [...roast, marked(3, 640, 'stage.began', { stage: 'pour' }), marked(4, 700, 'stage.began', { stage: 'take-up' })]
+  const down = [
+    ...roast,
+    marked(3, 640, 'stage.began', { stage: 'pour' }),
+    marked(4, 700, 'stage.began', { stage: 'take-up' }),
+  ]
 
   it('offers what can go wrong with this dish, and shows amounts, time, causes and what is expected', async () => {
     const drawn = show(RepairPanel, fireOf(plan, down, 760))

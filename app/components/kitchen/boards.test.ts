@@ -5,8 +5,15 @@ import { boardsOf, newThing } from './boards'
 
 const SCHEMAS = { measures: MeasureSchema, pans: PanSchema, fires: FireSchema, trays: TraySchema }
 const fire = FIRST_KITCHEN.fires[0]!
-const learned = (value: number, batch: string, variance = 0.01) => ({ name: `fire.${fire.id}`, of: 'mainFire', value, variance, batch })
-const noteOf = (evidence: Parameters<typeof boardsOf>[1]): string => boardsOf(FIRST_KITCHEN, evidence).find(one => one.shelf === 'fires')!.things[0]!.note
+const learned = (value: number, batch: string, variance = 0.01) => ({
+  name: `fire.${fire.id}`,
+  of: 'mainFire',
+  value,
+  variance,
+  batch,
+})
+const noteOf = (evidence: Parameters<typeof boardsOf>[1]): string =>
+  boardsOf(FIRST_KITCHEN, evidence).find(one => one.shelf === 'fires')!.things[0]!.note
 
 describe('the boards of the kitchen', () => {
   it('show every thing of every shelf with its size and where its numbers come from', () => {
@@ -29,13 +36,18 @@ describe('the boards of the kitchen', () => {
 })
 
 describe('a new thing', () => {
-  it.each(['cup', 'spoon', 'pan', 'pot', 'fire', 'tray'])('is a %s that can be kept, with numbers called guesses', (kind) => {
-    const made = newThing(kind, 'n1')!
-    expect(SCHEMAS[made.shelf].safeParse(made.item).success).toBe(true)
-    const { origin, massOrigin } = { origin: 'guess', massOrigin: 'guess', ...made.item }
-    expect([origin, massOrigin]).toEqual(['guess', 'guess'])
-    expect(boardsOf({ ...FIRST_KITCHEN, [made.shelf]: [made.item] }, []).find(one => one.shelf === made.shelf)!.things).toHaveLength(1)
-  })
+  it.each(['cup', 'spoon', 'pan', 'pot', 'fire', 'tray'])(
+    'is a %s that can be kept, with numbers called guesses',
+    kind => {
+      const made = newThing(kind, 'n1')!
+      expect(SCHEMAS[made.shelf].safeParse(made.item).success).toBe(true)
+      const { origin, massOrigin } = { origin: 'guess', massOrigin: 'guess', ...made.item }
+      expect([origin, massOrigin]).toEqual(['guess', 'guess'])
+      expect(
+        boardsOf({ ...FIRST_KITCHEN, [made.shelf]: [made.item] }, []).find(one => one.shelf === made.shelf)!.things,
+      ).toHaveLength(1)
+    },
+  )
 
   it('is none where there is no such kind', () => {
     expect(newThing('sofa', 'n1')).toBeNull()

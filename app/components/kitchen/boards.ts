@@ -19,27 +19,58 @@ export type Board = Extract<ShelfName, 'measures' | 'pans' | 'fires' | 'trays'>
 export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
   return [
     {
-      shelf: 'measures' as Board, title: 'Cups and spoons', adds: [['cup', 'Another cup'], ['spoon', 'Another spoon']] as const,
-      things: kitchen.measures.map(one => ({ id: one.id, name: one.name, size: `${Math.round(one.volumeMl * 10) / 10} ml`, note: ORIGIN_WORDS[one.origin], drawing: cupDrawing(one) })),
+      shelf: 'measures' as Board,
+      title: 'Cups and spoons',
+      adds: [
+        ['cup', 'Another cup'],
+        ['spoon', 'Another spoon'],
+      ] as const,
+      things: kitchen.measures.map(one => ({
+        id: one.id,
+        name: one.name,
+        size: `${Math.round(one.volumeMl * 10) / 10} ml`,
+        note: ORIGIN_WORDS[one.origin],
+        drawing: cupDrawing(one),
+      })),
     },
     {
-      shelf: 'pans' as Board, title: 'Pans and pots', adds: [['pan', 'Another pan'], ['pot', 'Another pot'], ['pressure', 'A pressure pan']] as const,
+      shelf: 'pans' as Board,
+      title: 'Pans and pots',
+      adds: [
+        ['pan', 'Another pan'],
+        ['pot', 'Another pot'],
+        ['pressure', 'A pressure pan'],
+      ] as const,
       things: kitchen.pans.map(one => ({
-        id: one.id, name: one.name, size: `${one.innerDiameterMm / 10} × ${one.depthMm / 10} cm`, drawing: panDrawing(one),
+        id: one.id,
+        name: one.name,
+        size: `${one.innerDiameterMm / 10} × ${one.depthMm / 10} cm`,
+        drawing: panDrawing(one),
         note: `${one.material.replace('-', ' ')}${one.coated ? ', coated' : ''}, ${gramsText(one.massG)} ${one.massOrigin === 'guess' ? 'as a guess' : ORIGIN_WORDS[one.massOrigin]}`,
       })),
     },
     {
-      shelf: 'fires' as Board, title: 'Fires', adds: [['fire', 'Another fire']] as const,
+      shelf: 'fires' as Board,
+      title: 'Fires',
+      adds: [['fire', 'Another fire']] as const,
       things: kitchen.fires.map(one => ({
-        id: one.id, name: one.name, size: `${one.marks.length} marks, ${one.marks[0]?.watts} to ${one.marks.at(-1)?.watts} W`, drawing: fireDrawing(one),
+        id: one.id,
+        name: one.name,
+        size: `${one.marks.length} marks, ${one.marks[0]?.watts} to ${one.marks.at(-1)?.watts} W`,
+        drawing: fireDrawing(one),
         note: [ORIGIN_WORDS[one.origin], learnedOf(one.id, evidence)].filter(Boolean).join('; '),
       })),
     },
     {
-      shelf: 'trays' as Board, title: 'Trays and plates', adds: [['tray', 'Another tray']] as const,
+      shelf: 'trays' as Board,
+      title: 'Trays and plates',
+      adds: [['tray', 'Another tray']] as const,
       things: kitchen.trays.map(one => ({
-        id: one.id, name: one.name, size: one.shape === 'round' ? `${one.widthMm / 10} cm round` : `${one.widthMm / 10} × ${one.lengthMm / 10} cm`, note: `${one.depthMm / 10} cm deep`, drawing: trayDrawing(one),
+        id: one.id,
+        name: one.name,
+        size: one.shape === 'round' ? `${one.widthMm / 10} cm round` : `${one.widthMm / 10} × ${one.lengthMm / 10} cm`,
+        note: `${one.depthMm / 10} cm deep`,
+        drawing: trayDrawing(one),
       })),
     },
   ]
@@ -67,23 +98,57 @@ const SCATTER = 0.0144
  * @param id its id
  * @returns its shelf and the thing; null for no such kind
  */
-export function newThing(kind: string, id: string): { readonly shelf: Board, readonly item: Kitchen[Board][number] } | null {
+export function newThing(
+  kind: string,
+  id: string,
+): { readonly shelf: Board; readonly item: Kitchen[Board][number] } | null {
   switch (kind) {
     case 'cup':
     case 'spoon': {
       const volumeMl = kind === 'cup' ? 200 : 15
-      return { shelf: 'measures', item: { id, name: `New ${kind}`, kind, volumeMl, origin: 'guess', ...drawnSize(volumeMl, kind) } }
+      return {
+        shelf: 'measures',
+        item: { id, name: `New ${kind}`, kind, volumeMl, origin: 'guess', ...drawnSize(volumeMl, kind) },
+      }
     }
     case 'pan':
     case 'pot':
     case 'pressure': {
       const [innerDiameterMm, depthMm] = SIZES[kind]
-      return { shelf: 'pans', item: { id, name: kind === 'pressure' ? 'New pressure pan' : `New ${kind}`, kind, material: 'steel', innerDiameterMm, depthMm, massG: guessMassG(innerDiameterMm, depthMm, 'steel'), massOrigin: 'guess', coated: false } }
+      return {
+        shelf: 'pans',
+        item: {
+          id,
+          name: kind === 'pressure' ? 'New pressure pan' : `New ${kind}`,
+          kind,
+          material: 'steel',
+          innerDiameterMm,
+          depthMm,
+          massG: guessMassG(innerDiameterMm, depthMm, 'steel'),
+          massOrigin: 'guess',
+          coated: false,
+        },
+      }
     }
     case 'fire':
-      return { shelf: 'fires', item: { id, name: 'New fire', origin: 'guess', marks: [{ id: 'm1', label: 'small', watts: 350 }, { id: 'm2', label: 'middle', watts: 700 }, { id: 'm3', label: 'big', watts: 1300 }] } }
+      return {
+        shelf: 'fires',
+        item: {
+          id,
+          name: 'New fire',
+          origin: 'guess',
+          marks: [
+            { id: 'm1', label: 'small', watts: 350 },
+            { id: 'm2', label: 'middle', watts: 700 },
+            { id: 'm3', label: 'big', watts: 1300 },
+          ],
+        },
+      }
     case 'tray':
-      return { shelf: 'trays', item: { id, name: 'New tray', shape: 'rectangle', widthMm: 200, lengthMm: 200, depthMm: 30 } }
+      return {
+        shelf: 'trays',
+        item: { id, name: 'New tray', shape: 'rectangle', widthMm: 200, lengthMm: 200, depthMm: 30 },
+      }
     default:
       return null
   }

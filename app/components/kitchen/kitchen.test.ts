@@ -55,7 +55,11 @@ describe('a pan in the hand', () => {
   it('guesses its weight from its size until it is weighed', async () => {
     const editor = mount(PanEditor, { props: { item: pan! } })
     await type(editor, 'Across', '30')
-    expect(last(editor)).toMatchObject({ innerDiameterMm: 300, massG: guessMassG(300, 75, 'steel'), massOrigin: 'guess' })
+    expect(last(editor)).toMatchObject({
+      innerDiameterMm: 300,
+      massG: guessMassG(300, 75, 'steel'),
+      massOrigin: 'guess',
+    })
     await type(editor, 'Empty weight', '1310')
     expect(last(editor)).toMatchObject({ massG: 1310, massOrigin: 'weighed' })
     const weighed = mount(PanEditor, { props: { item: { ...pan!, massG: 1310, massOrigin: 'weighed' as const } } })
@@ -108,7 +112,10 @@ describe('a fire in the hand', () => {
     expect(guessed.kind).toBe('induction')
     expect(guessed.marks.map(mark => mark.label)).toContain('2000')
     expect(guessed.marks.map(mark => mark.label)).not.toContain(fire!.marks[0]!.label)
-    expect(turned({ ...fire!, kind: 'gas', origin: 'entered' })).toMatchObject({ kind: 'induction', marks: fire!.marks })
+    expect(turned({ ...fire!, kind: 'gas', origin: 'entered' })).toMatchObject({
+      kind: 'induction',
+      marks: fire!.marks,
+    })
   })
 
   it('gets another mark, or one less, never none', async () => {

@@ -9,7 +9,8 @@ import ThingBoard from './ThingBoard.vue'
 const [measures] = boardsOf(FIRST_KITCHEN, [])
 
 describe('a board of the kitchen', () => {
-  const board = (open: string | null = null) => mount(ThingBoard, { props: { title: measures!.title, things: measures!.things, open, adds: measures!.adds } })
+  const board = (open: string | null = null) =>
+    mount(ThingBoard, { props: { title: measures!.title, things: measures!.things, open, adds: measures!.adds } })
 
   it('shows each thing drawn, named, sized, and with where its numbers come from', () => {
     const things = board().findAll('.thing')
@@ -35,7 +36,8 @@ describe('a board of the kitchen', () => {
 })
 
 describe('the frame of an editor', () => {
-  const shell = (trouble = '') => mount(EditorShell, { props: { name: 'Our cup', trouble }, slots: { default: '<i>fields</i>' }, global })
+  const shell = (trouble = '') =>
+    mount(EditorShell, { props: { name: 'Our cup', trouble }, slots: { default: '<i>fields</i>' }, global })
   const rename = async (drawn: ReturnType<typeof shell>, text: string): Promise<void> => {
     const input = drawn.get('input')
     input.element.value = text

@@ -13,12 +13,24 @@ import UnitsSwitch from './UnitsSwitch.vue'
 import { choose, chosenIn } from '../../../test/support/hands'
 
 const TODAY = 20_000
-const item = (ingredient: string, more = {}) => ({ id: `s-${ingredient}`, ingredient, massG: 500, gotOn: TODAY - 5, openedOn: null, useBy: null, ...more })
-const button = (wrapper: ReturnType<typeof mount>, text: string) => wrapper.findAll('button').find(one => one.text().includes(text))!
+const item = (ingredient: string, more = {}) => ({
+  id: `s-${ingredient}`,
+  ingredient,
+  massG: 500,
+  gotOn: TODAY - 5,
+  openedOn: null,
+  useBy: null,
+  ...more,
+})
+const button = (wrapper: ReturnType<typeof mount>, text: string) =>
+  wrapper.findAll('button').find(one => one.text().includes(text))!
 
 describe('the store', () => {
   const shelf = (store: Parameters<typeof item> extends never ? never : ReturnType<typeof item>[]) =>
-    mount(StoreShelf, { props: { store, table: INGREDIENTS, measures: FIRST_KITCHEN.measures, today: TODAY, newId: () => 'n1' }, global })
+    mount(StoreShelf, {
+      props: { store, table: INGREDIENTS, measures: FIRST_KITCHEN.measures, today: TODAY, newId: () => 'n1' },
+      global,
+    })
 
   it('puts first what must be used next, and says what is past its day', () => {
     const drawn = shelf([item('ghee'), item('milk', { openedOn: TODAY - 4 }), item('carrot-red', { gotOn: TODAY - 2 })])
@@ -36,7 +48,18 @@ describe('the store', () => {
     await drawn.get('.add input').setValue('2 cups')
     await drawn.get('form').trigger('submit')
     await flushPromises()
-    expect(drawn.emitted('put')).toEqual([[{ id: 'n1', ingredient: 'ghee', massG: Math.round(2 * 240 * 0.89 * 10) / 10, gotOn: TODAY, openedOn: null, useBy: null }]])
+    expect(drawn.emitted('put')).toEqual([
+      [
+        {
+          id: 'n1',
+          ingredient: 'ghee',
+          massG: Math.round(2 * 240 * 0.89 * 10) / 10,
+          gotOn: TODAY,
+          openedOn: null,
+          useBy: null,
+        },
+      ],
+    ])
     await drawn.get('.add input').setValue('a lot')
     await drawn.get('form').trigger('submit')
     await flushPromises()
@@ -50,14 +73,20 @@ describe('the store', () => {
     await drawn.get('.mass input').setValue('320')
     await drawn.get('.mass input').setValue('nothing')
     await button(drawn, 'Used up').trigger('click')
-    expect(drawn.emitted('put')!.map(one => one[0])).toEqual([expect.objectContaining({ openedOn: TODAY }), expect.objectContaining({ massG: 320 })])
+    expect(drawn.emitted('put')!.map(one => one[0])).toEqual([
+      expect.objectContaining({ openedOn: TODAY }),
+      expect.objectContaining({ massG: 320 }),
+    ])
     expect(drawn.emitted('gone')).toHaveLength(1)
   })
 })
 
 describe('shopping for several dishes', () => {
   it('adds their needs up, and counts what is in the house', async () => {
-    const drawn = mount(ShoppingForDishes, { props: { dishes: STARTER_DISHES, store: [item('sugar', { massG: 5000 })], table: INGREDIENTS, today: TODAY }, global })
+    const drawn = mount(ShoppingForDishes, {
+      props: { dishes: STARTER_DISHES, store: [item('sugar', { massG: 5000 })], table: INGREDIENTS, today: TODAY },
+      global,
+    })
     const select = drawn.get('select')
     await select.setValue('brick-kiln-wheat')
     await select.setValue('sweet-water-semolina')
@@ -69,14 +98,20 @@ describe('shopping for several dishes', () => {
     await button(drawn, 'once more').trigger('click')
     expect(row('Ghee')).not.toBe(once)
     await button(drawn, 'once less').trigger('click')
-    await drawn.findAll('button').find(one => one.attributes('aria-label') === 'Once less of Brick-kiln wheat')!.trigger('click')
+    await drawn
+      .findAll('button')
+      .find(one => one.attributes('aria-label') === 'Once less of Brick-kiln wheat')!
+      .trigger('click')
     expect(drawn.findAll('ul li')).toHaveLength(1)
   })
 })
 
 describe('units', () => {
   it('are switched and the money is named', async () => {
-    const drawn = mount(UnitsSwitch, { props: { units: 'metric', currency: '', roomC: 27, zone: 'Asia/Kolkata', clock: '24' }, global: { stubs: { ChoiceSelect: ChoiceStub } } })
+    const drawn = mount(UnitsSwitch, {
+      props: { units: 'metric', currency: '', roomC: 27, zone: 'Asia/Kolkata', clock: '24' },
+      global: { stubs: { ChoiceSelect: ChoiceStub } },
+    })
     expect(chosenIn(drawn)).toEqual(['g and °C', '19:05'])
     await choose(drawn, 'oz, lb')
     await drawn.get('.money input').setValue(' crowns ')

@@ -15,12 +15,41 @@ import { eventually } from '../../../test/support/eventually'
 const DAY = 86_400_000
 const plan = examplePlan()
 const summary: BatchSummary = {
-  stones: [{ fromS: 0, toS: 600, colour: '#ddccaa' }, { fromS: 600, toS: 1000, colour: '#bb9966' }], plannedStones: [], keystoneS: 600, endS: 1000, plannedKeystoneS: 650, plannedEndS: 1100,
-  plannedKeystoneWindow: [580, 720], plannedEndWindow: [1010, 1300], moments: [{ kind: 'sign.seen', what: 'aroma', timeS: 480 }, { kind: 'weighed', what: '1250', timeS: 900 }], baseG: 250, finishedG: 900, plannedFinishedG: 940,
-  weighed: true, darkestStep: null, faults: [], line: '',
+  stones: [
+    { fromS: 0, toS: 600, colour: '#ddccaa' },
+    { fromS: 600, toS: 1000, colour: '#bb9966' },
+  ],
+  plannedStones: [],
+  keystoneS: 600,
+  endS: 1000,
+  plannedKeystoneS: 650,
+  plannedEndS: 1100,
+  plannedKeystoneWindow: [580, 720],
+  plannedEndWindow: [1010, 1300],
+  moments: [
+    { kind: 'sign.seen', what: 'aroma', timeS: 480 },
+    { kind: 'weighed', what: '1250', timeS: 900 },
+  ],
+  baseG: 250,
+  finishedG: 900,
+  plannedFinishedG: 940,
+  weighed: true,
+  darkestStep: null,
+  faults: [],
+  line: '',
 }
 const line = (i: number, more: Partial<BatchSummary> = {}): BatchListLine => ({
-  id: `b${i}`, dishId: 'd', dish: 'One dish', startedAt: Date.UTC(2026, 5, 1) - i * 10 * DAY, note: '', family: 'semolina', version: 1, pan: null, fire: null, after: null, summary: { ...summary, ...more },
+  id: `b${i}`,
+  dishId: 'd',
+  dish: 'One dish',
+  startedAt: Date.UTC(2026, 5, 1) - i * 10 * DAY,
+  note: '',
+  family: 'semolina',
+  version: 1,
+  pan: null,
+  fire: null,
+  after: null,
+  summary: { ...summary, ...more },
 })
 
 describe('what was forecast beside what happened', () => {
@@ -35,13 +64,23 @@ describe('what was forecast beside what happened', () => {
 
   it('speaks of a roast only where one was planned or seen', () => {
     const open = starterPlan('winter-market-carrot')
-    const rows = (of: BatchSummary): number => mount(ForecastBeside, { props: { plan: open, summary: of } }).findAll('tbody tr').length
+    const rows = (of: BatchSummary): number =>
+      mount(ForecastBeside, { props: { plan: open, summary: of } }).findAll('tbody tr').length
     expect(rows({ ...summary, darkestStep: 'golden' })).toBe(rows(summary) + 1)
     expect(text(summary)).toContain('Roast')
   })
 
   it('leaves open what is not known', () => {
-    const open = text({ ...summary, keystoneS: null, endS: null, finishedG: null, plannedFinishedG: null, plannedKeystoneWindow: null, plannedEndWindow: null, weighed: false })
+    const open = text({
+      ...summary,
+      keystoneS: null,
+      endS: null,
+      finishedG: null,
+      plannedFinishedG: null,
+      plannedKeystoneWindow: null,
+      plannedEndWindow: null,
+      weighed: false,
+    })
     expect(open).toContain('not marked')
     expect(open).toContain('not planned')
     expect(open).toContain('unknown')
@@ -52,7 +91,10 @@ describe('what was forecast beside what happened', () => {
 describe('the story of a batch', () => {
   const stage = mainLine(plan.dish)[1]!.id
   const marked = [...summary.moments, { kind: 'stage.began', what: stage, timeS: 120 }]
-  const view = () => mount(BatchStory, { props: { plan, moments: marked, notes: [{ id: 'n', what: 'smoked a little', timeS: 500 }] as never } })
+  const view = () =>
+    mount(BatchStory, {
+      props: { plan, moments: marked, notes: [{ id: 'n', what: 'smoked a little', timeS: 500 }] as never },
+    })
 
   it('tells what was marked in order of time, a fresh note among it', () => {
     const told = view().findAll('.story li').map(one => one.text())
@@ -81,8 +123,19 @@ describe('the story of a batch', () => {
 
 describe('photographs', () => {
   it('are shown with what they show, added and removed', async () => {
-    const strip = mount(PhotoStrip, { props: { photos: [{ id: 'p1', at: DAY, width: 400, height: 300 }], title: 'One dish', now: DAY + 60_000, says: '' } })
-    expect(strip.find('img').attributes()).toMatchObject({ src: '/api/photos/p1', alt: 'One dish, photograph 1', width: '400' })
+    const strip = mount(PhotoStrip, {
+      props: {
+        photos: [{ id: 'p1', at: DAY, width: 400, height: 300 }],
+        title: 'One dish',
+        now: DAY + 60_000,
+        says: '',
+      },
+    })
+    expect(strip.find('img').attributes()).toMatchObject({
+      src: '/api/photos/p1',
+      alt: 'One dish, photograph 1',
+      width: '400',
+    })
     expect(strip.text()).toContain('without place or camera')
     await strip.find('[aria-label="Remove photograph 1"]').trigger('click')
     expect(strip.emitted('remove')).toEqual([['p1']])
@@ -98,7 +151,9 @@ describe('photographs', () => {
 
 describe('how a dish has moved', () => {
   it('says where it goes and where it is steady', () => {
-    const batches = Array.from({ length: 8 }, (_, i) => line(i, { keystoneS: 600 - 30 * i, endS: 1000 - 30 * i + (i % 2) * 8 }))
+    const batches = Array.from({ length: 8 }, (_, i) =>
+      line(i, { keystoneS: 600 - 30 * i, endS: 1000 - 30 * i + (i % 2) * 8 }),
+    )
     const trend = mount(DishTrend, { props: { batches } })
     const [turn, after, yielded] = trend.findAll('figcaption').map(one => one.text())
     expect(turn).toMatch(/3:30 later since 23 Mar/)
@@ -116,7 +171,16 @@ describe('how a dish has moved', () => {
 })
 
 describe('the wall', () => {
-  const view = (count: number, more = true) => mount(LedgerWall, { attachTo: document.body, props: { batches: Array.from({ length: count }, (_, i) => line(i, i % 5 === 0 ? { faults: ['runny'] } : {})), more, picked: ['b1'], named: true } })
+  const view = (count: number, more = true) =>
+    mount(LedgerWall, {
+      attachTo: document.body,
+      props: {
+        batches: Array.from({ length: count }, (_, i) => line(i, i % 5 === 0 ? { faults: ['runny'] } : {})),
+        more,
+        picked: ['b1'],
+        named: true,
+      },
+    })
 
   it('holds few rows of many batches, with their years, and asks for older ones', async () => {
     const wall = view(400)
@@ -135,7 +199,9 @@ describe('the wall', () => {
     const wall = view(12, false)
     await eventually(() => expect(wall.findAll('li').length).toBe(12))
     const batches = Array.from({ length: 12 }, (_, i) => line(i))
-    await wall.setProps({ batches: batches.map((one, i) => (i === 4 ? { ...one, summary: { ...one.summary, faults: ['gluey'] } } : one)) })
+    await wall.setProps({
+      batches: batches.map((one, i) => (i === 4 ? { ...one, summary: { ...one.summary, faults: ['gluey'] } } : one)),
+    })
     await eventually(() => expect(wall.findAll('li')[4]!.text()).toContain('gluey'))
     expect(wall.findAll('.lozenge')).toHaveLength(1)
     wall.unmount()
@@ -160,9 +226,30 @@ describe('the wall', () => {
 
   it('draws each arch stone by stone', async () => {
     const strokes: string[] = []
-    const pen = { reset: vi.fn(), scale: vi.fn(), beginPath: vi.fn(), moveTo: vi.fn(), lineTo: vi.fn(), strokeStyle: '', lineWidth: 0, lineJoin: '', stroke(): void { strokes.push(this.strokeStyle) } }
+    const pen = {
+      reset: vi.fn(),
+      scale: vi.fn(),
+      beginPath: vi.fn(),
+      moveTo: vi.fn(),
+      lineTo: vi.fn(),
+      strokeStyle: '',
+      lineWidth: 0,
+      lineJoin: '',
+      stroke(): void {
+        strokes.push(this.strokeStyle)
+      },
+    }
     const context = vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(pen as never)
-    mount(WallRow, { props: { cells: [line(0)], across: 4, width: 400, named: true, picked: [], colours: { line: '#111111', wall: '#eeeeee' } } })
+    mount(WallRow, {
+      props: {
+        cells: [line(0)],
+        across: 4,
+        width: 400,
+        named: true,
+        picked: [],
+        colours: { line: '#111111', wall: '#eeeeee' },
+      },
+    })
     await eventually(() => expect(strokes.length).toBeGreaterThan(0))
     expect(strokes).toEqual(['#111111', '#ddccaa', '#bb9966', '#eeeeee', '#eeeeee'])
     context.mockRestore()

@@ -9,14 +9,42 @@ import RingsOver from './RingsOver.vue'
 
 const global = { stubs: { NuxtLink: RouterLinkStub, ChoiceSelect: ChoiceStub } }
 const tally: BatchTally = {
-  count: 12, right: 9, oldest: 0, newest: 1, families: [{ id: 'semolina', name: 'semolina', count: 12 }], seasons: [], fires: [{ id: 'front', name: 'Front fire', count: 12 }],
-  dishes: [{ id: 'a', name: 'One dish', count: 8 }, { id: 'b', name: 'Another', count: 4 }], faults: [{ id: 'runny', name: 'runny', count: 3 }], pans: [{ id: 'p', name: 'Pan', count: 6 }, { id: 'q', name: 'Other', count: 6 }],
+  count: 12,
+  right: 9,
+  oldest: 0,
+  newest: 1,
+  families: [{ id: 'semolina', name: 'semolina', count: 12 }],
+  seasons: [],
+  fires: [{ id: 'front', name: 'Front fire', count: 12 }],
+  dishes: [
+    { id: 'a', name: 'One dish', count: 8 },
+    { id: 'b', name: 'Another', count: 4 },
+  ],
+  faults: [{ id: 'runny', name: 'runny', count: 3 }],
+  pans: [
+    { id: 'p', name: 'Pan', count: 6 },
+    { id: 'q', name: 'Other', count: 6 },
+  ],
 }
 
 describe('why it went wrong', () => {
-  const ranked = { cause: 'off-early' as const, share: 0.62, for: [{ of: 'afterTime' as const, value: -1.8, weight: 1.4 }], against: [{ of: 'weight' as const, value: 0.1, weight: -0.5 }] }
+  const ranked = {
+    cause: 'off-early' as const,
+    share: 0.62,
+    for: [{ of: 'afterTime' as const, value: -1.8, weight: 1.4 }],
+    against: [{ of: 'weight' as const, value: 0.1, weight: -0.5 }],
+  }
   const edit = { kind: 'minutes' as const, stages: ['take-up'], times: 1.2 }
-  const view = () => mount(CauseFinder, { props: { faults: [{ fault: 'runny' as const, causes: [{ ranked, edit }] }], good: 3, changes: [{ change: { dish: 'd', version: 2, fault: 'runny', cause: 'off-early' }, at: 0, since: 2, again: 0 }], busy: false, says: '' } })
+  const view = () =>
+    mount(CauseFinder, {
+      props: {
+        faults: [{ fault: 'runny' as const, causes: [{ ranked, edit }] }],
+        good: 3,
+        changes: [{ change: { dish: 'd', version: 2, fault: 'runny', cause: 'off-early' }, at: 0, since: 2, again: 0 }],
+        busy: false,
+        says: '',
+      },
+    })
 
   it('says how likely a cause is, what speaks for and against it, and whether the last change worked', () => {
     const text = view().text()
@@ -65,8 +93,25 @@ describe('looking for batches', () => {
 describe('rings', () => {
   it('stand for each batch and say what they are', () => {
     const summary = {
-      stones: [{ fromS: 0, toS: 600, colour: '#ddccaa' }, { fromS: 600, toS: 1000, colour: '#bb9966' }], plannedStones: [], keystoneS: 600, endS: 1000, plannedKeystoneS: null, plannedEndS: null,
-      plannedKeystoneWindow: null, plannedEndWindow: null, moments: [], baseG: 250, finishedG: 1600, plannedFinishedG: null, weighed: true, darkestStep: null, faults: [], line: '',
+      stones: [
+        { fromS: 0, toS: 600, colour: '#ddccaa' },
+        { fromS: 600, toS: 1000, colour: '#bb9966' },
+      ],
+      plannedStones: [],
+      keystoneS: 600,
+      endS: 1000,
+      plannedKeystoneS: null,
+      plannedEndS: null,
+      plannedKeystoneWindow: null,
+      plannedEndWindow: null,
+      moments: [],
+      baseG: 250,
+      finishedG: 1600,
+      plannedFinishedG: null,
+      weighed: true,
+      darkestStep: null,
+      faults: [],
+      line: '',
     }
     const rings = mount(RingsOver, { props: { batches: [summary, summary], aligned: 'turn', title: 'two batches' } })
     expect(rings.attributes('aria-label')).toBe('two batches')

@@ -9,7 +9,13 @@ const plan = starterPlan('sweet-water-semolina')
 const forecast = forecastCook(plan, [], 0, 60)
 const draw = (id = 'sweet-water-semolina') => {
   const own = starterPlan(id)
-  return mount(AlongTheCook, { props: { dish: own.dish, forecast: id === 'sweet-water-semolina' ? forecast : forecastCook(own, [], 0, 60), pan: { innerDiameterMm: 260, massG: 1300 } } })
+  return mount(AlongTheCook, {
+    props: {
+      dish: own.dish,
+      forecast: id === 'sweet-water-semolina' ? forecast : forecastCook(own, [], 0, 60),
+      pan: { innerDiameterMm: 260, massG: 1300 },
+    },
+  })
 }
 
 describe('the pan along the cook', () => {
@@ -29,7 +35,14 @@ describe('the pan along the cook', () => {
     expect(drawn.get('.told').text()).toMatch(/the end: \d+ °C to \d+ °C/)
   })
 
-  it.each([['On the scale', / g/], ['Depth', / mm/], ['Water that runs', / g/], ['Water held', / g/], ['Stiffness', / %/], ['Smell', / %/]] as const)('%s has its own unit', async (name, unit) => {
+  it.each([
+    ['On the scale', / g/],
+    ['Depth', / mm/],
+    ['Water that runs', / g/],
+    ['Water held', / g/],
+    ['Stiffness', / %/],
+    ['Smell', / %/],
+  ] as const)('%s has its own unit', async (name, unit) => {
     const drawn = draw()
     await choose(drawn, name)
     expect(drawn.get('svg').text()).toMatch(unit)

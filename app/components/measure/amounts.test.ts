@@ -73,9 +73,23 @@ describe('what is said to make it from', () => {
 
 describe('an ingredient looked at closely', () => {
   const dish = dishOf('milk-morning-semolina')
-  const panel = (id: string, more = {}) => mount(IngredientPanel, {
-    props: { swaps: SWAPS, amount: amountOf(dish, id), card: dish, baseG: 250, rowOf, cup: cup, measures: FIRST_KITCHEN.measures, correction: null, currency: 'cr', follows: true, ...more }, global,
-  })
+  const panel = (id: string, more = {}) =>
+    mount(IngredientPanel, {
+      props: {
+        swaps: SWAPS,
+        amount: amountOf(dish, id),
+        card: dish,
+        baseG: 250,
+        rowOf,
+        cup: cup,
+        measures: FIRST_KITCHEN.measures,
+        correction: null,
+        currency: 'cr',
+        follows: true,
+        ...more,
+      },
+      global,
+    })
 
   it('takes an amount as cooks speak', async () => {
     const drawn = panel('sugar')
@@ -131,7 +145,12 @@ describe('swaps', () => {
   })
 
   it('say what cannot be kept', () => {
-    const poor = { ...dishOf('winter-market-carrot'), ingredients: dishOf('winter-market-carrot').ingredients.map(one => (one.part === 'sugar' ? { ...one, perBase: 0.01 } : one)) }
+    const poor = {
+      ...dishOf('winter-market-carrot'),
+      ingredients: dishOf('winter-market-carrot').ingredients.map(one =>
+        one.part === 'sugar' ? { ...one, perBase: 0.01 } : one,
+      ),
+    }
     expect(list('milk', poor).text()).toContain('cannot be kept')
   })
 
@@ -141,8 +160,12 @@ describe('swaps', () => {
 })
 
 describe('a correction', () => {
-  const form = (id: string, correction: Parameters<typeof mount>[1] extends undefined ? never : null | { id: string, bulkDensity?: number, pricePerKg?: number } = null) =>
-    mount(CorrectionForm, { props: { row: rowOf(id), cup: cup, correction, currency: 'cr', follows: true } })
+  const form = (
+    id: string,
+    correction: Parameters<typeof mount>[1] extends undefined
+      ? never
+      : null | { id: string; bulkDensity?: number; pricePerKg?: number } = null,
+  ) => mount(CorrectionForm, { props: { row: rowOf(id), cup: cup, correction, currency: 'cr', follows: true } })
   async function type(wrapper: ReturnType<typeof form>, label: string, text: string): Promise<void> {
     const input = wrapper.findAll('label').find(one => one.text().startsWith(label))!.get('input')
     await input.setValue(text)
@@ -154,7 +177,12 @@ describe('a correction', () => {
     await type(drawn, 'One pear', '180')
     await type(drawn, 'Left when ready', '80')
     await type(drawn, 'Price of a kg', '90')
-    expect(drawn.emitted('correct')).toEqual([[{ id: 'pear', weighings: [{ at: expect.any(Number) as number, volumeMl: cup.volumeMl, massG: 132 }] }], [{ id: 'pear', pieceG: 180 }], [{ id: 'pear', prepared: 0.8 }], [{ id: 'pear', pricePerKg: 90 }]])
+    expect(drawn.emitted('correct')).toEqual([
+      [{ id: 'pear', weighings: [{ at: expect.any(Number) as number, volumeMl: cup.volumeMl, massG: 132 }] }],
+      [{ id: 'pear', pieceG: 180 }],
+      [{ id: 'pear', prepared: 0.8 }],
+      [{ id: 'pear', pricePerKg: 90 }],
+    ])
   })
 
   it('is refused where no food could weigh so, and keeps what was typed', async () => {
@@ -180,7 +208,8 @@ describe('a correction', () => {
 
 describe('own marks', () => {
   const dish = dishOf('brick-kiln-wheat')
-  const offers = (measures = FIRST_KITCHEN.measures) => mount(OwnedScales, { props: { rows: measuredAmounts(dish, 237, INGREDIENTS, cup, []), base: dish.base, measures } })
+  const offers = (measures = FIRST_KITCHEN.measures) =>
+    mount(OwnedScales, { props: { rows: measuredAmounts(dish, 237, INGREDIENTS, cup, []), base: dish.base, measures } })
 
   it('offer at most three scales with how far proportions are off, and give the one that is taken', async () => {
     const drawn = offers()

@@ -33,7 +33,9 @@ describe('the flames of a roast', () => {
     expect(ask.mock.calls[0]![2]).toMatchObject({ step: 'deep-golden', risk: 0.02 })
     expect(view.text()).toContain('Advised')
     expect(view.text()).toContain(`Best of ${best.tried} tried.`)
-    expect(view.findAll('li')).toHaveLength([best.advised, best.safer, best.quicker].reduce((sum, one) => sum + (one?.turns.length ?? 0), 0))
+    expect(view.findAll('li')).toHaveLength(
+      [best.advised, best.safer, best.quicker].reduce((sum, one) => sum + (one?.turns.length ?? 0), 0),
+    )
   })
 
   it('are taken as a first mark and its turns', async () => {

@@ -14,7 +14,11 @@ import SchoolChoices from './SchoolChoices.vue'
 const carrot = dishOf('winter-market-carrot')
 
 describe('the head of a sheet', () => {
-  const head = (changed: boolean, ours = false) => mount(DishHead, { props: { id: carrot.id, name: carrot.name, school: 'Grated vegetables: milk', changed, ours }, global: { stubs: { NuxtLink: RouterLinkStub } } })
+  const head = (changed: boolean, ours = false) =>
+    mount(DishHead, {
+      props: { id: carrot.id, name: carrot.name, school: 'Grated vegetables: milk', changed, ours },
+      global: { stubs: { NuxtLink: RouterLinkStub } },
+    })
 
   it('names the dish and the school it is cooked in, and leads to its card', () => {
     const drawn = head(false)
@@ -44,7 +48,11 @@ describe('how it is made', () => {
     } as unknown as MeasureSheet
     return { held, drawn: mount(HowItIsMade, { props: { state, store: [], today: 20_000, nameOf }, global }) }
   }
-  const tab = (drawn: ReturnType<typeof made>, name: string) => drawn.findAll('[role="tab"]').find(one => one.text().startsWith(name))!.trigger('click')
+  const tab = (drawn: ReturnType<typeof made>, name: string) =>
+    drawn
+      .findAll('[role="tab"]')
+      .find(one => one.text().startsWith(name))!
+      .trigger('click')
   const made = (card = carrot) => holding(card).drawn
 
   it('shows the school first, then the stages or what to get ready, one at a time', async () => {
@@ -60,7 +68,9 @@ describe('how it is made', () => {
 
   it('passes a changed choice on', async () => {
     const drawn = made()
-    await drawn.get('[aria-label="Finished"]').setValue(drawn.findAll('[aria-label="Finished"] option').at(-1)!.attributes('value')!)
+    await drawn
+      .get('[aria-label="Finished"]')
+      .setValue(drawn.findAll('[aria-label="Finished"] option').at(-1)!.attributes('value')!)
     expect(drawn.emitted('choose')).toHaveLength(1)
   })
 
@@ -80,7 +90,10 @@ describe('how it is made', () => {
   })
 
   it('says what cannot work whatever is open, and shows no stages of it', async () => {
-    const impossible = { ...carrot, choices: { ...carrot.choices, liquid: 'milk' as const, preparation: 'raw-paste' as const } }
+    const impossible = {
+      ...carrot,
+      choices: { ...carrot.choices, liquid: 'milk' as const, preparation: 'raw-paste' as const },
+    }
     expect(troublesOf(impossible).length).toBeGreaterThan(0)
     const drawn = made(impossible)
     await tab(drawn, 'Its stages')

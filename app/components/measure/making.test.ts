@@ -57,7 +57,12 @@ describe('the syrup of a dish', () => {
   })
 
   it('boils cooler where the air is thin', () => {
-    const degrees = (altitudeM: number): number => Number(facts('diamond-cashew', altitudeM).text().match(/(\d+) °C/)![1])
+    const degrees = (altitudeM: number): number =>
+      Number(
+        facts('diamond-cashew', altitudeM)
+          .text()
+          .match(/(\d+) °C/)![1],
+      )
     expect(degrees(2000)).toBeLessThan(degrees(0) - 4)
   })
 
@@ -77,28 +82,40 @@ describe('the stages', () => {
 
   it('say what goes in, what ends it, what looks wrong and is not, and the caution', async () => {
     await useIngredients().load()
-    const text = mount(StageList, { props: { dish: stageDish(dishOf('first-offering-semolina')), baseG: 200, cup } }).text()
+    const text = mount(StageList, {
+      props: { dish: stageDish(dishOf('first-offering-semolina')), baseG: 200, cup },
+    }).text()
     expect(text).toContain('sugar · 250 g')
     expect(text).toContain('until tightened again')
     expect(text).toContain('It runs again when the sugar goes in')
     expect(text).toContain('When you pour')
     expect(text).toContain('share apart')
-    const named = withFreeShare(stageDish(dishOf('first-offering-semolina')), id => INGREDIENTS.find(row => row.id === id)!.allergens)
+    const named = withFreeShare(
+      stageDish(dishOf('first-offering-semolina')),
+      id => INGREDIENTS.find(row => row.id === id)!.allergens,
+    )
     expect(mount(StageList, { props: { dish: named, baseG: 200, cup } }).text()).toContain('share without almonds')
   })
 })
 
 describe('getting ready and buying', () => {
-  const buy = (id: string, baseG = 250, store = FIRST_KITCHEN.store) => mount(BuyAndPrepare, { props: { card: dishOf(id), baseG, rowOf, store, today: 20_000, fire: FIRST_KITCHEN.fires[0]! } })
+  const buy = (id: string, baseG = 250, store = FIRST_KITCHEN.store) =>
+    mount(BuyAndPrepare, {
+      props: { card: dishOf(id), baseG, rowOf, store, today: 20_000, fire: FIRST_KITCHEN.fires[0]! },
+    })
 
   it('tells what to buy for what is needed peeled, in pieces too', () => {
-    expect(buy('garden-wall-gourd', 780).text()).toMatch(/Bottle gourd: 1.000 g as bought, about 1 gourd of middling size give 780 g ready/)
+    expect(buy('garden-wall-gourd', 780).text()).toMatch(
+      /Bottle gourd: 1.000 g as bought, about 1 gourd of middling size give 780 g ready/,
+    )
   })
 
   it('tells soaking, grinding, and thickening milk with its minutes on the fire', () => {
     const text = buy('long-spoon-mung').text()
     expect(text).toMatch(/Soak 260 g split mung, skinned: it drains to about 530 g; ground, 51\d g reach the pan/)
-    expect(text).toMatch(/Thickened milk: 315 g of milk give 63 g; on front fire at low-middle that takes about \d+ to \d+ minutes/)
+    expect(text).toMatch(
+      /Thickened milk: 315 g of milk give 63 g; on front fire at low-middle that takes about \d+ to \d+ minutes/,
+    )
   })
 
   it('puts a surplus of flour into the store', async () => {

@@ -26,16 +26,26 @@ afterEach(() => {
 })
 
 /** The sheet of the starter dish in the first kitchen, with a component drawn over it. */
-async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureSheet) => Promise<ReturnType<typeof h>>) {
+async function sheetOf(
+  kitchen: Kitchen = FIRST_KITCHEN,
+  draw?: (state: MeasureSheet) => Promise<ReturnType<typeof h>>,
+) {
   const { useMeasureSheet } = await import('../../composables/measureSheet')
   let state: MeasureSheet | null = null
   const drawn = ref<ReturnType<typeof h> | null>(null)
-  const wrapper = mount(defineComponent({
-    setup() {
-      state = useMeasureSheet({ kitchen: ref(kitchen), dishes: ref(STARTER_DISHES), evidence: ref([]), ingredients: INGREDIENTS })
-      return () => drawn.value
-    },
-  }))
+  const wrapper = mount(
+    defineComponent({
+      setup() {
+        state = useMeasureSheet({
+          kitchen: ref(kitchen),
+          dishes: ref(STARTER_DISHES),
+          evidence: ref([]),
+          ingredients: INGREDIENTS,
+        })
+        return () => drawn.value
+      },
+    }),
+  )
   state!.open(dish.id)
   await eventually(() => expect(state!.forecast.value).not.toBeNull())
   if (draw) drawn.value = await draw(state!)
@@ -45,7 +55,14 @@ async function sheetOf(kitchen: Kitchen = FIRST_KITCHEN, draw?: (state: MeasureS
 
 describe('the shelf of amounts', () => {
   const shelf = (baseG = 250) => mount(AmountShelf, {
-    props: { rows: measuredAmounts(dish, baseG, INGREDIENTS, cup, [{ id: 'tsp', name: 'Teaspoon', volumeMl: 5 }]), base: dish.base, family: dish.family, cup, open: null, adding: false },
+    props: {
+      rows: measuredAmounts(dish, baseG, INGREDIENTS, cup, [{ id: 'tsp', name: 'Teaspoon', volumeMl: 5 }]),
+      base: dish.base,
+      family: dish.family,
+      cup,
+      open: null,
+      adding: false,
+    },
   })
 
   it('says every amount in the household\'s glass and in grams, and the parts', () => {
@@ -69,7 +86,15 @@ describe('the shelf of amounts', () => {
 describe('a sheet', () => {
   it('opens on what there is, and makes a plan and a forecast of it', async () => {
     const { state } = await sheetOf()
-    expect(state.sheet.value).toMatchObject({ dish, baseG: 250, cup: 'cup', pan: 'pan', pot: 'pot', fire: 'front', otherFire: 'back' })
+    expect(state.sheet.value).toMatchObject({
+      dish,
+      baseG: 250,
+      cup: 'cup',
+      pan: 'pan',
+      pot: 'pot',
+      fire: 'front',
+      otherFire: 'back',
+    })
     expect(state.plan.value!.amounts[0]!.massG).toBe(250)
     expect(state.comes.value!.servings).toBeGreaterThan(8)
     expect(state.account.value!.toPourG).toBeCloseTo(1050)
@@ -95,7 +120,19 @@ describe('a sheet', () => {
   })
 
   it('forgets a thing that is no longer on the shelf, and a store of rubbish', async () => {
-    localStorage.setItem('yon-hearth.sheet', JSON.stringify({ dish, baseG: 180, cup: 'gone', pan: 'gone', pot: 'pot', fire: 'front', otherFire: 'back', marks: {} }))
+    localStorage.setItem(
+      'yon-hearth.sheet',
+      JSON.stringify({
+        dish,
+        baseG: 180,
+        cup: 'gone',
+        pan: 'gone',
+        pot: 'pot',
+        fire: 'front',
+        otherFire: 'back',
+        marks: {},
+      }),
+    )
     const { state } = await sheetOf()
     expect(state.sheet.value).toMatchObject({ baseG: 180, cup: 'cup', pan: 'pan' })
     localStorage.setItem('yon-hearth.sheet', '{"baseG":"much"')
@@ -114,7 +151,12 @@ describe('a sheet', () => {
 
 describe('what comes of it', () => {
   const comes = async (state: MeasureSheet, kitchen: Kitchen = FIRST_KITCHEN) =>
-    h((await import('./WhatComesOfIt.vue')).default, { state, pans: kitchen.pans, fires: kitchen.fires, currency: 'cr' })
+    h((await import('./WhatComesOfIt.vue')).default, {
+      state,
+      pans: kitchen.pans,
+      fires: kitchen.fires,
+      currency: 'cr',
+    })
 
   it('tells yield, pan fit, times and what the forecast rests on', async () => {
     const { wrapper } = await sheetOf(FIRST_KITCHEN, comes)

@@ -34,14 +34,18 @@ describe('the serving', () => {
   const dish = dishOf('sweet-water-semolina')
 
   it('tells servings, sweetness warm and cold, and how the fat shows', () => {
-    const text = mount(ServingFacts, { props: { comes: whatComes(dish, 250, rowOf), part: 'first', currency: '' } }).text()
+    const text = mount(ServingFacts, {
+      props: { comes: whatComes(dish, 250, rowOf), part: 'first', currency: '' },
+    }).text()
     expect(text).toMatch(/Servings\s*9 of 190 g/)
     expect(text).toMatch(/16 % sugar warm, 16 % cold/)
     expect(text).toContain('held in the mass')
   })
 
   it('tells what it holds with its uncertainty, allergens, and cost with what has no price', () => {
-    const text = mount(ServingFacts, { props: { comes: whatComes(dish, 250, rowOf, [{ id: 'ghee', pricePerKg: 600 }]), part: 'rest', currency: 'cr' } }).text()
+    const text = mount(ServingFacts, {
+      props: { comes: whatComes(dish, 250, rowOf, [{ id: 'ghee', pricePerKg: 600 }]), part: 'rest', currency: 'cr' },
+    }).text()
     expect(text).toMatch(/kJ \(\d+ kcal\)/)
     expect(text).toContain('not medical advice')
     expect(text).toContain('wheat, milk, cashew')
@@ -50,6 +54,8 @@ describe('the serving', () => {
   })
 
   it('says nothing of cost without prices', () => {
-    expect(mount(ServingFacts, { props: { comes: whatComes(dish, 250, rowOf), part: 'rest', currency: 'cr' } }).text()).not.toContain('Cost')
+    expect(
+      mount(ServingFacts, { props: { comes: whatComes(dish, 250, rowOf), part: 'rest', currency: 'cr' } }).text(),
+    ).not.toContain('Cost')
   })
 })

@@ -19,7 +19,15 @@ const slack = slackOf(day, plan.starts, lanesOf(day, plan.starts))
 const dishes = new Map(spread.dishes.map(dish => [dish.id, { name: dish.card.name, says: 'hot' }]))
 
 const lanes = (more: Partial<InstanceType<typeof DayLanes>['$props']> = {}, width = 1200) => mount(DayLanes, {
-  props: { view: viewOfSpread(spread, day, plan, width, 78), dishes, slack, pinned: new Set<string>(), pours: new Set(['d1.pour', 'd2.pour']), chosen: null, ...more },
+  props: {
+    view: viewOfSpread(spread, day, plan, width, 78),
+    dishes,
+    slack,
+    pinned: new Set<string>(),
+    pours: new Set(['d1.pour', 'd2.pour']),
+    chosen: null,
+    ...more,
+  },
 })
 const stepOf = (drawn: ReturnType<typeof lanes>, step: string) => drawn.get(`[data-step="${step}"]`)
 
@@ -40,7 +48,10 @@ describe('lanes of a day', () => {
     const [first, second, ...others] = view.lanes
     const from = first!.spans.some(span => span.step === 'd1.roast') ? first! : second!
     const span = from.spans.find(one => one.step === 'd1.roast')!
-    const given = [first!, second!].map(lane => ({ ...lane, spans: lane === from ? lane.spans.filter(one => one !== span) : [...lane.spans, span] }))
+    const given = [first!, second!].map(lane => ({
+      ...lane,
+      spans: lane === from ? lane.spans.filter(one => one !== span) : [...lane.spans, span],
+    }))
     await drawn.setProps({ view: { ...view, lanes: [...given, ...others] } })
     expect(document.activeElement?.getAttribute('data-step')).toBe('d1.roast')
     drawn.unmount()
@@ -61,7 +72,9 @@ describe('lanes of a day', () => {
     expect(loose.attributes('aria-label')).toContain(', 5 min to spare')
     expect(loose.attributes('aria-label')).not.toContain('tight')
     expect(loose.find('rect.tight').exists()).toBe(false)
-    expect(stepOf(lanes({ slack: { ...slack, 'd1.roast': -3 } }), 'd1.roast').attributes('aria-label')).toContain('tight: 0 min to spare')
+    expect(stepOf(lanes({ slack: { ...slack, 'd1.roast': -3 } }), 'd1.roast').attributes('aria-label')).toContain(
+      'tight: 0 min to spare',
+    )
   })
 
   it('mark hot pours by a shape of their own, and say what is held', () => {
@@ -94,7 +107,15 @@ describe('lanes of a day', () => {
   it('write letters only where they fit', () => {
     const written = (width: number): number => lanes({}, width).findAll('.span text').length
     expect(written(2600)).toBeGreaterThan(written(700))
-    const texts = lanes({}, 700).findAll('.span').map(span => [Number(span.get('rect').attributes('width')), span.find('text').exists() ? span.get('text').text() : ''] as const)
+    const texts = lanes({}, 700)
+      .findAll('.span')
+      .map(
+        span =>
+          [
+            Number(span.get('rect').attributes('width')),
+            span.find('text').exists() ? span.get('text').text() : '',
+          ] as const,
+      )
     for (const [width, text] of texts) expect(text.length * 6).toBeLessThanOrEqual(width)
   })
 })

@@ -21,7 +21,10 @@ import NextDay from './NextDay.vue'
 
 vi.mock('../../clients/api', async importActual => ({ ...await importActual<object>(), ask: vi.fn() }))
 
-const global = { ...withChoices, stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } } }
+const global = {
+  ...withChoices,
+  stubs: { ...withChoices.stubs, NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } },
+}
 const day = dayOf(exampleSpread(), 2000)
 const solver = new DaySolver(day)
 for (let i = 0; i < 40 && !solver.done; i++) solver.step(() => false)
@@ -29,9 +32,25 @@ const { starts } = solver.plan!
 const plan = { starts: { ...starts }, late: {}, cost: 1, bound: 1, proven: true, room: 1, latest: {}, tries: null }
 
 describe('what stands open beside a day', () => {
-  const panels = (tab: DayTab, spread: Spread = exampleSpread()) => mount(DayPanels, { props: { tab, spread, book: STARTER_DISHES, grams: (g: number) => `${g} g`, cup: null, busy: false, list: [], nameOf: (id: string) => id }, global })
+  const panels = (tab: DayTab, spread: Spread = exampleSpread()) =>
+    mount(DayPanels, {
+      props: {
+        tab,
+        spread,
+        book: STARTER_DISHES,
+        grams: (g: number) => `${g} g`,
+        cup: null,
+        busy: false,
+        list: [],
+        nameOf: (id: string) => id,
+      },
+      global,
+    })
   /** The day after all changes a panel asked for, and whether its plan still holds. */
-  const changed = (panel: ReturnType<typeof panels>, spread: Spread = exampleSpread()): { spread: Spread, how: unknown } => {
+  const changed = (
+    panel: ReturnType<typeof panels>,
+    spread: Spread = exampleSpread(),
+  ): { spread: Spread; how: unknown } => {
     const asked = panel.emitted('change') as [next: (was: Spread) => Spread, how?: string][]
     return { spread: asked.reduce((was, [next]) => next(was), spread), how: asked.at(-1)![1] }
   }
@@ -45,7 +64,13 @@ describe('what stands open beside a day', () => {
   })
 
   it('takes a dish off with all that was wished for it and shared with it', () => {
-    const spread = exampleSpread({ wishes: [{ kind: 'pin', step: 'd1.roast', start: 2500 }, { kind: 'pin', step: 'd2.roast', start: 2510 }], shared: [{ step: 'nuts', from: 'd1', for: 'd2' }] })
+    const spread = exampleSpread({
+      wishes: [
+        { kind: 'pin', step: 'd1.roast', start: 2500 },
+        { kind: 'pin', step: 'd2.roast', start: 2510 },
+      ],
+      shared: [{ step: 'nuts', from: 'd1', for: 'd2' }],
+    })
     const panel = panels('dishes', spread)
     panel.findComponent(DayDishes).vm.$emit('drop', 'd1')
     const after = changed(panel, spread).spread
@@ -63,14 +88,20 @@ describe('what stands open beside a day', () => {
     vm.$emit('moreMeals')
     vm.$emit('moreMeals')
     vm.$emit('dropMeal', 'm3')
-    expect(changed(panel).spread.meals).toEqual([{ id: 'm1', name: 'Supper', at: 2400 }, { id: 'm2', name: 'Another meal', at: 3840 }])
+    expect(changed(panel).spread.meals).toEqual([
+      { id: 'm1', name: 'Supper', at: 2400 },
+      { id: 'm2', name: 'Another meal', at: 3840 },
+    ])
   })
 
   it('makes something once for two dishes, and twice again', () => {
     const panel = panels('dishes')
     const what = { kind: 'ground', steps: ['wash', 'grind'], from: 'd1', for: 'd2' }
     panel.findComponent(DayDishes).vm.$emit('share', what, true)
-    expect(changed(panel).spread.shared).toEqual([{ step: 'wash', from: 'd1', for: 'd2' }, { step: 'grind', from: 'd1', for: 'd2' }])
+    expect(changed(panel).spread.shared).toEqual([
+      { step: 'wash', from: 'd1', for: 'd2' },
+      { step: 'grind', from: 'd1', for: 'd2' },
+    ])
     panel.findComponent(DayDishes).vm.$emit('share', what, false)
     expect(changed(panel).spread.shared).toEqual([])
   })
@@ -78,9 +109,16 @@ describe('what stands open beside a day', () => {
   it('offers to make thickened milk of the dishes that take it, with its milk', async () => {
     const carrot = STARTER_DISHES.find(one => one.id === 'winter-market-carrot')!
     const spread = exampleSpread()
-    const panel = panels('dishes', { ...spread, dishes: [{ ...spread.dishes[0]!, card: carrot, baseG: 1000 }, spread.dishes[1]!] })
-    const boxes = panel.findAllComponents(ElCheckbox).filter(box => String(box.props('label')).startsWith('Its thickened milk'))
-    expect(boxes.map(box => box.props('label'))).toEqual(['Its thickened milk is made here: 120 g from 600 g of milk, up to two days before'])
+    const panel = panels('dishes', {
+      ...spread,
+      dishes: [{ ...spread.dishes[0]!, card: carrot, baseG: 1000 }, spread.dishes[1]!],
+    })
+    const boxes = panel
+      .findAllComponents(ElCheckbox)
+      .filter(box => String(box.props('label')).startsWith('Its thickened milk'))
+    expect(boxes.map(box => box.props('label'))).toEqual([
+      'Its thickened milk is made here: 120 g from 600 g of milk, up to two days before',
+    ])
     boxes[0]!.vm.$emit('update:modelValue', true)
     expect(panel.emitted('alter')!.at(-1)).toEqual(['d1', { thickens: true }])
   })
@@ -111,9 +149,12 @@ describe('what stands open beside a day', () => {
 
 describe('the legend of a day', () => {
   it('explains only what is drawn', () => {
-    const text = (props: { pours: boolean, tight: boolean, pinned: boolean }): string => mount(DayLegend, { props }).text()
+    const text = (props: { pours: boolean; tight: boolean; pinned: boolean }): string =>
+      mount(DayLegend, { props }).text()
     expect(text({ pours: false, tight: false, pinned: false })).toBe('pale bar: half a hand, now and then')
-    expect(text({ pours: true, tight: true, pinned: true })).toMatch(/hot pour.*under five minutes to spare.*held at its time/)
+    expect(text({ pours: true, tight: true, pinned: true })).toMatch(
+      /hot pour.*under five minutes to spare.*held at its time/,
+    )
   })
 })
 
@@ -123,9 +164,24 @@ describe('the day that comes next', () => {
   const at = (minute: number): number => momentOf('2026-11-28', minute)
   const first = Object.entries(starts).sort((a, b) => a[1] - b[1])[0]!
   async function shown(spreads: readonly Spread[], now: number) {
-    hearth.mockImplementation((_, path, schema) => Promise.resolve(schema!.parse(path === '/spreads'
-      ? { spreads: spreads.map(one => ({ id: one.id, name: one.name, eve: one.eve, revision: 1, dishes: one.dishes.length, changedAt: 1 })) }
-      : spreads.find(one => path === `/spreads/${one.id}`))))
+    hearth.mockImplementation((_, path, schema) =>
+      Promise.resolve(
+        schema!.parse(
+          path === '/spreads'
+            ? {
+                spreads: spreads.map(one => ({
+                  id: one.id,
+                  name: one.name,
+                  eve: one.eve,
+                  revision: 1,
+                  dishes: one.dishes.length,
+                  changedAt: 1,
+                })),
+              }
+            : spreads.find(one => path === `/spreads/${one.id}`),
+        ),
+      ),
+    )
     const { days, read } = useNextDays()
     await read
     const panel = mount(NextDay, { props: { days: days.value, now }, global })
@@ -147,7 +203,10 @@ describe('the day that comes next', () => {
   })
 
   it('says what is going on', async () => {
-    const panel = await shown([exampleSpread({ plan, doings: [{ step: first[0], begun: first[1], ended: null }] })], at(first[1] + 2))
+    const panel = await shown(
+      [exampleSpread({ plan, doings: [{ step: first[0], begun: first[1], ended: null }] })],
+      at(first[1] + 2),
+    )
     expect(panel.text()).toContain('going on now')
   })
 

@@ -51,10 +51,28 @@ describe('where it is kept', () => {
 
 describe('serving', () => {
   const mix = mixOf(carrot.amounts.map(one => ({ massG: one.massG, food: rowOf(one.ingredient).nutrients })))
-  const view = (more: Partial<InstanceType<typeof ServePanel>['$props']> = {}, marks: AfterMarks = []) => mount(ServePanel, { props: {
-    standing: stand(marks), portionG: 120, mix, firm: false, freeOf: ['pistachio', 'sesame'], firstOffered: true, thickMm: 30, roomC: 27, lowW: 300, given: [], now: stand().madeAt, ...more,
-  } })
-  const press = (one: ReturnType<typeof view>, text: string) => one.findAll('button').find(each => each.text().includes(text))!.trigger('click')
+  const view = (more: Partial<InstanceType<typeof ServePanel>['$props']> = {}, marks: AfterMarks = []) =>
+    mount(ServePanel, {
+      props: {
+        standing: stand(marks),
+        portionG: 120,
+        mix,
+        firm: false,
+        freeOf: ['pistachio', 'sesame'],
+        firstOffered: true,
+        thickMm: 30,
+        roomC: 27,
+        lowW: 300,
+        given: [],
+        now: stand().madeAt,
+        ...more,
+      },
+    })
+  const press = (one: ReturnType<typeof view>, text: string) =>
+    one
+      .findAll('button')
+      .find(each => each.text().includes(text))!
+      .trigger('click')
 
   it('counts portions, and takes those eaten and given away', async () => {
     const one = view()
@@ -84,7 +102,9 @@ describe('serving', () => {
   it('brings it back: warm with a spoon of milk, or out of the cold ahead', async () => {
     const cold: AfterMarks = [[700, 'put.away', { place: 'cold' }]]
     const one = view({}, cold)
-    expect(one.find('.says').text()).toMatch(/Warm it about \d+ min on the lowest flame with \d+ g of milk, stirring, until all of it is at 75 °C and steams; once only/)
+    expect(one.find('.says').text()).toMatch(
+      /Warm it about \d+ min on the lowest flame with \d+ g of milk, stirring, until all of it is at 75 °C and steams; once only/,
+    )
     await choose(one, 'as the room')
     expect(one.find('.says').text()).toMatch(/Out of the cold .* ahead\./)
     await choose(one, 'cold')
@@ -104,7 +124,10 @@ describe('a slab that sets', () => {
   const { mass } = stand()
   const setting = settingOf(slabOf(mass.contents, 20, 95, 25), 'soft')
   const cut = setting.cut!
-  const says = (seconds: number): string => mount(SettingLine, { props: { setting, spreadAt: 0, now: seconds * 1000, roomC: 25 } }).find('h2').text()
+  const says = (seconds: number): string =>
+    mount(SettingLine, { props: { setting, spreadAt: 0, now: seconds * 1000, roomC: 25 } })
+      .find('h2')
+      .text()
 
   it('is scored, left, looked at and cut, each in its time', () => {
     expect(says(setting.scoreUntilS / 2)).toContain('Score it now')
@@ -122,10 +145,40 @@ describe('a slab that sets', () => {
 })
 
 describe('what is in the house', () => {
-  const summary = { stones: [{ fromS: 0, toS: 60, colour: '#d9b37a' }], keystoneS: 30, endS: 60, baseG: 250, finishedG: 900, weighed: true, darkestStep: null, faults: [], line: '' }
+  const summary = {
+    stones: [{ fromS: 0, toS: 60, colour: '#d9b37a' }],
+    keystoneS: 30,
+    endS: 60,
+    baseG: 250,
+    finishedG: 900,
+    weighed: true,
+    darkestStep: null,
+    faults: [],
+    line: '',
+  }
   const line = (id: string, after: Partial<NonNullable<BatchListLine['after']>>): BatchListLine => ({
-    id, dishId: 'd', dish: `Dish ${id}`, startedAt: 0, note: '', family: null, version: 1, pan: null, fire: null, summary,
-    after: { massG: 900, leftG: 340, place: 'cold', madeAt: 0, readyAt: 0, eatBy: [3 * DAY, 5 * DAY], coldBy: null, inCold: [3 * DAY, 5 * DAY], liked: {}, ...after },
+    id,
+    dishId: 'd',
+    dish: `Dish ${id}`,
+    startedAt: 0,
+    note: '',
+    family: null,
+    version: 1,
+    pan: null,
+    fire: null,
+    summary,
+    after: {
+      massG: 900,
+      leftG: 340,
+      place: 'cold',
+      madeAt: 0,
+      readyAt: 0,
+      eatBy: [3 * DAY, 5 * DAY],
+      coldBy: null,
+      inCold: [3 * DAY, 5 * DAY],
+      liked: {},
+      ...after,
+    },
   })
   const says = (now: number, after: Partial<NonNullable<BatchListLine['after']>>): string =>
     mount(HouseShelf, { global, props: { batches: [line('x', after)], now } }).find('.says').text()
@@ -135,11 +188,16 @@ describe('what is in the house', () => {
     expect(says(DAY, {})).toContain('best by')
     expect(says(4.5 * DAY, {})).toContain('◇ eat it next')
     expect(says(6 * DAY, {})).toBe('◆ past its time: throw it out')
-    expect(says(HOUR, { coldBy: 2 * HOUR, place: 'room', eatBy: [2 * HOUR, 2 * HOUR] })).toMatch(/into the cold by .*; there best by .*, not after/)
+    expect(says(HOUR, { coldBy: 2 * HOUR, place: 'room', eatBy: [2 * HOUR, 2 * HOUR] })).toMatch(
+      /into the cold by .*; there best by .*, not after/,
+    )
   })
 
   it('leads to each, with what is left and where, and leaves out what nothing is known of', () => {
-    const shelf = mount(HouseShelf, { global, props: { batches: [line('a', {}), { ...line('b', {}), after: null }], now: DAY } })
+    const shelf = mount(HouseShelf, {
+      global,
+      props: { batches: [line('a', {}), { ...line('b', {}), after: null }], now: DAY },
+    })
     expect(shelf.findAll('li')).toHaveLength(1)
     expect(shelf.findComponent(RouterLinkStub).props('to')).toBe('/tray/a')
     expect(shelf.text()).toContain('340 g in the cold')

@@ -21,13 +21,22 @@ describe('a tray as it is drawn', () => {
   })
 
   it('is bare where nothing is cut, and round where it is', () => {
-    const drawn = mount(TrayDrawing, { props: { tray: { shape: 'round', widthMm: 240, lengthMm: 240 }, cut: null, colour: '#d9b37a', title: 'Round plate' } })
+    const drawn = mount(TrayDrawing, {
+      props: {
+        tray: { shape: 'round', widthMm: 240, lengthMm: 240 },
+        cut: null,
+        colour: '#d9b37a',
+        title: 'Round plate',
+      },
+    })
     expect(drawn.findAll('path')).toHaveLength(0)
     expect(drawn.find('circle.rim').attributes('r')).toBe('123')
   })
 
   it('keeps the pieces of two trays inside their own walls', () => {
-    const two = mount(() => [1, 2].map(key => h(TrayDrawing, { key, tray, cut: null, colour: '#d9b37a', title: `tray ${key}` })))
+    const two = mount(() =>
+      [1, 2].map(key => h(TrayDrawing, { key, tray, cut: null, colour: '#d9b37a', title: `tray ${key}` })),
+    )
     const ids = two.findAll('clipPath').map(each => each.attributes('id'))
     expect(new Set(ids).size).toBe(2)
     expect(two.findAll('g[clip-path]').map(each => each.attributes('clip-path'))).toEqual(ids.map(id => `url(#${id})`))

@@ -22,8 +22,10 @@ beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
 
 describe('a slab in its tray', () => {
-  const view = (shaped: InstanceType<typeof ShapeTray>['$props']['shaped'] = null, of: readonly (typeof trays)[number][] = trays) =>
-    mount(ShapeTray, { global, props: { mass, trays: of, colour: '#d9b37a', shaped } })
+  const view = (
+    shaped: InstanceType<typeof ShapeTray>['$props']['shaped'] = null,
+    of: readonly (typeof trays)[number][] = trays,
+  ) => mount(ShapeTray, { global, props: { mass, trays: of, colour: '#d9b37a', shaped } })
   const counted = (one: ReturnType<typeof view>): number => Number(one.find('.count strong').text())
 
   it('counts pieces, weighs each, and draws as many', () => {
@@ -45,7 +47,9 @@ describe('a slab in its tray', () => {
     expect(one.emitted('shape')).toBeUndefined()
     await vi.advanceTimersByTimeAsync(SETTLE_MS)
     expect(one.emitted('shape')).toHaveLength(1)
-    expect(one.emitted('shape')![0]).toMatchObject([{ way: 'tray', tray: { shape: expect.any(String) as string }, cut: { slantDeg: 90 } }])
+    expect(one.emitted('shape')![0]).toMatchObject([
+      { way: 'tray', tray: { shape: expect.any(String) as string }, cut: { slantDeg: 90 } },
+    ])
   })
 
   it('makes diamonds of a slant, and rectangles of two sides', async () => {
@@ -92,7 +96,10 @@ describe('balls', () => {
   const stood = standingOf(plan, 620)
   const rolling = { from: { early: 600, middle: 900, late: 1300 }, until: { early: 2400, middle: 3000, late: 4000 } }
   const view = (nowS: number, shaped: InstanceType<typeof ShapeBalls>['$props']['shaped'] = null) =>
-    mount(ShapeBalls, { global, props: { mass: stood.mass, colour: '#c9a26a', shaped, rolling, since: 0, now: nowS * 1000 } })
+    mount(ShapeBalls, {
+      global,
+      props: { mass: stood.mass, colour: '#c9a26a', shaped, rolling, since: 0, now: nowS * 1000 },
+    })
 
   it('count, weigh and measure one another', async () => {
     const one = view(0)
@@ -125,7 +132,15 @@ describe('balls', () => {
 describe('bowls', () => {
   const cups = FIRST_KITCHEN.measures.filter(one => one.kind === 'cup')
   it('are filled and turned out, the last one with what is left', async () => {
-    const one = mount(ShapeBowls, { global, props: { mass, cups: [...cups, { ...cups[0]!, id: 'small', name: 'Small bowl', volumeMl: 90 }], colour: '#d9b37a', shaped: null } })
+    const one = mount(ShapeBowls, {
+      global,
+      props: {
+        mass,
+        cups: [...cups, { ...cups[0]!, id: 'small', name: 'Small bowl', volumeMl: 90 }],
+        colour: '#d9b37a',
+        shaped: null,
+      },
+    })
     const full = Number(one.find('.count strong').text())
     expect(full).toBe(Math.floor(mass.massG / mass.density / cups[0]!.volumeMl + 1e-9))
     await one.find('select').setValue('small')

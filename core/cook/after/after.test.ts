@@ -29,7 +29,10 @@ describe('how a batch stands', () => {
   it('keeps milk and produce cold, and dry balls long', () => {
     const carrot = standingOf(starterPlan('winter-market-carrot'), finishedOf('winter-market-carrot'))
     expect(carrot.keeping.standsH).toBe(2)
-    expect(standingOf({ ...starterPlan('winter-market-carrot'), airC: 34 }, finishedOf('winter-market-carrot')).keeping.standsH).toBe(1)
+    expect(
+      standingOf({ ...starterPlan('winter-market-carrot'), airC: 34 }, finishedOf('winter-market-carrot')).keeping
+        .standsH,
+    ).toBe(1)
     expect(carrot.keeping.reasons).toContain('milk')
     const balls = standingOf(starterPlan('marble-gram-balls'), finishedOf('marble-gram-balls'))
     expect(balls.keeping.days.room[0]).toBeGreaterThan(3)
@@ -40,7 +43,12 @@ describe('how a batch stands', () => {
   it('counts what was given out, and what was put away where', () => {
     const plan = starterPlan('winter-market-carrot')
     const before = standingOf(plan, 900)
-    const after = standingOf(plan, 900, [[1000, 'given.out', { massG: 120, to: 'set-apart' }], [1100, 'given.out', { massG: 300, to: 'eaten' }], [1200, 'put.away', { place: 'cold' }], [1300, 'given.out', { massG: -4, to: 'eaten' }]])
+    const after = standingOf(plan, 900, [
+      [1000, 'given.out', { massG: 120, to: 'set-apart' }],
+      [1100, 'given.out', { massG: 300, to: 'eaten' }],
+      [1200, 'put.away', { place: 'cold' }],
+      [1300, 'given.out', { massG: -4, to: 'eaten' }],
+    ])
     expect(after.leftG).toBeCloseTo(before.leftG - 420)
     expect(after).toMatchObject({ place: 'cold', gone: false })
     expect(after.eatBy[0]).toBeGreaterThan(before.eatBy[0])
@@ -50,10 +58,15 @@ describe('how a batch stands', () => {
   it('counts all its hours outside the cold, and throws out what stood too long, whenever it was put away', () => {
     const plan = starterPlan('winter-market-carrot')
     const HOUR_S = 3600
-    const put = (hours: number, place: string, more = {}): [number, string, Record<string, unknown>] => [hours * HOUR_S, 'put.away', { place, ...more }]
+    const put = (hours: number, place: string, more = {}): [number, string, Record<string, unknown>] => [
+      hours * HOUR_S,
+      'put.away',
+      { place, ...more },
+    ]
     const offS = (standingOf(plan, 900).madeAt - plan.plannedAt) / 1000
     const off = offS / HOUR_S
-    const at = (...marks: [number, string, Record<string, unknown>][]): ReturnType<typeof standingOf> => standingOf(plan, 900, marks)
+    const at = (...marks: [number, string, Record<string, unknown>][]): ReturnType<typeof standingOf> =>
+      standingOf(plan, 900, marks)
     const hoursTo = (ms: number | null): number => (ms! - plan.plannedAt) / 3_600_000
     expect(hoursTo(at().coldBy)).toBeCloseTo(off + 2, 3)
     expect(at(put(off + 1.5, 'cold')).coldBy).toBeNull()
@@ -75,7 +88,9 @@ describe('how a batch stands', () => {
     const one = standingOf(plan, finishedOf('diamond-cashew'), [[400, 'shaped', { way: 'tray', tray, cut }]])
     expect(one.setting!.cut).not.toBeNull()
     expect(one.readyAt).toBeGreaterThan(one.madeAt)
-    const thick = standingOf(plan, finishedOf('diamond-cashew'), [[400, 'shaped', { way: 'tray', tray: { ...tray, widthMm: 90, lengthMm: 140, depthMm: 80 }, cut }]])
+    const thick = standingOf(plan, finishedOf('diamond-cashew'), [
+      [400, 'shaped', { way: 'tray', tray: { ...tray, widthMm: 90, lengthMm: 140, depthMm: 80 }, cut }],
+    ])
     expect(thick.setting!.cut!.middle).toBeGreaterThan(one.setting!.cut!.middle)
     expect(standingOf(plan, 600, [[400, 'shaped', { way: 'balls', eachG: 30 }]]).setting).toBeNull()
   })
@@ -83,8 +98,12 @@ describe('how a batch stands', () => {
   it('passes over what cannot be used, and keeps the newest liking', () => {
     const plan = starterPlan('winter-market-carrot')
     const cook = cookThrough(plan, [
-      [900, 'liked', { sweetness: 'more' }], [950, 'liked', { sweetness: 'right', softness: 'less' }], [960, 'liked', { sweetness: 'tasty' }],
-      [970, 'shaped', { way: 'tray', tray: { shape: 'star' } }], [980, 'dish.changed', { dish: 'x', version: 2, fault: 'runny', cause: 'too-wet' }], [990, 'put.away', { place: 'moon' }],
+      [900, 'liked', { sweetness: 'more' }],
+      [950, 'liked', { sweetness: 'right', softness: 'less' }],
+      [960, 'liked', { sweetness: 'tasty' }],
+      [970, 'shaped', { way: 'tray', tray: { shape: 'star' } }],
+      [980, 'dish.changed', { dish: 'x', version: 2, fault: 'runny', cause: 'too-wet' }],
+      [990, 'put.away', { place: 'moon' }],
     ])
     expect(cook.after.liked).toEqual({ sweetness: 'right', softness: 'less' })
     expect(cook.after).toMatchObject({ shaped: null, places: [], changed: [{ what: { version: 2 } }] })
@@ -124,7 +143,8 @@ describe('bringing a portion back', () => {
   })
 
   it('warms what perishes through to 75 °C, however it is eaten', () => {
-    const of = (served: 'hot' | 'warm', standsH: number | null) => bringBack(contents, 200, served, true, 20, 26, 300, standsH).warmed!
+    const of = (served: 'hot' | 'warm', standsH: number | null) =>
+      bringBack(contents, 200, served, true, 20, 26, 300, standsH).warmed!
     expect([of('hot', 2).toC, of('warm', 2).toC, of('hot', null).toC, of('warm', null).toC]).toEqual([75, 75, 65, 48])
     expect(of('warm', 2).seconds).toBeGreaterThan(of('warm', null).seconds)
   })
@@ -144,7 +164,9 @@ describe('a label', () => {
 
   it('names what went in by falling weight, and its allergens once', () => {
     const label = labelled([])
-    const weights = label.ingredients.map(id => plan.amounts.filter(one => one.ingredient === id).reduce((sum, one) => sum + one.massG, 0))
+    const weights = label.ingredients.map(id =>
+      plan.amounts.filter(one => one.ingredient === id).reduce((sum, one) => sum + one.massG, 0),
+    )
     expect(weights).toEqual([...weights].sort((p, q) => q - p))
     expect(label.ingredients[0]).toBe('carrot-red')
     expect(label.allergens).toContain('milk')
@@ -156,7 +178,10 @@ describe('a label', () => {
   it('counts what was added on the way and not what was forgotten, and says what is left', () => {
     const sugar = plan.amounts.find(one => one.ingredient === 'sugar')!
     const added = { ingredient: 'cashew-halves', massG: 4000, composition: rowOf('cashew-halves').composition }
-    const cooked: AfterMarks = [[1, 'forgotten', { ingredient: sugar.id }], [2, 'repaired', { fault: 'runny', way: 'add-nuts', adds: [added] }]]
+    const cooked: AfterMarks = [
+      [1, 'forgotten', { ingredient: sugar.id }],
+      [2, 'repaired', { fault: 'runny', way: 'add-nuts', adds: [added] }],
+    ]
     const label = labelled([...cooked, [1000, 'given.out', { massG: 300, to: 'eaten' }]])
     expect(label.ingredients).not.toContain('sugar')
     expect(label.ingredients[0]).toBe('cashew-halves')

@@ -37,16 +37,28 @@ describe('the stones of an arch', () => {
 
 describe('the summary of a batch', () => {
   const story = [
-    marked(1, 0, 'cook.started'), marked(2, 330, 'stage.began', { stage: 'roast' }), marked(3, 560, 'sign.seen', { sign: 'aroma' }),
-    marked(4, 720, 'stage.began', { stage: 'pour' }), marked(5, 780, 'stage.began', { stage: 'take-up' }),
-    marked(6, 930, 'stage.began', { stage: 'enrich' }), marked(7, 1200, 'stage.began', { stage: 'rest' }),
-    marked(8, 1210, 'weighed', { vessel: 'pan', grossG: 1490 + 1688 }), marked(9, 1500, 'cook.finished'),
+    marked(1, 0, 'cook.started'),
+    marked(2, 330, 'stage.began', { stage: 'roast' }),
+    marked(3, 560, 'sign.seen', { sign: 'aroma' }),
+    marked(4, 720, 'stage.began', { stage: 'pour' }),
+    marked(5, 780, 'stage.began', { stage: 'take-up' }),
+    marked(6, 930, 'stage.began', { stage: 'enrich' }),
+    marked(7, 1200, 'stage.began', { stage: 'rest' }),
+    marked(8, 1210, 'weighed', { vessel: 'pan', grossG: 1490 + 1688 }),
+    marked(9, 1500, 'cook.finished'),
     marked(10, 1520, 'outcome', { faults: ['gluey'], line: 'roast longer' }),
   ]
 
   it('keeps what happened beside what was planned', () => {
     const summary = settleCook(plan, story).summary
-    expect(summary).toMatchObject({ keystoneS: 720, endS: 1200, weighed: true, finishedG: 1688, faults: ['gluey'], line: 'roast longer' })
+    expect(summary).toMatchObject({
+      keystoneS: 720,
+      endS: 1200,
+      weighed: true,
+      finishedG: 1688,
+      faults: ['gluey'],
+      line: 'roast longer',
+    })
     expect(summary.plannedKeystoneS).toBeCloseTo(plan.forecast.stages[2]!.middle)
     expect(summary.stones.at(-1)!.toS).toBe(1200)
     expect(summary.moments.map(moment => moment.kind)).toContain('stage.began')
@@ -71,10 +83,19 @@ describe('the moments of a batch', () => {
     const value = fc.oneof(fc.jsonValue(), fc.constant({ toString: '' }))
     const payloads = fc.dictionary(fc.constantFrom('stage', 'sign', 'step', 'mark', 'grossG', 'vessel', 'text'), value)
     fc.assert(fc.property(fc.array(fc.tuple(kinds, payloads), { maxLength: 8 }), (list) => {
-      const cook = replay(plan, [marked(1, 0, 'cook.started'), ...list.map(([kind, payload], i) => marked(i + 2, i * 10, kind, payload))])
+      const cook = replay(plan, [
+        marked(1, 0, 'cook.started'),
+        ...list.map(([kind, payload], i) => marked(i + 2, i * 10, kind, payload)),
+      ])
       for (const moment of momentsOf(plan, cook)) expect(typeof moment.what).toBe('string')
     }), { numRuns: 200, examples: [[[['note', { stage: { toString: '' }, text: 'all well' }]]]] })
-    const [note] = momentsOf(plan, replay(plan, [marked(1, 0, 'cook.started'), marked(2, 10, 'note', { stage: { toString: '' }, text: 'all well' })])).filter(one => one.kind === 'note')
+    const [note] = momentsOf(
+      plan,
+      replay(plan, [
+        marked(1, 0, 'cook.started'),
+        marked(2, 10, 'note', { stage: { toString: '' }, text: 'all well' }),
+      ]),
+    ).filter(one => one.kind === 'note')
     expect(note?.what).toBe('all well')
   })
 })

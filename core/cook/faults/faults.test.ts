@@ -18,15 +18,30 @@ import { findCauses } from './findCauses'
 const plan = { ...examplePlan(), forecast: forecastCook(examplePlan(), [], 0, 80) }
 const at = (k: number): number => plan.forecast.stages[k]!.middle
 /** A batch whose stages took so many times what was forecast, with whatever else was marked. */
-function batch(times: { roast?: number, after?: number, weight?: number } = {}, more: Parameters<typeof marked>[] = []): BatchRecord {
+function batch(
+  times: { roast?: number; after?: number; weight?: number } = {},
+  more: Parameters<typeof marked>[] = [],
+): BatchRecord {
   const roastS = at(1)
   const pourS = roastS + (at(2) - roastS) * (times.roast ?? 1)
   const endS = pourS + (at(5) - at(2)) * (times.after ?? 1)
   const story = [
-    marked(1, 0, 'cook.started'), marked(2, roastS, 'stage.began', { stage: 'roast' }), marked(3, pourS, 'stage.began', { stage: 'pour' }), marked(4, pourS + 55, 'stage.began', { stage: 'take-up' }),
-    marked(5, pourS + (endS - pourS) * 0.5, 'stage.began', { stage: 'enrich' }), marked(6, endS, 'stage.began', { stage: 'rest' }),
-    ...(times.weight === undefined ? [] : [marked(7, endS + 5, 'weighed', { vessel: 'pan', grossG: plan.forecast.finishedG.middle * times.weight + plan.vessels.pan!.vessel.massG })]),
-    marked(8, endS + 300, 'cook.finished'), ...more.map(one => marked(...one)),
+    marked(1, 0, 'cook.started'),
+    marked(2, roastS, 'stage.began', { stage: 'roast' }),
+    marked(3, pourS, 'stage.began', { stage: 'pour' }),
+    marked(4, pourS + 55, 'stage.began', { stage: 'take-up' }),
+    marked(5, pourS + (endS - pourS) * 0.5, 'stage.began', { stage: 'enrich' }),
+    marked(6, endS, 'stage.began', { stage: 'rest' }),
+    ...(times.weight === undefined
+      ? []
+      : [
+          marked(7, endS + 5, 'weighed', {
+            vessel: 'pan',
+            grossG: plan.forecast.finishedG.middle * times.weight + plan.vessels.pan!.vessel.massG,
+          }),
+        ]),
+    marked(8, endS + 300, 'cook.finished'),
+    ...more.map(one => marked(...one)),
   ]
   return { plan, cook: replay(plan, story), summary: settleCook(plan, story).summary }
 }
@@ -39,10 +54,18 @@ describe('the causes of a fault', () => {
       if (ranked.length > 0) expect(ranked.reduce((sum, one) => sum + one.share, 0), fault).toBeCloseTo(1, 9)
       expect(ranked.map(one => one.share)).toEqual([...ranked.map(one => one.share)].sort((p, q) => q - p))
     }
-    for (const fault of FAULT_IDS) expect(Object.values(FAULTS[fault].causes).reduce((sum, one) => sum + one, 0), fault).toBeCloseTo(1, 9)
+    for (const fault of FAULT_IDS)
+      expect(
+        Object.values(FAULTS[fault].causes).reduce((sum, one) => sum + one, 0),
+        fault,
+      ).toBeCloseTo(1, 9)
     expect(FAULT_CAUSES.filter(cause => !FAULT_IDS.some(fault => cause in FAULTS[fault].causes))).toEqual([])
     // What is named of a finished sweet has a cause that a finished batch can tell.
-    for (const fault of END_FAULTS) expect(FAULT_CAUSES.some(cause => cause in FAULTS[fault].causes && CAUSES[cause].features !== null), fault).toBe(true)
+    for (const fault of END_FAULTS)
+      expect(
+        FAULT_CAUSES.some(cause => cause in FAULTS[fault].causes && CAUSES[cause].features !== null),
+        fault,
+      ).toBe(true)
   })
 
   it('follow the record: short after the turn and heavy is off too soon, heavy in its time is too wet', () => {
@@ -63,7 +86,8 @@ describe('the causes of a fault', () => {
   it('are weighed against the house: what its good batches do as well is no cause', () => {
     const light = batch({ weight: 0.93 })
     const house = Array.from({ length: 4 }, () => batch({ weight: 0.93 }))
-    const share = (good: readonly BatchRecord[]): number => findCauses(light, 'dry', good).find(one => one.cause === 'too-dry')!.share
+    const share = (good: readonly BatchRecord[]): number =>
+      findCauses(light, 'dry', good).find(one => one.cause === 'too-dry')!.share
     const [alone, inHouse] = [findCauses(light, 'dry')[0]!, findCauses(light, 'dry', house)[0]!]
     expect(inHouse.for.length + inHouse.against.length).toBeGreaterThan(0)
     expect(share(house)).not.toBe(share([]))
@@ -84,11 +108,20 @@ describe('the causes of a fault', () => {
       const [fire, end] = [faultsAtFire(dish), faultsAtEnd(dish)]
       const onlyThere = end.filter(fault => !(fire as readonly string[]).includes(fault))
       expect(onlyThere, dish.id).toEqual(dish.choices.sugar === 'syrup' ? ['grainy'] : [])
-      expect(fire.filter(fault => FAULTS[fault].atEnd === true && !(end as readonly string[]).includes(fault)), dish.id).toEqual([])
+      expect(
+        fire.filter(fault => FAULTS[fault].atEnd === true && !(end as readonly string[]).includes(fault)),
+        dish.id,
+      ).toEqual([])
       expect(end.includes('runny'), dish.id).toBe(dish.choices.form === 'soft')
     }
     const hard = STARTER_DISHES.filter(dish => faultsAtFire(dish).includes('hard-grain')).map(dish => dish.family)
-    expect(new Set(hard)).toEqual(new Set(['semolina', 'broken-wheat', 'vermicelli', 'lentil'].filter(family => STARTER_DISHES.some(dish => dish.family === family))))
+    expect(new Set(hard)).toEqual(
+      new Set(
+        ['semolina', 'broken-wheat', 'vermicelli', 'lentil'].filter(family =>
+          STARTER_DISHES.some(dish => dish.family === family),
+        ),
+      ),
+    )
   })
 })
 
@@ -102,8 +135,12 @@ describe('what to change', () => {
       const next = edit ? editedDish(dish, edit, rowOf, 'why') : null
       if (!next) return
       expect(next.version).toBe(dish.version + 1)
-      expect(JSON.stringify({ ...next, version: 0, note: '' })).not.toBe(JSON.stringify({ ...dish, version: 0, note: '' }))
-      expect(troublesOf(next).filter(one => !troublesOf(dish).some(known => JSON.stringify(known) === JSON.stringify(one)))).toEqual([])
+      expect(JSON.stringify({ ...next, version: 0, note: '' })).not.toBe(
+        JSON.stringify({ ...dish, version: 0, note: '' }),
+      )
+      expect(
+        troublesOf(next).filter(one => !troublesOf(dish).some(known => JSON.stringify(known) === JSON.stringify(one))),
+      ).toEqual([])
     }), { numRuns: 80 })
   })
 
@@ -124,7 +161,13 @@ describe('what to change', () => {
   it('is asked whether it worked', () => {
     const change = { dish: 'd', version: 2, fault: 'runny', cause: 'too-wet' }
     const of = (startedAt: number, version: number, faults: string[]) => ({ dishId: 'd', startedAt, version, faults })
-    const batches = [of(1, 1, ['runny']), of(20, 2, []), of(30, 3, ['runny']), of(40, 1, ['runny']), { ...of(50, 2, ['runny']), dishId: 'other' }]
+    const batches = [
+      of(1, 1, ['runny']),
+      of(20, 2, []),
+      of(30, 3, ['runny']),
+      of(40, 1, ['runny']),
+      { ...of(50, 2, ['runny']), dishId: 'other' },
+    ]
     expect(changeWorked([{ change, at: 10 }], batches)).toEqual([{ change, at: 10, since: 2, again: 1 }])
   })
 })

@@ -12,14 +12,19 @@ import { syrupNow } from './syrupNow'
 const plan = examplePlan()
 const roast = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' })]
 const lit = [...roast, marked(3, 260, 'vessel.lit', { vessel: 'pot' })]
-const at = (marks: readonly Observation[], nowS: number, of: CookPlan = plan) => besideNow(of, replay(of, marks), forecastCook(of, marks, nowS, 80), nowS)
+const at = (marks: readonly Observation[], nowS: number, of: CookPlan = plan) =>
+  besideNow(of, replay(of, marks), forecastCook(of, marks, nowS, 80), nowS)
 
 describe('a vessel beside the pan', () => {
   it('is lit later, then now, and is late when the pan cannot wait', () => {
     expect(at([], 0)[0]).toMatchObject({ status: 'later', late: false })
     expect(at(roast, 700)[0]).toMatchObject({ status: 'light-now' })
     expect(at(roast, 700)[0]!.lightInS!).toBeLessThan(0)
-    const brown = [...roast, marked(3, 500, 'sign.seen', { sign: 'aroma' }), marked(4, 640, 'looks.like', { step: 'pale' })]
+    const brown = [
+      ...roast,
+      marked(3, 500, 'sign.seen', { sign: 'aroma' }),
+      marked(4, 640, 'looks.like', { step: 'pale' }),
+    ]
     expect(at(brown, 650)[0]!.late).toBe(true)
   })
 
@@ -38,7 +43,8 @@ describe('a vessel beside the pan', () => {
 
 describe('a syrup', () => {
   const cashew = starterPlan('diamond-cashew')
-  const now = (marks: readonly Observation[], of: CookPlan = cashew) => syrupNow(of, replay(of, marks), forecastCook(of, marks, 300, 60))!
+  const now = (marks: readonly Observation[], of: CookPlan = cashew) =>
+    syrupNow(of, replay(of, marks), forecastCook(of, marks, 300, 60))!
   const started = [marked(1, 0, 'cook.started')]
 
   it('is told by temperature, weight and time, and by what it sets to', () => {

@@ -8,51 +8,77 @@ import { lateOf } from './lateOf'
 import type { Observation } from '../../record/marks/observation'
 import { replay } from '../../record/replay/replay'
 
-const ONE_OF_EACH = ['first-offering-semolina', 'window-pane-wheat', 'marble-gram-balls', 'one-thread-gram', 'ember-sweet-potato', 'diamond-cashew']
+const ONE_OF_EACH = [
+  'first-offering-semolina',
+  'window-pane-wheat',
+  'marble-gram-balls',
+  'one-thread-gram',
+  'ember-sweet-potato',
+  'diamond-cashew',
+]
 const MEMBERS = 12
 /** How far it is looked from one look to the next, as a factor. */
 const FURTHER = 1.7
 
 /** A cook that goes on from stage to stage at the middle of its windows, to the start of one of them. */
-function storyTo(id: string, stage: number): { readonly plan: ReturnType<typeof starterPlan>, readonly story: Observation[], readonly began: number } {
+function storyTo(
+  id: string,
+  stage: number,
+): { readonly plan: ReturnType<typeof starterPlan>; readonly story: Observation[]; readonly began: number } {
   const plan = starterPlan(id)
   const line = mainLine(plan.dish)
   const first = forecastCook(plan, [], 0, MEMBERS)
   const starts = first.stages.map(window => Math.round(window.middle))
-  const story = line.slice(0, stage + 1).map((one, k) => (k === 0 ? marked(1, 0, 'cook.started') : marked(k + 1, starts[k]!, 'stage.began', { stage: one.id })))
+  const story = line
+    .slice(0, stage + 1)
+    .map((one, k) =>
+      k === 0 ? marked(1, 0, 'cook.started') : marked(k + 1, starts[k]!, 'stage.began', { stage: one.id }),
+    )
   return { plan, story, began: stage === 0 ? 0 : starts[stage]! }
 }
 
 describe.each(ONE_OF_EACH)('a cook of %s', (id) => {
   const line = mainLine(starterPlan(id).dish)
-  it.each(line.map((stage, k) => [stage.id, k] as const).filter(([name]) => name !== 'rest'))('is told at once that %s is late, more urgently with time, and what can still be done', (_, k) => {
-    const { plan, story, began } = storyTo(id, k)
-    const at = (nowS: number) => {
-      const forecast = forecastCook(plan, story, nowS, MEMBERS)
-      const cook = replay(plan, story)
-      return { late: lateOf(plan, cook, forecast, nowS).find(one => one.stage === line[k]!.id) ?? null, cue: cueOf(plan, cook, forecast, nowS), forecast }
-    }
-    const first = at(began + 1)
-    expect(first.late).toBeNull()
-    const stage = line[k]!
-    let levels: number[] = []
-    for (let nowS = began + 30, step = 30; nowS < began + 6 * 3600 && levels.at(-1) !== 3; nowS += step, step *= FURTHER) {
-      const { late, cue } = at(nowS)
-      if (!late) {
-        expect(levels, `${nowS}`).toEqual([])
-        continue
+  it.each(line.map((stage, k) => [stage.id, k] as const).filter(([name]) => name !== 'rest'))(
+    'is told at once that %s is late, more urgently with time, and what can still be done',
+    (_, k) => {
+      const { plan, story, began } = storyTo(id, k)
+      const at = (nowS: number) => {
+        const forecast = forecastCook(plan, story, nowS, MEMBERS)
+        const cook = replay(plan, story)
+        return {
+          late: lateOf(plan, cook, forecast, nowS).find(one => one.stage === line[k]!.id) ?? null,
+          cue: cueOf(plan, cook, forecast, nowS),
+          forecast,
+        }
       }
-      // It is past its window as that now stands, and not before.
-      if (late.window) expect(nowS).toBeGreaterThan(late.window.late)
-      levels = [...levels, late.level]
-      expect(cue.code === 'late' || cue.code === 'asked' || late.level === 1, `${cue.code} at ${nowS}`).toBe(true)
-      expect(lateCueText(late, stage).length).toBeLessThan(34)
-      expect(lateText(late)).toMatch(/past its window|over its time/)
-      expect(lateWayText(stage).length).toBeGreaterThan(20)
-    }
-    expect(levels.at(-1), `${levels}`).toBe(3)
-    expect(levels).toEqual([...levels].sort((p, q) => p - q))
-  }, 180_000)
+      const first = at(began + 1)
+      expect(first.late).toBeNull()
+      const stage = line[k]!
+      let levels: number[] = []
+      for (
+        let nowS = began + 30, step = 30;
+        nowS < began + 6 * 3600 && levels.at(-1) !== 3;
+        nowS += step, step *= FURTHER
+      ) {
+        const { late, cue } = at(nowS)
+        if (!late) {
+          expect(levels, `${nowS}`).toEqual([])
+          continue
+        }
+        // It is past its window as that now stands, and not before.
+        if (late.window) expect(nowS).toBeGreaterThan(late.window.late)
+        levels = [...levels, late.level]
+        expect(cue.code === 'late' || cue.code === 'asked' || late.level === 1, `${cue.code} at ${nowS}`).toBe(true)
+        expect(lateCueText(late, stage).length).toBeLessThan(34)
+        expect(lateText(late)).toMatch(/past its window|over its time/)
+        expect(lateWayText(stage).length).toBeGreaterThan(20)
+      }
+      expect(levels.at(-1), `${levels}`).toBe(3)
+      expect(levels).toEqual([...levels].sort((p, q) => p - q))
+    },
+    180_000,
+  )
 })
 
 describe('what is late', () => {
@@ -69,7 +95,11 @@ describe('what is late', () => {
   it('is the pot itself while the roast has time', () => {
     const pot = plan.dish.stages.find(stage => stage.meets)!
     const { sides } = forecastCook(plan, story, 300, 60)
-    expect(cueAt(sides[0]!.lightS! + 60)).toMatchObject({ code: 'light-other', vessel: pot.vessel, late: { stage: pot.id } })
+    expect(cueAt(sides[0]!.lightS! + 60)).toMatchObject({
+      code: 'light-other',
+      vessel: pot.vessel,
+      late: { stage: pot.id },
+    })
   })
 
   it('is a colour that was seen and not acted upon', () => {

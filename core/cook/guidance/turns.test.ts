@@ -14,7 +14,9 @@ const smelled = [...begun, marked(2, 300, 'sign.seen', { sign: 'aroma' })]
 
 describe('the turns of a planned flame', () => {
   it('slow the roast in the forecast, and leave a roast without them as it is', () => {
-    expect(forecastCook(plan, [], 0, 100).stages[2]!.middle).toBeGreaterThan(1.1 * forecastCook(bare, [], 0, 100).stages[2]!.middle)
+    expect(forecastCook(plan, [], 0, 100).stages[2]!.middle).toBeGreaterThan(
+      1.1 * forecastCook(bare, [], 0, 100).stages[2]!.middle,
+    )
     expect(forecastCook({ ...plan, turns: [] }, [], 0, 100)).toEqual(forecastCook(bare, [], 0, 100))
   })
 
@@ -27,13 +29,20 @@ describe('the turns of a planned flame', () => {
     expect(dueTurn(plan, replay(plan, begun))).toBeNull()
     expect(dueTurn(plan, replay(plan, smelled))).toEqual({ cue: 'aroma', mark: 'm1' })
     expect(cueOf(plan, replay(plan, smelled), null, 305)).toMatchObject({ code: 'turn-down', mark: 'm1' })
-    expect(actionsOf(plan, replay(plan, smelled), null, 305)[0]).toMatchObject({ code: 'turn.m1', marks: { kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm1' } } })
+    expect(actionsOf(plan, replay(plan, smelled), null, 305)[0]).toMatchObject({
+      code: 'turn.m1',
+      marks: { kind: 'flame.changed', payload: { vessel: 'pan', mark: 'm1' } },
+    })
     const taken = [...smelled, marked(3, 306, 'flame.changed', { vessel: 'pan', mark: 'm1' })]
     expect(dueTurn(plan, replay(plan, taken))).toBeNull()
   })
 
   it('count as taken where the flame was turned down by hand before', () => {
-    const early = [...begun, marked(4, 200, 'flame.changed', { vessel: 'pan', mark: 'm1' }), marked(5, 330, 'sign.seen', { sign: 'aroma' })]
+    const early = [
+      ...begun,
+      marked(4, 200, 'flame.changed', { vessel: 'pan', mark: 'm1' }),
+      marked(5, 330, 'sign.seen', { sign: 'aroma' }),
+    ]
     expect(dueTurn(plan, replay(plan, early))).toBeNull()
   })
 })

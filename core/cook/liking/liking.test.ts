@@ -2,7 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { sweetnessLiked, type Tasted } from './sweetnessLiked'
 
-const one = (sweetness: number, liking: Tasted['liking']): Tasted => ({ batch: `b${sweetness}`, at: 0, sweetness, liking })
+const one = (sweetness: number, liking: Tasted['liking']): Tasted => ({
+  batch: `b${sweetness}`,
+  at: 0,
+  sweetness,
+  liking,
+})
 
 describe('how sweet a house likes it', () => {
   it('is not known before anybody has tasted', () => {

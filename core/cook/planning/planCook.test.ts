@@ -11,11 +11,21 @@ const [front] = FIRST_KITCHEN.fires
 
 describe('the plan of a cook', () => {
   it('has every amount in proportion to the base, to a hundredth of a gram', () => {
-    fc.assert(fc.property(fc.double({ min: 5, max: 20_000, noNaN: true }), fc.constantFrom(...STARTER_DISHES), (baseG, card) => {
-      const dish = starter(card.id)
-      const plan = starterPlan(card.id, { baseG })
-      for (const one of dish.ingredients) expect(Math.abs(plan.amounts.find(known => known.id === one.id)!.massG - one.perBase * baseG)).toBeLessThanOrEqual(0.00501)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 20_000, noNaN: true }),
+        fc.constantFrom(...STARTER_DISHES),
+        (baseG, card) => {
+          const dish = starter(card.id)
+          const plan = starterPlan(card.id, { baseG })
+          for (const one of dish.ingredients)
+            expect(
+              Math.abs(plan.amounts.find(known => known.id === one.id)!.massG - one.perBase * baseG),
+            ).toBeLessThanOrEqual(0.00501)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('has a mark of its fire for every stage at the fire, of every starter dish', () => {
@@ -24,7 +34,9 @@ describe('the plan of a cook', () => {
       const onFire = new Set(['pan', 'pressure-pan'])
       const plan = examplePlan({
         dish, pans: Object.fromEntries(dish.vessels.map(one => [one.id, one.id === 'pan' ? pan! : pot!])),
-        fires: Object.fromEntries(dish.vessels.map(one => [one.id, onFire.has(one.id) ? front! : FIRST_KITCHEN.fires[1]!])),
+        fires: Object.fromEntries(
+          dish.vessels.map(one => [one.id, onFire.has(one.id) ? front! : FIRST_KITCHEN.fires[1]!]),
+        ),
       })
       for (const stage of mainLine(dish)) {
         if (stage.flame === 'off') continue
@@ -48,7 +60,10 @@ describe('the plan of a cook', () => {
   })
 
   it('rests on the batches of its own fires alone', () => {
-    const evidence = [{ name: `fire.${front!.id}`, of: 'mainFire', value: 0.2, variance: 0.01, batch: 'b1' }, { name: 'fire.elsewhere', of: 'mainFire', value: -1, variance: 0.01, batch: 'b2' }]
+    const evidence = [
+      { name: `fire.${front!.id}`, of: 'mainFire', value: 0.2, variance: 0.01, batch: 'b1' },
+      { name: 'fire.elsewhere', of: 'mainFire', value: -1, variance: 0.01, batch: 'b2' },
+    ]
     const entry = examplePlan({ evidence }).belief.entries.find(one => one.name === 'mainFire')!
     expect(entry.restsOn).toEqual(['b1'])
     expect(entry.median).toBeGreaterThan(1)
@@ -59,14 +74,25 @@ describe('the plan of a cook', () => {
     const before = JSON.stringify(dish)
     const [stage, usual] = Object.entries(dish.usual.minutes).find(([, minutes]) => minutes > 1)!
     const name = `minutes.${dish.id}.${stage}`
-    const evidence = [1, 2, 3].map(i => ({ name, of: 'minutes', value: Math.log(usual * 2), variance: 0.01, batch: `b${i}` }))
+    const evidence = [1, 2, 3].map(i => ({
+      name,
+      of: 'minutes',
+      value: Math.log(usual * 2),
+      variance: 0.01,
+      batch: `b${i}`,
+    }))
     const plan = examplePlan({ dish, evidence })
     expect(plan.dish.usual.minutes[stage]!).toBeGreaterThan(usual * 1.2)
     expect(plan.dish.usual.minutes[stage]!).toBeLessThan(usual * 2)
     expect(JSON.stringify(dish)).toBe(before)
   })
 
-  it.each([['no base', 0], ['a pinch of base', 4.9], ['a truck of base', 20_001], ['a base that is no number', Number.NaN]])('is refused with %s', (_, baseG) => {
+  it.each([
+    ['no base', 0],
+    ['a pinch of base', 4.9],
+    ['a truck of base', 20_001],
+    ['a base that is no number', Number.NaN],
+  ])('is refused with %s', (_, baseG) => {
     expect(() => examplePlan({ baseG })).toThrow(CoreError)
   })
 

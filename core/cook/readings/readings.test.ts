@@ -9,11 +9,20 @@ import { settleWeight } from './settleWeight'
 
 const expected: Expected = { tareG: 1300, contentG: { early: 900, late: 1100 }, tempC: { early: 90, late: 101 } }
 /** A scale read four times a second: stretches of a weight, in order. */
-function scale(stretches: readonly (readonly [value: number, seconds: number])[], unit?: ReadingUnit, noise = 1): RawReading[] {
+function scale(
+  stretches: readonly (readonly [value: number, seconds: number])[],
+  unit?: ReadingUnit,
+  noise = 1,
+): RawReading[] {
   const uniform = seededRandom(4)
   const readings: RawReading[] = []
   for (const [value, seconds] of stretches) {
-    for (let k = 0; k < seconds * 4; k++) readings.push({ atMs: readings.length * 250, value: value + noise * (uniform() - 0.5), ...(unit ? { unit } : {}) })
+    for (let k = 0; k < seconds * 4; k++)
+      readings.push({
+        atMs: readings.length * 250,
+        value: value + noise * (uniform() - 0.5),
+        ...(unit ? { unit } : {}),
+      })
   }
   return readings
 }
@@ -39,7 +48,19 @@ describe('a scale', () => {
     expect(gross(scale([[46, 3], [2356, 3]], 'g'))).toEqual(['offset-taken-off', 2310])
     expect(gross(scale([[0, 2], [1010, 3]], 'g'))).toEqual(['pan-was-tared', 2310])
     const light: Expected = { ...expected, contentG: { early: 300, late: 380 } }
-    expect(settleWeight(scale([[-1300, 2], [0, 1], [340, 3]], 'g'), light)).toMatchObject({ how: 'pan-was-tared', grossG: expect.closeTo(1640, 0) as number })
+    expect(
+      settleWeight(
+        scale(
+          [
+            [-1300, 2],
+            [0, 1],
+            [340, 3],
+          ],
+          'g',
+        ),
+        light,
+      ),
+    ).toMatchObject({ how: 'pan-was-tared', grossG: expect.closeTo(1640, 0) as number })
   })
 
   it('is left to a person where it fits nothing', () => {
@@ -49,28 +70,62 @@ describe('a scale', () => {
   it('is never read wrongly by a lost reading, and never breaks', () => {
     const lossy = scale([[0, 2], [2310, 4]], 'g').map((one, i) => (i % 3 === 0 ? { ...one, value: null } : one))
     expect(gross(lossy)).toEqual(['as-read', 2310])
-    fc.assert(fc.property(fc.array(fc.record({ atMs: fc.integer({ min: 0, max: 1e6 }), value: fc.oneof(fc.double(), fc.constant(null)) }), { maxLength: 40 }), (readings) => {
-      const settled = settleWeight([...readings].sort((p, q) => p.atMs - q.atMs), expected)
-      expect(settled === null || Number.isFinite(settled.kind === 'weight' ? settled.grossG : settled.kind === 'unsure' ? settled.readG : Number.NaN)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({ atMs: fc.integer({ min: 0, max: 1e6 }), value: fc.oneof(fc.double(), fc.constant(null)) }),
+          { maxLength: 40 },
+        ),
+        readings => {
+          const settled = settleWeight(
+            [...readings].sort((p, q) => p.atMs - q.atMs),
+            expected,
+          )
+          expect(
+            settled === null
+              || Number.isFinite(
+                settled.kind === 'weight' ? settled.grossG : settled.kind === 'unsure' ? settled.readG : Number.NaN,
+              ),
+          ).toBe(true)
+        },
+      ),
+    )
   })
 
   it('reads what it was given for any weight of the expected span', () => {
-    fc.assert(fc.property(fc.double({ min: 900, max: 1100, noNaN: true }), fc.double({ min: -60, max: 60, noNaN: true }), (content, offset) => {
-      const settled = settleWeight(scale([[offset, 3], [1300 + content + offset, 3]], 'g'), expected)
-      expect(settled?.kind).toBe('weight')
-      const off = Math.abs((settled as { grossG: number }).grossG - 1300 - content)
-      expect(off).toBeLessThan(Math.abs(offset) > 4 ? 3 : 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 900, max: 1100, noNaN: true }),
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        (content, offset) => {
+          const settled = settleWeight(
+            scale(
+              [
+                [offset, 3],
+                [1300 + content + offset, 3],
+              ],
+              'g',
+            ),
+            expected,
+          )
+          expect(settled?.kind).toBe('weight')
+          const off = Math.abs((settled as { grossG: number }).grossG - 1300 - content)
+          expect(off).toBeLessThan(Math.abs(offset) > 4 ? 3 : 6)
+        },
+      ),
+    )
   })
 })
 
 describe('a probe', () => {
-  const probe = (values: readonly (number | null)[], unit?: ReadingUnit): RawReading[] => values.map((value, i) => ({ atMs: i * 1000, value, ...(unit ? { unit } : {}) }))
+  const probe = (values: readonly (number | null)[], unit?: ReadingUnit): RawReading[] =>
+    values.map((value, i) => ({ atMs: i * 1000, value, ...(unit ? { unit } : {}) }))
 
   it('is read as the middle of some seconds, in any unit, lost readings passed over', () => {
     expect(settleTemperature(probe([98, 99, null, 98.5, 98.7, 98.2]))).toMatchObject({ tempC: 98.5 })
-    expect(settleTemperature(probe([208, 209, 208.5, 208.7, 208.2], 'F'))).toMatchObject({ tempC: expect.closeTo(98, 0) as number })
+    expect(settleTemperature(probe([208, 209, 208.5, 208.7, 208.2], 'F'))).toMatchObject({
+      tempC: expect.closeTo(98, 0) as number,
+    })
   })
 
   it('says nothing while it moves, when it was lifted out, or where no pan is so hot', () => {

@@ -17,7 +17,10 @@ const pantry = Object.fromEntries(INGREDIENTS.map(row => [row.id, row.compositio
 const withForecast = (plan: CookPlan): CookPlan => ({ ...plan, forecast: forecastCook(plan, [], 0, 40) })
 const plan = withForecast(examplePlan())
 const begun = (of: CookPlan, upTo: number, everyS = 300): Observation[] => [
-  marked(1, 0, 'cook.started'), ...mainLine(of.dish).slice(1, upTo + 1).map((stage, i) => marked(i + 2, everyS * (i + 1), 'stage.began', { stage: stage.id })),
+  marked(1, 0, 'cook.started'),
+  ...mainLine(of.dish)
+    .slice(1, upTo + 1)
+    .map((stage, i) => marked(i + 2, everyS * (i + 1), 'stage.began', { stage: stage.id })),
 ]
 const at = (fault: Fault, marks: readonly Observation[], nowS: number, of: CookPlan = plan): Repair =>
   repairOf(of, replay(of, marks), forecastCook(of, marks, nowS, 60), nowS, fault, pantry)!
@@ -41,9 +44,19 @@ describe('what is in the pan and what the plan wants in it', () => {
   })
 
   it('counts repairs that were made as part of the batch', () => {
-    const marks = [...begun(plan, 3), marked(20, 910, 'repaired', { fault: 'not-sweet', way: 'add-sugar', adds: [{ ingredient: 'sugar', massG: 50, composition: pantry.sugar }] })]
+    const marks = [
+      ...begun(plan, 3),
+      marked(20, 910, 'repaired', {
+        fault: 'not-sweet',
+        way: 'add-sugar',
+        adds: [{ ingredient: 'sugar', massG: 50, composition: pantry.sugar }],
+      }),
+    ]
     const before = contentsNow(plan, replay(plan, begun(plan, 3)), { waterG: 500 })
-    expect(contentsNow(plan, replay(plan, marks), { waterG: 500 }).sugarG - before.sugarG).toBeCloseTo(50 * pantry.sugar!.sugar, 6)
+    expect(contentsNow(plan, replay(plan, marks), { waterG: 500 }).sugarG - before.sugarG).toBeCloseTo(
+      50 * pantry.sugar!.sugar,
+      6,
+    )
   })
 })
 
@@ -58,7 +71,17 @@ describe('every fault of every dish', () => {
         const repair = repairOf(of, replay(of, marks), forecast, nowS, fault, pantry)!
         expect(repair.causes.length, fault).toBeGreaterThan(0)
         for (const one of repair.remedies) {
-          for (const value of [one.drivesOffG, one.liftsFatG, one.finishedG, one.takesS ?? 0, one.grossG ?? 0, one.tempC ?? 0, one.after.water, one.after.sugar, ...one.adds.map(add => add.massG)]) {
+          for (const value of [
+            one.drivesOffG,
+            one.liftsFatG,
+            one.finishedG,
+            one.takesS ?? 0,
+            one.grossG ?? 0,
+            one.tempC ?? 0,
+            one.after.water,
+            one.after.sugar,
+            ...one.adds.map(add => add.massG),
+          ]) {
             expect(Number.isFinite(value) && value >= 0, `${fault} ${one.way}`).toBe(true)
           }
         }
@@ -73,7 +96,13 @@ describe('amounts', () => {
   it('drive off from a runny mass what brings it to the plan, and say what the pan weighs then', () => {
     const repair = at('runny', down, 960)
     const off = water(repair, 'boil-off')
-    const now = contentsNow(plan, replay(plan, down), forecastCook(plan, down, 960, 60).points.filter(one => one.stage <= 3 && one.timeS <= 960).at(-1)!)
+    const now = contentsNow(
+      plan,
+      replay(plan, down),
+      forecastCook(plan, down, 960, 60)
+        .points.filter(one => one.stage <= 3 && one.timeS <= 960)
+        .at(-1)!,
+    )
     const aim = aimOf(plan)
     const toCome = contentsToCome(plan, replay(plan, down), now)
     const inTheEnd = (now.waterG + toCome.waterG - off.drivesOffG) / (dryG(now) + dryG(toCome))
@@ -110,7 +139,9 @@ describe('amounts', () => {
     const marks = [...begun(carrot, sweeten), marked(40, 300 * sweeten + 30, 'forgotten', { ingredient: 'sugar' })]
     const repair = at('not-sweet', marks, 300 * sweeten + 60, carrot)
     expect(repair.causes[0]).toEqual({ cause: 'forgotten', record: 'for' })
-    expect(water(repair, 'add-forgotten').adds[0]!.massG).toBe(Math.round(carrot.amounts.find(one => one.id === 'sugar')!.massG))
+    expect(water(repair, 'add-forgotten').adds[0]!.massG).toBe(
+      Math.round(carrot.amounts.find(one => one.id === 'sugar')!.massG),
+    )
   })
 
   it('take a syrup to its strength by weight and by temperature, lower on a mountain', () => {
@@ -140,7 +171,9 @@ describe('the faults that are offered', () => {
     expect(of('winter-market-carrot')).toEqual(expect.arrayContaining(['pasty', 'milk-split']))
     expect(of('winter-market-carrot')).not.toContain('hard-grain')
     expect(of('sweet-water-semolina')).toContain('hard-grain')
-    expect(of('sweet-water-semolina').some(one => one.startsWith('slab') || one.startsWith('balls') || one === 'pasty')).toBe(false)
+    expect(
+      of('sweet-water-semolina').some(one => one.startsWith('slab') || one.startsWith('balls') || one === 'pasty'),
+    ).toBe(false)
     expect(of('diamond-cashew')).toEqual(expect.arrayContaining(['syrup-weak', 'slab-hard']))
     expect(of('marble-gram-balls')).toContain('balls-crumble')
   })
@@ -162,7 +195,12 @@ describe('what the record of the cook says', () => {
   it('speaks for a cause, against it, or is silent', () => {
     const cold = [...begun(plan, 3), marked(30, 905, 'slip', { what: 'liquid-cold' })]
     expect(at('lumpy', cold, 960).causes[0]).toEqual({ cause: 'cold-liquid', record: 'for' })
-    const boiled = [...begun(plan, 1), marked(20, 310, 'vessel.lit', { vessel: 'pot' }), marked(21, 590, 'sign.seen', { sign: 'boil' }), ...begun(plan, 3).slice(2)]
+    const boiled = [
+      ...begun(plan, 1),
+      marked(20, 310, 'vessel.lit', { vessel: 'pot' }),
+      marked(21, 590, 'sign.seen', { sign: 'boil' }),
+      ...begun(plan, 3).slice(2),
+    ]
     expect(at('lumpy', boiled, 960).causes.find(one => one.cause === 'cold-liquid')!.record).toBe('against')
     const low = [...begun(plan, 3), marked(30, 905, 'flame.changed', { vessel: 'pan', mark: 'm1' })]
     expect(at('runny', low, 960).causes[0]).toEqual({ cause: 'low-after-turn', record: 'for' })
@@ -179,7 +217,13 @@ describe('what the record of the cook says', () => {
   it('says what cannot be saved, and that nothing burnt is used again', () => {
     const repair = at('burnt', begun(plan, 1), 500)
     expect(repair.lost).toBe('burnt-stays')
-    expect(water(repair, 'start-again').adds.map(one => one.ingredient)).toEqual(['semolina-fine', 'ghee'].map(id => (plan.amounts.some(one => one.ingredient === id) ? id : plan.amounts.find(one => one.id === plan.dish.base)!.ingredient)))
+    expect(water(repair, 'start-again').adds.map(one => one.ingredient)).toEqual(
+      ['semolina-fine', 'ghee'].map(id =>
+        plan.amounts.some(one => one.ingredient === id)
+          ? id
+          : plan.amounts.find(one => one.id === plan.dish.base)!.ingredient,
+      ),
+    )
     expect(at('raw-taste', begun(plan, 1), 500).lost).toBeNull()
     expect(at('raw-taste', begun(plan, 4), 1300).lost).toBe('raw-stays')
     expect(repairOf(plan, replay(plan, []), null, 0, 'runny', pantry)).toBeNull()

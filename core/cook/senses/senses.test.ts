@@ -16,24 +16,39 @@ const codes = (id: string, stage: string) => {
   const dish = dishes.find(one => one.id === id)!
   return termsOf(dish, mainLine(dish).find(one => one.id === stage)!).map(one => one.code)
 }
-const begun = (plan: CookPlan, upTo: number) => [marked(1, 0, 'cook.started'), ...mainLine(plan.dish).slice(1, upTo + 1).map((stage, i) => marked(i + 2, 300 * (i + 1), 'stage.began', { stage: stage.id }))]
+const begun = (plan: CookPlan, upTo: number) => [
+  marked(1, 0, 'cook.started'),
+  ...mainLine(plan.dish)
+    .slice(1, upTo + 1)
+    .map((stage, i) => marked(i + 2, 300 * (i + 1), 'stage.began', { stage: stage.id })),
+]
 
 describe('what can be perceived', () => {
-  it.each(dishes.map(dish => [dish.id, dish] as const))('%s: at every stage that waits for a sign, the sign is known by something, come and not yet', (_, dish) => {
-    for (const stage of mainLine(dish)) {
-      const offered = termsOf(dish, stage)
-      expect(offered.map(one => one.sense), stage.id).toEqual([...offered.map(one => one.sense)].sort((a, b) => SENSES.indexOf(a) - SENSES.indexOf(b)))
-      expect(new Set(offered.map(one => one.code)).size).toBe(offered.length)
-      if (!('sign' in stage.until) || stage.does === 'roast') continue
-      const own = offered.filter(({ mark }) => 'sign' in mark.payload && mark.payload.sign === (stage.until as { sign: string }).sign).map(one => one.mark.kind)
-      expect(own, `${stage.id} ${stage.until.sign}`).toContain('sign.seen')
-      expect(own, `${stage.id} ${stage.until.sign}`).toContain('not.yet')
-    }
-  })
+  it.each(dishes.map(dish => [dish.id, dish] as const))(
+    '%s: at every stage that waits for a sign, the sign is known by something, come and not yet',
+    (_, dish) => {
+      for (const stage of mainLine(dish)) {
+        const offered = termsOf(dish, stage)
+        expect(
+          offered.map(one => one.sense),
+          stage.id,
+        ).toEqual([...offered.map(one => one.sense)].sort((a, b) => SENSES.indexOf(a) - SENSES.indexOf(b)))
+        expect(new Set(offered.map(one => one.code)).size).toBe(offered.length)
+        if (!('sign' in stage.until) || stage.does === 'roast') continue
+        const own = offered
+          .filter(({ mark }) => 'sign' in mark.payload && mark.payload.sign === (stage.until as { sign: string }).sign)
+          .map(one => one.mark.kind)
+        expect(own, `${stage.id} ${stage.until.sign}`).toContain('sign.seen')
+        expect(own, `${stage.id} ${stage.until.sign}`).toContain('not.yet')
+      }
+    },
+  )
 
   it('speaks in the terms of the base: sand, custard and crumbs, stiff and flowing', () => {
     expect(codes('sweet-water-semolina', 'roast')).toEqual(expect.arrayContaining(['nutty', 'acrid', 'wet-sand']))
-    expect(codes('brick-kiln-wheat', 'roast')).toEqual(expect.arrayContaining(['wheat-paste', 'custard', 'crumbs-in-fat']))
+    expect(codes('brick-kiln-wheat', 'roast')).toEqual(
+      expect.arrayContaining(['wheat-paste', 'custard', 'crumbs-in-fat']),
+    )
     expect(codes('blue-door-gram', 'roast')).toEqual(expect.arrayContaining(['stiff', 'flows']))
     expect(codes('sweet-water-semolina', 'roast')).not.toContain('custard')
     expect(codes('long-spoon-mung', 'paste')).toEqual(expect.arrayContaining(['wet-lumps', 'falls-to-crumbs']))
@@ -42,7 +57,9 @@ describe('what can be perceived', () => {
   })
 
   it('is offered somewhere, each of them, and what balls are judged by where the sugar is rubbed in', () => {
-    const everywhere = new Set(dishes.flatMap(dish => mainLine(dish).flatMap(stage => termsOf(dish, stage).map(one => one.code))))
+    const everywhere = new Set(
+      dishes.flatMap(dish => mainLine(dish).flatMap(stage => termsOf(dish, stage).map(one => one.code))),
+    )
     expect(TERM_CODES.filter(code => !everywhere.has(code))).toEqual([])
     expect(codes('marble-gram-balls', 'rub-in')).toEqual(['slumps', 'holds-pressed', 'crumbles'])
   })
@@ -61,43 +78,74 @@ describe('a perception that was marked', () => {
   const plan = starterPlan('sweet-water-semolina')
 
   it('is kept with the cook, and one that is not known here is passed over', () => {
-    const cook = replay(plan, [...begun(plan, 1), marked(40, 500, 'perceived', { as: 'wet-sand' }), marked(41, 510, 'perceived', { as: 'from-a-newer-version' })])
+    const cook = replay(plan, [
+      ...begun(plan, 1),
+      marked(40, 500, 'perceived', { as: 'wet-sand' }),
+      marked(41, 510, 'perceived', { as: 'from-a-newer-version' }),
+    ])
     expect(cook.perceived.map(one => [one.what, one.timeS])).toEqual([['wet-sand', 500]])
     expect(cook.moments.filter(one => !one.known).map(one => one.payload.as)).toEqual(['from-a-newer-version'])
   })
 
   it('narrows as the sign it stands for does, and a raw smell puts the pour later', () => {
-    const window = (...more: readonly ReturnType<typeof marked>[]) => forecastCook(plan, [...begun(plan, 1), ...more], 560, 150).stages[2]!
+    const window = (...more: readonly ReturnType<typeof marked>[]) =>
+      forecastCook(plan, [...begun(plan, 1), ...more], 560, 150).stages[2]!
     const [nutty] = termsOf(plan.dish, mainLine(plan.dish)[1]!).filter(one => one.code === 'nutty')
-    expect(window(marked(40, 555, nutty!.mark.kind, nutty!.mark.payload))).toEqual(window(marked(40, 555, 'sign.seen', { sign: 'aroma' })))
-    expect(window(marked(40, 555, 'not.yet', { sign: 'aroma', as: 'raw-smell' })).middle).toBeGreaterThan(window(marked(40, 555, 'sign.seen', { sign: 'aroma' })).middle)
+    expect(window(marked(40, 555, nutty!.mark.kind, nutty!.mark.payload))).toEqual(
+      window(marked(40, 555, 'sign.seen', { sign: 'aroma' })),
+    )
+    expect(window(marked(40, 555, 'not.yet', { sign: 'aroma', as: 'raw-smell' })).middle).toBeGreaterThan(
+      window(marked(40, 555, 'sign.seen', { sign: 'aroma' })).middle,
+    )
   })
 
   it('turns the cue: the flame back once the spitting has stopped, no sugar while a grain has a hard centre', () => {
     const cue = (upTo: number, ...marks: readonly [string, Record<string, unknown>][]) => {
       const began = 300 * upTo
-      return cueOf(plan, replay(plan, [...begun(plan, upTo), ...marks.map(([kind, payload], i) => marked(40 + i, began + 10 + i, kind, payload))]), null, began + 30).code
+      return cueOf(
+        plan,
+        replay(plan, [
+          ...begun(plan, upTo),
+          ...marks.map(([kind, payload], i) => marked(40 + i, began + 10 + i, kind, payload)),
+        ]),
+        null,
+        began + 30,
+      ).code
     }
     const [pour, takeUp] = ['pour', 'take-up'].map(id => mainLine(plan.dish).findIndex(stage => stage.id === id))
     expect(cue(pour!)).toBe('pouring')
     expect(cue(pour!, ['perceived', { as: 'spitting-stopped' }])).toBe('flame-back')
     expect(cue(pour!, ['perceived', { as: 'spitting-stopped' }], ['perceived', { as: 'erupts' }])).toBe('pouring')
     expect(cue(takeUp!, ['perceived', { as: 'hard-centre' }], ['sign.seen', { sign: 'taken-up' }])).toBe('still-hard')
-    expect(cue(takeUp!, ['perceived', { as: 'hard-centre' }], ['sign.seen', { sign: 'taken-up' }], ['perceived', { as: 'soft-through' }])).not.toBe('still-hard')
+    expect(
+      cue(
+        takeUp!,
+        ['perceived', { as: 'hard-centre' }],
+        ['sign.seen', { sign: 'taken-up' }],
+        ['perceived', { as: 'soft-through' }],
+      ),
+    ).not.toBe('still-hard')
   })
 
   it('stops a roast at an acrid smell as at a burnt colour', () => {
     const roast = mainLine(plan.dish).findIndex(stage => stage.does === 'roast')
     const [acrid] = termsOf(plan.dish, mainLine(plan.dish)[roast]!).filter(one => one.code === 'acrid')
-    const cue = (...more: readonly ReturnType<typeof marked>[]) => cueOf(plan, replay(plan, [...begun(plan, roast), ...more]), null, 300 * roast + 90).code
+    const cue = (...more: readonly ReturnType<typeof marked>[]) =>
+      cueOf(plan, replay(plan, [...begun(plan, roast), ...more]), null, 300 * roast + 90).code
     expect(cue()).not.toBe('burnt')
     expect(cue(marked(40, 300 * roast + 60, acrid!.mark.kind, acrid!.mark.payload))).toBe('burnt')
   })
 
   it('does not call the flame back while liquid is still to be poured in parts', () => {
-    const parts = starterPlan('brick-kiln-wheat', { dish: stageDish({ ...STARTER_DISHES.find(one => one.id === 'brick-kiln-wheat')!, choices: { ...STARTER_DISHES.find(one => one.id === 'brick-kiln-wheat')!.choices, pour: 'in-parts' } }) })
+    const parts = starterPlan('brick-kiln-wheat', {
+      dish: stageDish({
+        ...STARTER_DISHES.find(one => one.id === 'brick-kiln-wheat')!,
+        choices: { ...STARTER_DISHES.find(one => one.id === 'brick-kiln-wheat')!.choices, pour: 'in-parts' },
+      }),
+    })
     const pour = mainLine(parts.dish).findIndex(stage => stage.id === 'pour')
-    const cue = (...more: readonly ReturnType<typeof marked>[]) => cueOf(parts, replay(parts, [...begun(parts, pour), ...more]), null, 300 * pour + 30).code
+    const cue = (...more: readonly ReturnType<typeof marked>[]) =>
+      cueOf(parts, replay(parts, [...begun(parts, pour), ...more]), null, 300 * pour + 30).code
     const stopped = marked(40, 300 * pour + 10, 'perceived', { as: 'spitting-stopped' })
     expect(cue(stopped)).toBe('pouring')
     expect(cue(stopped, marked(41, 300 * pour + 20, 'uptake.seen', { pace: 'no-more' }))).toBe('flame-back')

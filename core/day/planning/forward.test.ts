@@ -22,12 +22,38 @@ function smallDay(seed: number): Day {
   const hands = (): 0 | 0.5 | 1 => ([0, 0.5, 1] as const)[whole(0, 2)]!
   const wait = whole(0, 2)
   return {
-    id: 'small', now: FROM, horizon: MEAL + 60, cooks: 1, burners: 1, away: uniform() < 0.4 ? [{ cook: 'all', from: FROM + 6, to: FROM + 8, why: 'away' }] : [],
-    vessels: [{ id: 'v', kind: 'heavyL' }], meals: [{ id: 'm1', at: MEAL }], weights: DAY_WEIGHTS,
+    id: 'small',
+    now: FROM,
+    horizon: MEAL + 60,
+    cooks: 1,
+    burners: 1,
+    away: uniform() < 0.4 ? [{ cook: 'all', from: FROM + 6, to: FROM + 8, why: 'away' }] : [],
+    vessels: [{ id: 'v', kind: 'heavyL' }],
+    meals: [{ id: 'm1', at: MEAL }],
+    weights: DAY_WEIGHTS,
     dishes: [
-      { id: 'a', template: 'a', meal: 'm1', serve: 'hot', sink: 'two', ready: whole(0, 2), activities: [step('one', hands()), step('two', 1)],
-        lags: [{ from: 'one', to: 'two', min: wait, max: uniform() < 0.5 ? wait + whole(0, 3) : null, kind: 'cool' }], holds: [{ need: 'heavy', first: 'one', last: 'two' }] },
-      { id: 'b', template: 'b', meal: 'm1', serve: 'warm', sink: 'one', ready: 0, activities: [step('one', hands())], lags: [], holds: uniform() < 0.5 ? [{ need: 'heavyL', first: 'one', last: 'one' }] : [] },
+      {
+        id: 'a',
+        template: 'a',
+        meal: 'm1',
+        serve: 'hot',
+        sink: 'two',
+        ready: whole(0, 2),
+        activities: [step('one', hands()), step('two', 1)],
+        lags: [{ from: 'one', to: 'two', min: wait, max: uniform() < 0.5 ? wait + whole(0, 3) : null, kind: 'cool' }],
+        holds: [{ need: 'heavy', first: 'one', last: 'two' }],
+      },
+      {
+        id: 'b',
+        template: 'b',
+        meal: 'm1',
+        serve: 'warm',
+        sink: 'one',
+        ready: 0,
+        activities: [step('one', hands())],
+        lags: [],
+        holds: uniform() < 0.5 ? [{ need: 'heavyL', first: 'one', last: 'one' }] : [],
+      },
     ],
   }
 }
@@ -72,7 +98,13 @@ describe('mirrored time', () => {
   it('knows no hour: a day moved as a whole costs the same', () => {
     for (const seed of [2, 5, 9]) {
       const day = inventDay(seed, 3)
-      const moved = (minutes: number): Day => ({ ...day, now: day.now + minutes, horizon: day.horizon + minutes, meals: day.meals.map(meal => ({ ...meal, at: meal.at + minutes })), away: day.away.map(away => ({ ...away, from: away.from + minutes, to: away.to + minutes })) })
+      const moved = (minutes: number): Day => ({
+        ...day,
+        now: day.now + minutes,
+        horizon: day.horizon + minutes,
+        meals: day.meals.map(meal => ({ ...meal, at: meal.at + minutes })),
+        away: day.away.map(away => ({ ...away, from: away.from + minutes, to: away.to + minutes })),
+      })
       const base = solved(day)
       const later = solved(moved(1440))
       expect(later.plan!.cost, `seed ${seed}`).toBeCloseTo(base.plan!.cost, 6)

@@ -18,8 +18,11 @@ describe('a neighbourhood', () => {
   const uniform = seededRandom(7)
 
   it('opens whole dishes, or steps that lie beside one another in time, never fewer than would let anything move', () => {
-    const dishesOf = (open: ReadonlySet<number>): Set<string> => new Set(model.steps.filter(step => open.has(step.variable)).map(step => step.dish.id))
-    const ordered = [...model.steps].sort((a, b) => values[a.variable]! - values[b.variable]!).map(step => step.variable)
+    const dishesOf = (open: ReadonlySet<number>): Set<string> =>
+      new Set(model.steps.filter(step => open.has(step.variable)).map(step => step.dish.id))
+    const ordered = [...model.steps]
+      .sort((a, b) => values[a.variable]! - values[b.variable]!)
+      .map(step => step.variable)
     const kinds = { dishes: 0, time: 0 }
     for (let i = 0; i < 80; i++) {
       const open = neighbourhood(model, values, 0.3, uniform)
@@ -35,7 +38,11 @@ describe('a neighbourhood', () => {
   })
 
   it('is larger with a larger share, and everything at most', () => {
-    const mean = (share: number): number => Array.from({ length: 60 }, () => neighbourhood(model, values, share, uniform).size).reduce((sum, size) => sum + size, 0) / 60
+    const mean = (share: number): number =>
+      Array.from({ length: 60 }, () => neighbourhood(model, values, share, uniform).size).reduce(
+        (sum, size) => sum + size,
+        0,
+      ) / 60
     expect(mean(0.3)).toBeLessThan(mean(0.7))
     expect(mean(1)).toBe(model.steps.length)
   })
@@ -52,14 +59,21 @@ describe('a neighbourhood', () => {
     }
     expect(keptOf(model, values, new Set(model.steps.map(step => step.variable)))).toEqual([])
     const all = keptOf(model, values, new Set())
-    expect(all.length / 2).toBe(model.choices.filter(choice => !choice.oneSided || values[choice.variable] === 1).length)
+    expect(all.length / 2).toBe(
+      model.choices.filter(choice => !choice.oneSided || values[choice.variable] === 1).length,
+    )
   })
 
   it('never loses the plan it was made of: what is kept allows it, and what is found in it is no worse', () => {
     const cost = model.search.objective.most
     for (let i = 0; i < 12; i++) {
       const open = neighbourhood(model, values, 0.5, uniform)
-      const ended = model.search.run({ conflicts: 60, assumed: keptOf(model, values, open), stop: () => false, onFound: () => undefined })
+      const ended = model.search.run({
+        conflicts: 60,
+        assumed: keptOf(model, values, open),
+        stop: () => false,
+        onFound: () => undefined,
+      })
       expect(['exhausted', 'limit']).toContain(ended)
       expect(model.search.objective.most).toBeLessThanOrEqual(cost)
     }

@@ -39,28 +39,78 @@ describe('planning a day', () => {
 
   it('gives more room where the usual leaves too many meals late, and only where there is time to', () => {
     const dish = exampleDish('d1')
-    const wide = dayOf(exampleSpread({ dishes: [{ ...dish, steps: { ...dish.steps, activities: dish.steps.activities.map(one => (one.id === 'roast' ? { ...one, dur: [8, 12, 60] as const } : one)) } }] }), 1440 + 600)
+    const wide = dayOf(
+      exampleSpread({
+        dishes: [
+          {
+            ...dish,
+            steps: {
+              ...dish.steps,
+              activities: dish.steps.activities.map(one =>
+                one.id === 'roast' ? { ...one, dur: [8, 12, 60] as const } : one,
+              ),
+            },
+          },
+        ],
+      }),
+      1440 + 600,
+    )
     const roomOf = (most: number): number => plansOf(told(wide, most)).at(-1)!.plan!.room
     expect(roomOf(6)).toBeGreaterThan(1)
     expect(roomOf(1.5)).toBe(1)
-    const lateOf = (most: number): number => told(wide, most).flatMap(one => (one.type === 'tries' ? [one.tries.lateTries] : [])).at(-1)!
+    const lateOf = (most: number): number =>
+      told(wide, most)
+        .flatMap(one => (one.type === 'tries' ? [one.tries.lateTries] : []))
+        .at(-1)!
     expect(lateOf(6)).toBeLessThan(lateOf(1.5))
   })
 
-  it.each([[2, 0.02, true], [2, 0.1, false], [3, 0.05, false]])('ends with more room only where that plan is not a rough one: longest %i times the likely, %f s a look', (times, tick, isRoomy) => {
-    const dish = exampleDish('d1')
-    const wide = { ...dish, steps: { ...dish.steps, activities: dish.steps.activities.map(one => (one.hands > 0 ? { ...one, dur: [one.dur[0], one.dur[1], times * one.dur[1]] as const } : one)) } }
-    const all = told(dayOf(exampleSpread({ dishes: ['d1', 'd2', 'd3', 'd4'].map(id => ({ ...wide, id })) }), 1440 + 300), 4, tick)
-    expect(plansOf(all).some(one => one.plan !== null && one.plan.room > 1)).toBe(true)
-    const { cost, bound, room } = plansOf(all).at(-1)!.plan!
-    expect(room > 1).toBe(isRoomy)
-    expect(cost - bound).toBeLessThanOrEqual(0.15 * cost)
-  })
+  it.each([
+    [2, 0.02, true],
+    [2, 0.1, false],
+    [3, 0.05, false],
+  ])(
+    'ends with more room only where that plan is not a rough one: longest %i times the likely, %f s a look',
+    (times, tick, isRoomy) => {
+      const dish = exampleDish('d1')
+      const wide = {
+        ...dish,
+        steps: {
+          ...dish.steps,
+          activities: dish.steps.activities.map(one =>
+            one.hands > 0 ? { ...one, dur: [one.dur[0], one.dur[1], times * one.dur[1]] as const } : one,
+          ),
+        },
+      }
+      const all = told(
+        dayOf(exampleSpread({ dishes: ['d1', 'd2', 'd3', 'd4'].map(id => ({ ...wide, id })) }), 1440 + 300),
+        4,
+        tick,
+      )
+      expect(plansOf(all).some(one => one.plan !== null && one.plan.room > 1)).toBe(true)
+      const { cost, bound, room } = plansOf(all).at(-1)!.plan!
+      expect(room > 1).toBe(isRoomy)
+      expect(cost - bound).toBeLessThanOrEqual(0.15 * cost)
+    },
+  )
 
   it('says that there is no plan where none can be', () => {
-    const never: Day = { ...day, dishes: day.dishes.slice(0, 1), wishes: [{ kind: 'pin', step: 'd1.roast', start: 2520 }, { kind: 'pin', step: 'd1.pour', start: 2400 }] }
+    const never: Day = {
+      ...day,
+      dishes: day.dishes.slice(0, 1),
+      wishes: [
+        { kind: 'pin', step: 'd1.roast', start: 2520 },
+        { kind: 'pin', step: 'd1.pour', start: 2400 },
+      ],
+    }
     const all = told(never, 0.5)
-    expect(all.at(-2)).toEqual({ type: 'clash', clash: [{ kind: 'wish', about: 'd1.roast' }, { kind: 'wish', about: 'd1.pour' }] })
+    expect(all.at(-2)).toEqual({
+      type: 'clash',
+      clash: [
+        { kind: 'wish', about: 'd1.roast' },
+        { kind: 'wish', about: 'd1.pour' },
+      ],
+    })
     expect(all.at(-1)).toMatchObject({ type: 'plan', plan: null, done: true })
   })
 
@@ -87,12 +137,16 @@ describe('what would help a day', () => {
   }
 
   it('is what makes the meals less late, or the time in the kitchen shorter', () => {
-    const crowded = dayOf(exampleSpread({ fires: [{ id: 'f1', name: 'Front fire' }], hands: exampleSpread().hands.slice(0, 1) }), 1440 + 18 * 60 + 15)
+    const crowded = dayOf(
+      exampleSpread({ fires: [{ id: 'f1', name: 'Front fire' }], hands: exampleSpread().hands.slice(0, 1) }),
+      1440 + 18 * 60 + 15,
+    )
     const { now, offers, done } = offered(crowded)
     expect(done).toBe(true)
     expect(now.lateMin).toBeGreaterThan(0)
     expect(offers.map(one => one.kind)).toContain('sooner')
-    for (const offer of offers) expect(offer.lateMin < now.lateMin || (offer.lateMin === now.lateMin && offer.spanMin < now.spanMin)).toBe(true)
+    for (const offer of offers)
+      expect(offer.lateMin < now.lateMin || (offer.lateMin === now.lateMin && offer.spanMin < now.spanMin)).toBe(true)
   })
 
   it('is nothing where nothing binds', () => {

@@ -15,7 +15,13 @@ import { slackOf } from '../problem/slackOf'
 import { DaySolver } from './solveDay'
 
 const read = (id: string): Day => DaySchema.parse(JSON.parse(readFileSync(`test/days/${id}.json`, 'utf8')))
-const BEST = new Map((JSON.parse(readFileSync('test/days/best.json', 'utf8')) as { instances: { id: string, best: number, plan: Starts }[] }).instances.map(one => [one.id, one]))
+const BEST = new Map(
+  (
+    JSON.parse(readFileSync('test/days/best.json', 'utf8')) as {
+      instances: { id: string; best: number; plan: Starts }[]
+    }
+  ).instances.map(one => [one.id, one]),
+)
 
 /** Solves to the end, or for so many steps. */
 function solved(day: Day, steps = 400): DaySolver {
@@ -26,29 +32,39 @@ function solved(day: Day, steps = 400): DaySolver {
 const kinds = (breaches: readonly Breach[]): string[] => [...new Set(breaches.map(breach => breach.kind))]
 
 describe('a planned day', () => {
-  it.each(['i01', 'i02', 'i03', 'i06', 'i08', 'i09', 'i12', 'i13'])('%s is the best known, proven, and passes the checker', (id) => {
-    const solver = solved(read(id))
-    expect(solver.proven).toBe(true)
-    expect(solver.plan!.cost).toBeCloseTo(BEST.get(id)!.best, 6)
-    expect(checkPlan(read(id), solver.plan!.starts)).toEqual([])
-  })
+  it.each(['i01', 'i02', 'i03', 'i06', 'i08', 'i09', 'i12', 'i13'])(
+    '%s is the best known, proven, and passes the checker',
+    id => {
+      const solver = solved(read(id))
+      expect(solver.proven).toBe(true)
+      expect(solver.plan!.cost).toBeCloseTo(BEST.get(id)!.best, 6)
+      expect(checkPlan(read(id), solver.plan!.starts)).toEqual([])
+    },
+  )
 
   it('counts forward what the model counts in mirrored time, stays above its bound and passes the checker, for any day', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 4000 }), fc.integer({ min: 1, max: 5 }), (seed, dishes) => {
-      const day = inventDay(seed, dishes)
-      const solver = solved(day, 30)
-      if (!solver.plan) return
-      expect(checkPlan(day, solver.plan.starts, solver.plan.late)).toEqual([])
-      expect(planCost(day, solver.plan.starts, solver.plan.late).total).toBeCloseTo(solver.plan.cost, 6)
-      expect(solver.bound).toBeLessThanOrEqual(solver.plan.cost + 1e-9)
-    }), { numRuns: 40, seed: 8 })
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 4000 }), fc.integer({ min: 1, max: 5 }), (seed, dishes) => {
+        const day = inventDay(seed, dishes)
+        const solver = solved(day, 30)
+        if (!solver.plan) return
+        expect(checkPlan(day, solver.plan.starts, solver.plan.late)).toEqual([])
+        expect(planCost(day, solver.plan.starts, solver.plan.late).total).toBeCloseTo(solver.plan.cost, 6)
+        expect(solver.bound).toBeLessThanOrEqual(solver.plan.cost + 1e-9)
+      }),
+      { numRuns: 40, seed: 8 },
+    )
   })
 
   it('is never worse with one more fire, pan or pair of hands', () => {
     for (const seed of [3, 4, 6, 7, 9, 12]) {
       const day = inventDay(seed, 3)
       const base = solved(day)
-      const more: Day[] = [{ ...day, burners: day.burners + 1 }, { ...day, cooks: day.cooks + 1 }, { ...day, vessels: [...day.vessels, { id: 'more', kind: 'heavyL' }] }]
+      const more: Day[] = [
+        { ...day, burners: day.burners + 1 },
+        { ...day, cooks: day.cooks + 1 },
+        { ...day, vessels: [...day.vessels, { id: 'more', kind: 'heavyL' }] },
+      ]
       for (const richer of more) {
         const other = solved(richer)
         expect(base.proven && other.proven, `seed ${seed}`).toBe(true)
@@ -75,15 +91,30 @@ describe('a planned day', () => {
   it('holds what is pinned, keeps out what is forbidden, and washes between two dishes', () => {
     const day = read('i08')
     const free = solved(day).plan!
-    const pinned = solved({ ...day, wishes: [{ kind: 'pin', step: 'd4.peel', start: 2400 }, { kind: 'forbid', step: 'd1.roast', from: free.starts['d1.roast']!, to: free.starts['d1.roast']! + 5 }], washMin: 4 })
+    const pinned = solved({
+      ...day,
+      wishes: [
+        { kind: 'pin', step: 'd4.peel', start: 2400 },
+        { kind: 'forbid', step: 'd1.roast', from: free.starts['d1.roast']!, to: free.starts['d1.roast']! + 5 },
+      ],
+      washMin: 4,
+    })
     expect(pinned.plan!.starts['d4.peel']).toBe(2400)
     expect(pinned.plan!.cost).toBeGreaterThanOrEqual(free.cost)
-    expect(checkPlan({ ...day, washMin: 4, wishes: [{ kind: 'pin', step: 'd4.peel', start: 2400 }] }, pinned.plan!.starts)).toEqual([])
+    expect(
+      checkPlan({ ...day, washMin: 4, wishes: [{ kind: 'pin', step: 'd4.peel', start: 2400 }] }, pinned.plan!.starts),
+    ).toEqual([])
   })
 
   it('is said to be impossible where what is wished cannot be', () => {
     const day = read('i03')
-    const solver = solved({ ...day, wishes: [{ kind: 'pin', step: 'd1.roast', start: 2550 }, { kind: 'pin', step: 'd2.roast', start: 2552 }] })
+    const solver = solved({
+      ...day,
+      wishes: [
+        { kind: 'pin', step: 'd1.roast', start: 2550 },
+        { kind: 'pin', step: 'd2.roast', start: 2552 },
+      ],
+    })
     expect(solver.plan).toBeNull()
     expect(solver.impossible).toBe(true)
   })
@@ -104,10 +135,16 @@ describe('the checker', () => {
     expect(kinds(checkPlan(day, moved('d4.mix', 30)))).toContain('lag')
     expect(kinds(checkPlan({ ...day, cooks: 1 }, plan))).toContain('hands')
     expect(kinds(checkPlan({ ...day, burners: 1 }, plan))).toContain('fires')
-    expect(kinds(checkPlan({ ...day, vessels: day.vessels.filter(vessel => vessel.kind !== 'heavy') }, plan))).toContain('vessels')
+    expect(
+      kinds(checkPlan({ ...day, vessels: day.vessels.filter(vessel => vessel.kind !== 'heavy') }, plan)),
+    ).toContain('vessels')
     expect(kinds(checkPlan({ ...day, now: 2200 }, plan))).toContain('before-now')
-    expect(kinds(checkPlan({ ...day, away: [...day.away, { cook: 'all', from: 2450, to: 2460, why: 'out' }] }, plan))).toContain('nobody-there')
-    expect(kinds(checkPlan({ ...day, wishes: [{ kind: 'pin', step: 'd1.roast', start: 2400 }] }, plan))).toEqual(['wish'])
+    expect(
+      kinds(checkPlan({ ...day, away: [...day.away, { cook: 'all', from: 2450, to: 2460, why: 'out' }] }, plan)),
+    ).toContain('nobody-there')
+    expect(kinds(checkPlan({ ...day, wishes: [{ kind: 'pin', step: 'd1.roast', start: 2400 }] }, plan))).toEqual([
+      'wish',
+    ])
     expect(kinds(checkPlan(day, { 'd1.roast': 1 }))).toEqual(['missing'])
     const early = { ...plan, 'd4.roast': plan['d4.roast']! - 1500 }
     expect(kinds(checkPlan(day, early)).length).toBeGreaterThan(0)
@@ -124,7 +161,10 @@ describe('troubles of a day', () => {
 
   it('each have a code', () => {
     const [dish] = day.dishes
-    const withSteps = (activities: Day['dishes'][number]['activities']): Day => ({ ...day, dishes: [{ ...dish!, activities }] })
+    const withSteps = (activities: Day['dishes'][number]['activities']): Day => ({
+      ...day,
+      dishes: [{ ...dish!, activities }],
+    })
     expect(codes({ ...day, meals: [{ id: 'm1', at: day.now - 5 }] })).toContain('meal-in-past')
     expect(codes({ ...day, cooks: 0 })).toContain('no-hands')
     expect(codes({ ...day, burners: 0 })).toContain('no-fire')
@@ -132,14 +172,23 @@ describe('troubles of a day', () => {
     expect(codes({ ...day, dishes: [] })).toEqual(['nothing-to-cook'])
     expect(codes({ ...day, dishes: Array.from({ length: 200 }, () => dish!) })).toEqual(['too-many'])
     expect(codes(withSteps(dish!.activities.map(one => ({ ...one, dur: [0, 0, 0] }))))).toContain('step-length')
-    expect(codes(withSteps(dish!.activities.map(one => ({ ...one, dur: [2400, 2400, 2400] }))))).toContain('step-length')
-    expect(codes({ ...day, dishes: [{ ...dish!, lags: [...dish!.lags, { from: 'finish', to: 'grate', min: 0, max: null, kind: 'x' }] }] })).toContain('circular-waits')
+    expect(codes(withSteps(dish!.activities.map(one => ({ ...one, dur: [2400, 2400, 2400] }))))).toContain(
+      'step-length',
+    )
+    expect(
+      codes({
+        ...day,
+        dishes: [{ ...dish!, lags: [...dish!.lags, { from: 'finish', to: 'grate', min: 0, max: null, kind: 'x' }] }],
+      }),
+    ).toContain('circular-waits')
     expect(codes({ ...day, dishes: [{ ...dish!, sink: 'nothing' }] })).toContain('unknown-step')
     expect(codes({ ...day, dishes: [{ ...dish!, meal: 'm9' }] })).toContain('unknown-meal')
     expect(codes(withSteps(dish!.activities.map(one => ({ ...one, cooks: [7] }))))).toContain('nobody-may')
     expect(codes(withSteps([...dish!.activities, dish!.activities[0]!]))).toEqual(['twice'])
     expect(codes({ ...day, dishes: [dish!, dish!] })).toContain('twice')
-    expect(codes(withSteps([...dish!.activities, { ...dish!.activities[0]!, id: 'reheat' }]))).toEqual(['reserved-step'])
+    expect(codes(withSteps([...dish!.activities, { ...dish!.activities[0]!, id: 'reheat' }]))).toEqual([
+      'reserved-step',
+    ])
   })
 })
 

@@ -48,7 +48,9 @@ describe('what perishes, between fire and meal', () => {
   })
 
   it('sets in the cold where it sets for longer than it may stand', () => {
-    const slabs = STARTER_DISHES.filter(card => card.choices.form === 'slab').filter(card => standingDish(card.id, 'room', 24).steps.stands)
+    const slabs = STARTER_DISHES.filter(card => card.choices.form === 'slab').filter(
+      card => standingDish(card.id, 'room', 24).steps.stands,
+    )
     expect(slabs.length).toBeGreaterThan(0)
     for (const { id } of slabs) {
       const spread = dayWith([standingDish(id, 'room', 24)])
@@ -74,7 +76,9 @@ describe('what perishes, between fire and meal', () => {
       expect(checkPlan(plan.day, plan.starts, plan.late), `day ${i}`).toEqual([])
       for (const dish of spread.dishes.filter(one => one.steps.stands)) {
         counted++
-        expect(standsMin(spread, dish.id, plan), `day ${i}, ${dish.card.id} ${dish.serve}`).toBeLessThanOrEqual(roomC > 32 ? 60 : 120)
+        expect(standsMin(spread, dish.id, plan), `day ${i}, ${dish.card.id} ${dish.serve}`).toBeLessThanOrEqual(
+          roomC > 32 ? 60 : 120,
+        )
       }
     }
     expect(counted).toBeGreaterThan(DAYS / 2)

@@ -56,7 +56,11 @@ describe('domains', () => {
     const domains = new Domains()
     const variable = domains.variable(2, 5)
     expect(domains.set(2 * variable, 6, because(REASON.note, 9))).toBe(false)
-    expect([domains.failedSide, domains.failedValue, domains.failedReason]).toEqual([2 * variable, 6, because(REASON.note, 9)])
+    expect([domains.failedSide, domains.failedValue, domains.failedReason]).toEqual([
+      2 * variable,
+      6,
+      because(REASON.note, 9),
+    ])
     expect(domains.bound[2 * variable]).toBe(2)
   })
 })
@@ -140,7 +144,10 @@ describe('the objective', () => {
   it('is least at least values, holds what would cost too much, and fails beyond its limit', () => {
     const domains = new Domains()
     const [a, b] = [domains.variable(0, 4), domains.variable(0, 4)]
-    const objective = new Objective(domains, [{ variable: a, from: 0, costs: Int32Array.of(0, 1, 4, 9, 16) }, { variable: b, from: 0, costs: Int32Array.of(2, 2, 3, 5, 8) }])
+    const objective = new Objective(domains, [
+      { variable: a, from: 0, costs: Int32Array.of(0, 1, 4, 9, 16) },
+      { variable: b, from: 0, costs: Int32Array.of(2, 2, 3, 5, 8) },
+    ])
     expect(objective.least()).toBe(2)
     objective.most = 7
     expect(objective.propagate()).toBe(true)

@@ -11,8 +11,18 @@ interface Small {
   readonly demands: readonly number[]
   readonly capacity: number
   /** A step begins so long after another, always or if the choice is yes. */
-  readonly lags: readonly { readonly from: number, readonly to: number, readonly weight: number, readonly ifYes: boolean }[]
-  readonly closures: readonly { readonly step: number, readonly first: number, readonly last: number, readonly ifYes: boolean }[]
+  readonly lags: readonly {
+    readonly from: number
+    readonly to: number
+    readonly weight: number
+    readonly ifYes: boolean
+  }[]
+  readonly closures: readonly {
+    readonly step: number
+    readonly first: number
+    readonly last: number
+    readonly ifYes: boolean
+  }[]
   readonly costs: readonly (readonly number[])[]
   /** What yes costs. */
   readonly yes: number
@@ -31,13 +41,22 @@ function invented(seed: number): Small {
     return Array.from({ length: MOST + 1 }, () => cost += whole(0, 3))
   }
   return {
-    lengths: Array.from({ length: STEPS }, () => whole(1, 3)), demands: Array.from({ length: STEPS }, () => whole(1, 2)), capacity: whole(2, 3),
-    lags: Array.from({ length: whole(0, 4) }, () => ({ from: whole(0, STEPS - 1), to: whole(0, STEPS - 1), weight: whole(-3, 3), ifYes: uniform() < 0.4 })).filter(lag => lag.from !== lag.to),
+    lengths: Array.from({ length: STEPS }, () => whole(1, 3)),
+    demands: Array.from({ length: STEPS }, () => whole(1, 2)),
+    capacity: whole(2, 3),
+    lags: Array.from({ length: whole(0, 4) }, () => ({
+      from: whole(0, STEPS - 1),
+      to: whole(0, STEPS - 1),
+      weight: whole(-3, 3),
+      ifYes: uniform() < 0.4,
+    })).filter(lag => lag.from !== lag.to),
     closures: Array.from({ length: whole(0, 3) }, () => {
       const first = whole(0, MOST)
       return { step: whole(0, STEPS - 1), first, last: first + whole(0, 2), ifYes: uniform() < 0.4 }
     }),
-    costs: Array.from({ length: STEPS }, rising), yes: whole(0, 4), optional: uniform() < 0.5,
+    costs: Array.from({ length: STEPS }, rising),
+    yes: whole(0, 4),
+    optional: uniform() < 0.5,
   }
 }
 
@@ -47,10 +66,14 @@ function byLooking(small: Small): number | null {
   const at = new Array<number>(STEPS).fill(0)
   const fits = (yes: boolean): boolean => {
     for (const lag of small.lags) if ((yes || !lag.ifYes) && at[lag.to]! < at[lag.from]! + lag.weight) return false
-    for (const closure of small.closures) if ((yes || !closure.ifYes) && at[closure.step]! >= closure.first && at[closure.step]! <= closure.last) return false
+    for (const closure of small.closures)
+      if ((yes || !closure.ifYes) && at[closure.step]! >= closure.first && at[closure.step]! <= closure.last)
+        return false
     for (let minute = 0; minute < MOST + 4; minute++) {
       let use = 0
-      for (let i = 0; i < STEPS; i++) if ((yes || !small.optional || i < STEPS - 1) && at[i]! <= minute && minute < at[i]! + small.lengths[i]!) use += small.demands[i]!
+      for (let i = 0; i < STEPS; i++)
+        if ((yes || !small.optional || i < STEPS - 1) && at[i]! <= minute && minute < at[i]! + small.lengths[i]!)
+          use += small.demands[i]!
       if (use > small.capacity) return false
     }
     return true
@@ -71,19 +94,38 @@ function bySearch(small: Small): { best: number | null, closed: boolean } {
   const { domains, lags, closures } = search
   const steps = Array.from({ length: STEPS }, () => domains.variable(0, MOST))
   const choice = domains.variable(0, 1)
-  for (const { from, to, weight, ifYes } of small.lags) lags.add(2 * steps[from]!, 2 * steps[to]!, weight, ifYes ? 2 * choice : 0, ifYes ? 1 : 0)
-  for (const { step, first, last, ifYes } of small.closures) closures.add(steps[step]!, first, last, ifYes ? 2 * choice : 0, ifYes ? 1 : 0)
+  for (const { from, to, weight, ifYes } of small.lags)
+    lags.add(2 * steps[from]!, 2 * steps[to]!, weight, ifYes ? 2 * choice : 0, ifYes ? 1 : 0)
+  for (const { step, first, last, ifYes } of small.closures)
+    closures.add(steps[step]!, first, last, ifYes ? 2 * choice : 0, ifYes ? 1 : 0)
   search.timetables.push(new Timetable(domains, small.capacity, steps.map((start, i) => {
     const isOptional = small.optional && i === STEPS - 1
-    return { start, startPlus: 0, end: start, endPlus: small.lengths[i]!, length: small.lengths[i]!, demand: small.demands[i]!, ifSide: isOptional ? 2 * choice : 0, ifValue: isOptional ? 1 : 0 }
+    return {
+      start,
+      startPlus: 0,
+      end: start,
+      endPlus: small.lengths[i]!,
+      length: small.lengths[i]!,
+      demand: small.demands[i]!,
+      ifSide: isOptional ? 2 * choice : 0,
+      ifValue: isOptional ? 1 : 0,
+    }
   })))
-  const terms = [...steps.map((variable, i) => ({ variable, from: 0, costs: Int32Array.from(small.costs[i]!) })), { variable: choice, from: 0, costs: Int32Array.of(0, small.yes) }]
+  const terms = [
+    ...steps.map((variable, i) => ({ variable, from: 0, costs: Int32Array.from(small.costs[i]!) })),
+    { variable: choice, from: 0, costs: Int32Array.of(0, small.yes) },
+  ]
   let best: number | null = null
   const isChoice: boolean[] = []
   isChoice[choice] = true
   if (!search.begin(new Objective(domains, terms), [...steps, choice], isChoice)) return { best, closed: true }
   for (let round = 0; round < 200 && !search.closed; round++) {
-    search.run({ conflicts: 50, onFound: (values) => { best = terms.reduce((sum, term) => sum + term.costs[values[term.variable]! - term.from]!, 0) } })
+    search.run({
+      conflicts: 50,
+      onFound: values => {
+        best = terms.reduce((sum, term) => sum + term.costs[values[term.variable]! - term.from]!, 0)
+      },
+    })
   }
   return { best, closed: search.closed }
 }

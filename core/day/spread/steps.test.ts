@@ -18,7 +18,11 @@ import { stageSpans } from './stageSpans'
 
 const spansOf = (id: string): Parameters<typeof dishSteps> => {
   const dish = stageDish(STARTER_DISHES.find(one => one.id === id)!)
-  return [dish, stageSpans(dish, { stages: [], sides: [] }), { id: 'd1', meal: 'm1', serve: 'warm' as Serving, large: false }]
+  return [
+    dish,
+    stageSpans(dish, { stages: [], sides: [] }),
+    { id: 'd1', meal: 'm1', serve: 'warm' as Serving, large: false },
+  ]
 }
 
 describe('steps of a dish', () => {
@@ -26,16 +30,31 @@ describe('steps of a dish', () => {
     const [dish, spans, day] = spansOf(id)
     const steps = dishSteps(dish, spans, day)
     const alone: Day = {
-      id, now: 1020, horizon: 3300, cooks: 1, burners: 2, away: [{ cook: 'all', from: 1350, to: 1830, why: 'sleep' }], meals: [{ id: 'm1', at: 2580 }], weights: DAY_WEIGHTS, dishes: [steps],
-      vessels: (['heavyL', 'heavy', 'pot', 'pot', 'ppan', 'grinder', 'tray'] as const).map((kind, i) => ({ id: `v${i}`, kind })),
+      id,
+      now: 1020,
+      horizon: 3300,
+      cooks: 1,
+      burners: 2,
+      away: [{ cook: 'all', from: 1350, to: 1830, why: 'sleep' }],
+      meals: [{ id: 'm1', at: 2580 }],
+      weights: DAY_WEIGHTS,
+      dishes: [steps],
+      vessels: (['heavyL', 'heavy', 'pot', 'pot', 'ppan', 'grinder', 'tray'] as const).map((kind, i) => ({
+        id: `v${i}`,
+        kind,
+      })),
     }
     expect(checkDay(alone)).toEqual([])
     const solver = new DaySolver(alone)
     for (let i = 0; i < 60 && !solver.done; i++) solver.step(() => false)
     expect(solver.plan!.late).toEqual({})
     expect(checkPlan(alone, solver.plan!.starts)).toEqual([])
-    const worked = dish.stages.filter(stage => stage.hands !== 0 && stage.does !== 'cool').reduce((sum, stage) => sum + spans[stage.id]![1], 0)
-    const planned = steps.activities.filter(activity => activity.hands > 0).reduce((sum, activity) => sum + activity.dur[1], 0)
+    const worked = dish.stages
+      .filter(stage => stage.hands !== 0 && stage.does !== 'cool')
+      .reduce((sum, stage) => sum + spans[stage.id]![1], 0)
+    const planned = steps.activities
+      .filter(activity => activity.hands > 0)
+      .reduce((sum, activity) => sum + activity.dur[1], 0)
     expect(planned).toBeGreaterThanOrEqual(worked - 8)
   })
 
@@ -65,7 +84,11 @@ describe('steps of a dish', () => {
     const steps = dishSteps(dish, spans, day)
     expect(steps.lags).toContainEqual({ from: 'grate', to: 'grate-2', min: 0, max: null, kind: 'lots' })
     expect(steps.lags.find(lag => lag.from === 'grate-2')).toMatchObject({ to: 'soften-2', kind: 'grated' })
-    expect(steps.activities.find(activity => activity.id === 'grate-2')).toMatchObject({ hands: 0.5, burner: 0, dur: spans.grate })
+    expect(steps.activities.find(activity => activity.id === 'grate-2')).toMatchObject({
+      hands: 0.5,
+      burner: 0,
+      dur: spans.grate,
+    })
   })
 
   it('set a cold dish into the cold before its meal', () => {
@@ -80,12 +103,21 @@ describe('steps of a dish', () => {
     const [dish, spans, day] = spansOf('winter-market-carrot')
     expect(dishSteps(dish, spans, day).activities.map(one => one.id)).not.toContain('khoya')
     const steps = dishSteps(dish, { ...spans, khoya: [20, 30, 45] }, day)
-    expect(steps.activities.find(one => one.id === 'khoya')).toEqual({ id: 'khoya', dur: [20, 30, 45], hands: 0.5, burner: 1 })
+    expect(steps.activities.find(one => one.id === 'khoya')).toEqual({
+      id: 'khoya',
+      dur: [20, 30, 45],
+      hands: 0.5,
+      burner: 1,
+    })
     const lag = steps.lags.find(one => one.from === 'khoya')!
     expect(lag).toMatchObject({ min: 30, max: 2880 })
     expect(steps.activities.map(one => one.id)).toContain(lag.to)
     expect(steps.holds).toContainEqual({ need: 'heavy', first: 'khoya', last: 'khoya' })
-    const without = dishSteps(stageDish(STARTER_DISHES.find(one => one.id === 'sweet-water-semolina')!), { ...spansOf('sweet-water-semolina')[1], khoya: [20, 30, 45] }, day)
+    const without = dishSteps(
+      stageDish(STARTER_DISHES.find(one => one.id === 'sweet-water-semolina')!),
+      { ...spansOf('sweet-water-semolina')[1], khoya: [20, 30, 45] },
+      day,
+    )
     expect(without.activities.map(one => one.id)).not.toContain('khoya')
   })
 })
@@ -109,16 +141,38 @@ describe('a dish on a household\'s day', () => {
 
   it('is done by who stands at the fire, what is shared is done once, and nights are slept', () => {
     const two: Spread = {
-      id: 's', revision: 0, name: 'Two', eve: '2026-11-26', meals: [{ id: 'm1', name: 'Dinner', at: 2580 }], dishes: [dish, { ...dish, id: 'd2' }],
-      hands: [{ id: 'h1', name: 'You', roasts: true, away: [] }, { id: 'h2', name: 'Helper', roasts: false, away: [{ from: 2000, to: 2100, why: 'out' }] }], nights: { from: 1350, to: 390 },
-      ...vesselsOfKitchen(kitchen), washMin: 5, wishes: [], shared: [{ step: 'nuts', from: 'd1', for: 'd2' }], promises: [], plan: null, doings: [], cooks: [],
+      id: 's',
+      revision: 0,
+      name: 'Two',
+      eve: '2026-11-26',
+      meals: [{ id: 'm1', name: 'Dinner', at: 2580 }],
+      dishes: [dish, { ...dish, id: 'd2' }],
+      hands: [
+        { id: 'h1', name: 'You', roasts: true, away: [] },
+        { id: 'h2', name: 'Helper', roasts: false, away: [{ from: 2000, to: 2100, why: 'out' }] },
+      ],
+      nights: { from: 1350, to: 390 },
+      ...vesselsOfKitchen(kitchen),
+      washMin: 5,
+      wishes: [],
+      shared: [{ step: 'nuts', from: 'd1', for: 'd2' }],
+      promises: [],
+      plan: null,
+      doings: [],
+      cooks: [],
     }
     const day = dayOf(two, 1000)
     expect(day.dishes[1]!.activities.some(activity => activity.id === 'nuts')).toBe(false)
     expect(shareableOf(two).map(one => [one.kind, one.from, one.for])).toEqual([['nuts', 'd1', 'd2']])
-    expect(day.dishes[0]!.activities.find(activity => activity.id === 'nuts')!.dur[1]).toBeGreaterThan(dish.steps.activities.find(activity => activity.id === 'nuts')!.dur[1])
+    expect(day.dishes[0]!.activities.find(activity => activity.id === 'nuts')!.dur[1]).toBeGreaterThan(
+      dish.steps.activities.find(activity => activity.id === 'nuts')!.dur[1],
+    )
     expect(day.links).toEqual([{ from: 'd1.nuts', to: 'd2.roast', min: 0, max: null, kind: 'nuts' }])
-    expect(day.dishes[0]!.activities.filter(activity => activity.hot || activity.burner > 0).filter(activity => activity.hands > 0).every(activity => activity.cooks?.join() === '0')).toBe(true)
+    expect(
+      day.dishes[0]!.activities.filter(activity => activity.hot || activity.burner > 0)
+        .filter(activity => activity.hands > 0)
+        .every(activity => activity.cooks?.join() === '0'),
+    ).toBe(true)
     expect(day.away.filter(away => away.cook === 'all').length).toBeGreaterThanOrEqual(2)
     expect(checkDay(day)).toEqual([])
     const solver = new DaySolver(day)

@@ -23,7 +23,8 @@ const put = (more: Partial<Wanted>): SpreadDish => {
   const cook = cookOnDay(wanted, kitchen, INGREDIENTS, [])
   return dishOnDay(wanted, cook, forecastCook(cook.plan, [], 0, 20), INGREDIENTS)
 }
-const planOf = (baseG: number) => cookOnDay({ id: 'd1', card, baseG, meal: 'm1', serve: 'warm' }, kitchen, INGREDIENTS, []).plan
+const planOf = (baseG: number) =>
+  cookOnDay({ id: 'd1', card, baseG, meal: 'm1', serve: 'warm' }, kitchen, INGREDIENTS, []).plan
 
 function solved(day: Day): DaySolver {
   const solver = new DaySolver(day)
@@ -43,7 +44,10 @@ describe('milk boiled down', () => {
     const { spread } = plan.belief.entries.find(one => one.name === 'mainFire')!
     expect(Math.log(long / short) / 2).toBeCloseTo(1.2816 * spread, 1)
     expect(thickenedSpan(200, plan)[1]).toBeGreaterThan(1.9 * likely)
-    const known = { ...plan, belief: { entries: plan.belief.entries.map(one => (one.name === 'mainFire' ? { ...one, spread: 0.05 } : one)) } }
+    const known = {
+      ...plan,
+      belief: { entries: plan.belief.entries.map(one => (one.name === 'mainFire' ? { ...one, spread: 0.05 } : one)) },
+    }
     expect(thickenedSpan(100, known)[2] - thickenedSpan(100, known)[0]).toBeLessThan((long - short) / 3)
   })
 
@@ -57,7 +61,16 @@ describe('milk boiled down', () => {
   it('is no step where there is hardly any, or more than anybody boils down at once', () => {
     expect([4.9, 5, 4000, 4001].map(canThicken)).toEqual([false, true, true, false])
     for (const baseG of [40, 20_000]) {
-      const much = put({ thickens: true, baseG, card: { ...card, ingredients: card.ingredients.map(one => (one.ingredient === 'khoya' && baseG > 1000 ? { ...one, perBase: 0.3 } : one)) } })
+      const much = put({
+        thickens: true,
+        baseG,
+        card: {
+          ...card,
+          ingredients: card.ingredients.map(one =>
+            one.ingredient === 'khoya' && baseG > 1000 ? { ...one, perBase: 0.3 } : one,
+          ),
+        },
+      })
       expect(much.steps.activities.map(one => one.id)).not.toContain('khoya')
     }
   })
@@ -66,10 +79,16 @@ describe('milk boiled down', () => {
     const dishes = [put({ thickens: true }), put({ id: 'd2', thickens: true, baseG: 600 })]
     const what = shareableOf(exampleSpread({ dishes })).find(one => one.kind === 'thickened')!
     expect(what).toEqual({ kind: 'thickened', steps: ['khoya'], from: 'd1', for: 'd2' })
-    const spread = exampleSpread({ dishes, shared: [{ step: 'khoya', from: 'd1', for: 'd2' }], ...vesselsOfKitchen(kitchen) })
+    const spread = exampleSpread({
+      dishes,
+      shared: [{ step: 'khoya', from: 'd1', for: 'd2' }],
+      ...vesselsOfKitchen(kitchen),
+    })
     const day = dayOf(spread, 600)
     const [first, second] = dishes.map(dish => dish.steps.activities.find(one => one.id === 'khoya')!.dur)
-    expect(day.dishes[0]!.activities.find(one => one.id === 'khoya')!.dur).toEqual(first!.map((minutes, at) => minutes + second![at]!))
+    expect(day.dishes[0]!.activities.find(one => one.id === 'khoya')!.dur).toEqual(
+      first!.map((minutes, at) => minutes + second![at]!),
+    )
     expect(day.dishes[1]!.activities.map(one => one.id)).not.toContain('khoya')
     expect(day.links).toEqual([expect.objectContaining({ from: 'd1.khoya', min: 30, max: null })])
     expect(checkDay(day)).toEqual([])
@@ -83,12 +102,29 @@ describe('shelves in the cold', () => {
   const cold = (id: string): SpreadDish => {
     const dish = exampleDish(id)
     return { ...dish, serve: 'cold', steps: { ...dish.steps,
-      activities: [...dish.steps.activities, { id: 'chill', dur: [2, 3, 4], hands: 1, burner: 0 }, { id: 'take-out', dur: [1, 2, 3], hands: 1, burner: 0 }],
-      lags: [...dish.steps.lags, { from: 'pour', to: 'chill', min: 20, max: 120, kind: 'milk' }, { from: 'chill', to: 'take-out', min: 90, max: 1440, kind: 'cold' }],
+      activities: [
+        ...dish.steps.activities,
+        { id: 'chill', dur: [2, 3, 4], hands: 1, burner: 0 },
+        { id: 'take-out', dur: [1, 2, 3], hands: 1, burner: 0 },
+      ],
+      lags: [
+        ...dish.steps.lags,
+        { from: 'pour', to: 'chill', min: 20, max: 120, kind: 'milk' },
+        { from: 'chill', to: 'take-out', min: 90, max: 1440, kind: 'cold' },
+      ],
       holds: [...dish.steps.holds, { need: 'cold', first: 'chill', last: 'take-out' }], sink: 'take-out', ready: 2 } }
   }
-  const shelves = (count: number): Day => dayOf(exampleSpread({ dishes: [cold('d1'), cold('d2')],
-    vessels: [...exampleSpread().vessels, ...Array.from({ length: count }, (_, i) => ({ id: `c${i}`, name: `Shelf ${i}`, kind: 'cold' as const }))] }), 1440 + 400)
+  const shelves = (count: number): Day =>
+    dayOf(
+      exampleSpread({
+        dishes: [cold('d1'), cold('d2')],
+        vessels: [
+          ...exampleSpread().vessels,
+          ...Array.from({ length: count }, (_, i) => ({ id: `c${i}`, name: `Shelf ${i}`, kind: 'cold' as const })),
+        ],
+      }),
+      1440 + 400,
+    )
   const inTheCold = (day: Day): [number, number][] => day.dishes.map((dish) => {
     const { starts } = solved(day).plan!
     return [starts[`${dish.id}.chill`]!, starts[`${dish.id}.take-out`]!]

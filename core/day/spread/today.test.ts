@@ -36,23 +36,31 @@ describe('a day under way', () => {
 
   it('lets what is late push only what waits for it, and keeps the lanes in order', () => {
     const now = starts['d1.roast']! + 6
-    const doings = Object.entries(starts).filter(([, at]) => at < now - 8).map(([step, at]) => ({ step, begun: at, ended: at + 5 }))
+    const doings = Object.entries(starts)
+      .filter(([, at]) => at < now - 8)
+      .map(([step, at]) => ({ step, begun: at, ended: at + 5 }))
     const { repaired, lanes } = todayOf(planned, day, starts, doings, [], now)
     for (const lane of [...lanes.fires, ...lanes.hands]) {
       const sorted = [...lane].sort((a, b) => a.from - b.from)
-      for (let i = 1; i < sorted.length; i++) if (sorted[i]!.much === 1 && sorted[i - 1]!.much === 1) expect(sorted[i]!.from).toBeGreaterThanOrEqual(Math.min(sorted[i - 1]!.to, now))
+      for (let i = 1; i < sorted.length; i++)
+        if (sorted[i]!.much === 1 && sorted[i - 1]!.much === 1)
+          expect(sorted[i]!.from).toBeGreaterThanOrEqual(Math.min(sorted[i - 1]!.to, now))
     }
-    for (const [step, at] of Object.entries(repaired.starts)) if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
+    for (const [step, at] of Object.entries(repaired.starts))
+      if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
   })
 
   it('is planned anew around what is begun: that stays, and nothing else begins in the past', () => {
     const now = starts['d1.roast']! + 4
-    const doings = Object.entries(starts).filter(([, at]) => at < now).map(([step, at]) => ({ step, begun: at + 1, ended: at + 6 < now ? at + 6 : null }))
+    const doings = Object.entries(starts)
+      .filter(([, at]) => at < now)
+      .map(([step, at]) => ({ step, begun: at + 1, ended: at + 6 < now ? at + 6 : null }))
     const anew = new DaySolver(whatIsLeft(planned, starts, doings, now))
     for (let i = 0; i < 60 && !anew.done; i++) anew.step(() => false)
     const again = anew.plan!.starts
     for (const { step, begun } of doings) expect(again[step]).toBe(begun)
-    for (const [step, at] of Object.entries(again)) if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
+    for (const [step, at] of Object.entries(again))
+      if (!doings.some(one => one.step === step)) expect(at).toBeGreaterThanOrEqual(now)
   })
 
   it('says what comes next of a plan: what goes on, else the first that is not begun', () => {
@@ -60,10 +68,20 @@ describe('a day under way', () => {
     const spread = exampleSpread({ plan })
     const [dish, activity] = first.split('.')
     expect(nextOfDay(spread, 1500)).toEqual({ dish, activity, at: starts[first], going: false })
-    expect(nextOfDay({ ...spread, doings: [{ step: first, begun: 2400, ended: null }] }, 2402)).toEqual({ dish, activity, at: 2400, going: true })
+    expect(nextOfDay({ ...spread, doings: [{ step: first, begun: 2400, ended: null }] }, 2402)).toEqual({
+      dish,
+      activity,
+      at: 2400,
+      going: true,
+    })
     const second = Object.entries(starts).sort((a, b) => a[1] - b[1])[1]![0]
-    expect(nextOfDay({ ...spread, doings: [{ step: first, begun: 2400, ended: 2410 }] }, 2412)).toMatchObject({ dish: second.split('.')[0], activity: second.split('.')[1] })
-    expect(nextOfDay({ ...spread, doings: Object.keys(starts).map(step => ({ step, begun: 2400, ended: 2410 })) }, 2412)).toBeNull()
+    expect(nextOfDay({ ...spread, doings: [{ step: first, begun: 2400, ended: 2410 }] }, 2412)).toMatchObject({
+      dish: second.split('.')[0],
+      activity: second.split('.')[1],
+    })
+    expect(
+      nextOfDay({ ...spread, doings: Object.keys(starts).map(step => ({ step, begun: 2400, ended: 2410 })) }, 2412),
+    ).toBeNull()
     expect(nextOfDay(spread, 4000)).toBeNull()
     expect(nextOfDay(exampleSpread(), 1500)).toBeNull()
   })
@@ -71,9 +89,20 @@ describe('a day under way', () => {
   it('leaves no step off its lanes, even where nobody has hands left for it', () => {
     const crowded = Object.fromEntries(Object.keys(starts).map(step => [step, 2400]))
     const lanes = lanesOf(planned, crowded)
-    expect(lanes.hands.flat().length).toBe(planned.dishes.flatMap(dish => dish.activities).filter(one => one.hands > 0).length)
-    expect(lanes.hands[1]!.every(span => !planned.dishes.find(dish => dish.id === span.dish)!.activities.find(one => `${span.dish}.${one.id}` === span.step)!.hot)).toBe(true)
-    expect(lanes.fires.flat().length).toBe(planned.dishes.flatMap(dish => dish.activities).filter(one => one.burner > 0).length)
+    expect(lanes.hands.flat().length).toBe(
+      planned.dishes.flatMap(dish => dish.activities).filter(one => one.hands > 0).length,
+    )
+    expect(
+      lanes.hands[1]!.every(
+        span =>
+          !planned.dishes
+            .find(dish => dish.id === span.dish)!
+            .activities.find(one => `${span.dish}.${one.id}` === span.step)!.hot,
+      ),
+    ).toBe(true)
+    expect(lanes.fires.flat().length).toBe(
+      planned.dishes.flatMap(dish => dish.activities).filter(one => one.burner > 0).length,
+    )
   })
 
   it('believes the fire: steps begin and end where the cook marked them, and the rest lasts as forecast', () => {
@@ -87,6 +116,9 @@ describe('a day under way', () => {
     const open = Object.values(told.spans)
     expect(open.length).toBeGreaterThan(0)
     for (const [low, middle, high] of open) expect(low <= middle && middle <= high).toBe(true)
-    expect(fromFire({ id: 'd1', steps: ids }, plan, replay(plan, []), forecast, timeS => timeS)).toEqual({ doings: [], spans: {} })
+    expect(fromFire({ id: 'd1', steps: ids }, plan, replay(plan, []), forecast, timeS => timeS)).toEqual({
+      doings: [],
+      spans: {},
+    })
   })
 })

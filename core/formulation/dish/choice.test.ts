@@ -13,8 +13,12 @@ import { usualKept } from './usualKept'
 import { withChoice } from './withChoice'
 
 const card = (id: string) => STARTER_DISHES.find(dish => dish.id === id)!
-const liquids = (dish: { readonly ingredients: readonly { readonly part?: string | undefined, readonly perBase: number }[] }) =>
-  dish.ingredients.filter(one => ['water', 'milk', 'juice'].includes(one.part ?? '')).map(one => [one.part, one.perBase])
+const liquids = (dish: {
+  readonly ingredients: readonly { readonly part?: string | undefined; readonly perBase: number }[]
+}) =>
+  dish.ingredients
+    .filter(one => ['water', 'milk', 'juice'].includes(one.part ?? ''))
+    .map(one => [one.part, one.perBase])
 
 describe('another answer', () => {
   it('changes the liquid and keeps its total', () => {
@@ -26,7 +30,9 @@ describe('another answer', () => {
   })
 
   it('puts the liquid where the old one stood, and in the middle of the span where there was none', () => {
-    expect(withChoice(card('sweet-water-semolina'), { liquid: 'milk' }, rowOf).ingredients[3]).toMatchObject({ ingredient: 'milk' })
+    expect(withChoice(card('sweet-water-semolina'), { liquid: 'milk' }, rowOf).ingredients[3]).toMatchObject({
+      ingredient: 'milk',
+    })
     const balls = withChoice(card('marble-gram-balls'), { liquid: 'water', form: 'soft', sugar: 'in-liquid' }, rowOf)
     expect(liquids(balls)[0]![1]).toBeGreaterThan(1.5)
   })
@@ -34,23 +40,37 @@ describe('another answer', () => {
   it('takes powdered sugar where it is rubbed in, and grain where it is dissolved', () => {
     const dry = withChoice(card('brick-kiln-wheat'), { sugar: 'off-fire', liquid: 'none', form: 'balls' }, rowOf)
     expect(dry.ingredients.map(one => one.ingredient)).toContain('sugar-powdered')
-    expect(withChoice(dry, { sugar: 'in-liquid', liquid: 'water', form: 'soft' }, rowOf).ingredients.map(one => one.ingredient)).toContain('sugar')
+    expect(
+      withChoice(dry, { sugar: 'in-liquid', liquid: 'water', form: 'soft' }, rowOf).ingredients.map(
+        one => one.ingredient,
+      ),
+    ).toContain('sugar')
   })
 
   it('brings water for a syrup', () => {
-    expect(liquids(withChoice(card('tide-line-coconut'), { sugar: 'syrup' }, rowOf))).toEqual([['milk', 0.4], ['water', 0.4]])
+    expect(liquids(withChoice(card('tide-line-coconut'), { sugar: 'syrup' }, rowOf))).toEqual([
+      ['milk', 0.4],
+      ['water', 0.4],
+    ])
   })
 
   it('changes nothing else', () => {
     const dish = card('long-spoon-mung')
-    expect(withChoice(dish, { finish: 'covered' }, rowOf)).toEqual({ ...dish, choices: { ...dish.choices, finish: 'covered' } })
+    expect(withChoice(dish, { finish: 'covered' }, rowOf)).toEqual({
+      ...dish,
+      choices: { ...dish.choices, finish: 'covered' },
+    })
     expect(withChoice(dish, {}, rowOf)).toEqual(dish)
   })
 })
 
 describe('the usual school', () => {
   it('keeps lentils dry where they are rolled or set, and powder for what is rolled', () => {
-    expect(usualChoices('lentil', 'balls')).toMatchObject({ preparation: 'dry-ground', sugar: 'off-fire', liquid: 'none' })
+    expect(usualChoices('lentil', 'balls')).toMatchObject({
+      preparation: 'dry-ground',
+      sugar: 'off-fire',
+      liquid: 'none',
+    })
     expect(usualChoices('gram-flour', 'slab')).toMatchObject({ sugar: 'syrup', finish: 'stirred' })
     expect(usualChoices('coconut-nut')).toMatchObject({ form: 'slab', sugar: 'into-reduced' })
     expect(usualChoices('vegetable', 'balls')).toMatchObject({ form: 'balls', sugar: 'into-reduced' })
@@ -90,8 +110,12 @@ describe('the water a dish keeps before anybody has cooked it', () => {
       expect(share).toBeGreaterThan(0)
       expect(share + spread).toBeLessThanOrEqual(1)
     }
-    expect(usualKept('semolina', { liquid: 'water' }).share).toBeGreaterThan(usualKept('vegetable', { liquid: 'milk' }).share)
-    expect(usualKept('gram-flour', { liquid: 'none' }).share).toBeGreaterThan(usualKept('gram-flour', { liquid: 'water' }).share)
+    expect(usualKept('semolina', { liquid: 'water' }).share).toBeGreaterThan(
+      usualKept('vegetable', { liquid: 'milk' }).share,
+    )
+    expect(usualKept('gram-flour', { liquid: 'none' }).share).toBeGreaterThan(
+      usualKept('gram-flour', { liquid: 'water' }).share,
+    )
     expect(() => usualKept('pasta', { liquid: 'none' })).toThrow(CoreError)
   })
 })

@@ -18,13 +18,38 @@ const watered = (id: string, baseG: number) => withPressureWater(stageDish(cardO
 
 describe('a pressure pan', () => {
   it('is refused without liquid, for what froths and for grain, and says what would do', () => {
-    const dry = { ...cardOf('ember-sweet-potato'), choices: { ...cardOf('ember-sweet-potato').choices, liquid: 'none' as const } }
+    const dry = {
+      ...cardOf('ember-sweet-potato'),
+      choices: { ...cardOf('ember-sweet-potato').choices, liquid: 'none' as const },
+    }
     expect(codes(dry)).toContain('pressure-needs-liquid')
-    expect(troublesOf(dry).find(one => one.code === 'pressure-needs-liquid')!.offers).toEqual([{ cooking: 'open' }, { liquid: 'water' }, { liquid: 'milk' }])
-    expect(codes(withChoice({ ...cardOf('orchard-ladder-apple'), choices: { ...cardOf('orchard-ladder-apple').choices, cooking: 'pressure' } }, { liquid: 'milk' }, rowOf))).toEqual(['froths-under-pressure'])
-    expect(codes({ ...cardOf('sweet-water-semolina'), choices: { ...cardOf('sweet-water-semolina').choices, cooking: 'pressure' } })).toContain('grain-foams-under-pressure')
+    expect(troublesOf(dry).find(one => one.code === 'pressure-needs-liquid')!.offers).toEqual([
+      { cooking: 'open' },
+      { liquid: 'water' },
+      { liquid: 'milk' },
+    ])
+    expect(
+      codes(
+        withChoice(
+          {
+            ...cardOf('orchard-ladder-apple'),
+            choices: { ...cardOf('orchard-ladder-apple').choices, cooking: 'pressure' },
+          },
+          { liquid: 'milk' },
+          rowOf,
+        ),
+      ),
+    ).toEqual(['froths-under-pressure'])
+    expect(
+      codes({
+        ...cardOf('sweet-water-semolina'),
+        choices: { ...cardOf('sweet-water-semolina').choices, cooking: 'pressure' },
+      }),
+    ).toContain('grain-foams-under-pressure')
     const mung = cardOf('rain-day-mung')
-    expect(codes({ ...mung, ingredients: mung.ingredients.filter(one => one.part !== 'water') })).toContain('pressure-needs-liquid')
+    expect(codes({ ...mung, ingredients: mung.ingredients.filter(one => one.part !== 'water') })).toContain(
+      'pressure-needs-liquid',
+    )
   })
 
   it('takes the vegetable in its milk, which is cooked down in the open pan afterwards', () => {
@@ -36,7 +61,10 @@ describe('a pressure pan', () => {
     expect(dish.stages.find(stage => stage.id === 'milk')!.adds.map(one => one.ingredient)).not.toContain('milk')
     expect(dish.keystone.stage).toBe('milk')
     const both = stageDish(withChoice(cardOf('ember-sweet-potato'), { liquid: 'water-then-milk' }, rowOf))
-    expect(both.stages.find(stage => stage.id === 'press')!.adds.map(one => one.ingredient)).toEqual(['vegetable', 'water'])
+    expect(both.stages.find(stage => stage.id === 'press')!.adds.map(one => one.ingredient)).toEqual([
+      'vegetable',
+      'water',
+    ])
     expect(both.stages.find(stage => stage.id === 'milk')!.adds.map(one => one.ingredient)).toEqual(['milk'])
   })
 
@@ -59,7 +87,11 @@ describe('a pressure pan', () => {
   it('is filled to half with milk or pulses, to two thirds else', () => {
     expect(pressureFit(watered('ember-sweet-potato', 800), 800, rowOf)!.most).toBe(1 / 2)
     expect(pressureFit(watered('rain-day-mung', 250), 250, rowOf)!.most).toBe(1 / 2)
-    const water = withPressureWater(stageDish(withChoice(cardOf('ember-sweet-potato'), { liquid: 'water' }, rowOf)), 800, waterOf)
+    const water = withPressureWater(
+      stageDish(withChoice(cardOf('ember-sweet-potato'), { liquid: 'water' }, rowOf)),
+      800,
+      waterOf,
+    )
     expect(pressureFit(water, 800, rowOf)!.most).toBe(2 / 3)
     expect(pressureFit(stageDish(cardOf('winter-market-carrot')), 900, rowOf)).toBeNull()
   })
@@ -71,7 +103,12 @@ describe('a pressure pan', () => {
     const press = mainLine(plan.dish).findIndex(stage => stage.id === 'press')
     for (const point of points.filter(one => one.stage <= press + 1)) expect(point.waterG).toBeGreaterThan(40)
     const share = (baseG: number): number => {
-      const end = forecastCook(planOf(cardOf('ember-sweet-potato'), baseG, EVERY_PAN[0]!, EVERY_FIRE[0]!), [], 0, 1).points.at(-1)!
+      const end = forecastCook(
+        planOf(cardOf('ember-sweet-potato'), baseG, EVERY_PAN[0]!, EVERY_FIRE[0]!),
+        [],
+        0,
+        1,
+      ).points.at(-1)!
       return end.waterG / end.contentG
     }
     expect(Math.abs(share(200) - share(800))).toBeLessThan(0.1)

@@ -23,7 +23,14 @@ describe('stages in minutes', () => {
       const staged = stageDish(card)
       scaledMinutes(staged, card.usual.baseG / 3).stages.forEach((stage, i) => {
         const before = staged.stages[i]!
-        if (stage.flame === 'off' || stage.does === 'press' || stage.does === 'pour' || stage.phase !== 'fire' || 'sign' in stage.until) expect(stage, `${card.id} ${stage.id}`).toEqual(before)
+        if (
+          stage.flame === 'off'
+          || stage.does === 'press'
+          || stage.does === 'pour'
+          || stage.phase !== 'fire'
+          || 'sign' in stage.until
+        )
+          expect(stage, `${card.id} ${stage.id}`).toEqual(before)
       })
     }
   })

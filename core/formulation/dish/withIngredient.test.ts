@@ -42,7 +42,9 @@ describe('an ingredient that is added', () => {
 
   it('becomes more where it stands in that part already, and stands beside where it plays another', () => {
     const ghee = dish.ingredients.find(one => one.id === 'ghee')!.perBase
-    expect(withIngredient(dish, rowOf('ghee'), 'fat', 0.1).ingredients.find(one => one.id === 'ghee')!.perBase).toBeCloseTo(ghee + 0.1, 9)
+    expect(
+      withIngredient(dish, rowOf('ghee'), 'fat', 0.1).ingredients.find(one => one.id === 'ghee')!.perBase,
+    ).toBeCloseTo(ghee + 0.1, 9)
     const twice = withIngredient(dish, rowOf('ghee'), 'spice', 0.1)
     expect(twice.ingredients.map(one => one.id)).toContain('ghee-2')
     expect(inPart(twice, 'ghee-2', 'fat', rowOf('ghee')).ingredients.find(one => one.id === 'ghee-2')!.part).toBe('fat')
@@ -68,7 +70,8 @@ describe('the base alone', () => {
   it('changes, and everything else keeps its weight', () => {
     const { dish: next, baseG } = setBaseAlone({ dish, baseG: 250 }, 300)
     for (const one of next.ingredients) {
-      if (one.id !== next.base) expect(one.perBase * baseG).toBeCloseTo(dish.ingredients.find(old => old.id === one.id)!.perBase * 250, 1)
+      if (one.id !== next.base)
+        expect(one.perBase * baseG).toBeCloseTo(dish.ingredients.find(old => old.id === one.id)!.perBase * 250, 1)
     }
     expect(next.ingredients.find(one => one.id === next.base)!.perBase).toBe(1)
   })
@@ -79,21 +82,44 @@ describe('an ingredient of the household\'s own', () => {
   const figures = { fat: 4, carbohydrate: 70, sugars: 2, fibre: 8, protein: 9, salt: 0.1 }
 
   it('takes what is known from its package, its cup and its household, and the rest from the food it is like', () => {
-    const row = ownIngredient({ id: 'own-1', name: 'Hill-terrace millet', like, bulkDensity: 0.6, figures, allergens: ['sesame'] })
-    expect(row).toMatchObject({ own: true, name: 'Hill-terrace millet', kind: 'base', families: ['other-flour'], bulkDensity: 0.6, allergens: ['sesame'] })
+    const row = ownIngredient({
+      id: 'own-1',
+      name: 'Hill-terrace millet',
+      like,
+      bulkDensity: 0.6,
+      figures,
+      allergens: ['sesame'],
+    })
+    expect(row).toMatchObject({
+      own: true,
+      name: 'Hill-terrace millet',
+      kind: 'base',
+      families: ['other-flour'],
+      bulkDensity: 0.6,
+      allergens: ['sesame'],
+    })
     const { water, solids, fat, sugar, nuts } = row.composition
     expect(water + solids + fat + sugar + nuts).toBeCloseTo(1, 9)
     expect(fat).toBeCloseTo(0.04, 2)
     expect(row.nutrients.starch).toBe(68)
     expect(row.nutrients.energyKj).toBe(Math.round(17 * 9 + 37 * 4 + 17 * 70 + 8 * 8))
     expect(row.source.composition).toContain('package')
-    expect(ownIngredient({ id: 'own-2', name: 'x', like, bulkDensity: null, figures: null, allergens: [] })).toMatchObject({ bulkDensity: like.bulkDensity, nutrients: like.nutrients, source: { density: 'as rice flour' } })
+    expect(
+      ownIngredient({ id: 'own-2', name: 'x', like, bulkDensity: null, figures: null, allergens: [] }),
+    ).toMatchObject({ bulkDensity: like.bulkDensity, nutrients: like.nutrients, source: { density: 'as rice flour' } })
   })
 
   it.each([
-    ['parts beyond the whole', { ...figures, carbohydrate: 95 }], ['sugars beyond the carbohydrate', { ...figures, sugars: 80 }], ['less than nothing', { ...figures, fat: -1 }], ['no number', { ...figures, fat: Number.NaN }],
+    ['parts beyond the whole', { ...figures, carbohydrate: 95 }],
+    ['sugars beyond the carbohydrate', { ...figures, sugars: 80 }],
+    ['less than nothing', { ...figures, fat: -1 }],
+    ['no number', { ...figures, fat: Number.NaN }],
   ])('refuses %s', (_, wrong) => {
-    expect(() => ownIngredient({ id: 'own-1', name: 'x', like, bulkDensity: null, figures: wrong, allergens: [] })).toThrow(CoreError)
-    expect(() => ownIngredient({ id: 'own-1', name: 'x', like, bulkDensity: 3, figures: null, allergens: [] })).toThrow(CoreError)
+    expect(() =>
+      ownIngredient({ id: 'own-1', name: 'x', like, bulkDensity: null, figures: wrong, allergens: [] }),
+    ).toThrow(CoreError)
+    expect(() => ownIngredient({ id: 'own-1', name: 'x', like, bulkDensity: 3, figures: null, allergens: [] })).toThrow(
+      CoreError,
+    )
   })
 })

@@ -16,11 +16,31 @@ import { toRecipeLd } from './recipe/toRecipeLd'
 const cup = { id: 'c', name: 'cup', volumeMl: 240 }
 const FOODS = foodNames(INGREDIENTS, PLAIN_NAMES)
 const read = (text: string) => readLines(text, cup, FOODS).lines
-const recipeOf = (dish: (typeof STARTER_DISHES)[number]) => toRecipeLd(stageDish(dish), dish.usual.baseG, whatComes(dish, dish.usual.baseG, rowOf), { category: 'Semolina', steps: [{ name: 'roast', text: 'Roast.' }] }, rowOf, dish)
+const recipeOf = (dish: (typeof STARTER_DISHES)[number]) =>
+  toRecipeLd(
+    stageDish(dish),
+    dish.usual.baseG,
+    whatComes(dish, dish.usual.baseG, rowOf),
+    { category: 'Semolina', steps: [{ name: 'roast', text: 'Roast.' }] },
+    rowOf,
+    dish,
+  )
 
 describe('a dish from a list', () => {
   it('takes the weightiest base, adds the same thing up, and can be cooked', () => {
-    const dish = dishFromAmounts('mine', 'Mine', [{ ingredient: 'semolina-medium', massG: 200 }, { ingredient: 'ghee', massG: 100 }, { ingredient: 'ghee', massG: 60 }, { ingredient: 'sugar', massG: 220 }, { ingredient: 'water', massG: 800 }, { ingredient: 'cashew-halves', massG: 30 }], rowOf)
+    const dish = dishFromAmounts(
+      'mine',
+      'Mine',
+      [
+        { ingredient: 'semolina-medium', massG: 200 },
+        { ingredient: 'ghee', massG: 100 },
+        { ingredient: 'ghee', massG: 60 },
+        { ingredient: 'sugar', massG: 220 },
+        { ingredient: 'water', massG: 800 },
+        { ingredient: 'cashew-halves', massG: 30 },
+      ],
+      rowOf,
+    )
     expect(dish).toMatchObject({ family: 'semolina', base: 'semolina', usual: { baseG: 200 } })
     expect(dish.ingredients.find(one => one.ingredient === 'ghee')!.perBase).toBe(0.8)
     expect(troublesOf(dish)).toEqual([])
@@ -29,7 +49,12 @@ describe('a dish from a list', () => {
 
   it('leads the school to what is there: every starter dish comes back cookable from its weights alone', () => {
     for (const dish of STARTER_DISHES) {
-      const again = dishFromAmounts('again', 'Again', dish.ingredients.map(one => ({ ingredient: one.ingredient, massG: one.perBase * 300 })), rowOf)
+      const again = dishFromAmounts(
+        'again',
+        'Again',
+        dish.ingredients.map(one => ({ ingredient: one.ingredient, massG: one.perBase * 300 })),
+        rowOf,
+      )
       expect(again.family, dish.id).toBe(dish.family)
       expect(troublesOf(again).map(trouble => trouble.code), dish.id).toEqual([])
       expect(stageDish(again).stages.length).toBeGreaterThan(2)

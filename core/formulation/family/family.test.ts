@@ -36,12 +36,19 @@ describe('families', () => {
 
 describe('the path of browning', () => {
   it('falls in lightness from any raw colour, with steps in order', () => {
-    fc.assert(fc.property(fc.double({ min: 40, max: 96, noNaN: true }), fc.double({ min: -5, max: 30, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (lightness, a, b) => {
-      const { path, stepLightness } = browningPath({ lightness, a, b })
-      for (let i = 1; i < path.length; i++) expect(path[i]!.lightness).toBeLessThan(path[i - 1]!.lightness + 1e-9)
-      const steps = COLOUR_STEPS.map(step => stepLightness[step])
-      for (let i = 1; i < steps.length; i++) expect(steps[i]!).toBeLessThan(steps[i - 1]!)
-      expect(path[1]).toEqual({ lightness, a, b })
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 40, max: 96, noNaN: true }),
+        fc.double({ min: -5, max: 30, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (lightness, a, b) => {
+          const { path, stepLightness } = browningPath({ lightness, a, b })
+          for (let i = 1; i < path.length; i++) expect(path[i]!.lightness).toBeLessThan(path[i - 1]!.lightness + 1e-9)
+          const steps = COLOUR_STEPS.map(step => stepLightness[step])
+          for (let i = 1; i < steps.length; i++) expect(steps[i]!).toBeLessThan(steps[i - 1]!)
+          expect(path[1]).toEqual({ lightness, a, b })
+        },
+      ),
+    )
   })
 })

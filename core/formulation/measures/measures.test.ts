@@ -15,13 +15,27 @@ describe('a cup found by weighing', () => {
     expect(cupVolumeMl(212, 391.64)).toBeCloseTo(180, 1)
   })
 
-  it.each([[0, 0], [300, 200], [Number.NaN, 400], [-1, 100], [0, 1e9]])('refuses %d g empty and %d g full', (empty, full) => {
+  it.each([
+    [0, 0],
+    [300, 200],
+    [Number.NaN, 400],
+    [-1, 100],
+    [0, 1e9],
+  ])('refuses %d g empty and %d g full', (empty, full) => {
     expect(() => cupVolumeMl(empty, full)).toThrow(CoreError)
   })
 })
 
 describe('counts that can be filled by eye', () => {
-  it.each([[0, '0'], [0.26, '¼'], [0.97, '1'], [1.46, '1½'], [1.34, '1⅓'], [6.8, '6¾'], [12.4, '12']])('reads %d as %s', (count, text) => {
+  it.each([
+    [0, '0'],
+    [0.26, '¼'],
+    [0.97, '1'],
+    [1.46, '1½'],
+    [1.34, '1⅓'],
+    [6.8, '6¾'],
+    [12.4, '12'],
+  ])('reads %d as %s', (count, text) => {
     expect(usableCount(count).text).toBe(text)
   })
 
@@ -42,7 +56,10 @@ describe('an amount between two marks', () => {
   const tablespoon = { id: 'tbsp', name: 'Tablespoon', volumeMl: 15 }
 
   it('is made up with spoons', () => {
-    expect(inMeasures(180 * 1.1, [glass, tablespoon, spoon])).toMatchObject({ text: '1', rest: { name: 'Tablespoon', text: '1' } })
+    expect(inMeasures(180 * 1.1, [glass, tablespoon, spoon])).toMatchObject({
+      text: '1',
+      rest: { name: 'Tablespoon', text: '1' },
+    })
     expect(inMeasures(180, [glass, tablespoon]).rest).toBeNull()
   })
 
@@ -73,15 +90,28 @@ describe('amounts as cooks speak', () => {
     expect(say('for six people')).toEqual({ kind: 'people', people: 6 })
   })
 
-  it.each(['', 'much', '0 g', '-3 g', '1/0 cup', '10 tons', '99999 kg', '1e9', '<script>', 'NaN g'])('refuses %j', (text) => {
-    expect(() => say(text)).toThrow(CoreError)
-  })
+  it.each(['', 'much', '0 g', '-3 g', '1/0 cup', '10 tons', '99999 kg', '1e9', '<script>', 'NaN g'])(
+    'refuses %j',
+    text => {
+      expect(() => say(text)).toThrow(CoreError)
+    },
+  )
 
   it('never throws anything but its own refusal', () => {
     fc.assert(fc.property(fc.string({ maxLength: 80 }), (text) => {
       try {
         const amount = say(text)
-        expect(Number.isFinite('massG' in amount ? amount.massG : 'volumeMl' in amount ? amount.volumeMl : 'count' in amount ? amount.count : amount.people)).toBe(true)
+        expect(
+          Number.isFinite(
+            'massG' in amount
+              ? amount.massG
+              : 'volumeMl' in amount
+                ? amount.volumeMl
+                : 'count' in amount
+                  ? amount.count
+                  : amount.people,
+          ),
+        ).toBe(true)
       }
       catch (error) {
         expect(error).toBeInstanceOf(CoreError)

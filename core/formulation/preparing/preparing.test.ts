@@ -9,7 +9,12 @@ import { milkMark, reduceMilk } from './reduceMilk'
 
 describe('getting ready', () => {
   it('tells what to buy for what is needed peeled', () => {
-    expect(preparedWeight(930, rowOf('sweet-potato').yields, 'grated')).toEqual({ asBoughtG: 930 / 0.86, preparedG: 930, soakedG: 930, groundG: 930 })
+    expect(preparedWeight(930, rowOf('sweet-potato').yields, 'grated')).toEqual({
+      asBoughtG: 930 / 0.86,
+      preparedG: 930,
+      soakedG: 930,
+      groundG: 930,
+    })
   })
 
   it('roughly doubles a lentil that is soaked, and loses a few per cent in grinding', () => {
@@ -28,7 +33,13 @@ describe('getting ready', () => {
     expect(reduceMilk(1000, 500, 1400, 25).minutes).toBeCloseTo(one.minutes / 2)
     expect(one.early).toBeLessThan(one.minutes)
     expect(one.late).toBeGreaterThan(one.minutes)
-    for (const bad of [[10, 5, 700, 25], [1000, 50, 700, 25], [1000, 500, 0, 25], [1000, 500, 700, 150]] as [number, number, number, number][]) expect(() => reduceMilk(...bad)).toThrow(CoreError)
+    for (const bad of [
+      [10, 5, 700, 25],
+      [1000, 50, 700, 25],
+      [1000, 500, 0, 25],
+      [1000, 500, 700, 150],
+    ] as [number, number, number, number][])
+      expect(() => reduceMilk(...bad)).toThrow(CoreError)
   })
 
   it('strays as far as the power that is told, and takes the lower middle of the flames', () => {
@@ -61,10 +72,23 @@ describe('getting ready', () => {
 
 describe('the store and what to buy', () => {
   const today = 20_000
-  const item = (ingredient: string, massG: number, more = {}) => ({ id: ingredient, ingredient, massG, gotOn: today - 3, openedOn: null, useBy: null, ...more })
+  const item = (ingredient: string, massG: number, more = {}) => ({
+    id: ingredient,
+    ingredient,
+    massG,
+    gotOn: today - 3,
+    openedOn: null,
+    useBy: null,
+    ...more,
+  })
 
   it('uses what is in the house first, and buys the rest in packages', () => {
-    const needs = addNeeds([{ ingredient: 'sugar', massG: 300, dishes: ['a'] }, { ingredient: 'water', massG: 900, dishes: ['a'] }, { ingredient: 'sugar', massG: 500, dishes: ['b'] }, { ingredient: 'ghee', massG: 210, dishes: ['a'] }])
+    const needs = addNeeds([
+      { ingredient: 'sugar', massG: 300, dishes: ['a'] },
+      { ingredient: 'water', massG: 900, dishes: ['a'] },
+      { ingredient: 'sugar', massG: 500, dishes: ['b'] },
+      { ingredient: 'ghee', massG: 210, dishes: ['a'] },
+    ])
     expect(needs[0]).toEqual({ ingredient: 'sugar', massG: 800, dishes: ['a', 'b'] })
     const lines = shopping(needs, [item('sugar', 200), item('ghee', 500)], rowOf, today)
     expect(lines.map(line => line.ingredient)).toEqual(['sugar', 'ghee'])
@@ -85,6 +109,13 @@ describe('the store and what to buy', () => {
     expect(lastDay(item('milk', 1, { openedOn: today - 3 }), rowOf('milk'))).toBe(today - 1)
     expect(lastDay(item('milk', 1, { useBy: today + 5 }), rowOf('milk'))).toBe(today + 5)
     expect(lastDay(item('milk', 1, { openedOn: today, useBy: today + 1 }), rowOf('milk'))).toBe(today + 1)
-    expect(shopping([{ ingredient: 'milk', massG: 400, dishes: [] }], [item('milk', 500, { openedOn: today - 3 })], rowOf, today)[0]).toMatchObject({ inHouseG: 0, packagesG: [500] })
+    expect(
+      shopping(
+        [{ ingredient: 'milk', massG: 400, dishes: [] }],
+        [item('milk', 500, { openedOn: today - 3 })],
+        rowOf,
+        today,
+      )[0],
+    ).toMatchObject({ inHouseG: 0, packagesG: [500] })
   })
 })

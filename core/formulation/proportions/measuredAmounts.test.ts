@@ -29,18 +29,34 @@ describe('a dish measured out', () => {
 
   it('puts cups on the shelf and leaves pinches off it', () => {
     const rows = measuredAmounts(dish, 250, INGREDIENTS, glass, spoons)
-    expect(rows.filter(row => standsOnShelf(row, dish.base)).map(row => row.id)).toEqual(['semolina', 'ghee', 'sugar', 'water', 'cashew'])
+    expect(rows.filter(row => standsOnShelf(row, dish.base)).map(row => row.id)).toEqual([
+      'semolina',
+      'ghee',
+      'sugar',
+      'water',
+      'cashew',
+    ])
     const little = measuredAmounts(dish, 20, INGREDIENTS, glass, spoons)
     expect(little.filter(row => standsOnShelf(row, dish.base)).map(row => row.id)).toContain('sugar')
   })
 
   it('is refused where an ingredient is not in the table', () => {
-    expect(() => measuredAmounts(dish, 250, INGREDIENTS.filter(row => row.id !== 'ghee'), glass, spoons)).toThrow(CoreError)
+    expect(() =>
+      measuredAmounts(
+        dish,
+        250,
+        INGREDIENTS.filter(row => row.id !== 'ghee'),
+        glass,
+        spoons,
+      ),
+    ).toThrow(CoreError)
   })
 
   it('knows fat, sugar and liquid by what they are made of', () => {
     const role = (id: string) => roleOf(INGREDIENTS.find(row => row.id === id)!.composition)
-    expect(['semolina-medium', 'ghee', 'sugar', 'water', 'cashew-halves', 'milk', 'cardamom-ground'].map(role)).toEqual([null, 'fat', 'sugar', 'liquid', null, 'liquid', null])
+    expect(['semolina-medium', 'ghee', 'sugar', 'water', 'cashew-halves', 'milk', 'cardamom-ground'].map(role)).toEqual(
+      [null, 'fat', 'sugar', 'liquid', null, 'liquid', null],
+    )
     expect(roleOf(INGREDIENTS.find(row => row.id === 'carrot-red')!.composition, 'base')).toBeNull()
   })
 })
@@ -52,7 +68,11 @@ describe('a dish in hand', () => {
     expect(setAmount(hand, 'semolina', 300)).toEqual({ dish, baseG: 300 })
     const richer = setAmount(hand, 'ghee', 125)
     expect(richer.baseG).toBe(250)
-    expect(richer.dish.ingredients.map(one => one.perBase)).toEqual([1, 0.5, ...dish.ingredients.slice(2).map(one => one.perBase)])
+    expect(richer.dish.ingredients.map(one => one.perBase)).toEqual([
+      1,
+      0.5,
+      ...dish.ingredients.slice(2).map(one => one.perBase),
+    ])
   })
 
   it('stays inside what a kitchen cooks', () => {

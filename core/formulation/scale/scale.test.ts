@@ -24,17 +24,31 @@ function factsOf(id: string): ScaleFacts {
   const dish = starter(id)
   const volumes = volumesOf(stageDish(dish), 100, rowOf)
   return {
-    base: dish.base, ingredients: dish.ingredients, baseG: 200, usualBaseG: dish.usual.baseG, portionG: dish.portionG,
-    finishedPerBase: finishedShare(dish, rowOf).perBase, greatestMlPerBase: volumes.greatestMl / 100, density: volumes.density, pan,
+    base: dish.base,
+    ingredients: dish.ingredients,
+    baseG: 200,
+    usualBaseG: dish.usual.baseG,
+    portionG: dish.portionG,
+    finishedPerBase: finishedShare(dish, rowOf).perBase,
+    greatestMlPerBase: volumes.greatestMl / 100,
+    density: volumes.density,
+    pan,
   }
 }
 
 describe('how much is wanted', () => {
   it.each([
-    ['×2', { by: 'times', factor: 2 }], ['3x', { by: 'times', factor: 3 }], ['double', { by: 'times', factor: 2 }], ['triple', { by: 'times', factor: 3 }],
-    ['6 people', { by: 'people', people: 6 }], ['for 12 guests', { by: 'people', people: 12 }],
-    ['fill the pan', { by: 'pan' }], ['1.2 kg finished', { by: 'finished', massG: 1200 }], ['800 g of halwa', { by: 'finished', massG: 800 }],
-    ['24 balls of 30 g', { by: 'balls', count: 24, eachG: 30 }], ['12 balls', { by: 'balls', count: 12, eachG: null }],
+    ['×2', { by: 'times', factor: 2 }],
+    ['3x', { by: 'times', factor: 3 }],
+    ['double', { by: 'times', factor: 2 }],
+    ['triple', { by: 'times', factor: 3 }],
+    ['6 people', { by: 'people', people: 6 }],
+    ['for 12 guests', { by: 'people', people: 12 }],
+    ['fill the pan', { by: 'pan' }],
+    ['1.2 kg finished', { by: 'finished', massG: 1200 }],
+    ['800 g of halwa', { by: 'finished', massG: 800 }],
+    ['24 balls of 30 g', { by: 'balls', count: 24, eachG: 30 }],
+    ['12 balls', { by: 'balls', count: 12, eachG: null }],
     ['tray 20 x 15 x 2 cm', { by: 'tray', tray: { shape: 'rectangle', widthMm: 200, lengthMm: 150 }, depthMm: 20 }],
     ['round tray 26 cm, 1.5 cm', { by: 'tray', tray: { shape: 'round', widthMm: 260, lengthMm: 260 }, depthMm: 15 }],
     ['930 g sweet potato, peeled', { by: 'on-hand', id: 'vegetable', massG: 930, asBought: false }],
@@ -45,7 +59,11 @@ describe('how much is wanted', () => {
 
   it('takes a weight of produce as bought unless it says otherwise, and counts pieces by their size', () => {
     expect(say('1 kg sweet potatoes')).toEqual({ by: 'on-hand', id: 'vegetable', massG: 1000 * 0.86, asBought: true })
-    expect(say('930 g pumpkin, peeled', 'cart-wheel-pumpkin')).toMatchObject({ by: 'on-hand', massG: 930, asBought: false })
+    expect(say('930 g pumpkin, peeled', 'cart-wheel-pumpkin')).toMatchObject({
+      by: 'on-hand',
+      massG: 930,
+      asBought: false,
+    })
     expect(say('3 sweet potatoes')).toEqual({ by: 'on-hand', id: 'vegetable', massG: 3 * 200 * 0.86, asBought: false })
     expect(say('9 large pods', 'monsoon-jackfruit')).toMatchObject({ by: 'on-hand', id: 'fruit', massG: 9 * 45 * 0.68 })
     expect(say('2 glasses', 'sweet-water-semolina')).toEqual({ by: 'base', massG: 2 * 180 * 0.71 })
@@ -55,11 +73,27 @@ describe('how much is wanted', () => {
   it('knows the trays of the house by name, to the brim or to a depth', () => {
     const trays = [{ name: 'Baking tin', shape: 'rectangle' as const, widthMm: 180, lengthMm: 240, depthMm: 35 }]
     const tray = (text: string) => parseScale(text, { dish: starter('tide-line-coconut'), rowOf, cup, measures, trays })
-    expect(tray('baking tin')).toEqual({ by: 'tray', tray: { shape: 'rectangle', widthMm: 180, lengthMm: 240 }, depthMm: 35 })
+    expect(tray('baking tin')).toEqual({
+      by: 'tray',
+      tray: { shape: 'rectangle', widthMm: 180, lengthMm: 240 },
+      depthMm: 35,
+    })
     expect(tray('baking tin, 2 cm')).toMatchObject({ depthMm: 20 })
   })
 
-  it.each(['', 'much', '0', '-3 kg', '3 elephants', 'tray', '0x', 'x 1000', '<script>', '12 12 12', '24 balls of gold'])('refuses %j with a refusal of its own', (text) => {
+  it.each([
+    '',
+    'much',
+    '0',
+    '-3 kg',
+    '3 elephants',
+    'tray',
+    '0x',
+    'x 1000',
+    '<script>',
+    '12 12 12',
+    '24 balls of gold',
+  ])('refuses %j with a refusal of its own', text => {
     expect(() => say(text)).toThrow(CoreError)
   })
 
@@ -102,7 +136,9 @@ describe('the base that is asked for', () => {
     expect(() => baseOf({ by: 'people', people: 5000 }, facts)).toThrow(CoreError)
     expect(() => baseOf({ by: 'on-hand', id: 'gold', massG: 30, asBought: false }, facts)).toThrow(CoreError)
     expect(() => baseOf({ by: 'pan' }, { ...facts, pan: null })).toThrow(CoreError)
-    expect(() => baseOf({ by: 'tray', tray: { shape: 'round', widthMm: 0, lengthMm: 0 }, depthMm: 5 }, facts)).toThrow(CoreError)
+    expect(() => baseOf({ by: 'tray', tray: { shape: 'round', widthMm: 0, lengthMm: 0 }, depthMm: 5 }, facts)).toThrow(
+      CoreError,
+    )
   })
 })
 
@@ -111,7 +147,10 @@ describe('the marks a household owns', () => {
     const fills = allFills(measures)
     fills.forEach((fill, i) => {
       if (i > 0) expect(fill.volumeMl).toBeGreaterThanOrEqual(fills[i - 1]!.volumeMl)
-      const sum = fill.parts.reduce((all, part) => all + part.count * measures.find(one => one.id === part.measure)!.volumeMl, 0)
+      const sum = fill.parts.reduce(
+        (all, part) => all + part.count * measures.find(one => one.id === part.measure)!.volumeMl,
+        0,
+      )
       expect(sum).toBeCloseTo(fill.volumeMl, 9)
       expect(fill.parts.length).toBeLessThanOrEqual(2)
     })
@@ -120,7 +159,12 @@ describe('the marks a household owns', () => {
 })
 
 describe('a scale that lands on real marks', () => {
-  const rows = (id: string, baseG: number) => measuredAmounts(starter(id), baseG, INGREDIENTS, cup, []).map(one => ({ id: one.id, massG: one.massG, bulkDensity: one.row.bulkDensity }))
+  const rows = (id: string, baseG: number) =>
+    measuredAmounts(starter(id), baseG, INGREDIENTS, cup, []).map(one => ({
+      id: one.id,
+      massG: one.massG,
+      bulkDensity: one.row.bulkDensity,
+    }))
 
   it.each(STARTER_DISHES.map(dish => dish.id))('%s: states its distortion truly, best first', (id) => {
     const given = rows(id, starter(id).usual.baseG)
@@ -129,8 +173,13 @@ describe('a scale that lands on real marks', () => {
     expect(scales.length).toBeGreaterThanOrEqual(1)
     expect(scales.length).toBeLessThanOrEqual(3)
     for (const scale of scales) {
-      const ratio = (amounts: readonly { id: string, massG: number }[], one: string): number => amounts.find(row => row.id === one)!.massG / amounts.find(row => row.id === base)!.massG
-      const worst = Math.max(...scale.amounts.filter(one => one.fill).map(one => Math.abs(ratio(scale.amounts, one.id) / ratio(given, one.id) - 1)))
+      const ratio = (amounts: readonly { id: string; massG: number }[], one: string): number =>
+        amounts.find(row => row.id === one)!.massG / amounts.find(row => row.id === base)!.massG
+      const worst = Math.max(
+        ...scale.amounts
+          .filter(one => one.fill)
+          .map(one => Math.abs(ratio(scale.amounts, one.id) / ratio(given, one.id) - 1)),
+      )
       expect(worst).toBeCloseTo(scale.distortion, 9)
       expect(scale.factor).toBeGreaterThan(0.79)
       expect(scale.factor).toBeLessThan(1.26)
@@ -139,22 +188,39 @@ describe('a scale that lands on real marks', () => {
   })
 
   it('distorts no more than any other fill of the same base would: a slow search agrees', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 0.05, max: 4, noNaN: true }), { minLength: 1, maxLength: 5 }), fc.double({ min: 120, max: 900, noNaN: true }), (ratios, baseG) => {
-      const given = [{ id: 'base', massG: baseG, bulkDensity: 0.7 }, ...ratios.map((ratio, i) => ({ id: `i${i}`, massG: ratio * baseG, bulkDensity: 0.8 }))]
-      const fills = allFills(measures)
-      for (const scale of ownedScales(given, 'base', measures)) {
-        for (const one of given.slice(1)) {
-          const found = scale.amounts.find(row => row.id === one.id)!
-          if (!found.fill) continue
-          const off = (volumeMl: number): number => Math.abs(volumeMl * one.bulkDensity / scale.baseG / (one.massG / baseG) - 1)
-          expect(off(found.fill.volumeMl)).toBeLessThanOrEqual(Math.min(...fills.map(fill => off(fill.volumeMl))) + 1e-9)
-        }
-      }
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.05, max: 4, noNaN: true }), { minLength: 1, maxLength: 5 }),
+        fc.double({ min: 120, max: 900, noNaN: true }),
+        (ratios, baseG) => {
+          const given = [
+            { id: 'base', massG: baseG, bulkDensity: 0.7 },
+            ...ratios.map((ratio, i) => ({ id: `i${i}`, massG: ratio * baseG, bulkDensity: 0.8 })),
+          ]
+          const fills = allFills(measures)
+          for (const scale of ownedScales(given, 'base', measures)) {
+            for (const one of given.slice(1)) {
+              const found = scale.amounts.find(row => row.id === one.id)!
+              if (!found.fill) continue
+              const off = (volumeMl: number): number =>
+                Math.abs((volumeMl * one.bulkDensity) / scale.baseG / (one.massG / baseG) - 1)
+              expect(off(found.fill.volumeMl)).toBeLessThanOrEqual(
+                Math.min(...fills.map(fill => off(fill.volumeMl))) + 1e-9,
+              )
+            }
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('keeps proportions that lie on marks already', () => {
-    const exact = [{ id: 'base', massG: 180 * 0.7, bulkDensity: 0.7 }, { id: 'fat', massG: 90 * 0.9, bulkDensity: 0.9 }, { id: 'water', massG: 540, bulkDensity: 1 }]
+    const exact = [
+      { id: 'base', massG: 180 * 0.7, bulkDensity: 0.7 },
+      { id: 'fat', massG: 90 * 0.9, bulkDensity: 0.9 },
+      { id: 'water', massG: 540, bulkDensity: 1 },
+    ]
     const [best] = ownedScales(exact, 'base', measures)
     expect(best!.factor).toBeCloseTo(1)
     expect(best!.distortion).toBeCloseTo(0)

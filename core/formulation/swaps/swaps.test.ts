@@ -17,44 +17,74 @@ import { BALANCES, type Balance } from './swap'
 
 const starter = (id: string) => STARTER_DISHES.find(dish => dish.id === id)!
 const rule = (id: string) => SWAPS.find(swap => swap.id === id)!
-const balances = (dish: DishCard): Record<Balance, number> => Object.fromEntries(BALANCES.map(balance =>
-  [balance, dish.ingredients.reduce((sum, one) => sum + one.perBase * balanceOf(rowOf(one.ingredient))[balance], 0)])) as Record<Balance, number>
-const every = STARTER_DISHES.flatMap(dish => dish.ingredients.flatMap(one => SWAPS.filter(swap => swap.from.includes(one.ingredient)).map(swap => ({ dish, id: one.id, swap }))))
+const balances = (dish: DishCard): Record<Balance, number> =>
+  Object.fromEntries(
+    BALANCES.map(balance => [
+      balance,
+      dish.ingredients.reduce((sum, one) => sum + one.perBase * balanceOf(rowOf(one.ingredient))[balance], 0),
+    ]),
+  ) as Record<Balance, number>
+const every = STARTER_DISHES.flatMap(dish =>
+  dish.ingredients.flatMap(one =>
+    SWAPS.filter(swap => swap.from.includes(one.ingredient)).map(swap => ({ dish, id: one.id, swap })),
+  ),
+)
 
 describe('non-negative least squares', () => {
   it('agrees with a slow search on a grid', () => {
-    fc.assert(fc.property(fc.array(fc.array(fc.double({ min: -2, max: 2, noNaN: true }), { minLength: 2, maxLength: 2 }), { minLength: 3, maxLength: 3 }), fc.array(fc.double({ min: -2, max: 2, noNaN: true }), { minLength: 3, maxLength: 3 }), (rows, target) => {
-      fc.pre([0, 1].every(k => rows.reduce((sum, row) => sum + row[k]! ** 2, 0) > 0.05))
-      const miss = (x: readonly number[]): number => rows.reduce((sum, row, i) => sum + (row[0]! * x[0]! + row[1]! * x[1]! - target[i]!) ** 2, 0)
-      const x = nonNegative(rows, target)
-      expect(Math.min(...x)).toBeGreaterThanOrEqual(0)
-      for (let i = 0; i <= 40; i++) for (let j = 0; j <= 40; j++) expect(miss(x)).toBeLessThanOrEqual(miss([i / 10, j / 10]) + 1e-6)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.array(fc.double({ min: -2, max: 2, noNaN: true }), { minLength: 2, maxLength: 2 }), {
+          minLength: 3,
+          maxLength: 3,
+        }),
+        fc.array(fc.double({ min: -2, max: 2, noNaN: true }), { minLength: 3, maxLength: 3 }),
+        (rows, target) => {
+          fc.pre([0, 1].every(k => rows.reduce((sum, row) => sum + row[k]! ** 2, 0) > 0.05))
+          const miss = (x: readonly number[]): number =>
+            rows.reduce((sum, row, i) => sum + (row[0]! * x[0]! + row[1]! * x[1]! - target[i]!) ** 2, 0)
+          const x = nonNegative(rows, target)
+          expect(Math.min(...x)).toBeGreaterThanOrEqual(0)
+          for (let i = 0; i <= 40; i++)
+            for (let j = 0; j <= 40; j++) expect(miss(x)).toBeLessThanOrEqual(miss([i / 10, j / 10]) + 1e-6)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 })
 
 describe('swaps', () => {
   it('cover milk, milk solids, sugars, fats, plant milks, fruit and grain grades, with rows for all they name', () => {
     expect(every.length).toBeGreaterThan(150)
-    for (const swap of SWAPS) for (const id of [...swap.from, ...swap.to]) expect(INGREDIENTS.some(row => row.id === id), `${swap.id}: ${id}`).toBe(true)
+    for (const swap of SWAPS)
+      for (const id of [...swap.from, ...swap.to])
+        expect(
+          INGREDIENTS.some(row => row.id === id),
+          `${swap.id}: ${id}`,
+        ).toBe(true)
     expect(new Set(SWAPS.map(swap => swap.id)).size).toBe(SWAPS.length)
   })
 
-  it.each(every.map(one => [`${one.dish.id}: ${one.id} by ${one.swap.id}`, one] as const))('%s keeps what it claims', (_, { dish, id, swap }) => {
-    const outcome = solveSwap(dish, id, swap, rowOf)
-    const after = applySwap(dish, outcome, rowOf)
-    const was = balances(dish)
-    const is = balances(after)
-    const scale = id === dish.base ? dish.ingredients.find(one => one.id === id)!.perBase / outcome.changes[1]!.after : 1
-    for (const balance of BALANCES) {
-      const told = outcome.unkept.find(one => one.balance === balance)?.perBase ?? 0
-      if (balance === 'water' && swap.liquidFactor !== undefined) continue
-      expect(Math.abs(is[balance] / scale - was[balance] - told), balance).toBeLessThan(0.0125)
-    }
-    for (const one of after.ingredients) expect(one.perBase).toBeGreaterThanOrEqual(0)
-    expect(after.ingredients.find(one => one.id === after.base)!.perBase).toBe(1)
-    expect(troublesOf(after).filter(trouble => trouble.code === 'liquid-is-missing')).toEqual([])
-  })
+  it.each(every.map(one => [`${one.dish.id}: ${one.id} by ${one.swap.id}`, one] as const))(
+    '%s keeps what it claims',
+    (_, { dish, id, swap }) => {
+      const outcome = solveSwap(dish, id, swap, rowOf)
+      const after = applySwap(dish, outcome, rowOf)
+      const was = balances(dish)
+      const is = balances(after)
+      const scale =
+        id === dish.base ? dish.ingredients.find(one => one.id === id)!.perBase / outcome.changes[1]!.after : 1
+      for (const balance of BALANCES) {
+        const told = outcome.unkept.find(one => one.balance === balance)?.perBase ?? 0
+        if (balance === 'water' && swap.liquidFactor !== undefined) continue
+        expect(Math.abs(is[balance] / scale - was[balance] - told), balance).toBeLessThan(0.0125)
+      }
+      for (const one of after.ingredients) expect(one.perBase).toBeGreaterThanOrEqual(0)
+      expect(after.ingredients.find(one => one.id === after.base)!.perBase).toBe(1)
+      expect(troublesOf(after).filter(trouble => trouble.code === 'liquid-is-missing')).toEqual([])
+    },
+  )
 
   it('never warn of little liquid for the water that they put in themselves', () => {
     const isDry = (dish: DishCard): boolean => measuredAmounts(dish, 250, INGREDIENTS, FIRST_KITCHEN.measures[0]!, [])
@@ -82,14 +112,23 @@ describe('swaps', () => {
   })
 
   it('say what cannot be kept: condensed milk brings more sugar than a little sugar can give way', () => {
-    const dish = { ...starter('winter-market-carrot'), ingredients: starter('winter-market-carrot').ingredients.map(one => (one.part === 'sugar' ? { ...one, perBase: 0.02 } : one)) }
+    const dish = {
+      ...starter('winter-market-carrot'),
+      ingredients: starter('winter-market-carrot').ingredients.map(one =>
+        one.part === 'sugar' ? { ...one, perBase: 0.02 } : one,
+      ),
+    }
     const { unkept, sweetness } = solveSwap(dish, 'milk', rule('milk-to-condensed'), rowOf)
     expect(unkept.find(one => one.balance === 'sugar')!.perBase).toBeGreaterThan(0.012)
     expect(sweetness).toBeGreaterThan(0)
   })
 
   it('ask for more water for a coarser grain', () => {
-    const after = applySwap(starter('sweet-water-semolina'), solveSwap(starter('sweet-water-semolina'), 'semolina', rule('semolina-medium-to-semolina-coarse'), rowOf), rowOf)
+    const after = applySwap(
+      starter('sweet-water-semolina'),
+      solveSwap(starter('sweet-water-semolina'), 'semolina', rule('semolina-medium-to-semolina-coarse'), rowOf),
+      rowOf,
+    )
     expect(after.ingredients[0]).toMatchObject({ id: 'semolina', ingredient: 'semolina-coarse', perBase: 1 })
     expect(after.ingredients.find(one => one.part === 'water')!.perBase).toBeCloseTo(4.2 * 1.08, 2)
   })

@@ -19,19 +19,31 @@ import { placeCut, SLACK_MM } from './placeCut'
 import { trayFill } from './trayFill'
 import { traysFor } from './traysFor'
 
-const trays: fc.Arbitrary<TraySize> = fc.record({
-  shape: fc.constantFrom('round' as const, 'rectangle' as const), widthMm: fc.integer({ min: 90, max: 420 }), lengthMm: fc.integer({ min: 90, max: 420 }),
-}).map(tray => (tray.shape === 'round' ? { ...tray, lengthMm: tray.widthMm } : tray))
+const trays: fc.Arbitrary<TraySize> = fc
+  .record({
+    shape: fc.constantFrom('round' as const, 'rectangle' as const),
+    widthMm: fc.integer({ min: 90, max: 420 }),
+    lengthMm: fc.integer({ min: 90, max: 420 }),
+  })
+  .map(tray => (tray.shape === 'round' ? { ...tray, lengthMm: tray.widthMm } : tray))
 const cuts: fc.Arbitrary<Cut> = fc.record({
   firstMm: fc.double({ min: 18, max: 110, noNaN: true }), secondMm: fc.double({ min: 18, max: 110, noNaN: true }),
   turnDeg: fc.double({ min: -90, max: 90, noNaN: true }), slantDeg: fc.double({ min: 30, max: 150, noNaN: true }),
 })
-const shifts = fc.record({ first: fc.double({ min: 0, max: 1, noNaN: true }), second: fc.double({ min: 0, max: 1, noNaN: true }) })
+const shifts = fc.record({
+  first: fc.double({ min: 0, max: 1, noNaN: true }),
+  second: fc.double({ min: 0, max: 1, noNaN: true }),
+})
 const tin: TraySize = { shape: 'rectangle', widthMm: 200, lengthMm: 160 }
 const squares = (mm: number): Cut => ({ firstMm: mm, secondMm: mm, turnDeg: 0, slantDeg: 90 })
 
 /** The slow reference: every pixel of the tray is given to its cell. */
-function pixelShares(tray: TraySize, cut: Cut, shift: { first: number, second: number }, stepMm: number): Map<string, number> {
+function pixelShares(
+  tray: TraySize,
+  cut: Cut,
+  shift: { first: number; second: number },
+  stepMm: number,
+): Map<string, number> {
   const grid = lattice(cut, shift)
   const { widthMm, lengthMm } = tray
   const shares = new Map<string, number>()
@@ -40,7 +52,7 @@ function pixelShares(tray: TraySize, cut: Cut, shift: { first: number, second: n
       if (tray.shape === 'round' && Math.hypot(x, y) > widthMm / 2) continue
       const cell = grid.to({ x, y })
       const key = `${Math.floor(cell.x)},${Math.floor(cell.y)}`
-      shares.set(key, (shares.get(key) ?? 0) + stepMm * stepMm / grid.areaMm2)
+      shares.set(key, (shares.get(key) ?? 0) + (stepMm * stepMm) / grid.areaMm2)
     }
   }
   return shares
@@ -48,7 +60,12 @@ function pixelShares(tray: TraySize, cut: Cut, shift: { first: number, second: n
 
 describe('areas', () => {
   it('agree with what can be worked out by hand', () => {
-    const square = (side: number): Point[] => [{ x: 0, y: 0 }, { x: side, y: 0 }, { x: side, y: side }, { x: 0, y: side }]
+    const square = (side: number): Point[] => [
+      { x: 0, y: 0 },
+      { x: side, y: 0 },
+      { x: side, y: side },
+      { x: 0, y: side },
+    ]
     expect(polygonArea(square(3))).toBe(9)
     expect(areaInRectangle(square(9), 10, 10)).toBeCloseTo(25)
     expect(areaInCircle(square(99), 10)).toBeCloseTo(25 * Math.PI)
@@ -81,7 +98,8 @@ describe('a cut tray', () => {
       }))
       // A millimetre of pixels is off by less than its perimeter times half of it.
       const off = 1.2 * (cut.firstMm + cut.secondMm) / Math.sin(cut.slantDeg * Math.PI / 180) / grid.areaMm2
-      for (const [key, share] of counted) if (share > off) expect(Math.abs((known.get(key)?.share ?? 0) - share), key).toBeLessThan(off)
+      for (const [key, share] of counted)
+        if (share > off) expect(Math.abs((known.get(key)?.share ?? 0) - share), key).toBeLessThan(off)
       for (const [key, piece] of known) if (piece.share > off) expect(counted.has(key), key).toBe(true)
       const surely = [...counted.values()].filter(share => share > 0.99 + off).length
       const maybe = [...counted.values()].filter(share => share > 0.99 - off).length
@@ -103,8 +121,13 @@ describe('a cut tray', () => {
   it('lies where no other place tried gives more whole pieces', () => {
     fc.assert(fc.property(trays, cuts, shifts, (tray, cut, shift) => {
       const grid = { first: Math.round(shift.first * 12) / 12, second: Math.round(shift.second * 12) / 12 }
-      const { holds } = outlineOf({ ...tray, widthMm: tray.widthMm + 2 * SLACK_MM, lengthMm: tray.lengthMm + 2 * SLACK_MM })
-      const wholeOf = (at: typeof grid): number => cutTray(tray, cut, at).pieces.filter(piece => piece.corners.every(holds)).length
+      const { holds } = outlineOf({
+        ...tray,
+        widthMm: tray.widthMm + 2 * SLACK_MM,
+        lengthMm: tray.lengthMm + 2 * SLACK_MM,
+      })
+      const wholeOf = (at: typeof grid): number =>
+        cutTray(tray, cut, at).pieces.filter(piece => piece.corners.every(holds)).length
       expect(wholeOf(placeCut(tray, cut))).toBeGreaterThanOrEqual(wholeOf(grid))
     }), { numRuns: 40 })
   })
@@ -131,7 +154,10 @@ describe('a cut tray', () => {
   })
 
   it('evens what runs along a wall, and leaves what runs slantwise', () => {
-    expect(evenCut({ shape: 'rectangle', widthMm: 250, lengthMm: 180 }, squares(40))).toMatchObject({ firstMm: 36, secondMm: 250 / 6 })
+    expect(evenCut({ shape: 'rectangle', widthMm: 250, lengthMm: 180 }, squares(40))).toMatchObject({
+      firstMm: 36,
+      secondMm: 250 / 6,
+    })
     expect(evenCut(tin, { ...squares(33), slantDeg: 45 })).toMatchObject({ firstMm: 32, secondMm: 33 })
     expect(evenCut({ shape: 'round', widthMm: 200, lengthMm: 200 }, squares(33))).toEqual(squares(33))
   })
@@ -149,7 +175,9 @@ describe('a cut tray', () => {
     fc.assert(fc.property(trays, fc.integer({ min: 12, max: 60 }), (tray, firstMm) => {
       const before = evenCut(tray, squares(firstMm))
       expect(Math.min(before.firstMm, before.secondMm)).toBeGreaterThanOrEqual(8)
-      expect(Math.max(evenCut(tray, squares(240)).firstMm, evenCut(tray, squares(240)).secondMm)).toBeLessThanOrEqual(300)
+      expect(Math.max(evenCut(tray, squares(240)).firstMm, evenCut(tray, squares(240)).secondMm)).toBeLessThanOrEqual(
+        300,
+      )
       const { whole } = cutTray(tray, before)
       if (whole < 2 || whole > 400) return
       const fewer = cutForFewer(tray, squares(firstMm), whole)
@@ -179,19 +207,31 @@ describe('what a mass fills', () => {
   })
 
   it('takes the tray that comes nearest, and never first one that runs over', () => {
-    const house = [{ ...deep, id: 'tin' }, { id: 'plate', shape: 'round' as const, widthMm: 260, lengthMm: 260, depthMm: 10 }, { id: 'small', shape: 'round' as const, widthMm: 160, lengthMm: 160, depthMm: 30 }]
+    const house = [
+      { ...deep, id: 'tin' },
+      { id: 'plate', shape: 'round' as const, widthMm: 260, lengthMm: 260, depthMm: 10 },
+      { id: 'small', shape: 'round' as const, widthMm: 160, lengthMm: 160, depthMm: 30 },
+    ]
     expect(traysFor(640, house, 20).map(one => one.tray.id)[0]).toBe('tin')
     expect(traysFor(700, house, 13)[0]!.tray.id).not.toBe('plate')
     expect(traysFor(350, house, 18)[0]!.tray.id).toBe('small')
   })
 
   it('rolls balls by weight, diameter and count, and loses nothing', () => {
-    fc.assert(fc.property(fc.double({ min: 100, max: 5000, noNaN: true }), fc.double({ min: 0.8, max: 1.4, noNaN: true }), fc.double({ min: 8, max: 90, noNaN: true }), (massG, density, eachG) => {
-      const balls = ballsOf(massG, density, { eachG })
-      expect(balls.count * balls.evenG).toBeCloseTo(massG, 6)
-      if (massG > eachG) expect(balls.count * balls.eachG + balls.leftG).toBeCloseTo(massG, 6)
-      if (balls.diameterMm > 12 && balls.diameterMm < 120) expect(ballsOf(massG, density, { diameterMm: balls.diameterMm }).eachG).toBeCloseTo(eachG, 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 100, max: 5000, noNaN: true }),
+        fc.double({ min: 0.8, max: 1.4, noNaN: true }),
+        fc.double({ min: 8, max: 90, noNaN: true }),
+        (massG, density, eachG) => {
+          const balls = ballsOf(massG, density, { eachG })
+          expect(balls.count * balls.evenG).toBeCloseTo(massG, 6)
+          if (massG > eachG) expect(balls.count * balls.eachG + balls.leftG).toBeCloseTo(massG, 6)
+          if (balls.diameterMm > 12 && balls.diameterMm < 120)
+            expect(ballsOf(massG, density, { diameterMm: balls.diameterMm }).eachG).toBeCloseTo(eachG, 6)
+        },
+      ),
+    )
     expect(ballsOf(600, 1.15, { count: 40 })).toMatchObject({ count: 40, eachG: 15, leftG: 0 })
   })
 

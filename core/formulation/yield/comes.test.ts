@@ -36,31 +36,42 @@ describe('what comes of a dish', () => {
   })
 
   it('scales: a serving stays the same under any amount', () => {
-    fc.assert(fc.property(fc.constantFrom(...STARTER_DISHES), fc.double({ min: 20, max: 5000, noNaN: true }), (dish, baseG) => {
-      const one = whatComes(dish, 100, rowOf)
-      const other = whatComes(dish, baseG, rowOf)
-      expect(other.serving.energyKj).toBeCloseTo(one.serving.energyKj, 6)
-      expect(other.sweetness.cold).toBeCloseTo(one.sweetness.cold, 6)
-      expect(other.servings / one.servings).toBeCloseTo(baseG / 100, 6)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(fc.constantFrom(...STARTER_DISHES), fc.double({ min: 20, max: 5000, noNaN: true }), (dish, baseG) => {
+        const one = whatComes(dish, 100, rowOf)
+        const other = whatComes(dish, baseG, rowOf)
+        expect(other.serving.energyKj).toBeCloseTo(one.serving.energyKj, 6)
+        expect(other.sweetness.cold).toBeCloseTo(one.sweetness.cold, 6)
+        expect(other.servings / one.servings).toBeCloseTo(baseG / 100, 6)
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('conserves what goes in: water is all that leaves', () => {
     for (const dish of STARTER_DISHES) {
       const ins = dish.ingredients.reduce((sum, one) => sum + one.perBase, 0)
-      expect(whatComes(dish, 1, rowOf).finishedG.middle, dish.id).toBeLessThan(ins + (dish.family === 'lentil' ? 1.7 : 0.5))
+      expect(whatComes(dish, 1, rowOf).finishedG.middle, dish.id).toBeLessThan(
+        ins + (dish.family === 'lentil' ? 1.7 : 0.5),
+      )
     }
   })
 
   it('names allergens with what carries them, and says when fat pools', () => {
     const dish = starter('sweet-water-semolina')
     expect(whatComes(dish, 250, rowOf).allergens.map(one => one.allergen)).toEqual(['wheat', 'milk', 'cashew'])
-    const greasy = { ...dish, ingredients: dish.ingredients.map(one => (one.part === 'fat' ? { ...one, perBase: 1.5 } : one)) }
+    const greasy = {
+      ...dish,
+      ingredients: dish.ingredients.map(one => (one.part === 'fat' ? { ...one, perBase: 1.5 } : one)),
+    }
     expect(whatComes(greasy, 250, rowOf).fat).toBe('pools')
   })
 
   it('costs what the household pays, by what has to be bought, and names what has no price', () => {
-    const comes = whatComes(starter('winter-market-carrot'), 850, rowOf, [{ id: 'carrot-red', pricePerKg: 50 }, { id: 'ghee', pricePerKg: 600 }])
+    const comes = whatComes(starter('winter-market-carrot'), 850, rowOf, [
+      { id: 'carrot-red', pricePerKg: 50 },
+      { id: 'ghee', pricePerKg: 600 },
+    ])
     expect(comes.cost!.total).toBeCloseTo(50 * 0.85 / 0.85 + 600 * 0.85 * 0.07, 6)
     expect(comes.cost!.unpriced).toContain('Sugar')
   })
@@ -74,24 +85,45 @@ describe('the liquid account', () => {
     expect(account.toPourG).toBeCloseTo(820 - 77)
     const paste = liquidAccount(starter('long-spoon-mung'), 200, rowOf)
     expect(paste.lines.find(line => line.id === 'lentil')!.waterG).toBeCloseTo(200 * 1.05 * 0.965, 0)
-    expect(paste.totalG).toBeCloseTo(paste.plainG + paste.lines.filter(line => line.what === 'brings').reduce((sum, line) => sum + line.waterG, 0), 6)
+    expect(paste.totalG).toBeCloseTo(
+      paste.plainG + paste.lines.filter(line => line.what === 'brings').reduce((sum, line) => sum + line.waterG, 0),
+      6,
+    )
   })
 
   it('says when more is taken than there is', () => {
     const dish = starter('threshing-floor-wheat')
-    const dry = { ...dish, ingredients: dish.ingredients.map(one => (one.part === 'water' ? { ...one, perBase: 0.1 } : one)) }
+    const dry = {
+      ...dish,
+      ingredients: dish.ingredients.map(one => (one.part === 'water' ? { ...one, perBase: 0.1 } : one)),
+    }
     expect(liquidAccount(dry, 200, rowOf)).toMatchObject({ overdrawn: true, toPourG: 0 })
   })
 
   it('keeps its total when something else changes, as far as plain water can give way', () => {
-    fc.assert(fc.property(fc.constantFrom(...STARTER_DISHES.filter(dish => dish.ingredients.some(one => one.part === 'water') && dish.ingredients.length > 3)), fc.double({ min: 0, max: 2, noNaN: true }), (dish, factor) => {
-      const before = liquidAccount(dish, 1000, rowOf).totalG / 1000
-      const other = dish.ingredients.findLast(one => one.part !== 'water' && one.id !== dish.base)!
-      const changed = { ...dish, ingredients: dish.ingredients.map(one => (one.id === other.id ? { ...one, perBase: one.perBase * factor } : one)) }
-      const held = holdWater(changed, before, rowOf)
-      expect(liquidAccount(held.dish, 1000, rowOf).totalG / 1000 + held.missing).toBeCloseTo(before, 9)
-      if (factor <= 1) expect(held.missing).toBeCloseTo(0, 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(
+          ...STARTER_DISHES.filter(
+            dish => dish.ingredients.some(one => one.part === 'water') && dish.ingredients.length > 3,
+          ),
+        ),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (dish, factor) => {
+          const before = liquidAccount(dish, 1000, rowOf).totalG / 1000
+          const other = dish.ingredients.findLast(one => one.part !== 'water' && one.id !== dish.base)!
+          const changed = {
+            ...dish,
+            ingredients: dish.ingredients.map(one =>
+              one.id === other.id ? { ...one, perBase: one.perBase * factor } : one,
+            ),
+          }
+          const held = holdWater(changed, before, rowOf)
+          expect(liquidAccount(held.dish, 1000, rowOf).totalG / 1000 + held.missing).toBeCloseTo(before, 9)
+          if (factor <= 1) expect(held.missing).toBeCloseTo(0, 9)
+        },
+      ),
+    )
   })
 
   it('has nothing to give where there is no plain water', () => {
@@ -102,7 +134,11 @@ describe('the liquid account', () => {
 })
 
 describe('whether it fits', () => {
-  const pans = [{ id: 'small', name: 'Small', innerDiameterMm: 180, depthMm: 60 }, { id: 'wide', name: 'Wide', innerDiameterMm: 280, depthMm: 80 }, { id: 'vast', name: 'Vast', innerDiameterMm: 360, depthMm: 120 }]
+  const pans = [
+    { id: 'small', name: 'Small', innerDiameterMm: 180, depthMm: 60 },
+    { id: 'wide', name: 'Wide', innerDiameterMm: 280, depthMm: 80 },
+    { id: 'vast', name: 'Vast', innerDiameterMm: 360, depthMm: 120 },
+  ]
 
   it('names the smallest pan that takes it, the lots, or fat and liquid in stages', () => {
     const { greatestMl } = volumesOf(stageDish(starter('sweet-water-semolina')), 300, rowOf)
@@ -119,6 +155,7 @@ describe('whether it fits', () => {
     expect(carrot.greatestMl).toBeGreaterThan(2 * carrot.finishedMl)
     const grain = volumesOf(stageDish(starter('sweet-water-semolina')), 250, rowOf)
     expect(grain.greatestMl / (250 / 0.71)).toBeGreaterThan(3)
-    for (const dish of STARTER_DISHES) expect(volumesOf(stageDish(dish), 200, rowOf).density, dish.id).toBeGreaterThan(0.75)
+    for (const dish of STARTER_DISHES)
+      expect(volumesOf(stageDish(dish), 200, rowOf).density, dish.id).toBeGreaterThan(0.75)
   })
 })

@@ -25,7 +25,9 @@ describe('the first belief', () => {
   })
 
   it('lets an entry follow another one', () => {
-    const entries = firstBelief().entries.map(entry => (entry.name === 'mainLadder' ? { ...entry, spread: 0.1, follows: [{ name: 'mainFire', much: -0.05 }] } : entry))
+    const entries = firstBelief().entries.map(entry =>
+      entry.name === 'mainLadder' ? { ...entry, spread: 0.1, follows: [{ name: 'mainFire', much: -0.05 }] } : entry,
+    )
     const normals = new Float64Array(MEMBER_NAMES.length)
     normals[MEMBER_NAMES.indexOf('mainFire')] = 2
     expect(memberValues(beliefColumns({ entries }), normals, 0).mainLadder).toBeCloseTo(-0.1, 12)
@@ -50,13 +52,19 @@ describe('learning from batches', () => {
     const nutsS = signAt(first, 'nuts-golden')
     const seen = [marked(1, 0, 'cook.started'), marked(2, nutsS, 'stage.began', { stage: 'roast' })]
     const roast = runTruth(plan, truth, seen, nutsS)
-    const told = [...seen, marked(3, signAt(roast, 'aroma'), 'sign.seen', { sign: 'aroma' }), marked(4, signAt(roast, 'pale'), 'stage.began', { stage: 'pour' }), marked(5, signAt(roast, 'pale') + 900, 'cook.finished')]
+    const told = [
+      ...seen,
+      marked(3, signAt(roast, 'aroma'), 'sign.seen', { sign: 'aroma' }),
+      marked(4, signAt(roast, 'pale'), 'stage.began', { stage: 'pour' }),
+      marked(5, signAt(roast, 'pale') + 900, 'cook.finished'),
+    ]
     return [...settleCook({ ...plan, id: `batch-${seed}` }, told).evidence]
   }
 
   it('moves the power of a fire towards the truth and narrows it, batch by batch', () => {
     const evidence = [1, 2, 3, 4].flatMap(seed => batch(1.45, seed))
-    const entry = (list: readonly Evidence[]) => beliefFor(firstBelief(), list, plan).entries.find(one => one.name === 'mainFire')!
+    const entry = (list: readonly Evidence[]) =>
+      beliefFor(firstBelief(), list, plan).entries.find(one => one.name === 'mainFire')!
     const one = entry(evidence.filter(reading => reading.batch === 'batch-1'))
     const four = entry(evidence)
     expect(four.median).toBeGreaterThan(1.15)

@@ -8,10 +8,14 @@ const usual = daySpread('mainFire')
 /** Readings of a household whose fire scatters by so much, each with its own noise. */
 function readingsOf(scatter: number, count: number, seed: number) {
   const normals = fillNormal(new Float64Array(2 * count), seededRandom(seed))
-  return Array.from({ length: count }, (_, i) => ({ off: scatter * normals[2 * i]! + 0.05 * normals[2 * i + 1]!, variance: 0.05 ** 2 }))
+  return Array.from({ length: count }, (_, i) => ({
+    off: scatter * normals[2 * i]! + 0.05 * normals[2 * i + 1]!,
+    variance: 0.05 ** 2,
+  }))
 }
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
-const learned = (scatter: number, count: number): number => mean(Array.from({ length: 40 }, (_, seed) => dayScatter('mainFire', readingsOf(scatter, count, seed + 1))))
+const learned = (scatter: number, count: number): number =>
+  mean(Array.from({ length: 40 }, (_, seed) => dayScatter('mainFire', readingsOf(scatter, count, seed + 1))))
 
 describe('the scatter from day to day', () => {
   it('is the usual one until three readings say otherwise', () => {
@@ -37,6 +41,8 @@ describe('the scatter from day to day', () => {
 
   it('is not thrown by one odd day', () => {
     const steady = readingsOf(0.1, 9, 7)
-    expect(dayScatter('mainFire', [...steady, { off: 3, variance: 0.0025 }])).toBeLessThan(1.35 * dayScatter('mainFire', steady))
+    expect(dayScatter('mainFire', [...steady, { off: 3, variance: 0.0025 }])).toBeLessThan(
+      1.35 * dayScatter('mainFire', steady),
+    )
   })
 })

@@ -5,7 +5,8 @@ import { labToHex } from './labToHex'
 
 describe('colour', () => {
   it('keeps the asked lightness on a path, also beyond its ends', () => {
-    for (let lightness = 0; lightness <= 100; lightness += 2.5) expect(labOnPath(SEMOLINA.path, lightness).lightness).toBe(lightness)
+    for (let lightness = 0; lightness <= 100; lightness += 2.5)
+      expect(labOnPath(SEMOLINA.path, lightness).lightness).toBe(lightness)
   })
 
   it('passes through the points of the path', () => {

@@ -16,10 +16,13 @@ describe('the ingredient table', () => {
     expect(Math.abs(sum - 100)).toBeLessThanOrEqual(kind === 'nuts' ? 3.5 : 3)
   })
 
-  it.each(INGREDIENTS.filter(row => row.kind !== 'spice' && row.kind !== 'steeped').map(row => [row.id, row] as const))('%s has the energy of its parts within 8 %%', (_, { nutrients }) => {
-    if (nutrients.energyKj === 0) expect(energyOf(nutrients)).toBe(0)
-    else expect(Math.abs(energyOf(nutrients) / nutrients.energyKj - 1)).toBeLessThanOrEqual(0.08)
-  })
+  it.each(INGREDIENTS.filter(row => row.kind !== 'spice' && row.kind !== 'steeped').map(row => [row.id, row] as const))(
+    '%s has the energy of its parts within 8 %%',
+    (_, { nutrients }) => {
+      if (nutrients.energyKj === 0) expect(energyOf(nutrients)).toBe(0)
+      else expect(Math.abs(energyOf(nutrients) / nutrients.energyKj - 1)).toBeLessThanOrEqual(0.08)
+    },
+  )
 
   it('is what the published table says, as it is read today', () => {
     expect(compositionRows()).toEqual(COMPOSITION)
@@ -55,11 +58,20 @@ describe('a mix of foods', () => {
 
 describe('corrections', () => {
   it('stand in the place of the table, and say so; the rest is untouched', () => {
-    const table = withCorrections(INGREDIENTS, [{ id: 'semolina-medium', bulkDensity: 0.73 }, { id: 'pear', pieceG: 200, prepared: 0.8 }, { id: 'ghee', pricePerKg: 9 }])
+    const table = withCorrections(INGREDIENTS, [
+      { id: 'semolina-medium', bulkDensity: 0.73 },
+      { id: 'pear', pieceG: 200, prepared: 0.8 },
+      { id: 'ghee', pricePerKg: 9 },
+    ])
     const of = (id: string) => table.find(row => row.id === id)!
-    expect(of('semolina-medium')).toMatchObject({ bulkDensity: densityOf(rowOf('semolina-medium'), { bulkDensity: 0.73 }).middle, source: { densityOrigin: 'weighed' } })
+    expect(of('semolina-medium')).toMatchObject({
+      bulkDensity: densityOf(rowOf('semolina-medium'), { bulkDensity: 0.73 }).middle,
+      source: { densityOrigin: 'weighed' },
+    })
     expect(of('pear').piece).toMatchObject({ medium: 200 })
-    expect(of('pear').piece!.small / of('pear').piece!.medium).toBeCloseTo(rowOf('pear').piece!.small / rowOf('pear').piece!.medium)
+    expect(of('pear').piece!.small / of('pear').piece!.medium).toBeCloseTo(
+      rowOf('pear').piece!.small / rowOf('pear').piece!.medium,
+    )
     expect(of('pear').yields.prepared).toBe(0.8)
     expect(of('ghee').source).toEqual(rowOf('ghee').source)
     expect(of('sugar')).toBe(rowOf('sugar'))

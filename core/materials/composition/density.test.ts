@@ -15,24 +15,32 @@ describe('the density of a food in this house', () => {
 
   it('follows the first weighing nearly all the way, and more of them all the way', () => {
     const own = 1.2 * row.bulkDensity
-    const far = (count: number): number => Math.log(own / densityOf(row, { weighings: Array.from({ length: count }, () => glass(own)) }).middle)
+    const far = (count: number): number =>
+      Math.log(own / densityOf(row, { weighings: Array.from({ length: count }, () => glass(own)) }).middle)
     expect(far(1)).toBeLessThan(0.15 * Math.log(1.2))
     expect(far(5)).toBeLessThan(far(1))
     expect(far(5)).toBeGreaterThan(0)
   })
 
   it('is surer with each weighing, less sure of a spoon than of a glass, and lies between table and scale', () => {
-    fc.assert(fc.property(fc.double({ min: 0.7, max: 1.4, noNaN: true }), fc.integer({ min: 1, max: 12 }), (factor, count) => {
-      const weighings = Array.from({ length: count }, () => glass(factor * row.bulkDensity))
-      const [fewer, more] = [densityOf(row, { weighings }), densityOf(row, { weighings: [...weighings, glass(factor * row.bulkDensity)] })]
-      expect(more.spread).toBeLessThanOrEqual(fewer.spread + 1e-3)
-      expect(more.spread).toBeLessThan(densityOf(row, undefined).spread)
-      const [least, most] = [Math.min(1, factor) * row.bulkDensity, Math.max(1, factor) * row.bulkDensity]
-      expect(more.middle).toBeGreaterThanOrEqual(least - 1e-9)
-      expect(more.middle).toBeLessThanOrEqual(most + 1e-9)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0.7, max: 1.4, noNaN: true }), fc.integer({ min: 1, max: 12 }), (factor, count) => {
+        const weighings = Array.from({ length: count }, () => glass(factor * row.bulkDensity))
+        const [fewer, more] = [
+          densityOf(row, { weighings }),
+          densityOf(row, { weighings: [...weighings, glass(factor * row.bulkDensity)] }),
+        ]
+        expect(more.spread).toBeLessThanOrEqual(fewer.spread + 1e-3)
+        expect(more.spread).toBeLessThan(densityOf(row, undefined).spread)
+        const [least, most] = [Math.min(1, factor) * row.bulkDensity, Math.max(1, factor) * row.bulkDensity]
+        expect(more.middle).toBeGreaterThanOrEqual(least - 1e-9)
+        expect(more.middle).toBeLessThanOrEqual(most + 1e-9)
+      }),
+    )
     const spoon = { at: NOW, volumeMl: 15, massG: 15 * row.bulkDensity }
-    expect(densityOf(row, { weighings: [spoon] }).spread).toBeGreaterThan(densityOf(row, { weighings: [glass(row.bulkDensity)] }).spread)
+    expect(densityOf(row, { weighings: [spoon] }).spread).toBeGreaterThan(
+      densityOf(row, { weighings: [glass(row.bulkDensity)] }).spread,
+    )
   })
 
   it('does not follow one odd weighing among steady ones', () => {

@@ -13,7 +13,12 @@ const SEA = 101325
 
 describe('a syrup of a strength', () => {
   // Handbook boiling points of sucrose solutions at sea level (recalled, unchecked).
-  it.each([[0.5, 102], [0.6, 103], [0.7, 106.5], [0.8, 112]])('of %d sugar boils within 0.7 K of %d °C', (share, tempC) => {
+  it.each([
+    [0.5, 102],
+    [0.6, 103],
+    [0.7, 106.5],
+    [0.8, 112],
+  ])('of %d sugar boils within 0.7 K of %d °C', (share, tempC) => {
     expect(Math.abs(syrupAtShare(share, 0, SEA).boilsAtC - tempC)).toBeLessThan(0.7)
   })
 
@@ -32,10 +37,18 @@ describe('a syrup of a strength', () => {
 
 describe('its strength', () => {
   it('by temperature is the one that boils there, at any height and of any sugar', () => {
-    fc.assert(fc.property(fc.double({ min: 0.11, max: 0.915, noNaN: true }), fc.double({ min: 0, max: 0.6, noNaN: true }), fc.double({ min: 0, max: 3500, noNaN: true }), (share, invert, altitudeM) => {
-      const air = airPressurePa(altitudeM)
-      expect(syrupAtTemp(syrupAtShare(share, invert, air).boilsAtC, invert, air).share).toBeCloseTo(share, 4)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.11, max: 0.915, noNaN: true }),
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        fc.double({ min: 0, max: 3500, noNaN: true }),
+        (share, invert, altitudeM) => {
+          const air = airPressurePa(altitudeM)
+          expect(syrupAtTemp(syrupAtShare(share, invert, air).boilsAtC, invert, air).share).toBeCloseTo(share, 4)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('by weight is its sugar over all of it', () => {
@@ -62,7 +75,10 @@ describe('sugar returning to grain', () => {
   it('is a risk for a strong syrup that cools, and slower with invert sugar', () => {
     expect(graining(0.6, 0, 30)).toMatchObject({ risk: 'none', prevents: [] })
     expect(graining(0.8, 0, 30).risk).toBe('likely')
-    expect(graining(0.8, 0.15, 30)).toMatchObject({ risk: 'slow', prevents: ['wash-wall', 'no-stirring', 'invert-holds'] })
+    expect(graining(0.8, 0.15, 30)).toMatchObject({
+      risk: 'slow',
+      prevents: ['wash-wall', 'no-stirring', 'invert-holds'],
+    })
     expect(graining(0.8, 0, 100).supersaturation).toBeLessThan(1)
   })
 })

@@ -13,7 +13,8 @@ describe('water', () => {
     })
 
   it('gives back the temperature of its own pressure', () => {
-    for (let tempC = 5; tempC <= 180; tempC += 5) expect(saturationTempC(saturationPressurePa(tempC))).toBeCloseTo(tempC, 6)
+    for (let tempC = 5; tempC <= 180; tempC += 5)
+      expect(saturationTempC(saturationPressurePa(tempC))).toBeCloseTo(tempC, 6)
   })
 
   it('boils about one degree lower for each 300 m', () => {
@@ -26,7 +27,8 @@ describe('sugar in water', () => {
   /** Boiling point at sea level, °C: the formula asked at its own temperature. */
   const boilsAt = (sucrose: number, invert: number, water: number): number => {
     let tempC = 100
-    for (let i = 0; i < 60; i++) tempC = 0.5 * tempC + 0.5 * saturationTempC(101325 / sugarWaterActivity(sucrose, invert, water, tempC))
+    for (let i = 0; i < 60; i++)
+      tempC = 0.5 * tempC + 0.5 * saturationTempC(101325 / sugarWaterActivity(sucrose, invert, water, tempC))
     return tempC
   }
 

@@ -45,6 +45,8 @@ describe('a ridge fit', () => {
   })
 
   it('is flat where nothing counts', () => {
-    expect(ridge(new Float64Array(4), 2, [Number.NaN, Number.POSITIVE_INFINITY], [0.5, 0.5]).slope).toEqual(new Float64Array(2))
+    expect(ridge(new Float64Array(4), 2, [Number.NaN, Number.POSITIVE_INFINITY], [0.5, 0.5]).slope).toEqual(
+      new Float64Array(2),
+    )
   })
 })

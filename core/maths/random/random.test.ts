@@ -43,19 +43,29 @@ describe('the normal share', () => {
 
 describe('weighted quantiles', () => {
   it('agree with a plain repetition of values for whole weights', () => {
-    fc.assert(fc.property(
-      fc.array(fc.tuple(fc.integer({ min: 0, max: 50 }), fc.integer({ min: 0, max: 4 })), { minLength: 3, maxLength: 30 }),
-      fc.double({ min: 0.1, max: 0.9, noNaN: true }),
-      (pairs, share) => {
-        const total = pairs.reduce((sum, [, weight]) => sum + weight, 0)
-        fc.pre(total > 0)
-        const [value] = weightedQuantile(pairs.map(([v]) => v), pairs.map(([, weight]) => weight), [share])
-        const repeated = pairs.flatMap(([v, weight]) => Array.from({ length: weight }, () => v)).sort((p, q) => p - q)
-        const below = repeated.filter(v => v < value! - 1e-9).length
-        const above = repeated.filter(v => v > value! + 1e-9).length
-        expect(below / total).toBeLessThanOrEqual(share + 0.5 / total * 5)
-        expect(above / total).toBeLessThanOrEqual(1 - share + 0.5 / total * 5)
-      }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 50 }), fc.integer({ min: 0, max: 4 })), {
+          minLength: 3,
+          maxLength: 30,
+        }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        (pairs, share) => {
+          const total = pairs.reduce((sum, [, weight]) => sum + weight, 0)
+          fc.pre(total > 0)
+          const [value] = weightedQuantile(
+            pairs.map(([v]) => v),
+            pairs.map(([, weight]) => weight),
+            [share],
+          )
+          const repeated = pairs.flatMap(([v, weight]) => Array.from({ length: weight }, () => v)).sort((p, q) => p - q)
+          const below = repeated.filter(v => v < value! - 1e-9).length
+          const above = repeated.filter(v => v > value! + 1e-9).length
+          expect(below / total).toBeLessThanOrEqual(share + (0.5 / total) * 5)
+          expect(above / total).toBeLessThanOrEqual(1 - share + (0.5 / total) * 5)
+        },
+      ),
+    )
   })
 
   it('stand in the middle for equal weights and are nothing without weight', () => {

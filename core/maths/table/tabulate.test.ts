@@ -5,7 +5,8 @@ import { tabulate } from './tabulate'
 describe('a tabulated function', () => {
   it('is the function at its points and near it between them', () => {
     const table = tabulate(x => arrhenius(x, 80000), 20, 320, 0.5)
-    for (let tempC = 60; tempC <= 320; tempC += 0.13) expect(Math.abs(table(tempC) / arrhenius(tempC, 80000) - 1)).toBeLessThan(3e-4)
+    for (let tempC = 60; tempC <= 320; tempC += 0.13)
+      expect(Math.abs(table(tempC) / arrhenius(tempC, 80000) - 1)).toBeLessThan(3e-4)
     expect(table(150)).toBeCloseTo(1, 12)
   })
 

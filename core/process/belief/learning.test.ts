@@ -11,7 +11,15 @@ import { changeVariance, driftVariance, repeatedVariances } from '../../material
 
 const DAY_MS = 86_400_000
 const NOW = 1_790_000_000_000
-const reading = (value: number, more: Partial<Evidence> = {}): Evidence => ({ name: 'fire.front', of: 'mainFire', value, variance: 0.003, batch: 'b', ladder: 0, ...more })
+const reading = (value: number, more: Partial<Evidence> = {}): Evidence => ({
+  name: 'fire.front',
+  of: 'mainFire',
+  value,
+  variance: 0.003,
+  batch: 'b',
+  ladder: 0,
+  ...more,
+})
 const entryOf = (name: string) => firstBelief().entries.find(one => one.name === name)!
 
 describe('a fire', () => {
@@ -22,13 +30,24 @@ describe('a fire', () => {
   })
 
   it('learns the steepness of its ladder from readings at two marks', () => {
-    const both = fireBelief(0.28, 0.15, [reading(0, { ladder: -0.6 }), reading(0, { ladder: -0.6 }), reading(0.3, { ladder: 0.6 }), reading(0.3, { ladder: 0.6 })], 0)
+    const both = fireBelief(
+      0.28,
+      0.15,
+      [
+        reading(0, { ladder: -0.6 }),
+        reading(0, { ladder: -0.6 }),
+        reading(0.3, { ladder: 0.6 }),
+        reading(0.3, { ladder: 0.6 }),
+      ],
+      0,
+    )
     expect(both.slope).toBeGreaterThan(0.08)
     expect(both.slopeVariance).toBeLessThan(0.15 ** 2)
   })
 
   it('is known sharply on the day it was read, and with the day\'s scatter on another', () => {
-    const on = (ageDays: number): number => fireBelief(0.28, 0.15, [reading(0.2, { when: NOW - ageDays * DAY_MS })], 0, NOW).levelVariance
+    const on = (ageDays: number): number =>
+      fireBelief(0.28, 0.15, [reading(0.2, { when: NOW - ageDays * DAY_MS })], 0, NOW).levelVariance
     expect(Math.sqrt(on(0))).toBeLessThan(0.07)
     expect(Math.sqrt(on(2))).toBeGreaterThan(0.12)
     expect(on(200)).toBeGreaterThan(on(2))
@@ -53,15 +72,24 @@ describe('an odd reading', () => {
 
 describe('a belief moved by readings', () => {
   it('narrows with each of them and never below the day\'s own scatter', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 40 }), fc.double({ min: 0.03, max: 0.5, noNaN: true }), fc.constantFrom(-1, 1), (count, size, sign) => {
-      const value = sign * size
-      const entry = entryOf('browningRate')
-      const readings = Array.from({ length: count }, () => reading(Math.log(entry.median) + value, { of: 'browningRate' }))
-      const moved = combineReadings(entry, readings)
-      expect(moved.spread).toBeLessThanOrEqual(entry.spread)
-      expect(moved.spread).toBeGreaterThan(fitReadings(entry, readings).day)
-      expect(Math.sign(Math.log(moved.median / entry.median))).toBe(Math.sign(value))
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 40 }),
+        fc.double({ min: 0.03, max: 0.5, noNaN: true }),
+        fc.constantFrom(-1, 1),
+        (count, size, sign) => {
+          const value = sign * size
+          const entry = entryOf('browningRate')
+          const readings = Array.from({ length: count }, () =>
+            reading(Math.log(entry.median) + value, { of: 'browningRate' }),
+          )
+          const moved = combineReadings(entry, readings)
+          expect(moved.spread).toBeLessThanOrEqual(entry.spread)
+          expect(moved.spread).toBeGreaterThan(fitReadings(entry, readings).day)
+          expect(Math.sign(Math.log(moved.median / entry.median))).toBe(Math.sign(value))
+        },
+      ),
+    )
   })
 
   it('is the first belief without readings, and names the batches it rests on', () => {
@@ -90,7 +118,9 @@ describe('the belief of a plan', () => {
 
   it('takes the wetness of the dish for its own', () => {
     const plan = starterPlan('winter-market-carrot')
-    expect(beliefFor(firstBelief(), [], plan).entries.find(one => one.name === 'kept')!.median).toBe(plan.dish.kept.share)
+    expect(beliefFor(firstBelief(), [], plan).entries.find(one => one.name === 'kept')!.median).toBe(
+      plan.dish.kept.share,
+    )
   })
 })
 

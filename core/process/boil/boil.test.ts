@@ -15,14 +15,31 @@ import { boilProgram } from './boilProgram'
 import { readBoilCheck } from './readBoilCheck'
 
 const CHECK: BoilCheck = {
-  id: 'check', fire: { id: 'front', kind: 'gas', mark: 'm4', watts: 640 },
-  pan: { id: 'wide', massGuessed: false, vessel: { innerDiameterMm: 260, depthMm: 75, massG: 1300, material: 'steel' } },
-  lid: true, waterG: 800, fromC: 25, boilS: 600, half: null, boiledOn: null, atBoilC: null, airC: 26, altitudeM: 300, when: 1_790_000_000_000,
+  id: 'check',
+  fire: { id: 'front', kind: 'gas', mark: 'm4', watts: 640 },
+  pan: {
+    id: 'wide',
+    massGuessed: false,
+    vessel: { innerDiameterMm: 260, depthMm: 75, massG: 1300, material: 'steel' },
+  },
+  lid: true,
+  waterG: 800,
+  fromC: 25,
+  boilS: 600,
+  half: null,
+  boiledOn: null,
+  atBoilC: null,
+  airC: 26,
+  altitudeM: 300,
+  when: 1_790_000_000_000,
 }
 
 /** The check a fire of some power would give, everything else as first believed. */
 function checkOf(factor: number, more: Partial<BoilCheck> = {}): BoilCheck {
-  const truth = { ...memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0), mainFire: factor }
+  const truth = {
+    ...memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0),
+    mainFire: factor,
+  }
   const run = (check: BoilCheck) => {
     const program = boilProgram(check)
     const record = ensembleRecord(1, 2, program.queries.length, 0)
@@ -37,14 +54,17 @@ function checkOf(factor: number, more: Partial<BoilCheck> = {}): BoilCheck {
 }
 
 describe('a boil check', () => {
-  it.each([0.35, 0.6, 0.85, 1, 1.3, 1.7, 3])('finds a fire of %d of its mark\'s power from the time to the boil alone', (factor) => {
-    const { factor: found } = readBoilCheck(checkOf(factor))
-    expect(found.early).toBeLessThan(factor)
-    expect(found.late).toBeGreaterThan(factor)
-    expect(found.late / found.early).toBeLessThan(1.25)
-  })
+  it.each([0.35, 0.6, 0.85, 1, 1.3, 1.7, 3])(
+    "finds a fire of %d of its mark's power from the time to the boil alone",
+    factor => {
+      const { factor: found } = readBoilCheck(checkOf(factor))
+      expect(found.early).toBeLessThan(factor)
+      expect(found.late).toBeGreaterThan(factor)
+      expect(found.late / found.early).toBeLessThan(1.25)
+    },
+  )
 
-  it.each([0.3, 1, 4])('is first believed about the very power that boils it in that time: %d of the mark', (factor) => {
+  it.each([0.3, 1, 4])('is first believed about the very power that boils it in that time: %d of the mark', factor => {
     expect(boilingFactor(checkOf(factor))).toBeCloseTo(factor, 1)
     expect(boilingFactor({ ...CHECK, boilS: 10 })).toBeLessThanOrEqual(50)
   })
@@ -81,9 +101,18 @@ describe('a boil check', () => {
   })
 
   it('never finds less power for a quicker boil, from a roaring fire to one that hardly brings it there', () => {
-    fc.assert(fc.property(fc.integer({ min: 150, max: 3000 }), fc.double({ min: 1.15, max: 1.6, noNaN: true }), (boilS, slower) => {
-      expect(readBoilCheck({ ...CHECK, boilS }).powerW.middle).toBeGreaterThan(readBoilCheck({ ...CHECK, boilS: boilS * slower }).powerW.middle)
-    }), { numRuns: 12 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 150, max: 3000 }),
+        fc.double({ min: 1.15, max: 1.6, noNaN: true }),
+        (boilS, slower) => {
+          expect(readBoilCheck({ ...CHECK, boilS }).powerW.middle).toBeGreaterThan(
+            readBoilCheck({ ...CHECK, boilS: boilS * slower }).powerW.middle,
+          )
+        },
+      ),
+      { numRuns: 12 },
+    )
   })
 
   it.each([150, 600, 2400, 5000])('is honest about what a boil after %d s leaves open', (boilS) => {

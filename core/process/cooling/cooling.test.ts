@@ -22,10 +22,14 @@ const pan: Vessel = { innerDiameterMm: 260, depthMm: 85, massG: 1310, material: 
 
 describe('a layer cooling in its tray', () => {
   it('follows the one-term solution of a plane wall that loses from both faces alike (Incropera and DeWitt, Fundamentals of Heat and Mass Transfer)', () => {
-    for (const [film, depthM] of [[8, 0.02], [20, 0.03], [40, 0.05]] as const) {
+    for (const [film, depthM] of [
+      [8, 0.02],
+      [20, 0.03],
+      [40, 0.05],
+    ] as const) {
       const wall: Slab = { ...slab, depthM, topW: film, baseW: film }
       const half = depthM / 2
-      const biot = film * half / wall.conductivity
+      const biot = (film * half) / wall.conductivity
       let [low, high] = [0, Math.PI / 2]
       for (let i = 0; i < 80; i++) {
         const zeta = (low + high) / 2
@@ -33,9 +37,11 @@ describe('a layer cooling in its tray', () => {
         else high = zeta
       }
       const zeta = low
-      const first = 4 * Math.sin(zeta) / (2 * zeta + Math.sin(2 * zeta))
-      for (const one of coolSlab(wall, 40).filter(each => each.timeS * wall.conductivity / wall.volumeHeat / half ** 2 > 0.3).filter((_, i) => i % 40 === 0)) {
-        const fourier = one.timeS * wall.conductivity / wall.volumeHeat / half ** 2
+      const first = (4 * Math.sin(zeta)) / (2 * zeta + Math.sin(2 * zeta))
+      for (const one of coolSlab(wall, 40)
+        .filter(each => (each.timeS * wall.conductivity) / wall.volumeHeat / half ** 2 > 0.3)
+        .filter((_, i) => i % 40 === 0)) {
+        const fourier = (one.timeS * wall.conductivity) / wall.volumeHeat / half ** 2
         const middleC = wall.airC + (wall.startC - wall.airC) * first * Math.exp(-zeta * zeta * fourier)
         expect(Math.abs(one.warmestC - middleC), `${film} W, ${one.timeS} s`).toBeLessThan(1)
       }
@@ -43,13 +49,21 @@ describe('a layer cooling in its tray', () => {
   })
 
   it('loses through its faces exactly what it no longer holds', () => {
-    fc.assert(fc.property(fc.double({ min: 4, max: 60, noNaN: true }), fc.double({ min: 60, max: 130, noNaN: true }), fc.double({ min: -5, max: 35, noNaN: true }), (depthMm, startC, airC) => {
-      const one = { ...slabOf(mass, depthMm, startC, airC) }
-      const last = coolSlab(one, airC + 0.01).at(-1)!
-      // What is left above the room is less than a hundredth of a kelvin.
-      const held = one.volumeHeat * one.depthM * (startC - airC)
-      expect(Math.abs(last.lostJ - held) / held).toBeLessThan(0.001)
-    }), { numRuns: 12 })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 4, max: 60, noNaN: true }),
+        fc.double({ min: 60, max: 130, noNaN: true }),
+        fc.double({ min: -5, max: 35, noNaN: true }),
+        (depthMm, startC, airC) => {
+          const one = { ...slabOf(mass, depthMm, startC, airC) }
+          const last = coolSlab(one, airC + 0.01).at(-1)!
+          // What is left above the room is less than a hundredth of a kelvin.
+          const held = one.volumeHeat * one.depthM * (startC - airC)
+          expect(Math.abs(last.lostJ - held) / held).toBeLessThan(0.001)
+        },
+      ),
+      { numRuns: 12 },
+    )
   })
 
   it('cools later the deeper it lies and the warmer the room, never below the room', () => {
@@ -61,7 +75,9 @@ describe('a layer cooling in its tray', () => {
   })
 
   it('is set when its warmest layer holds: harder syrup sooner, and never in a room too warm for its fat', () => {
-    const [hard, firm, soft, thread] = (['hard', 'firm', 'soft', 'thread'] as const).map(by => settingOf(slab, by).cut!.middle)
+    const [hard, firm, soft, thread] = (['hard', 'firm', 'soft', 'thread'] as const).map(
+      by => settingOf(slab, by).cut!.middle,
+    )
     expect(hard).toBeLessThan(firm!)
     expect(firm).toBeLessThan(soft!)
     expect(soft).toBeLessThan(thread!)
@@ -71,7 +87,9 @@ describe('a layer cooling in its tray', () => {
     expect(one.scoreUntilS).toBeLessThan(one.cut!.early)
     expect(one.lookS).toBe(one.cut!.early)
     expect(settingOf({ ...slab, airC: 34 }, 'fat').cut).toBeNull()
-    expect(settingOf({ ...slab, airC: 5 }, 'fat').cut!.middle).toBeLessThan(settingOf({ ...slab, airC: 24 }, 'fat').cut!.middle)
+    expect(settingOf({ ...slab, airC: 5 }, 'fat').cut!.middle).toBeLessThan(
+      settingOf({ ...slab, airC: 24 }, 'fat').cut!.middle,
+    )
   })
 })
 
@@ -80,9 +98,21 @@ describe('a mass that is to be rolled', () => {
 
   it('cools by the forecast\'s own energy balance', () => {
     const family = baseNumbers(familyOf('gram-flour'))
-    const member = { ...memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0), contact: 6, panMass: 1, heatLoss: lossW }
+    const member = {
+      ...memberValues(beliefColumns(firstBelief()), new Float64Array(MEMBER_NAMES.length), 0),
+      contact: 6,
+      panMass: 1,
+      heatLoss: lossW,
+    }
     const state = new Float64Array(VESSEL_SIZE)
-    Object.assign(state, { [WATER]: mass.waterG, [SOLIDS]: mass.solidsG, [FAT]: mass.fatG, [SUGAR]: mass.sugarG, [TEMP]: 110, [PAN_TEMP]: 110 })
+    Object.assign(state, {
+      [WATER]: mass.waterG,
+      [SOLIDS]: mass.solidsG,
+      [FAT]: mass.fatG,
+      [SUGAR]: mass.sugarG,
+      [TEMP]: 110,
+      [PAN_TEMP]: 110,
+    })
     const conditions = vesselConditions(pan, 26, 101325)
     const tauS = coolingTimeS(mass, pan, lossW)
     for (let timeS = 1; timeS <= 3600; timeS++) {
@@ -106,9 +136,16 @@ describe('a mass that is to be rolled', () => {
     const hot = rollingSpan(mass, pan, 120, 36, lossW)
     expect(hot.until).toBeNull()
     expect(hot.from.middle).toBeGreaterThan(rollingSpan(mass, pan, 120, 22, lossW).from.middle)
-    fc.assert(fc.property(fc.double({ min: 21, max: 180, noNaN: true }), fc.double({ min: -20, max: 50, noNaN: true }), (startC, airC) => {
-      const { from, until } = rollingSpan(mass, pan, startC, airC, lossW)
-      for (const time of [...Object.values(from), ...(until ? Object.values(until) : [])]) expect(Number.isFinite(time) && time >= 0).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 21, max: 180, noNaN: true }),
+        fc.double({ min: -20, max: 50, noNaN: true }),
+        (startC, airC) => {
+          const { from, until } = rollingSpan(mass, pan, startC, airC, lossW)
+          for (const time of [...Object.values(from), ...(until ? Object.values(until) : [])])
+            expect(Number.isFinite(time) && time >= 0).toBe(true)
+        },
+      ),
+    )
   })
 })

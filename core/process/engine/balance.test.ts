@@ -20,7 +20,11 @@ import type { TracePoint } from './trace'
 /** One run of a plan with drawn hidden values, with its trace. */
 function traced(plan: CookPlan, seed: number, observations: readonly Observation[] = [], nowS = 0) {
   const program = compileProgram(plan, replay(plan, observations), nowS)
-  const member = memberValues(beliefColumns(plan.belief), fillNormal(new Float64Array(MEMBER_NAMES.length), seededRandom(seed)), 0)
+  const member = memberValues(
+    beliefColumns(plan.belief),
+    fillNormal(new Float64Array(MEMBER_NAMES.length), seededRandom(seed)),
+    0,
+  )
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   const trace: TracePoint[] = []
   simulate(program, member, record, 0, { everyS: 0, points: trace })
@@ -54,11 +58,18 @@ describe('mass', () => {
 
 describe('energy', () => {
   it('is conserved at every step within a stage', () => {
-    const { trace, program, member } = traced(examplePlan(), 4, [marked(1, 0, 'cook.started'), marked(2, 100, 'vessel.lit', { vessel: 'pot' })], 0)
+    const { trace, program, member } = traced(
+      examplePlan(),
+      4,
+      [marked(1, 0, 'cook.started'), marked(2, 100, 'vessel.lit', { vessel: 'pot' })],
+      0,
+    )
     const vessels = [...program.vessels, ...program.sides.map(side => side.vessel)]
-    const held = (point: TracePoint, v: number): number => vessels[v]!.panHeat * member.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]!
+    const held = (point: TracePoint, v: number): number =>
+      vessels[v]!.panHeat * member.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]!
       + heatCapacity(point.all, v * VESSEL_SIZE) * point.all[v * VESSEL_SIZE + TEMP]!
-    const flow = (point: TracePoint, v: number): number => point.all[v * VESSEL_SIZE + HEAT]! - point.all[v * VESSEL_SIZE + VAPOUR_HEAT]!
+    const flow = (point: TracePoint, v: number): number =>
+      point.all[v * VESSEL_SIZE + HEAT]! - point.all[v * VESSEL_SIZE + VAPOUR_HEAT]!
     let checked = 0
     for (let i = 1; i < trace.length; i++) {
       for (let v = 0; v < vessels.length; v++) {
@@ -80,8 +91,11 @@ describe('heat', () => {
       const plan = examplePlan({ flames: { nuts: mark, roast: mark } })
       const { trace, program, member } = traced(plan, seed, [marked(1, 0, 'cook.started')], 3600)
       // The ladder of marks and the pace of roasts are part of the power that reaches this member's pan.
-      const power = Math.max(...program.stages.slice(0, 2).map(stage => flamePower(stage.flame, member) * paceOf(stage, member)))
-      const loss = (tempC: number): number => member.heatLoss * program.vessels[0]!.wallArea * (tempC - 27) * (1 + (tempC - 27) / 500)
+      const power = Math.max(
+        ...program.stages.slice(0, 2).map(stage => flamePower(stage.flame, member) * paceOf(stage, member)),
+      )
+      const loss = (tempC: number): number =>
+        member.heatLoss * program.vessels[0]!.wallArea * (tempC - 27) * (1 + (tempC - 27) / 500)
       let steady = 27
       while (loss(steady) < power) steady += 0.01
       for (const point of trace) {
@@ -106,7 +120,8 @@ describe('heat', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 100, max: 400 }), (seed, baseG) => {
       const once = traced(examplePlan({ baseG }), seed).record
       const twice = traced(examplePlan({ baseG: baseG * 2 }), seed).record
-      for (let stage = 1; stage < once.stages; stage++) expect(twice.starts[stage]!).toBeGreaterThan(once.starts[stage]!)
+      for (let stage = 1; stage < once.stages; stage++)
+        expect(twice.starts[stage]!).toBeGreaterThan(once.starts[stage]!)
       expect(twice.needs[0]!).toBeGreaterThan(once.needs[0]!)
     }), { numRuns: 15 })
   })

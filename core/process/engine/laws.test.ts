@@ -94,13 +94,19 @@ describe('vapour', () => {
   })
 
   it('never takes more water than there is', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 30, max: 240, noNaN: true }), (water, tempC) => {
-      const own = pan({ water, held: water / 2, solids: 100, fat: 40 }, tempC)
-      evaporate(own, 0, vessel, member, OPEN, 10)
-      expect(own[WATER]!).toBeGreaterThanOrEqual(0)
-      expect(own[HELD]!).toBeLessThanOrEqual(own[WATER]! + 1e-9)
-      expect(own[WATER]! + own[VAPOUR]!).toBeCloseTo(water, 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        fc.double({ min: 30, max: 240, noNaN: true }),
+        (water, tempC) => {
+          const own = pan({ water, held: water / 2, solids: 100, fat: 40 }, tempC)
+          evaporate(own, 0, vessel, member, OPEN, 10)
+          expect(own[WATER]!).toBeGreaterThanOrEqual(0)
+          expect(own[HELD]!).toBeLessThanOrEqual(own[WATER]! + 1e-9)
+          expect(own[WATER]! + own[VAPOUR]!).toBeCloseTo(water, 9)
+        },
+      ),
+    )
   })
 })
 
@@ -159,7 +165,13 @@ describe('ripening', () => {
 describe('mixing', () => {
   it('adds masses and shares their heat', () => {
     state = pan({ fat: 100 }, 150)
-    addToVessel(state, 0, { water: 30, solids: 220, fat: 2, sugar: 0, invert: 0, nuts: 0, base: true, dry: true }, 27, member)
+    addToVessel(
+      state,
+      0,
+      { water: 30, solids: 220, fat: 2, sugar: 0, invert: 0, nuts: 0, base: true, dry: true },
+      27,
+      member,
+    )
     expect(contentG(state, 0)).toBeCloseTo(352, 9)
     expect(state[WATER]!).toBeCloseTo(250 * member.baseMoisture, 9)
     expect(state[HELD]!).toBe(state[WATER]!)
@@ -169,7 +181,13 @@ describe('mixing', () => {
 
   it('takes the temperature of what goes into an empty pan', () => {
     state = pan({}, 90)
-    addToVessel(state, 0, { water: 100, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false }, 20, member)
+    addToVessel(
+      state,
+      0,
+      { water: 100, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false },
+      20,
+      member,
+    )
     expect(state[TEMP]!).toBe(20)
   })
 

@@ -21,7 +21,11 @@ describe('signs', () => {
   fillStepDoses(program, member, view.stepDoses)
   const third = { ...member, kept: 0.3 }
   const level = (sign: (typeof SIGNS)[number], own: Float64Array, family = program.family): number =>
-    signLevel(SIGNS.indexOf(sign), own, 0, { ...view, member: family.fresh ? third : member, program: { ...program, family } })
+    signLevel(SIGNS.indexOf(sign), own, 0, {
+      ...view,
+      member: family.fresh ? third : member,
+      program: { ...program, family },
+    })
   /** A wetted pan: the share that stays is of all its water. */
   const wet = (contents: Parameters<typeof pan>[0]): Float64Array => {
     const own = pan(contents, 99)
@@ -37,7 +41,9 @@ describe('signs', () => {
     expect(level('aroma', own)).toBeGreaterThan(0)
     own[BROWNING] = 5000
     expect(level('brown', own)).toBeGreaterThan(0)
-    expect(roastLightness(own, 0, program.colours.rawLightness, program.family.finalLightness, member)).toBeLessThan(program.colours.stepLightness.brown)
+    expect(roastLightness(own, 0, program.colours.rawLightness, program.family.finalLightness, member)).toBeLessThan(
+      program.colours.stepLightness.brown,
+    )
   })
 
   it('of the wet stages show when little runs free', () => {
@@ -70,11 +76,27 @@ describe('signs', () => {
     expect(level('strength', pan({ water: 100 * (1 / strength - 1) + 3, sugar: 100 }, 105))).toBeLessThan(0)
     expect(level('strength', pan({ water: 100 * (1 / strength - 1) - 3, sugar: 100 }, 105))).toBeGreaterThan(0)
     expect(level('strength', pan({ water: 100 }, 100))).toBeLessThan(-1e8)
-    expect([level('boil', pan({ water: 900 }, 95)), level('boil', pan({ water: 900 }, 99))].map(Math.sign)).toEqual([-1, 1])
-    expect([level('opened', pan({ water: 900 }, 110)), level('opened', pan({ water: 900 }, 97))].map(Math.sign)).toEqual([-1, 1])
-    expect([level('crumbly', pan({ solids: 200, water: 100 }, 105)), level('crumbly', pan({ solids: 200, water: 50 }, 110))].map(Math.sign)).toEqual([-1, 1])
-    expect([level('loosened', pan({ solids: 200, water: 20 }, 105)), level('loosened', pan({ solids: 200, water: 8 }, 130))].map(Math.sign)).toEqual([-1, 1])
-    expect([level('hand-warm', pan({ solids: 200 }, 60)), level('hand-warm', pan({ solids: 200 }, 40))].map(Math.sign)).toEqual([-1, 1])
+    expect([level('boil', pan({ water: 900 }, 95)), level('boil', pan({ water: 900 }, 99))].map(Math.sign)).toEqual([
+      -1, 1,
+    ])
+    expect(
+      [level('opened', pan({ water: 900 }, 110)), level('opened', pan({ water: 900 }, 97))].map(Math.sign),
+    ).toEqual([-1, 1])
+    expect(
+      [
+        level('crumbly', pan({ solids: 200, water: 100 }, 105)),
+        level('crumbly', pan({ solids: 200, water: 50 }, 110)),
+      ].map(Math.sign),
+    ).toEqual([-1, 1])
+    expect(
+      [
+        level('loosened', pan({ solids: 200, water: 20 }, 105)),
+        level('loosened', pan({ solids: 200, water: 8 }, 130)),
+      ].map(Math.sign),
+    ).toEqual([-1, 1])
+    expect(
+      [level('hand-warm', pan({ solids: 200 }, 60)), level('hand-warm', pan({ solids: 200 }, 40))].map(Math.sign),
+    ).toEqual([-1, 1])
   })
 
   it('of volume show when it has fallen to half', () => {
@@ -128,7 +150,13 @@ describe('sugar put into swollen grain', () => {
   it('draws water out of it, and is drawn out less by little sugar', () => {
     const held = (sugar: number): number => {
       const own = pan({ solids: 200, water: 800, held: 780 }, 99)
-      addToVessel(own, 0, { water: 0, solids: 0, fat: 0, sugar, invert: 0, nuts: 0, base: false, dry: false }, 27, member)
+      addToVessel(
+        own,
+        0,
+        { water: 0, solids: 0, fat: 0, sugar, invert: 0, nuts: 0, base: false, dry: false },
+        27,
+        member,
+      )
       return own[HELD]!
     }
     expect(held(300)).toBeLessThan(held(50))
@@ -138,7 +166,13 @@ describe('sugar put into swollen grain', () => {
   it('draws nothing where the water is bound, and no more than is loose where it nearly is', () => {
     const held = (water: number): number => {
       const own = pan({ solids: 200, water, held: water }, 99)
-      addToVessel(own, 0, { water: 0, solids: 0, fat: 0, sugar: 300, invert: 0, nuts: 0, base: false, dry: false }, 27, member)
+      addToVessel(
+        own,
+        0,
+        { water: 0, solids: 0, fat: 0, sugar: 300, invert: 0, nuts: 0, base: false, dry: false },
+        27,
+        member,
+      )
       return own[HELD]!
     }
     expect(held(90)).toBe(90)

@@ -31,14 +31,26 @@ describe('a run', () => {
     expect(record.starts[1]).toBeGreaterThanOrEqual(sign('nuts-golden'))
     expect(record.starts[1]! - sign('nuts-golden')).toBeLessThanOrEqual(4)
     expect(record.starts[2]).toBeGreaterThanOrEqual(sign('pale'))
-    const pouredG = plan.amounts.filter(one => plan.dish.stages.find(stage => stage.meets)!.adds.some(add => add.ingredient === one.id)).reduce((sum, one) => sum + one.massG, 0)
-    expect(record.starts[3]! - record.starts[2]!).toBeCloseTo(middle.pourTime * Math.sqrt(pouredG / constant('usualPour')), 3)
+    const pouredG = plan.amounts
+      .filter(one => plan.dish.stages.find(stage => stage.meets)!.adds.some(add => add.ingredient === one.id))
+      .reduce((sum, one) => sum + one.massG, 0)
+    expect(record.starts[3]! - record.starts[2]!).toBeCloseTo(
+      middle.pourTime * Math.sqrt(pouredG / constant('usualPour')),
+      3,
+    )
     expect(record.starts[5]).toBeGreaterThanOrEqual(sign('leaves-sides'))
   })
 
   it('pours four times as much in twice the time, and in parts in twice that', () => {
     const lasts = (times: number, minutes: number): number => {
-      const more = { ...plan, amounts: plan.amounts.map(one => ({ ...one, massG: one.massG * times })), dish: { ...plan.dish, stages: plan.dish.stages.map(stage => (stage.does === 'pour' ? { ...stage, until: { minutes } } : stage)) } }
+      const more = {
+        ...plan,
+        amounts: plan.amounts.map(one => ({ ...one, massG: one.massG * times })),
+        dish: {
+          ...plan.dish,
+          stages: plan.dish.stages.map(stage => (stage.does === 'pour' ? { ...stage, until: { minutes } } : stage)),
+        },
+      }
       const program = compileProgram(more, replay(more, []), 0)
       const pour = program.stages.findIndex(stage => stage.pours > 0)
       return program.stages[pour]!.pours * middle.pourTime
@@ -61,26 +73,38 @@ describe('a run', () => {
   })
 
   it('runs on in a shadow for a sign that was tapped in a stage cut short', () => {
-    const cut = [...roasting, marked(3, 300, 'sign.seen', { sign: 'aroma' }), marked(4, 320, 'stage.began', { stage: 'pour' })]
+    const cut = [
+      ...roasting,
+      marked(3, 300, 'sign.seen', { sign: 'aroma' }),
+      marked(4, 320, 'stage.began', { stage: 'pour' }),
+    ]
     const whole = run(roasting, 240).sign('aroma')
     const { record, sign } = run(cut, 330)
     expect(record.starts[2]).toBe(320)
     expect(whole).toBeGreaterThan(320)
     expect(Math.abs(sign('aroma') - whole)).toBeLessThanOrEqual(8)
-    expect(run(roasting.concat(marked(4, 320, 'stage.began', { stage: 'pour' })), 330).sign('golden')).toBe(Number.POSITIVE_INFINITY)
+    expect(run(roasting.concat(marked(4, 320, 'stage.began', { stage: 'pour' })), 330).sign('golden')).toBe(
+      Number.POSITIVE_INFINITY,
+    )
   })
 
   it('pours at the boil when nobody lit the other vessel, and cooler when it was lit late', () => {
     const poured = [...roasting, marked(4, 700, 'stage.began', { stage: 'pour' })]
-    const late = [...roasting, marked(3, 650, 'vessel.lit', { vessel: 'pot' }), marked(4, 700, 'stage.began', { stage: 'pour' })]
-    const temp = (observations: readonly Observation[]): number => run(observations, 705).trace.find(point => point.timeS > 702)!.tempC
+    const late = [
+      ...roasting,
+      marked(3, 650, 'vessel.lit', { vessel: 'pot' }),
+      marked(4, 700, 'stage.began', { stage: 'pour' }),
+    ]
+    const temp = (observations: readonly Observation[]): number =>
+      run(observations, 705).trace.find(point => point.timeS > 702)!.tempC
     expect(temp(poured)).toBeGreaterThan(95)
     expect(temp(late)).toBeLessThan(80)
     expect(run(late, 705).sign('boil')).toBeGreaterThan(700)
   })
 
   it('boils sooner the sooner it is lit, and is kept at the boil', () => {
-    const lit = (timeS: number): number => run([...roasting, marked(3, timeS, 'vessel.lit', { vessel: 'pot' })], timeS).sign('boil')
+    const lit = (timeS: number): number =>
+      run([...roasting, marked(3, timeS, 'vessel.lit', { vessel: 'pot' })], timeS).sign('boil')
     expect(lit(250)).toBeLessThan(lit(400))
     expect(lit(400) - lit(250)).toBeCloseTo(150, -1)
   })
@@ -93,7 +117,11 @@ describe('a run', () => {
   })
 
   it('tells every member\'s weight and temperature at the moments asked for', () => {
-    const asked = [...roasting, marked(3, 400, 'weighed', { vessel: 'pan', grossG: 1830 }), marked(4, 500, 'temperature', { vessel: 'pan', tempC: 130 })]
+    const asked = [
+      ...roasting,
+      marked(3, 400, 'weighed', { vessel: 'pan', grossG: 1830 }),
+      marked(4, 500, 'temperature', { vessel: 'pan', tempC: 130 }),
+    ]
     const { record, trace } = run(asked, 510)
     expect(record.readings[0]).toBeCloseTo(trace.find(point => point.timeS >= 400)!.contentG, 6)
     expect(record.readings[1]).toBeCloseTo(trace.find(point => point.timeS >= 500)!.tempC, 6)

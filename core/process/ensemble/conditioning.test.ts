@@ -13,7 +13,16 @@ import { normalisedWeights } from './normalisedWeights'
 import { proposeMembers } from './proposeMembers'
 import { runEnsemble } from './runEnsemble'
 
-const weighed = { id: 'p', name: 'Pan', material: 'steel' as const, innerDiameterMm: 260, depthMm: 75, massG: 1500, massOrigin: 'weighed', coated: false }
+const weighed = {
+  id: 'p',
+  name: 'Pan',
+  material: 'steel' as const,
+  innerDiameterMm: 260,
+  depthMm: 75,
+  massG: 1500,
+  massOrigin: 'weighed',
+  coated: false,
+}
 const plan = examplePlan({ pans: { pan: weighed, pot: weighed } })
 const columns = beliefColumns(firstBelief())
 const size = MEMBER_NAMES.length
@@ -73,7 +82,8 @@ describe('a better ensemble', () => {
   const normals = fillNormal(new Float64Array(400 * size), seededRandom(4))
   const even = new Float64Array(400).fill(1 / 400)
   /** A reading of one number alone: z itself, read as 2 with a noise of one half. */
-  const reading = (members: Float64Array): Float64Array => Float64Array.from({ length: members.length / size }, (_, i) => (2 - members[i * size + FIRE]!) / 0.5)
+  const reading = (members: Float64Array): Float64Array =>
+    Float64Array.from({ length: members.length / size }, (_, i) => (2 - members[i * size + FIRE]!) / 0.5)
 
   it('gives the answer of a linear reading of a normal belief exactly, with most members counting', () => {
     const proposal = proposeMembers(normals, even, { terms: [reading(normals)] }, 4000, 9)
@@ -101,11 +111,22 @@ describe('a better ensemble', () => {
     const proposal = proposeMembers(normals, even, { terms: [] }, 2000, 9)
     const spread = Math.max(...proposal.logCorrection) - Math.min(...proposal.logCorrection)
     expect(Number.isFinite(spread)).toBe(true)
-    expect(Math.abs(normalisedWeights(proposal.logCorrection).reduce((sum, weight, i) => sum + weight * proposal.normals[i * size]!, 0))).toBeLessThan(0.15)
+    expect(
+      Math.abs(
+        normalisedWeights(proposal.logCorrection).reduce(
+          (sum, weight, i) => sum + weight * proposal.normals[i * size]!,
+          0,
+        ),
+      ),
+    ).toBeLessThan(0.15)
   })
 
   it('has one residual for every mark, taps and looks alike', () => {
-    const observations = [...roasting, marked(3, 480, 'sign.seen', { sign: 'aroma' }), marked(4, 600, 'looks.like', { step: 'pale' })]
+    const observations = [
+      ...roasting,
+      marked(3, 480, 'sign.seen', { sign: 'aroma' }),
+      marked(4, 600, 'looks.like', { step: 'pale' }),
+    ]
     const cook = replay(plan, observations)
     const program = compileProgram(plan, cook, 600)
     const { terms } = residualsOf(plan, cook, program, runEnsemble(program, columns, three))
@@ -117,7 +138,11 @@ describe('a better ensemble', () => {
 
 describe('a conditioned ensemble', () => {
   it('keeps enough members counting after two marks, with weights that add to one', () => {
-    const observations = [...roasting, marked(3, 420, 'sign.seen', { sign: 'aroma' }), marked(4, 520, 'looks.like', { step: 'pale' })]
+    const observations = [
+      ...roasting,
+      marked(3, 420, 'sign.seen', { sign: 'aroma' }),
+      marked(4, 520, 'looks.like', { step: 'pale' }),
+    ]
     const cook = replay(plan, observations)
     const ensemble = conditionEnsemble(plan, cook, compileProgram(plan, cook, 520), 200)
     expect(ensemble.effective).toBeGreaterThan(40)

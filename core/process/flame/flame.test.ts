@@ -55,17 +55,21 @@ describe('a flame plan', () => {
     const usualS = usualSeconds({ ...plan, flames: {} }, mainLine(plan.dish)[roastIndex(plan)]!)
     expect([cookedThroughS(plan, 'brown'), cookedThroughS(plan, 'deep-golden')]).toEqual([0.6 * usualS, 0.6 * usualS])
     expect(cookedThroughS(plan, 'golden')).toBeLessThan(0.6 * usualS)
-    for (const one of [hurried.advised, hurried.quicker, found.advised, found.quicker]) if (one) expect(one.lastsS.middle).toBeGreaterThanOrEqual(hurried.leastS)
+    for (const one of [hurried.advised, hurried.quicker, found.advised, found.quicker])
+      if (one) expect(one.lastsS.middle).toBeGreaterThanOrEqual(hurried.leastS)
   })
 
-  it.each(['milk-morning-semolina', 'brick-kiln-wheat', 'marble-gram-balls', 'threshing-floor-wheat'])('advises no roast of %s that is faster than that, or the slowest there is', (id) => {
-    const one = starterPlan(id)
-    for (const step of ['pale'] as const) {
-      const { advised, leastS, safer } = planFlames(one, { step, patienceS: 1200, risk: 0.03 })
-      expect(leastS).toBeGreaterThan(20)
-      if (safer && safer.lastsS.middle >= leastS) expect(advised.lastsS.middle, step).toBeGreaterThanOrEqual(leastS)
-    }
-  })
+  it.each(['milk-morning-semolina', 'brick-kiln-wheat', 'marble-gram-balls', 'threshing-floor-wheat'])(
+    'advises no roast of %s that is faster than that, or the slowest there is',
+    id => {
+      const one = starterPlan(id)
+      for (const step of ['pale'] as const) {
+        const { advised, leastS, safer } = planFlames(one, { step, patienceS: 1200, risk: 0.03 })
+        expect(leastS).toBeGreaterThan(20)
+        if (safer && safer.lastsS.middle >= leastS) expect(advised.lastsS.middle, step).toBeGreaterThanOrEqual(leastS)
+      }
+    },
+  )
 
   it('says of one who is slower and of one who is quicker what it costs', () => {
     if (found.safer) expect(found.safer.lastsS.middle).toBeGreaterThan(found.advised.lastsS.middle)

@@ -14,7 +14,8 @@ function ensemble(...members: readonly Partial<Record<RoastStep | 'flecks', numb
   const record = ensembleRecord(members.length, 1, 0, 0)
   members.forEach((signs, i) => {
     record.starts[i] = START_S
-    for (const [sign, since] of Object.entries(signs)) record.signs[i * SIGNS.length + SIGN[sign as RoastStep]] = START_S + since
+    for (const [sign, since] of Object.entries(signs))
+      record.signs[i * SIGNS.length + SIGN[sign as RoastStep]] = START_S + since
   })
   return record
 }
@@ -43,7 +44,12 @@ describe('what counts as the wanted roast', () => {
 
   it('begins with the roast for the aroma, and never comes where it does not', () => {
     expect(withinOf(ensemble(roast('aroma', 200)), 0, 0, 'aroma').fromS).toBe(0)
-    expect(withinOf(ensemble({}), 0, 0, golden)).toEqual({ fromS: Infinity, wantedS: Infinity, toS: Infinity, ruinedS: Infinity })
+    expect(withinOf(ensemble({}), 0, 0, golden)).toEqual({
+      fromS: Infinity,
+      wantedS: Infinity,
+      toS: Infinity,
+      ruinedS: Infinity,
+    })
   })
 })
 
@@ -88,7 +94,8 @@ describe('what a schedule comes to', () => {
     expect(judged.lastsS.early).toBeGreaterThanOrEqual(500 - 1e-9)
     expect(judged.lastsS.late).toBeLessThanOrEqual(700 + 1e-9)
     expect(judged.comes).toBeCloseTo(1, 12)
-    for (const share of [judged.reaches, judged.burns, judged.inTime, judged.comes]) expect(share).toBeGreaterThanOrEqual(0)
+    for (const share of [judged.reaches, judged.burns, judged.inTime, judged.comes])
+      expect(share).toBeGreaterThanOrEqual(0)
     expect(judged.reaches + judged.burns).toBeLessThanOrEqual(1 + 1e-9)
   })
 
@@ -107,7 +114,13 @@ describe('what a schedule comes to', () => {
   })
 
   it('takes a flame that is turned off a step short for what it is then', () => {
-    const short = ensemble({ ...roast(golden, 600), golden: Infinity, amber: Infinity, brown: Infinity, burnt: Infinity } as Partial<Record<RoastStep, number>>)
+    const short = ensemble({
+      ...roast(golden, 600),
+      golden: Infinity,
+      amber: Infinity,
+      brown: Infinity,
+      burnt: Infinity,
+    } as Partial<Record<RoastStep, number>>)
     const off = judgeSchedule([...turns, { cue: 'pale', mark: 'off' }], wish, short, even(1), 0)
     expect(off.comes).toBe(0)
     expect(off.reaches).toBeGreaterThan(0.9)

@@ -7,7 +7,16 @@ import type { Window } from '../../maths/random/window'
 import { forecastCook } from './forecastCook'
 
 const plan = starterPlan('sweet-water-semolina')
-const windowsOf = (band: ForecastBand): Window[] => [band.tempC, band.contentG, band.volumeMl, band.freeG, band.boundG, band.fatOutG, band.stiffness, band.aroma]
+const windowsOf = (band: ForecastBand): Window[] => [
+  band.tempC,
+  band.contentG,
+  band.volumeMl,
+  band.freeG,
+  band.boundG,
+  band.fatOutG,
+  band.stiffness,
+  band.aroma,
+]
 const total = plan.amounts.reduce((sum, one) => sum + one.massG, 0)
 
 describe('the pan along the cook', () => {
@@ -45,10 +54,20 @@ describe('the pan along the cook', () => {
   })
 
   it('narrows with a weighing, and has a moment of now', () => {
-    const roasted = [marked(1, 0, 'cook.started'), marked(2, 250, 'stage.began', { stage: 'roast' }), marked(3, 700, 'stage.began', { stage: 'pour' }), marked(4, 760, 'stage.began', { stage: 'take-up' })]
+    const roasted = [
+      marked(1, 0, 'cook.started'),
+      marked(2, 250, 'stage.began', { stage: 'roast' }),
+      marked(3, 700, 'stage.began', { stage: 'pour' }),
+      marked(4, 760, 'stage.began', { stage: 'take-up' }),
+    ]
     const before = forecastCook(plan, roasted, 1150, 200)
     const tare = plan.vessels.pan!.vessel.massG
-    const after = forecastCook({ ...plan, vessels: { ...plan.vessels, pan: { ...plan.vessels.pan!, massGuessed: false } } }, [...roasted, marked(5, 1145, 'weighed', { vessel: 'pan', grossG: tare + before.panNow!.contentG.middle })], 1150, 200)
+    const after = forecastCook(
+      { ...plan, vessels: { ...plan.vessels, pan: { ...plan.vessels.pan!, massGuessed: false } } },
+      [...roasted, marked(5, 1145, 'weighed', { vessel: 'pan', grossG: tare + before.panNow!.contentG.middle })],
+      1150,
+      200,
+    )
     const widthNow = ({ bands, nowS }: typeof before): number => {
       const { contentG } = bands!.find(band => band.timeS === nowS)!
       return contentG.late - contentG.early

@@ -25,7 +25,11 @@ describe('a forecast of any school', () => {
       if (k > 0) expect(window.middle).toBeGreaterThanOrEqual(forecast.stages[k - 1]!.middle)
     })
     for (const point of forecast.points) {
-      expect(Number.isFinite(point.colour.lightness + point.volumeMl + point.contentG + point.stiffness! + point.fatOutG! + point.aroma!)).toBe(true)
+      expect(
+        Number.isFinite(
+          point.colour.lightness + point.volumeMl + point.contentG + point.stiffness! + point.fatOutG! + point.aroma!,
+        ),
+      ).toBe(true)
     }
     for (const stage of mainLine(plan.dish)) {
       if ('sign' in stage.until) expect(forecast.signs, `${id} ${stage.id}`).toHaveProperty(stage.until.sign)
@@ -38,7 +42,10 @@ describe('a forecast of any school', () => {
       const end = stages[doneIndex(carrot.dish)]!
       return end.late - end.early
     }
-    const began = [marked(1, 0, 'cook.started'), ...['soften', 'soften-2', 'milk'].map((stage, i) => marked(i + 2, 240 + 900 * i, 'stage.began', { stage }))]
+    const began = [
+      marked(1, 0, 'cook.started'),
+      ...['soften', 'soften-2', 'milk'].map((stage, i) => marked(i + 2, 240 + 900 * i, 'stage.began', { stage })),
+    ]
     expect(width([], 0)).toBeGreaterThan(1200)
     expect(width(began, 2050)).toBeLessThan(0.8 * width([], 0))
   })
@@ -50,7 +57,17 @@ describe('a forecast of any school', () => {
 
   it('goes faster for a cook who has been faster so far', () => {
     const after = (seconds: number) => {
-      const { stages } = forecastCook(carrot, [marked(1, 0, 'cook.started'), marked(2, seconds * 0.2, 'stage.began', { stage: 'soften' }), marked(3, seconds * 0.4, 'stage.began', { stage: 'soften-2' }), marked(4, seconds, 'stage.began', { stage: 'milk' })], seconds, 200)
+      const { stages } = forecastCook(
+        carrot,
+        [
+          marked(1, 0, 'cook.started'),
+          marked(2, seconds * 0.2, 'stage.began', { stage: 'soften' }),
+          marked(3, seconds * 0.4, 'stage.began', { stage: 'soften-2' }),
+          marked(4, seconds, 'stage.began', { stage: 'milk' }),
+        ],
+        seconds,
+        200,
+      )
       return stages[4]!.middle - stages[3]!.middle
     }
     expect(after(1200)).toBeLessThan(after(3600))
@@ -58,7 +75,12 @@ describe('a forecast of any school', () => {
 
   it('says what the pan should weigh and be now, once it is on the fire', () => {
     expect(forecastCook(carrot, [], 0, 60).panNow).toBeUndefined()
-    const { panNow } = forecastCook(carrot, [marked(1, 0, 'cook.started'), marked(2, 200, 'stage.began', { stage: 'soften' })], 600, 100)
+    const { panNow } = forecastCook(
+      carrot,
+      [marked(1, 0, 'cook.started'), marked(2, 200, 'stage.began', { stage: 'soften' })],
+      600,
+      100,
+    )
     const all = carrot.amounts.reduce((sum, one) => sum + one.massG, 0)
     expect(panNow!.contentG.early).toBeLessThan(panNow!.contentG.late)
     expect(panNow!.contentG.late).toBeLessThan(all)
@@ -84,7 +106,8 @@ describe('a pressure pan', () => {
     const both = starterPlan('ember-sweet-potato')
     const ids = mainLine(both.dish).map(stage => stage.id)
     const found = forecastCook(both, [], 0, 40).points
-    const most = (id: string): number => Math.max(...found.filter(point => point.stage === ids.indexOf(id)).map(point => point.contentG))
+    const most = (id: string): number =>
+      Math.max(...found.filter(point => point.stage === ids.indexOf(id)).map(point => point.contentG))
     const after = found.find(point => point.stage > ids.indexOf('nuts'))!
     expect(most('nuts')).toBeLessThan(250)
     expect(after.contentG).toBeGreaterThan(500)

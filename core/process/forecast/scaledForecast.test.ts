@@ -18,7 +18,16 @@ describe('a forecast moved by one member', () => {
     const truth = forecastCook(at(baseG), [], 0, 300)
     const few = forecastCook(at(baseG), [], 0, FEW)
     const moved = scaledForecast(known, few)
-    const off = (one: typeof truth): number => one.stages.slice(1, 6).reduce((sum, window, k) => sum + Math.abs(Math.log(window.early / truth.stages[k + 1]!.early)) + Math.abs(Math.log(window.late / truth.stages[k + 1]!.late)), 0)
+    const off = (one: typeof truth): number =>
+      one.stages
+        .slice(1, 6)
+        .reduce(
+          (sum, window, k) =>
+            sum
+            + Math.abs(Math.log(window.early / truth.stages[k + 1]!.early))
+            + Math.abs(Math.log(window.late / truth.stages[k + 1]!.late)),
+          0,
+        )
     expect(off(moved)).toBeLessThan(off(few))
     expect(off(moved) / 10).toBeLessThan(0.1)
   })

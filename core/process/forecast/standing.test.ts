@@ -23,7 +23,11 @@ describe('stored runs', () => {
   })
 
   it('are run again, the likeliest of them, where the mark would make others of them', () => {
-    for (const [kind, payload] of [['flame.changed', { vessel: 'pan', mark: 'm1' }], ['stage.began', { stage: 'pour' }], ['weighed', { vessel: 'pan', grossG: 1900 }]] as const) {
+    for (const [kind, payload] of [
+      ['flame.changed', { vessel: 'pan', mark: 'm1' }],
+      ['stage.began', { stage: 'pour' }],
+      ['weighed', { vessel: 'pan', grossG: 1900 }],
+    ] as const) {
       const told = [...before, marked(2, 400, kind, payload)]
       const soon = moved(kept, told, 400)!
       const anew = standingForecast(stand(plan, told, 400, 400))

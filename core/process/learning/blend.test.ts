@@ -8,7 +8,18 @@ import { usualSeconds } from '../../record/plan/usualSeconds'
 import { blendWeight, PHYSICS_OFF, USUAL_OFF } from '../usual/blendWeight'
 
 const plan = starterPlan('winter-market-carrot')
-const withMinutes = (factor: number) => ({ ...plan, dish: { ...plan.dish, usual: { ...plan.dish.usual, minutes: Object.fromEntries(Object.entries(plan.dish.usual.minutes).map(([id, minutes]) => [id, minutes * factor])) } } })
+const withMinutes = (factor: number) => ({
+  ...plan,
+  dish: {
+    ...plan.dish,
+    usual: {
+      ...plan.dish.usual,
+      minutes: Object.fromEntries(
+        Object.entries(plan.dish.usual.minutes).map(([id, minutes]) => [id, minutes * factor]),
+      ),
+    },
+  },
+})
 const off = (name: string, value: number) => ({ name, of: 'blend', value, variance: 0, batch: 'b' })
 
 describe('the pace of wet stages', () => {

@@ -20,7 +20,10 @@ describe('what a house makes next', () => {
 
   it('takes the dish that lacks least of those that would use the same', () => {
     const pudding = dish('pudding', ['milk', 'rice', 'nuts', 'saffron'], 50)
-    expect(nextDishes([pudding, CARROT], [good('milk', 101), good('carrot', 300)], 100, 1)[0]).toMatchObject({ id: 'carrot', missing: ['sugar'] })
+    expect(nextDishes([pudding, CARROT], [good('milk', 101), good('carrot', 300)], 100, 1)[0]).toMatchObject({
+      id: 'carrot',
+      missing: ['sugar'],
+    })
   })
 
   it('is hurried by nothing that is past its day or good for long', () => {

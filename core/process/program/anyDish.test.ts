@@ -35,19 +35,32 @@ const dishes = fc.constantFrom(...STARTER_DISHES.map(dish => dish.id))
  * Where more power may be later and no law is broken: cooling begins hotter, a slurry that loses more water is sweeter
  * and swells later, and half is half of what a stage began with.
  */
-const mayBeLater = ({ does, until }: Stage, fresh: boolean): boolean => does === 'cool' || does === 'wait' || (does === 'cook-down' && (!fresh || ('sign' in until && until.sign === 'halved')))
+const mayBeLater = ({ does, until }: Stage, fresh: boolean): boolean =>
+  does === 'cool'
+  || does === 'wait'
+  || (does === 'cook-down' && (!fresh || ('sign' in until && until.sign === 'halved')))
 const freeG = ({ all }: TracePoint): number => all[WATER]! - all[HELD]!
 
 /** Stages in which the base takes up the last free water: grain that has it sooner holds it harder. */
 function boundIn(trace: readonly TracePoint[]): Set<number> {
-  return new Set(trace.filter((point, i) => i > 0 && trace[i - 1]!.stage === point.stage && freeG(trace[i - 1]!) > 0 && freeG(point) <= 0).map(point => point.stage))
+  return new Set(
+    trace
+      .filter(
+        (point, i) => i > 0 && trace[i - 1]!.stage === point.stage && freeG(trace[i - 1]!) > 0 && freeG(point) <= 0,
+      )
+      .map(point => point.stage),
+  )
 }
 
 const seeds = fc.integer({ min: 1, max: 1e6 })
 
 function traced(plan: CookPlan, seed: number, more = 0) {
   const program = compileProgram(plan, replay(plan, [marked(0, 0, 'cook.started')]), 0)
-  const drawn = memberValues(beliefColumns(plan.belief), fillNormal(new Float64Array(MEMBER_NAMES.length), seededRandom(seed)), 0)
+  const drawn = memberValues(
+    beliefColumns(plan.belief),
+    fillNormal(new Float64Array(MEMBER_NAMES.length), seededRandom(seed)),
+    0,
+  )
   const values = { ...drawn, mainFire: drawn.mainFire * Math.exp(more) }
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   const trace: TracePoint[] = []
@@ -62,7 +75,9 @@ describe('any dish', () => {
       const { trace, program, values } = traced(starterPlan(id), seed, more)
       const vessels = [...program.vessels, ...program.sides.map(side => side.vessel)]
       const mass = (point: TracePoint, at: number): number => contentG(point.all, at) + point.all[at + VAPOUR]!
-      const heat = (point: TracePoint, v: number): number => vessels[v]!.panHeat * values.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]! + heatCapacity(point.all, v * VESSEL_SIZE) * point.all[v * VESSEL_SIZE + TEMP]!
+      const heat = (point: TracePoint, v: number): number =>
+        vessels[v]!.panHeat * values.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]!
+        + heatCapacity(point.all, v * VESSEL_SIZE) * point.all[v * VESSEL_SIZE + TEMP]!
       const flow = (point: TracePoint, at: number): number => point.all[at + HEAT]! - point.all[at + VAPOUR_HEAT]!
       for (let i = 1; i < trace.length; i++) {
         const [before, after] = [trace[i - 1]!, trace[i]!]
@@ -88,7 +103,12 @@ describe('any dish', () => {
       const { record: fast, trace } = traced(plan, seed, more)
       const bound = boundIn(trace)
       for (let k = 1; k < slow.stages; k++) {
-        if (mainLine(plan.dish).slice(0, k).some((stage, i) => mayBeLater(stage, program.family.fresh) || bound.has(i))) break
+        if (
+          mainLine(plan.dish)
+            .slice(0, k)
+            .some((stage, i) => mayBeLater(stage, program.family.fresh) || bound.has(i))
+        )
+          break
         compared++
         expect(fast.starts[k]!, `${id} ${k}`).toBeLessThanOrEqual(slow.starts[k]! + 2)
       }
@@ -98,7 +118,10 @@ describe('any dish', () => {
 })
 
 const contents = fc.record({
-  water: fc.double({ min: 50, max: 3000, noNaN: true }), solids: fc.double({ min: 0, max: 600, noNaN: true }), fat: fc.double({ min: 0, max: 400, noNaN: true }), sugar: fc.double({ min: 0, max: 800, noNaN: true }),
+  water: fc.double({ min: 50, max: 3000, noNaN: true }),
+  solids: fc.double({ min: 0, max: 600, noNaN: true }),
+  fat: fc.double({ min: 0, max: 400, noNaN: true }),
+  sugar: fc.double({ min: 0, max: 800, noNaN: true }),
 })
 const powers = fc.double({ min: 300, max: 2500, noNaN: true })
 
@@ -114,7 +137,9 @@ describe('any pan', () => {
     }
     fc.assert(fc.property(contents, powers, fc.double({ min: 1.02, max: 1.6, noNaN: true }), (what, power, more) => {
       const left = 0.5 * what.water
-      expect(secondsTo(pan({ ...what, water: what.water * more }, 60), left, power)).toBeGreaterThanOrEqual(secondsTo(pan(what, 60), left, power))
+      expect(secondsTo(pan({ ...what, water: what.water * more }, 60), left, power)).toBeGreaterThanOrEqual(
+        secondsTo(pan(what, 60), left, power),
+      )
     }), { numRuns: 60 })
   })
 
@@ -140,12 +165,27 @@ describe('any pan', () => {
 
 describe('anything the contracts admit', () => {
   const plans = fc.record({
-    id: dishes, scale: fc.double({ min: 0.02, max: 40, noNaN: true }), altitudeM: fc.double({ min: -400, max: 6000, noNaN: true }), airC: fc.double({ min: -20, max: 55, noNaN: true }),
-    watts: fc.double({ min: 20, max: 900, noNaN: true }), kind: fc.constantFrom(...FIRE_KIND_IDS), material: fc.constantFrom(...MATERIALS),
-    diameter: fc.double({ min: 80, max: 700, noNaN: true }), depth: fc.double({ min: 20, max: 500, noNaN: true }), mass: fc.double({ min: 50, max: 20_000, noNaN: true }),
-    factor: fc.double({ min: 0.06, max: 19, noNaN: true }), spread: fc.double({ min: 0, max: 2, noNaN: true }), nowS: fc.double({ min: 0, max: 20_000, noNaN: true }),
+    id: dishes,
+    scale: fc.double({ min: 0.02, max: 40, noNaN: true }),
+    altitudeM: fc.double({ min: -400, max: 6000, noNaN: true }),
+    airC: fc.double({ min: -20, max: 55, noNaN: true }),
+    watts: fc.double({ min: 20, max: 900, noNaN: true }),
+    kind: fc.constantFrom(...FIRE_KIND_IDS),
+    material: fc.constantFrom(...MATERIALS),
+    diameter: fc.double({ min: 80, max: 700, noNaN: true }),
+    depth: fc.double({ min: 20, max: 500, noNaN: true }),
+    mass: fc.double({ min: 50, max: 20_000, noNaN: true }),
+    factor: fc.double({ min: 0.06, max: 19, noNaN: true }),
+    spread: fc.double({ min: 0, max: 2, noNaN: true }),
+    nowS: fc.double({ min: 0, max: 20_000, noNaN: true }),
   })
-  const taps = fc.array(fc.tuple(fc.double({ min: 0, max: 20_000, noNaN: true }), fc.constantFrom(...SIGN_IDS, 'stage', 'weighed', 'temperature', 'off')), { maxLength: 6 })
+  const taps = fc.array(
+    fc.tuple(
+      fc.double({ min: 0, max: 20_000, noNaN: true }),
+      fc.constantFrom(...SIGN_IDS, 'stage', 'weighed', 'temperature', 'off'),
+    ),
+    { maxLength: 6 },
+  )
 
   it('has a forecast of finite numbers in the form of the contract', () => {
     fc.assert(fc.property(plans, taps, (one, told) => {
@@ -155,17 +195,44 @@ describe('anything the contracts admit', () => {
       const plan: CookPlan = {
         ...bare, altitudeM: one.altitudeM, airC: one.airC,
         amounts: bare.amounts.map(amount => ({ ...amount, massG: Math.min(20_000, amount.massG * scale) })),
-        vessels: Object.fromEntries(Object.entries(bare.vessels).map(([id, found]) => [id, { ...found, vessel: { innerDiameterMm: one.diameter, depthMm: one.depth, massG: one.mass, material: one.material } }])),
-        fires: Object.fromEntries(Object.entries(bare.fires).map(([id, fire]) => [id, { ...fire, kind: one.kind, lagS: 60, marks: fire.marks.map((mark, i) => ({ ...mark, watts: Math.min(6000, one.watts * (i + 1)) })) }])),
-        belief: { entries: bare.belief.entries.map(entry => (entry.kind === 'factor' ? { ...entry, median: entry.median * Math.min(2, Math.max(0.5, one.factor)), spread: one.spread } : entry)) },
+        vessels: Object.fromEntries(
+          Object.entries(bare.vessels).map(([id, found]) => [
+            id,
+            {
+              ...found,
+              vessel: { innerDiameterMm: one.diameter, depthMm: one.depth, massG: one.mass, material: one.material },
+            },
+          ]),
+        ),
+        fires: Object.fromEntries(
+          Object.entries(bare.fires).map(([id, fire]) => [
+            id,
+            {
+              ...fire,
+              kind: one.kind,
+              lagS: 60,
+              marks: fire.marks.map((mark, i) => ({ ...mark, watts: Math.min(6000, one.watts * (i + 1)) })),
+            },
+          ]),
+        ),
+        belief: {
+          entries: bare.belief.entries.map(entry =>
+            entry.kind === 'factor'
+              ? { ...entry, median: entry.median * Math.min(2, Math.max(0.5, one.factor)), spread: one.spread }
+              : entry,
+          ),
+        },
       }
       expect(CookPlanSchema.safeParse(plan).error?.issues ?? []).toEqual([])
       const main = mainLine(plan.dish)
       const story: Observation[] = [marked(0, 0, 'cook.started'), ...told.map(([timeS, what], i) => {
-        if (what === 'stage') return marked(i + 1, timeS, 'stage.began', { stage: main[Math.min(main.length - 1, 1 + i)]!.id })
+        if (what === 'stage')
+          return marked(i + 1, timeS, 'stage.began', { stage: main[Math.min(main.length - 1, 1 + i)]!.id })
         if (what === 'weighed') return marked(i + 1, timeS, 'weighed', { vessel: main[0]!.vessel, grossG: 1800 })
         if (what === 'temperature') return marked(i + 1, timeS, 'temperature', { vessel: main[0]!.vessel, tempC: 120 })
-        return what === 'off' ? marked(i + 1, timeS, 'off.fire', { vessel: main[0]!.vessel }) : marked(i + 1, timeS, 'sign.seen', { sign: what })
+        return what === 'off'
+          ? marked(i + 1, timeS, 'off.fire', { vessel: main[0]!.vessel })
+          : marked(i + 1, timeS, 'sign.seen', { sign: what })
       })]
       const forecast = forecastCook(plan, one.nowS > 10_000 ? [] : story, one.nowS > 10_000 ? 0 : one.nowS, 24)
       const parsed = ForecastSchema.safeParse(JSON.parse(JSON.stringify(forecast)))

@@ -19,7 +19,10 @@ describe('a program', () => {
   it('has the main line in order and the other vessel beside it', () => {
     const program = compile()
     expect(program.stages.map(stage => stage.sign)).toEqual(
-      ['nuts-golden', 'pale', null, 'taken-up', 'leaves-sides', null].map(sign => (sign === null ? null : SIGNS.findIndex(one => one === sign))))
+      ['nuts-golden', 'pale', null, 'taken-up', 'leaves-sides', null].map(sign =>
+        sign === null ? null : SIGNS.findIndex(one => one === sign),
+      ),
+    )
     expect(program.stages.map(stage => stage.from)).toEqual([null, null, 0, null, null, null])
     expect(program.sides).toHaveLength(1)
     expect(program.sides[0]!.meets).toBe(2)
@@ -34,14 +37,23 @@ describe('a program', () => {
   })
 
   it('takes a stage nobody marked as begun with the next one that was', () => {
-    const program = compile([1, 0, 'cook.started'], [2, 300, 'stage.began', { stage: 'roast' }], [3, 900, 'stage.began', { stage: 'enrich' }])
+    const program = compile(
+      [1, 0, 'cook.started'],
+      [2, 300, 'stage.began', { stage: 'roast' }],
+      [3, 900, 'stage.began', { stage: 'enrich' }],
+    )
     expect(program.stages.map(stage => stage.startS)).toEqual([0, 300, 900, 900, 900, null])
   })
 
   it('lays flames and lids over the plan at their times, and passes over marks it does not have', () => {
     const program = compile(
-      [1, 0, 'cook.started'], [2, 50, 'flame.changed', { vessel: 'pan', mark: 'm6' }], [3, 60, 'flame.changed', { vessel: 'pan', mark: 'm99' }],
-      [4, 70, 'lid.changed', { vessel: 'pan', lid: true }], [5, 80, 'flame.changed', { vessel: 'pot', mark: 'off' }], [6, 90, 'off.fire', { vessel: 'pan' }])
+      [1, 0, 'cook.started'],
+      [2, 50, 'flame.changed', { vessel: 'pan', mark: 'm6' }],
+      [3, 60, 'flame.changed', { vessel: 'pan', mark: 'm99' }],
+      [4, 70, 'lid.changed', { vessel: 'pan', lid: true }],
+      [5, 80, 'flame.changed', { vessel: 'pot', mark: 'off' }],
+      [6, 90, 'off.fire', { vessel: 'pan' }],
+    )
     expect(program.controls).toEqual([
       { timeS: 50, vessel: 0, flame: { fire: 'mainFire', watts: 1300, ladder: Math.log(1300 / 450), lagS: 0 } },
       { timeS: 70, vessel: 0, cover: LID },
@@ -51,8 +63,17 @@ describe('a program', () => {
   })
 
   it('asks every member for the readings that were taken, in order of time, and for what the pan weighs and is now', () => {
-    const program = compile([1, 0, 'cook.started'], [2, 90, 'temperature', { tempC: 120 }], [3, 40, 'weighed', { grossG: 1700 }])
-    expect(program.queries).toEqual([{ timeS: 90, of: 'content-g' }, { timeS: 90, of: 'temp-c' }, { timeS: 100, of: 'content-g' }, { timeS: 100, of: 'temp-c' }])
+    const program = compile(
+      [1, 0, 'cook.started'],
+      [2, 90, 'temperature', { tempC: 120 }],
+      [3, 40, 'weighed', { grossG: 1700 }],
+    )
+    expect(program.queries).toEqual([
+      { timeS: 90, of: 'content-g' },
+      { timeS: 90, of: 'temp-c' },
+      { timeS: 100, of: 'content-g' },
+      { timeS: 100, of: 'temp-c' },
+    ])
   })
 
   it('is refused for a flame or a vessel that is not there', () => {

@@ -14,15 +14,26 @@ import { usualTotalMinutes } from '../../formulation/dish/usualTotalMinutes'
 function planOf(id: string, baseG?: number): CookPlan {
   const dish = starter(id)
   const all = <T>(one: T): Record<string, T> => Object.fromEntries(dish.vessels.map(vessel => [vessel.id, one]))
-  return examplePlan({ dish, baseG: baseG ?? dish.usual.baseG, pans: all(FIRST_KITCHEN.pans[0]!), fires: all(FIRST_KITCHEN.fires[0]!), flames: {} })
+  return examplePlan({
+    dish,
+    baseG: baseG ?? dish.usual.baseG,
+    pans: all(FIRST_KITCHEN.pans[0]!),
+    fires: all(FIRST_KITCHEN.fires[0]!),
+    flames: {},
+  })
 }
 const carrot = planOf('winter-market-carrot')
 
 describe('usual seconds', () => {
   it('takes longer for more of it and on a smaller flame', () => {
     const soften = mainLine(carrot.dish).find(stage => stage.id === 'soften')!
-    expect(usualSeconds(planOf('winter-market-carrot', 1800), soften)).toBeCloseTo(Math.SQRT2 * usualSeconds(carrot, soften), 6)
-    expect(usualSeconds({ ...carrot, flames: { ...carrot.flames, soften: 'm1' } }, soften)).toBeGreaterThan(usualSeconds(carrot, soften))
+    expect(usualSeconds(planOf('winter-market-carrot', 1800), soften)).toBeCloseTo(
+      Math.SQRT2 * usualSeconds(carrot, soften),
+      6,
+    )
+    expect(usualSeconds({ ...carrot, flames: { ...carrot.flames, soften: 'm1' } }, soften)).toBeGreaterThan(
+      usualSeconds(carrot, soften),
+    )
   })
 })
 
@@ -55,16 +66,27 @@ describe('usual minutes', () => {
   it('are given for every stage at the fire of every starter dish, in the dish itself', () => {
     for (const { id } of STARTER_DISHES) {
       const dish = starter(id)
-      for (const stage of mainLine(dish)) if (!/^(pour|rest|enrich.*|take-up)$/.test(stage.id)) expect(dish.usual.minutes[stage.id], `${id} ${stage.id}`).toBeDefined()
+      for (const stage of mainLine(dish))
+        if (!/^(pour|rest|enrich.*|take-up)$/.test(stage.id))
+          expect(dish.usual.minutes[stage.id], `${id} ${stage.id}`).toBeDefined()
     }
   })
 
   it('are moved by the household\'s own batches, and more by more of them', () => {
-    const cook = [marked(1, 0, 'cook.started'), ...mainLine(carrot.dish).slice(1).map((stage, i) => marked(i + 2, 900 * (i + 1), 'stage.began', { stage: stage.id })), marked(20, 9000, 'cook.finished')]
+    const cook = [
+      marked(1, 0, 'cook.started'),
+      ...mainLine(carrot.dish)
+        .slice(1)
+        .map((stage, i) => marked(i + 2, 900 * (i + 1), 'stage.began', { stage: stage.id })),
+      marked(20, 9000, 'cook.finished'),
+    ]
     const { evidence, summary } = settleCook(carrot, cook)
     expect(summary.endS).toBe(900 * (mainLine(carrot.dish).length - 1))
     const once = learnedMinutes(carrot.dish, evidence)
-    const often = learnedMinutes(carrot.dish, [1, 2, 3, 4].flatMap(i => evidence.map(one => ({ ...one, batch: `b${i}` }))))
+    const often = learnedMinutes(
+      carrot.dish,
+      [1, 2, 3, 4].flatMap(i => evidence.map(one => ({ ...one, batch: `b${i}` }))),
+    )
     expect(once.usual.minutes.milk!).toBeLessThan(26)
     expect(often.usual.minutes.milk!).toBeLessThan(once.usual.minutes.milk!)
     expect(often.usual.minutes.milk!).toBeGreaterThan(14.9)

@@ -13,7 +13,11 @@ import { replay } from '../replay/replay'
 const plan = examplePlan()
 const begun = (stage: string, timeS: number, number: number) => marked(number, timeS, 'stage.began', { stage })
 const story: Observation[] = [
-  marked(1, 0, 'cook.started'), begun('roast', 240, 2), marked(3, 300, 'vessel.lit', { vessel: 'pot' }), begun('pour', 640, 4), begun('take-up', 700, 5),
+  marked(1, 0, 'cook.started'),
+  begun('roast', 240, 2),
+  marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
+  begun('pour', 640, 4),
+  begun('take-up', 700, 5),
 ]
 const MILK = { water: 0.87, solids: 0.04, fat: 0.04, sugar: 0.05, nuts: 0 }
 const contentAt = (marks: readonly Observation[], timeS: number, of: CookPlan = plan): number => {
@@ -23,34 +27,66 @@ const contentAt = (marks: readonly Observation[], timeS: number, of: CookPlan = 
 
 describe('a mark that is made later than it happened', () => {
   it('stands at the moment it happened, whatever was marked between', () => {
-    const cook = replay(plan, [...story.slice(0, 2), marked(3, 700, 'stage.began', { stage: 'pour', agoS: 60 }), marked(4, 690, 'note', { text: 'x' }, 'phone')])
+    const cook = replay(plan, [
+      ...story.slice(0, 2),
+      marked(3, 700, 'stage.began', { stage: 'pour', agoS: 60 }),
+      marked(4, 690, 'note', { text: 'x' }, 'phone'),
+    ])
     expect(cook.stageStarts[2]).toBe(640)
     expect(cook.moments.map(one => one.kind)).toEqual(['cook.started', 'stage.began', 'stage.began', 'note'])
   })
 
   it('takes up a cook that is already under way', () => {
-    const cook = replay(plan, [marked(1, 1000, 'cook.started', { agoS: 600 }), marked(2, 1001, 'stage.began', { stage: 'roast', agoS: 361 })])
+    const cook = replay(plan, [
+      marked(1, 1000, 'cook.started', { agoS: 600 }),
+      marked(2, 1001, 'stage.began', { stage: 'roast', agoS: 361 }),
+    ])
     expect(cook.stage).toBe(1)
     expect(cook.stageStarts[1]).toBe(240)
   })
 
   it('is taken as now where the span makes no sense', () => {
-    for (const agoS of [-5, 'long', 9e9, null]) expect(replay(plan, [marked(1, 50, 'cook.started', { agoS })]).startedMs).toBe(1_795_000_050_000)
+    for (const agoS of [-5, 'long', 9e9, null])
+      expect(replay(plan, [marked(1, 50, 'cook.started', { agoS })]).startedMs).toBe(1_795_000_050_000)
   })
 })
 
 describe('what a cook sees and does beside the signs', () => {
   it('is kept by kind, and refused as unknown where it makes no sense', () => {
     const cook = replay(plan, [
-      ...story, marked(6, 710, 'uptake.seen', { pace: 'slowly' }), marked(7, 720, 'depth.measured', { depthMm: 31 }), marked(8, 730, 'release.heard'),
-      marked(9, 740, 'unstirred', { seconds: 90 }), marked(10, 750, 'slip', { what: 'poured-early' }), marked(11, 760, 'not.yet', { sign: 'taken-up' }),
-      marked(12, 770, 'step.done', { stage: 'rest' }), marked(13, 780, 'forgotten', { ingredient: 'sugar' }), marked(14, 790, 'checked', { what: 'flame' }),
-      marked(20, 800, 'uptake.seen', { pace: 'sideways' }), marked(21, 801, 'depth.measured', { depthMm: -3 }), marked(22, 802, 'unstirred', {}),
-      marked(23, 803, 'slip', { what: 'dropped the moon' }), marked(24, 804, 'forgotten', { ingredient: 'no-such' }), marked(25, 805, 'added', { adds: [] }),
-      marked(26, 806, 'added', { adds: [{ ingredient: 'milk', massG: 1e9, composition: MILK }] }), marked(27, 807, 'repaired', { fault: 'runny' }),
-      marked(28, 808, 'kept.back', { vessel: 'pot', share: 2 }), marked(29, 809, 'rest.poured', { vessel: 'bath' }),
+      ...story,
+      marked(6, 710, 'uptake.seen', { pace: 'slowly' }),
+      marked(7, 720, 'depth.measured', { depthMm: 31 }),
+      marked(8, 730, 'release.heard'),
+      marked(9, 740, 'unstirred', { seconds: 90 }),
+      marked(10, 750, 'slip', { what: 'poured-early' }),
+      marked(11, 760, 'not.yet', { sign: 'taken-up' }),
+      marked(12, 770, 'step.done', { stage: 'rest' }),
+      marked(13, 780, 'forgotten', { ingredient: 'sugar' }),
+      marked(14, 790, 'checked', { what: 'flame' }),
+      marked(20, 800, 'uptake.seen', { pace: 'sideways' }),
+      marked(21, 801, 'depth.measured', { depthMm: -3 }),
+      marked(22, 802, 'unstirred', {}),
+      marked(23, 803, 'slip', { what: 'dropped the moon' }),
+      marked(24, 804, 'forgotten', { ingredient: 'no-such' }),
+      marked(25, 805, 'added', { adds: [] }),
+      marked(26, 806, 'added', { adds: [{ ingredient: 'milk', massG: 1e9, composition: MILK }] }),
+      marked(27, 807, 'repaired', { fault: 'runny' }),
+      marked(28, 808, 'kept.back', { vessel: 'pot', share: 2 }),
+      marked(29, 809, 'rest.poured', { vessel: 'bath' }),
     ])
-    expect([cook.uptakes, cook.depths, cook.releases, cook.unstirred, cook.slips, cook.notYet, cook.forgotten, cook.checked].map(list => list.length)).toEqual(Array(8).fill(1))
+    expect(
+      [
+        cook.uptakes,
+        cook.depths,
+        cook.releases,
+        cook.unstirred,
+        cook.slips,
+        cook.notYet,
+        cook.forgotten,
+        cook.checked,
+      ].map(list => list.length),
+    ).toEqual(Array(8).fill(1))
     expect(cook.steps).toEqual({ rest: 770 })
     expect(cook.changes).toEqual([])
     expect(cook.moments.filter(one => !one.known)).toHaveLength(10)
@@ -58,21 +94,67 @@ describe('what a cook sees and does beside the signs', () => {
 
   it('of two vessels beside the pan, makes the one ready that was meant', () => {
     const two = starterPlan('two-liquids-wheat')
-    const lit = [marked(1, 0, 'cook.started'), marked(2, 10, 'vessel.lit', { vessel: 'pot' }), marked(3, 20, 'vessel.lit', { vessel: 'second-pot' })]
-    expect(replay(two, [...lit, marked(4, 300, 'sign.seen', { sign: 'boil', vessel: 'second-pot' })]).ready).toEqual({ 'second-pot': 300 })
-    expect(replay(two, [...lit, marked(4, 300, 'sign.seen', { sign: 'boil' }), marked(5, 400, 'sign.seen', { sign: 'boil' })]).ready).toEqual({ 'pot': 300, 'second-pot': 400 })
+    const lit = [
+      marked(1, 0, 'cook.started'),
+      marked(2, 10, 'vessel.lit', { vessel: 'pot' }),
+      marked(3, 20, 'vessel.lit', { vessel: 'second-pot' }),
+    ]
+    expect(replay(two, [...lit, marked(4, 300, 'sign.seen', { sign: 'boil', vessel: 'second-pot' })]).ready).toEqual({
+      'second-pot': 300,
+    })
+    expect(
+      replay(two, [
+        ...lit,
+        marked(4, 300, 'sign.seen', { sign: 'boil' }),
+        marked(5, 400, 'sign.seen', { sign: 'boil' }),
+      ]).ready,
+    ).toEqual({ 'pot': 300, 'second-pot': 400 })
   })
 
   it('never breaks a cook or its forecast, whatever a payload holds', () => {
-    const kinds = ['added', 'repaired', 'kept.back', 'rest.poured', 'depth.measured', 'forgotten', 'unstirred', 'slip', 'not.yet', 'checked', 'uptake.seen', 'release.heard', 'step.done']
+    const kinds = [
+      'added',
+      'repaired',
+      'kept.back',
+      'rest.poured',
+      'depth.measured',
+      'forgotten',
+      'unstirred',
+      'slip',
+      'not.yet',
+      'checked',
+      'uptake.seen',
+      'release.heard',
+      'step.done',
+    ]
     const part = fc.oneof(fc.double(), fc.string(), fc.constant(null), fc.double({ min: 0, max: 1 }))
-    const added = fc.record({ ingredient: fc.string(), massG: fc.double({ min: 0, max: 900 }), composition: fc.record({ water: part, solids: part, fat: part, sugar: part, nuts: part }) })
-    const payload = fc.record({
-      adds: fc.array(added, { maxLength: 3 }), liftsFatG: fc.double(), vessel: fc.constantFrom('pot', 'pan', 'x'), share: fc.double(), depthMm: fc.double(), seconds: fc.double(),
-      what: fc.constantFrom('poured-early', 'x'), sign: fc.constantFrom('aroma', 'taken-up', 'x'), ingredient: fc.constantFrom('sugar', 'x'), pace: fc.constantFrom('quickly', 'x'), fault: fc.string(), way: fc.string(),
-    }, { requiredKeys: [] })
+    const added = fc.record({
+      ingredient: fc.string(),
+      massG: fc.double({ min: 0, max: 900 }),
+      composition: fc.record({ water: part, solids: part, fat: part, sugar: part, nuts: part }),
+    })
+    const payload = fc.record(
+      {
+        adds: fc.array(added, { maxLength: 3 }),
+        liftsFatG: fc.double(),
+        vessel: fc.constantFrom('pot', 'pan', 'x'),
+        share: fc.double(),
+        depthMm: fc.double(),
+        seconds: fc.double(),
+        what: fc.constantFrom('poured-early', 'x'),
+        sign: fc.constantFrom('aroma', 'taken-up', 'x'),
+        ingredient: fc.constantFrom('sugar', 'x'),
+        pace: fc.constantFrom('quickly', 'x'),
+        fault: fc.string(),
+        way: fc.string(),
+      },
+      { requiredKeys: [] },
+    )
     fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...kinds), payload), { maxLength: 6 }), (marks) => {
-      const all = [...story, ...marks.map(([kind, what], i) => marked(10 + i, 720 + 10 * i, kind, what as Record<string, unknown>))]
+      const all = [
+        ...story,
+        ...marks.map(([kind, what], i) => marked(10 + i, 720 + 10 * i, kind, what as Record<string, unknown>)),
+      ]
       const forecast = forecastCook(plan, all, 800, 20)
       expect(Number.isFinite(forecast.finishedG.middle)).toBe(true)
     }), { numRuns: 25 })
@@ -101,10 +183,16 @@ describe('what goes in beside the plan', () => {
     const late = starterPlan('winter-market-carrot')
     const line = late.dish.stages.filter(stage => !stage.meets && (stage.phase ?? 'fire') === 'fire')
     const sweeten = line.findIndex(stage => stage.id === 'sweeten')
-    const all = [marked(1, 0, 'cook.started'), ...line.slice(1, sweeten + 1).map((stage, i) => begun(stage.id, 400 * (i + 1), i + 2))]
+    const all = [
+      marked(1, 0, 'cook.started'),
+      ...line.slice(1, sweeten + 1).map((stage, i) => begun(stage.id, 400 * (i + 1), i + 2)),
+    ]
     const at = 400 * sweeten + 60
     const sugar = late.amounts.find(one => one.id === 'sugar')!.massG
-    expect(contentAt(all, at, late) - contentAt([...all, marked(50, at - 1, 'forgotten', { ingredient: 'sugar' })], at, late)).toBeGreaterThan(0.9 * sugar)
+    expect(
+      contentAt(all, at, late)
+        - contentAt([...all, marked(50, at - 1, 'forgotten', { ingredient: 'sugar' })], at, late),
+    ).toBeGreaterThan(0.9 * sugar)
   })
 
   it('says by depth and ruler what is in the pan', () => {
@@ -121,7 +209,14 @@ describe('what goes in beside the plan', () => {
 })
 
 describe('pouring in parts', () => {
-  const parts = examplePlan({ dish: { ...plan.dish, stages: plan.dish.stages.map(stage => (stage.id === 'pour' ? { ...stage, watch: ['in-parts', 'face-back'] } : stage)) } })
+  const parts = examplePlan({
+    dish: {
+      ...plan.dish,
+      stages: plan.dish.stages.map(stage =>
+        stage.id === 'pour' ? { ...stage, watch: ['in-parts', 'face-back'] } : stage,
+      ),
+    },
+  })
   const at = (...marks: Observation[]) => {
     const cook = replay(parts, [...story.slice(0, 4), ...marks])
     return { cue: cueOf(parts, cook, null, 660).code, codes: actionsOf(parts, cook, null, 660).map(one => one.code) }
@@ -131,7 +226,10 @@ describe('pouring in parts', () => {
     expect(at()).toEqual({ cue: 'pouring', codes: ['uptake.quickly', 'uptake.no-more', 'begin.take-up'] })
     expect(at(marked(6, 655, 'uptake.seen', { pace: 'quickly' })).cue).toBe('pour-on')
     expect(at(marked(6, 655, 'uptake.seen', { pace: 'slowly' })).cue).toBe('pour-less')
-    expect(at(marked(6, 655, 'uptake.seen', { pace: 'no-more' }))).toEqual({ cue: 'pour-stop', codes: ['begin.take-up'] })
+    expect(at(marked(6, 655, 'uptake.seen', { pace: 'no-more' }))).toEqual({
+      cue: 'pour-stop',
+      codes: ['begin.take-up'],
+    })
   })
 })
 
@@ -161,7 +259,13 @@ describe('two screens that mark the same', () => {
   it('mean one sign and one step: the first of each stands, and says no more than one would', () => {
     const smelled = marked(1, 430, 'sign.seen', { sign: 'aroma' }, 'phone')
     const once = [...story.slice(0, 3), smelled, begun('pour', 640, 7)]
-    const twice = [...story.slice(0, 3), smelled, marked(7, 438, 'sign.seen', { sign: 'aroma' }), begun('pour', 640, 8), marked(2, 649, 'stage.began', { stage: 'pour' }, 'phone')]
+    const twice = [
+      ...story.slice(0, 3),
+      smelled,
+      marked(7, 438, 'sign.seen', { sign: 'aroma' }),
+      begun('pour', 640, 8),
+      marked(2, 649, 'stage.began', { stage: 'pour' }, 'phone'),
+    ]
     const cook = replay(plan, twice)
     expect(cook.signs).toHaveLength(1)
     expect(cook.signs[0]!.timeS).toBe(430)
@@ -172,7 +276,11 @@ describe('two screens that mark the same', () => {
   })
 
   it('but a sign of an earlier stage can show again in a later one', () => {
-    const again = replay(plan, [...story, marked(8, 350, 'sign.seen', { sign: 'aroma' }, 'phone'), marked(9, 720, 'sign.seen', { sign: 'aroma' })])
+    const again = replay(plan, [
+      ...story,
+      marked(8, 350, 'sign.seen', { sign: 'aroma' }, 'phone'),
+      marked(9, 720, 'sign.seen', { sign: 'aroma' }),
+    ])
     expect(again.signs).toHaveLength(2)
   })
 })

@@ -6,7 +6,14 @@ import { doubts } from '../../process/doubt/doubts'
 
 const plan = examplePlan()
 /** The same in a kitchen that knows its fire: after a boil check. */
-const checked = { ...plan, belief: { entries: plan.belief.entries.map(one => (one.name === 'mainFire' || one.name === 'mainLadder' ? { ...one, spread: 0.08 } : one)) } }
+const checked = {
+  ...plan,
+  belief: {
+    entries: plan.belief.entries.map(one =>
+      one.name === 'mainFire' || one.name === 'mainLadder' ? { ...one, spread: 0.08 } : one,
+    ),
+  },
+}
 const begun = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' })]
 const at = (marks: readonly Observation[], nowS: number, of = plan) => doubts(stand(of, marks, nowS, 200))
 
@@ -36,7 +43,9 @@ describe('the one question of a cook that was left alone', () => {
   })
 
   it('asks for the end of what only waits for minutes', () => {
-    const stages = ['roast', 'pour', 'take-up', 'enrich', 'rest'].map((stage, i) => marked(i + 2, 240 + 200 * i, 'stage.began', { stage }))
+    const stages = ['roast', 'pour', 'take-up', 'enrich', 'rest'].map((stage, i) =>
+      marked(i + 2, 240 + 200 * i, 'stage.began', { stage }),
+    )
     const cook = [marked(1, 0, 'cook.started'), ...stages]
     expect(at(cook, 1100).asks).toBeNull()
     expect(at(cook, 1040 + 3600).asks).toEqual({ stage: null, atS: 1040 + 300, sign: null })
@@ -45,7 +54,11 @@ describe('the one question of a cook that was left alone', () => {
 })
 
 describe('a mark that can hardly be true', () => {
-  const roast = (timeS: number, flame?: string): Observation[] => [...begun, ...(flame ? [marked(3, 241, 'flame.changed', { vessel: 'pan', mark: flame })] : []), marked(4, timeS, 'sign.seen', { sign: 'aroma' })]
+  const roast = (timeS: number, flame?: string): Observation[] => [
+    ...begun,
+    ...(flame ? [marked(3, 241, 'flame.changed', { vessel: 'pan', mark: flame })] : []),
+    marked(4, timeS, 'sign.seen', { sign: 'aroma' }),
+  ]
 
   it('is not one that the forecast expects', () => {
     expect(at(roast(640), 645).surprise).toBeNull()

@@ -24,11 +24,20 @@ describe('a forecast', () => {
   it('narrows with each mark and follows it', () => {
     const plan = examplePlan()
     const wide = forecastCook(plan, [started], 0, 300)
-    const late = [started, marked(2, 260, 'stage.began', { stage: 'roast' }), marked(3, 640, 'sign.seen', { sign: 'aroma' })]
+    const late = [
+      started,
+      marked(2, 260, 'stage.began', { stage: 'roast' }),
+      marked(3, 640, 'sign.seen', { sign: 'aroma' }),
+    ]
     const narrow = forecastCook(plan, late, 640, 300)
-    const width = (window: { early: number, middle: number, late: number }): number => (window.late - window.early) / window.middle
+    const width = (window: { early: number; middle: number; late: number }): number =>
+      (window.late - window.early) / window.middle
     expect(width(narrow.signs.pale!)).toBeLessThan(0.7 * width(wide.signs.pale!))
-    const soon = [started, marked(2, 200, 'stage.began', { stage: 'roast' }), marked(3, 420, 'sign.seen', { sign: 'aroma' })]
+    const soon = [
+      started,
+      marked(2, 200, 'stage.began', { stage: 'roast' }),
+      marked(3, 420, 'sign.seen', { sign: 'aroma' }),
+    ]
     expect(forecastCook(plan, soon, 420, 300).signs.pale!.middle).toBeLessThan(narrow.signs.pale!.middle)
   })
 
@@ -44,7 +53,12 @@ describe('a forecast', () => {
     const plan = examplePlan()
     const marks = [started, marked(2, 300, 'stage.began', { stage: 'roast' })]
     const plain = forecastCook(plan, marks, 320, 200).signs.pale!
-    const higher = forecastCook(plan, [...marks, marked(3, 310, 'flame.changed', { vessel: 'pan', mark: 'm6' })], 320, 200).signs.pale!
+    const higher = forecastCook(
+      plan,
+      [...marks, marked(3, 310, 'flame.changed', { vessel: 'pan', mark: 'm6' })],
+      320,
+      200,
+    ).signs.pale!
     expect(higher.middle).toBeLessThan(plain.middle)
   })
 
@@ -54,8 +68,18 @@ describe('a forecast', () => {
       started, marked(2, 300, 'stage.began', { stage: 'roast' }), marked(3, 800, 'stage.began', { stage: 'pour' }),
       marked(4, 860, 'stage.began', { stage: 'take-up' }),
     ]
-    const heavy = forecastCook(plan, [...marks, marked(5, 1000, 'weighed', { vessel: 'pan', grossG: 1500 + 1640 })], 1000, 300)
-    const light = forecastCook(plan, [...marks, marked(5, 1000, 'weighed', { vessel: 'pan', grossG: 1500 + 1560 })], 1000, 300)
+    const heavy = forecastCook(
+      plan,
+      [...marks, marked(5, 1000, 'weighed', { vessel: 'pan', grossG: 1500 + 1640 })],
+      1000,
+      300,
+    )
+    const light = forecastCook(
+      plan,
+      [...marks, marked(5, 1000, 'weighed', { vessel: 'pan', grossG: 1500 + 1560 })],
+      1000,
+      300,
+    )
     expect(light.signs['leaves-sides']!.middle).toBeLessThan(heavy.signs['leaves-sides']!.middle)
   })
 
@@ -76,17 +100,33 @@ describe('a forecast', () => {
   it('is finite even where the flame never gets there', () => {
     const cold = examplePlan({ baseG: 4000, flames: { 'nuts': 'm1', 'roast': 'm1', 'take-up': 'm1', 'enrich': 'm1' } })
     const { stages, finishedG } = forecastCook(cold, [], 0, 40)
-    expect([...stages, finishedG].every(window => Number.isFinite(window.early + window.middle + window.late))).toBe(true)
+    expect([...stages, finishedG].every(window => Number.isFinite(window.early + window.middle + window.late))).toBe(
+      true,
+    )
   })
 
   it('survives a tap that cannot be true', () => {
-    const { signs, effective } = forecastCook(examplePlan(), [started, marked(2, 2, 'sign.seen', { sign: 'leaves-sides' })], 3, 100)
+    const { signs, effective } = forecastCook(
+      examplePlan(),
+      [started, marked(2, 2, 'sign.seen', { sign: 'leaves-sides' })],
+      3,
+      100,
+    )
     expect(Number.isFinite(signs.pale!.middle)).toBe(true)
     expect(effective).toBeGreaterThanOrEqual(1)
   })
 })
 
-const examplePan = { id: 'p', name: 'Pan', material: 'steel' as const, innerDiameterMm: 260, depthMm: 75, massG: 1500, massOrigin: 'weighed', coated: false }
+const examplePan = {
+  id: 'p',
+  name: 'Pan',
+  material: 'steel' as const,
+  innerDiameterMm: 260,
+  depthMm: 75,
+  massG: 1500,
+  massOrigin: 'weighed',
+  coated: false,
+}
 
 describe('the weights of an ensemble', () => {
   it('add to one without underflow and count the effective members', () => {

@@ -36,18 +36,25 @@ describe('order and time of observations', () => {
     const wrong = 7 * 60_000
     const phone: Observation = {
       ...marked(1, 600, 'sign.seen', { sign: 'aroma' }, 'phone'),
-      deviceTime: 1_795_000_000_000 + 600_000 - wrong, sentAt: 1_795_000_000_000 + 640_000 - wrong, receivedAt: 1_795_000_000_000 + 640_000,
+      deviceTime: 1_795_000_000_000 + 600_000 - wrong,
+      sentAt: 1_795_000_000_000 + 640_000 - wrong,
+      receivedAt: 1_795_000_000_000 + 640_000,
     }
     const cook = replay(plan, [...story.slice(0, 3), phone])
     expect(cook.signs[0]!.timeS).toBeCloseTo(600)
   })
 
   it('keep each device\'s own order whatever its clock does', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: -100_000, max: 100_000 }), { minLength: 2, maxLength: 20 }), (jumps) => {
-      const observations = jumps.map((jump, i): Observation => ({ ...marked(i + 1, i, 'note', { text: String(i) }), deviceTime: 1_795_000_000_000 + jump }))
-      const timed = orderObservations([...observations].reverse())
-      expect(timed.map(one => one.observation.number)).toEqual(jumps.map((_, i) => i + 1))
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: -100_000, max: 100_000 }), { minLength: 2, maxLength: 20 }), jumps => {
+        const observations = jumps.map((jump, i): Observation => ({
+          ...marked(i + 1, i, 'note', { text: String(i) }),
+          deviceTime: 1_795_000_000_000 + jump,
+        }))
+        const timed = orderObservations([...observations].reverse())
+        expect(timed.map(one => one.observation.number)).toEqual(jumps.map((_, i) => i + 1))
+      }),
+    )
   })
 })
 
@@ -62,9 +69,18 @@ describe('a replayed cook', () => {
   })
 
   it('keeps what it does not know, shows it as unknown and passes it over', () => {
-    const odd = [...story, marked(8, 790, 'oven.door', { open: true }), marked(9, 791, 'stage.began', { stage: 'no-such' }), marked(10, 792, 'weighed', { grossG: 'heavy' })]
+    const odd = [
+      ...story,
+      marked(8, 790, 'oven.door', { open: true }),
+      marked(9, 791, 'stage.began', { stage: 'no-such' }),
+      marked(10, 792, 'weighed', { grossG: 'heavy' }),
+    ]
     const cook = replay(plan, odd)
-    expect(cook.moments.filter(moment => !moment.known).map(moment => moment.kind)).toEqual(['oven.door', 'stage.began', 'weighed'])
+    expect(cook.moments.filter(moment => !moment.known).map(moment => moment.kind)).toEqual([
+      'oven.door',
+      'stage.began',
+      'weighed',
+    ])
     expect({ ...cook, moments: [] }).toEqual({ ...replay(plan, story), moments: [] })
   })
 
@@ -93,11 +109,56 @@ describe('a replayed cook', () => {
   })
 
   it('is never broken by any payload', () => {
-    const kinds = fc.constantFrom('stage.began', 'sign.seen', 'looks.like', 'flame.changed', 'lid.changed', 'vessel.lit', 'off.fire', 'weighed', 'temperature', 'note', 'outcome', 'corrected', 'withdrawn', 'strange')
-    fc.assert(fc.property(fc.array(fc.tuple(kinds, fc.dictionary(fc.constantFrom('stage', 'sign', 'step', 'mark', 'vessel', 'lid', 'grossG', 'replaces', 'shiftS', 'payload', 'faults'), fc.jsonValue())), { maxLength: 12 }), (list) => {
-      const cook = replay(plan, [story[0]!, ...list.map(([kind, payload], i) => marked(i + 2, i * 10, kind, payload as Record<string, unknown>))])
-      expect(cook.stage).toBeGreaterThanOrEqual(-1)
-    }), { numRuns: 300, examples: [[[['corrected', { replaces: { toString: '' } }]]]] })
+    const kinds = fc.constantFrom(
+      'stage.began',
+      'sign.seen',
+      'looks.like',
+      'flame.changed',
+      'lid.changed',
+      'vessel.lit',
+      'off.fire',
+      'weighed',
+      'temperature',
+      'note',
+      'outcome',
+      'corrected',
+      'withdrawn',
+      'strange',
+    )
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(
+            kinds,
+            fc.dictionary(
+              fc.constantFrom(
+                'stage',
+                'sign',
+                'step',
+                'mark',
+                'vessel',
+                'lid',
+                'grossG',
+                'replaces',
+                'shiftS',
+                'payload',
+                'faults',
+              ),
+              fc.jsonValue(),
+            ),
+          ),
+          { maxLength: 12 },
+        ),
+        list => {
+          const cook = replay(plan, [
+            story[0]!,
+            ...list.map(([kind, payload], i) => marked(i + 2, i * 10, kind, payload as Record<string, unknown>)),
+          ])
+          expect(cook.stage).toBeGreaterThanOrEqual(-1)
+        },
+      ),
+      { numRuns: 300, examples: [[[['corrected', { replaces: { toString: '' } }]]]] },
+    )
   })
 })
 
@@ -112,7 +173,12 @@ describe('flame and lid', () => {
 
   it('stand where the main line is: the pressure pan first, then the pan', () => {
     const beet = starterPlan('cellar-beetroot')
-    const told = [marked(0, 0, 'cook.started'), marked(1, 5, 'stage.began', { stage: 'press' }), marked(2, 900, 'stage.began', { stage: 'wait' }), marked(3, 1500, 'stage.began', { stage: 'milk' })]
+    const told = [
+      marked(0, 0, 'cook.started'),
+      marked(1, 5, 'stage.began', { stage: 'press' }),
+      marked(2, 900, 'stage.began', { stage: 'wait' }),
+      marked(3, 1500, 'stage.began', { stage: 'milk' }),
+    ]
     const at = (count: number) => {
       const { 'pressure-pan': pressure, pan } = flamesNow(beet, replay(beet, told.slice(0, count)))
       return [pressure!.mark === 'off', pan!.mark === 'off']

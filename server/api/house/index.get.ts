@@ -7,5 +7,10 @@ import type { HouseState } from '../../../contracts/house'
 export default route(async (hearth, event): Promise<HouseState> => {
   const network = theNetwork()
   const { here } = await whoAsks(event)
-  return { open: network.open, hasPassphrase: await hearth.house.hasPassphrase(), here, addresses: here === 'stranger' ? [] : network.addresses() }
+  return {
+    open: network.open,
+    hasPassphrase: await hearth.house.hasPassphrase(),
+    here,
+    addresses: here === 'stranger' ? [] : network.addresses(),
+  }
 })

@@ -5,10 +5,25 @@ import type { CookPlan } from '../../../core/record/plan/plan'
 import { onOwn } from '../../../server/services/ownConnection'
 
 /** What is under way when the server is killed. */
-export const KILLED_IN = ['marks', 'finishes', 'days', 'shelves', 'restores', 'backups', 'copies', 'migrations'] as const
+export const KILLED_IN = [
+  'marks',
+  'finishes',
+  'days',
+  'shelves',
+  'restores',
+  'backups',
+  'copies',
+  'migrations',
+] as const
 export type KilledIn = (typeof KILLED_IN)[number]
 /** How it is to be killed: so many times in each. */
-export interface Killing { readonly kills: number, readonly cooks: number, readonly rate: number, readonly of?: readonly KilledIn[], say(line: string): void }
+export interface Killing {
+  readonly kills: number
+  readonly cooks: number
+  readonly rate: number
+  readonly of?: readonly KilledIn[]
+  say(line: string): void
+}
 /** What was found afterwards. */
 export interface Killed {
   readonly kills: number
@@ -26,22 +41,41 @@ export interface Killed {
 /** What is found, counted on. */
 export type Tally = { -readonly [K in keyof Killed]: Killed[K] }
 /** The house that is killed again and again. */
-export interface House { readonly folder: string, readonly port: number, readonly url: string, readonly uniform: () => number, readonly tally: Tally }
+export interface House {
+  readonly folder: string
+  readonly port: number
+  readonly url: string
+  readonly uniform: () => number
+  readonly tally: Tally
+}
 
 // The example of the documents: the browser tests' runner loads no JSON modules.
 export const PLAN = JSON.parse(readFileSync('docs/examples/cook-plan.json', 'utf8')) as CookPlan
 
 /** Starts it, has something under way, kills it, and looks whether the database is whole. */
-export async function killed(house: House, how: Killing, underWay: (goesOn: () => boolean) => Promise<unknown>, afterMs: number): Promise<void> {
+export async function killed(
+  house: House,
+  how: Killing,
+  underWay: (goesOn: () => boolean) => Promise<unknown>,
+  afterMs: number,
+): Promise<void> {
   const server = await start(house, how)
   await killedRunning(house, server, underWay, afterMs)
 }
 
 /** The same of a server that is running. */
-export async function killedRunning(house: House, server: ChildProcess, underWay: (goesOn: () => boolean) => Promise<unknown>, afterMs: number): Promise<void> {
+export async function killedRunning(
+  house: House,
+  server: ChildProcess,
+  underWay: (goesOn: () => boolean) => Promise<unknown>,
+  afterMs: number,
+): Promise<void> {
   let running = true
   // What is cut off fails, as it should; what the server refused is no cut.
-  const going = underWay(() => running).then(() => null, (error: unknown) => (error instanceof Refused ? error : null))
+  const going = underWay(() => running).then(
+    () => null,
+    (error: unknown) => (error instanceof Refused ? error : null),
+  )
   await pause(afterMs)
   await kill9(server)
   running = false
@@ -50,7 +84,9 @@ export async function killedRunning(house: House, server: ChildProcess, underWay
   house.tally.kills++
   // Killed before there was a database at all, there is none that could be broken.
   if (!existsSync(join(house.folder, 'hearth.sqlite'))) return void house.tally.whole++
-  const [check] = await onOwn(join(house.folder, 'hearth.sqlite'), 'write', own => own.all<{ integrity_check: string }>('PRAGMA integrity_check'))
+  const [check] = await onOwn(join(house.folder, 'hearth.sqlite'), 'write', own =>
+    own.all<{ integrity_check: string }>('PRAGMA integrity_check'),
+  )
   if (check?.integrity_check === 'ok') house.tally.whole++
 }
 
@@ -58,7 +94,17 @@ export async function killedRunning(house: House, server: ChildProcess, underWay
 export async function cookOne(house: House, id: string): Promise<void> {
   const now = Date.now()
   await send(house, 'PUT', `/cooks/${id}`, { ...PLAN, id })
-  await send(house, 'POST', `/streams/${id}/observations`, { sentAt: now, observations: ['cook.started', 'cook.finished'].map((kind, k) => ({ id: `${id}-${k}`, device: id, number: k + 1, deviceTime: now - 1000 * (2 - k), kind, payload: {} })) })
+  await send(house, 'POST', `/streams/${id}/observations`, {
+    sentAt: now,
+    observations: ['cook.started', 'cook.finished'].map((kind, k) => ({
+      id: `${id}-${k}`,
+      device: id,
+      number: k + 1,
+      deviceTime: now - 1000 * (2 - k),
+      kind,
+      payload: {},
+    })),
+  })
   for (let i = 0; i < 200 && (await read<{ count: number }>(house, '/batches/tally')).count === 0; i++) await pause(50)
 }
 
@@ -70,7 +116,11 @@ export const pause = (ms: number): Promise<void> => new Promise(done => setTimeo
 
 /** Sends JSON; null where the server is gone or refuses. */
 export async function send<T = unknown>(house: House, method: string, path: string, body: unknown): Promise<T | null> {
-  const answer = await fetch(`${house.url}/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null)
+  const answer = await fetch(`${house.url}/api${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  }).catch(() => null)
   if (answer && !answer.ok) throw new Refused(`${method} ${path} answered ${answer.status}: ${await answer.text()}`)
   return answer ? await answer.json().catch(() => null) as T | null : null
 }
@@ -84,8 +134,14 @@ export async function read<T>(house: House, path: string): Promise<T> {
 export function spawned(house: House, how: Killing): ChildProcess {
   return spawn(process.execPath, ['.output/server/index.mjs'], {
     env: {
-      ...process.env, HOST: '127.0.0.1', PORT: String(house.port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(house.port), HEARTH_DATA: house.folder,
-      HEARTH_CLOCK_RATE: String(how.rate), HEARTH_CLOCK_ANCHOR: String(ANCHOR),
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(house.port),
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(house.port),
+      HEARTH_DATA: house.folder,
+      HEARTH_CLOCK_RATE: String(how.rate),
+      HEARTH_CLOCK_ANCHOR: String(ANCHOR),
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   })

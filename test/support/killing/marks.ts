@@ -6,7 +6,14 @@ import { kill9, killed, PLAN, read, send, start, type House, type Killing } from
 const STAGES = mainLine(PLAN.dish).map(stage => stage.id)
 
 /** A mark as a device sends it. */
-export interface Sent { readonly id: string, readonly device: string, readonly number: number, readonly deviceTime: number, readonly kind: string, readonly payload: Record<string, unknown> }
+export interface Sent {
+  readonly id: string
+  readonly device: string
+  readonly number: number
+  readonly deviceTime: number
+  readonly kind: string
+  readonly payload: Record<string, unknown>
+}
 interface Cook { readonly id: string, number: number, waiting: Sent[], readonly acknowledged: Set<string> }
 
 /** Marks of some cooks at once: each that was acknowledged is there once. */
@@ -16,14 +23,21 @@ export async function marks(house: House, how: Killing): Promise<void> {
     await killed(house, how, async (goesOn) => {
       // A cook lasts some kills; then others are begun.
       if (kill % 10 === 0) {
-        const fresh = Array.from({ length: how.cooks }, (_, i): Cook => ({ id: `killed-${kill}-${i}`, number: 0, waiting: [], acknowledged: new Set() }))
+        const fresh = Array.from({ length: how.cooks }, (_, i): Cook => ({
+          id: `killed-${kill}-${i}`,
+          number: 0,
+          waiting: [],
+          acknowledged: new Set(),
+        }))
         for (const cook of fresh) await send(house, 'PUT', `/cooks/${cook.id}`, { ...PLAN, id: cook.id })
         cooks.push(...fresh)
       }
       await Promise.all(cooks.slice(-how.cooks).map(cook => write(house, cook, goesOn)))
     }, 60 + 300 * house.uniform())
     const times = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', async (own) => {
-      const rows = await own.all<{ id: string, n: number }>('SELECT id, count(*) AS n FROM observations GROUP BY stream, id')
+      const rows = await own.all<{ id: string; n: number }>(
+        'SELECT id, count(*) AS n FROM observations GROUP BY stream, id',
+      )
       return new Map(rows.map(row => [row.id, row.n]))
     })
     house.tally.lost += cooks.reduce((sum, cook) => sum + [...cook.acknowledged].filter(id => !times.has(id)).length, 0)
@@ -44,7 +58,10 @@ export async function marks(house: House, how: Killing): Promise<void> {
 async function write(house: House, cook: Cook, goesOn: () => boolean): Promise<void> {
   while (goesOn()) {
     while (cook.waiting.length < 1 + Math.floor(3 * house.uniform())) cook.waiting.push(next(cook))
-    const answer = await send<{ acknowledged: { id: string }[] }>(house, 'POST', `/streams/${cook.id}/observations`, { sentAt: Date.now(), observations: cook.waiting })
+    const answer = await send<{ acknowledged: { id: string }[] }>(house, 'POST', `/streams/${cook.id}/observations`, {
+      sentAt: Date.now(),
+      observations: cook.waiting,
+    })
     if (!answer) return
     for (const one of answer.acknowledged) cook.acknowledged.add(one.id)
     cook.waiting = cook.waiting.filter(one => !cook.acknowledged.has(one.id))
@@ -55,7 +72,23 @@ async function write(house: House, cook: Cook, goesOn: () => boolean): Promise<v
 function next(cook: Cook): Sent {
   const number = ++cook.number
   const stage = STAGES[number - 1]
-  const kind = number === 1 ? 'cook.started' : stage ? 'stage.began' : number === STAGES.length + 1 ? 'cook.finished' : number % 7 === 0 ? 'outcome' : 'note'
-  const payload = kind === 'stage.began' ? { stage } : kind === 'note' ? { text: `mark ${number}` } : kind === 'outcome' ? { faults: [], line: `after ${number}` } : {}
+  const kind =
+    number === 1
+      ? 'cook.started'
+      : stage
+        ? 'stage.began'
+        : number === STAGES.length + 1
+          ? 'cook.finished'
+          : number % 7 === 0
+            ? 'outcome'
+            : 'note'
+  const payload =
+    kind === 'stage.began'
+      ? { stage }
+      : kind === 'note'
+        ? { text: `mark ${number}` }
+        : kind === 'outcome'
+          ? { faults: [], line: `after ${number}` }
+          : {}
   return { id: `${cook.id}-${number}`, device: `device-${cook.id}`, number, deviceTime: Date.now(), kind, payload }
 }

@@ -9,7 +9,9 @@ import { kill9, killedRunning, PLAN, read, spawned, start, type House, type Kill
 
 const OLD_BATCHES = 120
 
-/** A house of the first version that is killed while it is brought up to date: it starts, and everything stands in it. */
+/**
+ * A house of the first version that is killed while it is brought up to date: it starts, and everything stands in it.
+ */
 export async function migrations(house: House, how: Killing): Promise<void> {
   const old = mkdtempSync(join(tmpdir(), 'yon-hearth-kills-old-'))
   await firstHouse(old)
@@ -29,14 +31,40 @@ export async function migrations(house: House, how: Killing): Promise<void> {
 }
 
 async function firstHouse(folder: string): Promise<void> {
-  const sequelize = new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage: join(folder, 'hearth.sqlite'), logging: false })
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    dialectModule: sqlite3,
+    storage: join(folder, 'hearth.sqlite'),
+    logging: false,
+  })
   await sequelize.query('PRAGMA journal_mode = WAL')
   await migrateTo(sequelize, MIGRATIONS[0]!.name)
-  const summary = JSON.stringify({ stones: [], plannedStones: [], keystoneS: 1, endS: 2, plannedKeystoneS: null, plannedEndS: null, plannedKeystoneWindow: null, plannedEndWindow: null, moments: [], baseG: 100, finishedG: 300, plannedFinishedG: null, weighed: false, darkestStep: null, faults: ['dry'], line: '' })
+  const summary = JSON.stringify({
+    stones: [],
+    plannedStones: [],
+    keystoneS: 1,
+    endS: 2,
+    plannedKeystoneS: null,
+    plannedEndS: null,
+    plannedKeystoneWindow: null,
+    plannedEndWindow: null,
+    moments: [],
+    baseG: 100,
+    finishedG: 300,
+    plannedFinishedG: null,
+    weighed: false,
+    darkestStep: null,
+    faults: ['dry'],
+    line: '',
+  })
   for (let i = 0; i < OLD_BATCHES; i++) {
     const id = `old-${i}`
-    await sequelize.query('INSERT INTO cooks VALUES (:id, \'Dish\', :plan, 1, 1, 1, 2)', { replacements: { id, plan: JSON.stringify({ ...PLAN, id }) } })
-    await sequelize.query('INSERT INTO batches VALUES (:id, \'dish\', \'Dish\', :at, :summary, \'[]\', \'\', NULL)', { replacements: { id, at: 1_790_000_000_000 + i, summary } })
+    await sequelize.query("INSERT INTO cooks VALUES (:id, 'Dish', :plan, 1, 1, 1, 2)", {
+      replacements: { id, plan: JSON.stringify({ ...PLAN, id }) },
+    })
+    await sequelize.query("INSERT INTO batches VALUES (:id, 'dish', 'Dish', :at, :summary, '[]', '', NULL)", {
+      replacements: { id, at: 1_790_000_000_000 + i, summary },
+    })
   }
   await sequelize.close()
 }

@@ -22,7 +22,11 @@ export async function restores(house: House, how: Killing): Promise<void> {
     cpSync(before, house.folder, { recursive: true })
     let restored = false
     await killed(house, how, async () => {
-      const answer = await fetch(`${house.url}/api/backup/restore?putAside=1`, { method: 'POST', body: backup, headers: { 'content-type': 'application/gzip' } })
+      const answer = await fetch(`${house.url}/api/backup/restore?putAside=1`, {
+        method: 'POST',
+        body: backup,
+        headers: { 'content-type': 'application/gzip' },
+      })
       restored = answer.ok
       if (restored) house.tally.acknowledged++
     }, 100 + 1400 * house.uniform())
@@ -39,13 +43,17 @@ export async function restores(house: House, how: Killing): Promise<void> {
 
 async function copiesHold(folder: string, id: string): Promise<boolean> {
   for (const name of readdirSync(join(folder, 'copies'))) {
-    const rows = await onOwn(join(folder, 'copies', name), 'read', own => own.all('SELECT 1 FROM batches WHERE id = ?', [id])).catch(() => [])
+    const rows = await onOwn(join(folder, 'copies', name), 'read', own =>
+      own.all('SELECT 1 FROM batches WHERE id = ?', [id]),
+    ).catch(() => [])
     if (rows.length > 0) return true
   }
   return false
 }
 
-/** Whether anything of a restore stays: what worked beside the server ends with it, on a busy machine a moment later. */
+/**
+ * Whether anything of a restore stays: what worked beside the server ends with it, on a busy machine a moment later.
+ */
 async function isLeft(folder: string): Promise<boolean> {
   const left = (): boolean => readdirSync(folder).some(name => name.startsWith('.'))
   for (let i = 0; i < 50 && left(); i++) await pause(100)

@@ -15,12 +15,15 @@ export async function shelves(house: House, how: Killing): Promise<void> {
         const id = `cup-${Math.floor(5 * house.uniform())}`
         volume++
         sent.set(id, volume)
-        if (!await send(house, 'PUT', `/kitchen/measures/${id}`, { ...CUP, id, name: `Cup ${id}`, volumeMl: volume })) return
+        if (!(await send(house, 'PUT', `/kitchen/measures/${id}`, { ...CUP, id, name: `Cup ${id}`, volumeMl: volume })))
+          return
         stands.set(id, volume)
         house.tally.acknowledged++
       }
     }, 60 + 300 * house.uniform())
-    const rows = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own => own.all<{ id: string, item: string }>('SELECT id, item FROM shelf_items WHERE shelf = \'measures\''))
+    const rows = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>
+      own.all<{ id: string; item: string }>("SELECT id, item FROM shelf_items WHERE shelf = 'measures'"),
+    )
     const found = new Map(rows.map(row => [row.id, (JSON.parse(row.item) as { volumeMl: number }).volumeMl]))
     for (const [id, was] of stands) {
       const now = found.get(id)

@@ -7,7 +7,8 @@ import { parse, pathId, readJson, route } from '../../../http/route'
 export default route(async (hearth, event) => {
   const shelf = parse(ShelfNameSchema, getRouterParam(event, 'shelf'))
   const item = await readJson(event, SHELVES[shelf])
-  if (item.id !== pathId(event)) throw new HttpProblem('body-not-understood', [{ path: 'id', message: 'differs from the address' }])
+  if (item.id !== pathId(event))
+    throw new HttpProblem('body-not-understood', [{ path: 'id', message: 'differs from the address' }])
   await hearth.kitchens.put(shelf, item)
   return item
 })
