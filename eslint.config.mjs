@@ -16,7 +16,7 @@ export default withNuxt(
     ignores: ['core/**/*.test.ts'],
     rules: {
       // Strings that are data, such as words of many scripts, are as long as they are.
-      '@stylistic/max-len': [
+      'max-len': [
         'error',
         { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true },
       ],

@@ -47,7 +47,7 @@ const ON_TO = 11
 export async function runStandIns(
   wish: StandIns,
   say: (line: string) => void,
-): Promise<{ readonly sent: number; readonly marked: Readonly<Record<string, number>> }> {
+): Promise<{ readonly sent: number, readonly marked: Readonly<Record<string, number>> }> {
   const get = async <S extends z.ZodType>(path: string, schema: S): Promise<z.infer<S>> =>
     schema.parse(await (await fetch(`${wish.url}/api${path}`)).json())
   const uniform = seededRandom(wish.seed)

@@ -42,7 +42,7 @@ function measured(
   dish: DishCard,
   baseG: number,
   table: readonly Ingredient[],
-  measures: readonly { readonly id: string; readonly name: string; readonly volumeMl: number }[],
+  measures: readonly { readonly id: string, readonly name: string, readonly volumeMl: number }[],
 ) {
   const [cup, ...spoons] = measures
   if (!cup) throw new CoreError('unknown-name', 'hearth.measures', { missing: 'a cup' })

@@ -39,4 +39,4 @@ export const SwapRequestSchema = z.strictObject({
 export const StagesRequestSchema = z.strictObject({
   dish: DishCardSchema,
   choices: ChoicesSchema.partial().optional(),
-}) satisfies z.ZodType<{ dish: unknown; choices?: Partial<Choices> | undefined }>
+}) satisfies z.ZodType<{ dish: unknown, choices?: Partial<Choices> | undefined }>

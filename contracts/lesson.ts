@@ -47,11 +47,11 @@ export type Lesson = Taught
     | {
         readonly kind: 'remembered'
         readonly dish: string
-        readonly cook: { readonly plan: CookPlan; readonly observations: readonly Observation[] }
+        readonly cook: { readonly plan: CookPlan, readonly observations: readonly Observation[] }
       }
-    | { readonly kind: 'forgotten'; readonly source: string }
-    | { readonly kind: 'changed'; readonly fire: string }
-    | { readonly kind: 'new-bag'; readonly family: FamilyId }
+    | { readonly kind: 'forgotten', readonly source: string }
+    | { readonly kind: 'changed', readonly fire: string }
+    | { readonly kind: 'new-bag', readonly family: FamilyId }
   )
 
 const WindowSchema = z.strictObject({ early: z.number(), middle: z.number(), late: z.number() })

@@ -18,7 +18,7 @@ export const NoteAtSchema = z.strictObject({
 export function payloadFault(
   kind: string,
   payload: unknown,
-): { readonly path: string; readonly message: string } | null {
+): { readonly path: string, readonly message: string } | null {
   if (!isMarkKind(kind)) return null
   const { schema, limits } = MARK_KINDS[kind]
   const issue = [SharedPayload, schema, ...(limits ? [limits] : [])].flatMap(

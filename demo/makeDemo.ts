@@ -37,7 +37,7 @@ export async function makeDemo(folder: string, todayMs: number): Promise<void> {
   await stock(hearth)
   const dish = stageDish(await hearth.dishes.one(STARTER_DISHES[0]!.id))
   const midnight = Math.floor(todayMs / DAY_MS) * DAY_MS
-  const at = (batch: { readonly daysAgo: number; readonly hour: number }, i: number): number =>
+  const at = (batch: { readonly daysAgo: number, readonly hour: number }, i: number): number =>
     Number.isInteger(batch.daysAgo)
       ? midnight - batch.daysAgo * DAY_MS + batch.hour * 3_600_000 + i * 7 * 60_000
       : todayMs - batch.daysAgo * DAY_MS

@@ -93,7 +93,7 @@ export const GIVEN_WORDS: Readonly<Record<GivenTo, string>> = {
 
 /** What is asked of those who ate it, and their answers. */
 export const LIKED_WORDS: Readonly<
-  Record<LikedFor, { readonly asks: string; readonly less: string; readonly more: string }>
+  Record<LikedFor, { readonly asks: string, readonly less: string, readonly more: string }>
 > = {
   sweetness: { asks: 'Sweetness', less: 'too sweet', more: 'not sweet enough' },
   softness: { asks: 'Softness', less: 'too soft', more: 'too firm' },

@@ -96,7 +96,7 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly title: string, re
 
 /** Signs as a cook says them: what is waited for, and what is marked. */
 export const SIGN_WORDS: Readonly<
-  Record<SignId, { readonly waited: string; readonly marked: string; readonly short: string }>
+  Record<SignId, { readonly waited: string, readonly marked: string, readonly short: string }>
 > = {
   'nuts-golden': { waited: 'nuts golden', marked: 'Nuts are golden', short: 'nuts' },
   'aroma': { waited: 'nutty smell', marked: 'I smell it', short: 'smell' },

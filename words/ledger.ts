@@ -10,7 +10,7 @@ export const SEASON_WORDS: Readonly<Record<Season, string>> = {
 
 /** What the page of a dish's trend says of each figure. */
 export const TREND_WORDS: Readonly<
-  Record<'turn' | 'end' | 'yield', { readonly name: string; readonly more: string; readonly less: string }>
+  Record<'turn' | 'end' | 'yield', { readonly name: string, readonly more: string, readonly less: string }>
 > = {
   turn: { name: 'Turned at', more: 'later', less: 'earlier' },
   end: { name: 'After that', more: 'longer', less: 'shorter' },

@@ -178,9 +178,9 @@ export const FIRE_KIND_WORDS = {
  */
 export function pressureText(
   fit: PressureFit,
-  pan: { readonly name: string; readonly capacityMl: number } | null,
+  pan: { readonly name: string, readonly capacityMl: number } | null,
   grams: (massG: number) => string,
-): { readonly text: string; readonly danger: boolean } {
+): { readonly text: string, readonly danger: boolean } {
   const litres = (ml: number): string => `${(Math.ceil(ml / 100) / 10).toFixed(1)} l`
   const full = fit.most === 0.5 ? 'half' : 'two thirds'
   const more =

@@ -2,7 +2,7 @@ import type { ProblemCode } from '../contracts/problem'
 
 /** Title, status and sentence of every problem: what happened, what is safe, what to do. */
 export const PROBLEMS: Readonly<
-  Record<ProblemCode, { readonly status: number; readonly title: string; readonly detail: string }>
+  Record<ProblemCode, { readonly status: number, readonly title: string, readonly detail: string }>
 > = {
   'body-not-understood': {
     status: 400,

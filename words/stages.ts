@@ -6,7 +6,7 @@ import { wordFor } from './wordFor'
 
 /** Stages by id: a short name, the one thing to do in a glance, and what is said when it begins. */
 const STAGES: Readonly<
-  Record<Exclude<StageRole, HeatedRole>, { readonly name: string; readonly cue: string; readonly begin: string }>
+  Record<Exclude<StageRole, HeatedRole>, { readonly name: string, readonly cue: string, readonly begin: string }>
 > = {
   'nuts': { name: 'fry nuts', cue: 'Fry the nuts, keep turning', begin: 'Nuts are in' },
   'roast-dry': { name: 'roast dry', cue: 'Dry roast, keep it moving', begin: 'Base in, dry' },

@@ -77,7 +77,7 @@ export function problemIn(text: string): Problem | null {
  */
 export async function askedWithProof(
   send: () => Promise<Response>,
-): Promise<{ readonly ok: boolean; readonly text: string }> {
+): Promise<{ readonly ok: boolean, readonly text: string }> {
   const response = await send()
   const text = await response.text()
   if (response.ok || problemIn(text)?.code !== 'prove-again' || !(await proof())) return { ok: response.ok, text }
@@ -105,7 +105,7 @@ export async function ask<S extends z.ZodType>(
   body?: unknown,
 ): Promise<z.infer<S>> {
   const text = body === undefined ? undefined : JSON.stringify(body)
-  let response: { readonly ok: boolean; readonly text: string }
+  let response: { readonly ok: boolean, readonly text: string }
   try {
     response = await askedWithProof(() =>
       fetch(`/api${path}`, {

@@ -41,7 +41,7 @@ export function workerClient<Q extends object, A extends Ticketed>(
   const failed = ref(false)
   const pending = new Map<
     number,
-    { readonly stream: string; readonly hear: (answer: A) => boolean; readonly over: (how: Ended) => void }
+    { readonly stream: string, readonly hear: (answer: A) => boolean, readonly over: (how: Ended) => void }
   >()
   let worker: Worker | null = null
   let ticket = 0

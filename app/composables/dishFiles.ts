@@ -146,7 +146,7 @@ function noRecipe(
 
 function firstFault(
   error:
-    { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] } | undefined,
+    { readonly issues: readonly { readonly path: readonly PropertyKey[], readonly message: string }[] } | undefined,
 ): string {
   const what = error?.issues[0]
   return what ? `${what.path.join('.') || 'the whole'}: ${what.message}` : 'nothing known in it'
@@ -154,9 +154,9 @@ function firstFault(
 
 /** A name as plain text of at most 60 characters; what looks like markup stays letters on the screen. */
 function plainName(name: string): string {
-  // eslint-disable-next-line no-control-regex -- control characters are what is taken out
   const plain = name
     .replace(/<[^>]*>/g, ' ')
+    // eslint-disable-next-line no-control-regex -- control characters are what is taken out
     .replace(/[\u0000-\u001f\u007f]/g, ' ')
     .replace(/\s+/g, ' ')
     .trim()

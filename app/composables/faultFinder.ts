@@ -18,7 +18,7 @@ export interface Found {
   readonly good: number
   readonly faults: readonly {
     readonly fault: EndFault
-    readonly causes: readonly { readonly ranked: RankedCause; readonly edit: DishEdit | null }[]
+    readonly causes: readonly { readonly ranked: RankedCause, readonly edit: DishEdit | null }[]
   }[]
   readonly changes: readonly ChangeResult[]
 }

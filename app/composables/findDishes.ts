@@ -21,7 +21,7 @@ const EVERY = new Set(['halva', 'halua', 'அலவா', 'हलवा', 'का
 export function dishFinder(
   dishes: readonly DishCard[],
   rowOf: (id: string) => Ingredient | undefined,
-  families: Readonly<Record<string, { readonly name: string; readonly others: readonly string[] }>>,
+  families: Readonly<Record<string, { readonly name: string, readonly others: readonly string[] }>>,
 ): (text: string) => string[] {
   const index = new MiniSearch<Findable>({
     fields: ['names', 'base', 'inside'],

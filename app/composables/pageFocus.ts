@@ -1,6 +1,6 @@
 type Guard = (
   to: { readonly path: string },
-  from: { readonly path: string; readonly matched: readonly unknown[] },
+  from: { readonly path: string, readonly matched: readonly unknown[] },
 ) => void
 
 /**

@@ -92,7 +92,7 @@ function decided(
   key: string,
   decision: Decision,
   table: readonly Ingredient[],
-  cup: { readonly id: string; readonly name: string; readonly volumeMl: number },
+  cup: { readonly id: string, readonly name: string, readonly volumeMl: number },
 ): DecidedLine {
   const ingredient = decision.ingredient ?? line.ingredient
   const row = table.find(one => one.id === ingredient) ?? null
@@ -121,7 +121,7 @@ function asOther(line: ReadLine, row: Ingredient, table: readonly Ingredient[]):
 function weigh(
   said: string,
   row: Ingredient,
-  cup: { readonly id: string; readonly name: string; readonly volumeMl: number },
+  cup: { readonly id: string, readonly name: string, readonly volumeMl: number },
 ): number | null {
   try {
     return weightOf(parseAmount(said, cup, [], countable(row)), row)

@@ -24,7 +24,7 @@ export interface SaidAgainst {
  * understood; or a sentence of refusal.
  */
 export type Said =
-  { readonly baseG: number; readonly dish?: DishCard; readonly heard: string } | { readonly trouble: string }
+  { readonly baseG: number, readonly dish?: DishCard, readonly heard: string } | { readonly trouble: string }
 
 /** What the placeholder offers: as much as the store is enough for. */
 const ON_HAND =

@@ -59,7 +59,7 @@ export function useSpreadPlanning(
   /** What cannot be had together, where nothing fits. */
   const clash = shallowRef<readonly Clash[] | null>(null)
   const found = shallowRef<{
-    readonly now: { readonly lateMin: number; readonly spanMin: number }
+    readonly now: { readonly lateMin: number, readonly spanMin: number }
     readonly offers: readonly Offer[]
     readonly done: boolean
   } | null>(null)

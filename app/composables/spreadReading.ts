@@ -70,7 +70,7 @@ export function useSpreadReading({
   const going = computed(() => {
     const plan = fitting.value
     if (!plan || !padded.value || !day.value) return null
-    const moved = <T extends { readonly id: string; readonly at: number }>(meals: readonly T[]): T[] =>
+    const moved = <T extends { readonly id: string, readonly at: number }>(meals: readonly T[]): T[] =>
       meals.map(meal => ({ ...meal, at: meal.at + (plan.late[meal.id] ?? 0) }))
     return {
       planned: { ...padded.value, meals: moved(padded.value.meals) },
@@ -88,7 +88,7 @@ export function useSpreadReading({
   )
   /** What is said of each meal; of a day under way, as it stands now: a plan that was moved is no plan any more. */
   function mealsOf(
-    today: { readonly day: Day; readonly repaired: Pick<Repaired, 'starts' | 'late' | 'moved'> } | null,
+    today: { readonly day: Day, readonly repaired: Pick<Repaired, 'starts' | 'late' | 'moved'> } | null,
   ): SaidMeal[] {
     const moved = today !== null && today.repaired.moved.length > 0
     const found = moved ? planCost(today.day, today.repaired.starts, today.repaired.late) : cost.value

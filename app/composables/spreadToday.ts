@@ -38,7 +38,7 @@ interface Cooks {
 export function useSpreadToday(
   spread: Readonly<Ref<Spread | null>>,
   plan: Readonly<
-    Ref<{ readonly planned: Day; readonly own: Day; readonly starts: Readonly<Record<string, number>> } | null>
+    Ref<{ readonly planned: Day, readonly own: Day, readonly starts: Readonly<Record<string, number>> } | null>
   >,
   other: Readonly<Ref<{ readonly starts: Readonly<Record<string, number>> } | null>>,
   nowMs: Readonly<Ref<number>>,

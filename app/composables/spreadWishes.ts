@@ -12,7 +12,7 @@ export function useSpreadWishes(
   startOf: (step: string) => number | undefined,
   anchorOf: (dish: string) => string,
 ) {
-  let dragged: { readonly step: string; readonly start: number } | null = null
+  let dragged: { readonly step: string, readonly start: number } | null = null
   function pin(step: string, at: number | null, moving = false): void {
     state.change(
       was => ({
@@ -29,7 +29,7 @@ export function useSpreadWishes(
     /** Holds a step at a minute, or lets it go. */
     pin,
     /** Keeps a step out of a span of minutes, or lets it go. */
-    forbid(step: string, span: { readonly from: number; readonly to: number } | null): void {
+    forbid(step: string, span: { readonly from: number, readonly to: number } | null): void {
       state.change(was => ({
         ...was,
         wishes: [

@@ -69,7 +69,7 @@ export function arcadeOf(
   day: Day,
   starts: Starts,
   scale: DayScale,
-  looks: ReadonlyMap<string, { readonly colours: readonly string[]; readonly turn: string | null }>,
+  looks: ReadonlyMap<string, { readonly colours: readonly string[], readonly turn: string | null }>,
   rowHeight: number,
   above = 0,
 ): ArcadeRow[] {

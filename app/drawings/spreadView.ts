@@ -24,7 +24,7 @@ const ABOVE = 22
 export function viewOfSpread(
   spread: Spread,
   day: Day,
-  plan: { readonly starts: Readonly<Record<string, number>>; readonly late: Readonly<Record<string, number>> },
+  plan: { readonly starts: Readonly<Record<string, number>>, readonly late: Readonly<Record<string, number>> },
   width: number,
   rowHeight: number,
   lanes?: Lanes,

@@ -28,7 +28,7 @@ export interface TrayView {
   readonly marks: readonly DrawnMark[]
 }
 
-const outlineOf = line<{ readonly x: number; readonly y: number }>(
+const outlineOf = line<{ readonly x: number, readonly y: number }>(
   one => one.x,
   one => one.y,
 )

@@ -28,7 +28,7 @@ const TEXT = 64
  * @returns dots and ticks in drawing units; a figure that hardly moves is drawn in the middle
  */
 export function trendLine(
-  points: readonly { readonly id: string; readonly at: number; readonly value: number; readonly faulty: boolean }[],
+  points: readonly { readonly id: string, readonly at: number, readonly value: number, readonly faulty: boolean }[],
   width: number,
   height: number,
 ): TrendLine {

@@ -23,7 +23,7 @@ export function vesselShape(
   bottomWidth: number,
   height: number,
   fill: number,
-  at: { readonly x: number; readonly y: number } = { x: 0, y: 0 },
+  at: { readonly x: number, readonly y: number } = { x: 0, y: 0 },
 ): VesselShape {
   const inset = (topWidth - bottomWidth) / 2
   const share = Math.min(1, Math.max(0, fill))

@@ -47,7 +47,7 @@ export function judgeFlame(
   members: number,
   seed: number,
   uniform: Uniform,
-): { readonly met: boolean; readonly planned: Ended; readonly fixed: Ended } | null {
+): { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended } | null {
   const step = wantedStep(dish)
   if (step === null) return null
   const occasion = { ...drawOccasion(dish, uniform), flames: {} }

@@ -26,7 +26,7 @@ export interface Slice {
 export interface SliceResult {
   readonly slice: Slice
   readonly verdicts: readonly Verdict[]
-  readonly flames: readonly { readonly met: boolean; readonly planned: Ended; readonly fixed: Ended }[]
+  readonly flames: readonly { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended }[]
 }
 
 /** Every so many cooks the finished weight is judged as well. */

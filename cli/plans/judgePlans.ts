@@ -127,7 +127,7 @@ export function judgePlans(
   folder: string,
   longestS = LONGEST_S,
   withTries = true,
-): { days: JudgedDay[]; summary: Record<string, number> } {
+): { days: JudgedDay[], summary: Record<string, number> } {
   const files = readdirSync(folder)
     .filter(name => name.endsWith('.json') && name !== 'best.json')
     .sort()
@@ -157,7 +157,7 @@ export function judgeInvented(
   dishes: number,
   seeds: number,
   longestS: number,
-): { days: JudgedDay[]; summary: Record<string, number> } {
+): { days: JudgedDay[], summary: Record<string, number> } {
   const days = Array.from({ length: seeds }, (_, index) => judgeDay(inventDay(index + 1, dishes), longestS))
   return { days, summary: summaryOf(days) }
 }

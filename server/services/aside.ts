@@ -56,7 +56,7 @@ interface Waiting {
 }
 type Reply =
   | { readonly answer: unknown }
-  | { readonly refused: { readonly code: Refusal['code']; readonly about: string } }
+  | { readonly refused: { readonly code: Refusal['code'], readonly about: string } }
   | { readonly failed: string }
 
 /**

@@ -44,7 +44,7 @@ export function backupsOf(file: string, clock: HearthClock, aside: Aside, change
       const [pages] = await own.all<{ bytes: number }>(
         'SELECT page_count * page_size AS bytes FROM pragma_page_count(), pragma_page_size()',
       )
-      const [photos] = await own.all<{ n: number; bytes: number }>(
+      const [photos] = await own.all<{ n: number, bytes: number }>(
         'SELECT count(*) AS n, coalesce(sum(length(bytes)), 0) AS bytes FROM photos',
       )
       const [batches] = await own.all<{ n: number }>('SELECT count(*) AS n FROM batches WHERE removed_at IS NULL')

@@ -56,7 +56,7 @@ function afterOf(
   plan: CookPlan,
   cook: LiveCook,
   finishedG: number | null,
-): { readonly after: BatchAfter | null; readonly inHouse: boolean } {
+): { readonly after: BatchAfter | null, readonly inHouse: boolean } {
   if (finishedG === null || !(finishedG > 0)) return { after: null, inHouse: false }
   const rowOf = planRow(plan, ROWS)
   const one = standing(plan, cook, finishedG, ingredient => rowOf(ingredient)?.kind)

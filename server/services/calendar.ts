@@ -57,7 +57,7 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
   async function toldOf(
     row: Row,
     zone: string,
-  ): Promise<{ readonly name: string; readonly told: readonly ToldEntry[] } | null> {
+  ): Promise<{ readonly name: string, readonly told: readonly ToldEntry[] } | null> {
     const id = String(row.id)
     const spread = readRow(row.spread, value =>
       SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),

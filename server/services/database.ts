@@ -153,7 +153,7 @@ async function migrate(sequelize: Sequelize, { name, up }: (typeof MIGRATIONS)[n
  */
 export async function durability(
   database: Database,
-): Promise<{ journal: string; synchronous: number; foreignKeys: number }> {
+): Promise<{ journal: string, synchronous: number, foreignKeys: number }> {
   const read = async (name: string): Promise<unknown> => {
     const rows = await database.sequelize.query<Record<string, unknown>>(`PRAGMA ${name}`, { type: QueryTypes.SELECT })
     return Object.values(rows[0] ?? {})[0]

@@ -69,7 +69,7 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
 
   const place = async (
     request: Omit<ReadingsRequest, 'protocol'>,
-  ): Promise<{ cook: string | null; vessel: string | null }> => {
+  ): Promise<{ cook: string | null, vessel: string | null }> => {
     if (request.cook && (await cooks.has(request.cook))) return { cook: request.cook, vessel: request.vessel ?? null }
     const link = (await DeviceLink.findByPk(request.device, { raw: true })) as unknown as Row | null
     const running = (await cooks.live()).filter(one => one.startedAt !== null)
@@ -194,7 +194,7 @@ function markPayload(
   one: Heard,
   settled: Settled,
   standing: StandingAside,
-): { readonly kind: string; readonly payload: Record<string, unknown> } | null {
+): { readonly kind: string, readonly payload: Record<string, unknown> } | null {
   switch (settled.kind) {
     case 'weight':
       return { kind: 'weighed', payload: { grossG: settled.grossG, how: settled.how } }

@@ -19,7 +19,7 @@ export async function houseHolds(own: OwnConnection, schema = 'main'): Promise<H
   const count = async (table: string): Promise<number> =>
     (await own.all<{ n: number }>(`SELECT count(*) AS n FROM ${schema}.${table}`))[0]?.n ?? 0
   const stocked = new Set(STARTER_DISHES.map(dish => `${dish.id} ${dish.version}`))
-  const dishes = await own.all<{ dish_id: string; version: number }>(
+  const dishes = await own.all<{ dish_id: string, version: number }>(
     `SELECT dish_id, version FROM ${schema}.dish_versions`,
   )
   const guessed = new Map<string, string>(
@@ -27,7 +27,7 @@ export async function houseHolds(own: OwnConnection, schema = 'main'): Promise<H
       FIRST_KITCHEN[shelf].map(item => [`${shelf} ${item.id}`, JSON.stringify(item)] as const),
     ),
   )
-  const shelves = await own.all<{ shelf: string; id: string; item: string; removed_at: number | null }>(
+  const shelves = await own.all<{ shelf: string, id: string, item: string, removed_at: number | null }>(
     `SELECT shelf, id, item, removed_at FROM ${schema}.shelf_items`,
   )
   return {

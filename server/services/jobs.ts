@@ -44,8 +44,8 @@ export function doJob(file: string, job: AsideJob): Promise<Answer> {
 async function knownSummary(
   own: OwnConnection,
   id: string,
-): Promise<{ readonly summary: BatchSummary; readonly evidence: unknown[] } | null> {
-  const [row] = await own.all<{ summary: string; evidence: string }>(
+): Promise<{ readonly summary: BatchSummary, readonly evidence: unknown[] } | null> {
+  const [row] = await own.all<{ summary: string, evidence: string }>(
     'SELECT summary, evidence FROM batches WHERE id = ?',
     [id],
   )
@@ -61,7 +61,7 @@ async function knownSummary(
 function settled(
   { plan, observations }: Cook,
   way: 'settle' | 'retell' | 'bare',
-  known: { readonly summary: BatchSummary; readonly evidence: unknown[] } | null,
+  known: { readonly summary: BatchSummary, readonly evidence: unknown[] } | null,
 ): SettledAside {
   const cook = replay(plan, observations)
   const startedAt = cook.startedMs === null ? null : Math.round(cook.startedMs)

@@ -118,7 +118,7 @@ type Select = <T extends object>(sql: string, values: Row) => Promise<T[]>
 /** How many a filter finds; what there is to filter by is told of the whole ledger alone. */
 async function count(select: Select, filter: BatchFilter): Promise<BatchTally> {
   const { from, where, values } = narrowed(filter)
-  const rows = await select<{ faulty: number; count: number; oldest: number | null; newest: number | null }>(
+  const rows = await select<{ faulty: number, count: number, oldest: number | null, newest: number | null }>(
     `SELECT b.faulty AS faulty, count(*) AS count, min(b.started_at) AS oldest, max(b.started_at) AS newest FROM ${from} WHERE ${where} GROUP BY b.faulty`,
     values,
   )
@@ -142,7 +142,7 @@ type Counted = BatchTally['dishes']
 async function kindsOf(select: Select): Promise<Omit<BatchTally, 'count' | 'right' | 'oldest' | 'newest'>> {
   const groups = async (column: string, name: string): Promise<Counted> =>
     (
-      await select<{ id: string | number | null; name: string | null; count: number }>(
+      await select<{ id: string | number | null, name: string | null, count: number }>(
         `SELECT k.id AS id, k.count AS count, (SELECT ${name} FROM batches n WHERE n.${column} = k.id AND n.removed_at IS NULL ORDER BY n.started_at DESC LIMIT 1) AS name
      FROM (SELECT ${column} AS id, count(*) AS count FROM batches WHERE removed_at IS NULL AND ${column} IS NOT NULL GROUP BY ${column} ORDER BY 2 DESC LIMIT ${MOST_KINDS}) k`,
         {},
@@ -154,7 +154,7 @@ async function kindsOf(select: Select): Promise<Omit<BatchTally, 'count' | 'righ
     groups('pan', 'n.pan_name'),
     groups('fire', 'n.fire_name'),
     groups('season', 'n.season'),
-    select<{ id: string; name: string; count: number }>(
+    select<{ id: string, name: string, count: number }>(
       'SELECT fault AS id, fault AS name, count(*) AS count FROM batch_faults GROUP BY fault ORDER BY 3 DESC',
       {},
     ),

@@ -80,7 +80,7 @@ export function openCooksOf(database: Database, clock: HearthClock, aside: Aside
   }
   let looking: Promise<void> | null = null
   const look = async (): Promise<void> => {
-    const rows = await database.sequelize.query<{ id: string; marked_at: number }>(
+    const rows = await database.sequelize.query<{ id: string, marked_at: number }>(
       `SELECT c.id AS id, max(o.received_at) AS marked_at FROM cooks c JOIN observations o ON o.stream = c.id
        WHERE c.started_at IS NOT NULL AND c.finished_at IS NULL GROUP BY c.id ORDER BY 2 LIMIT :most`,
       { type: QueryTypes.SELECT, replacements: { most: MOST } },

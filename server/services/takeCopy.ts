@@ -23,7 +23,7 @@ export async function takeCopy(
   folder: string,
   wish: string,
   stamp: string,
-): Promise<{ readonly name: string; readonly aside: string }> {
+): Promise<{ readonly name: string, readonly aside: string }> {
   const lock = await lockFolder(folder)
   try {
     const names = await copiesIn(folder)

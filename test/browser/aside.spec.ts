@@ -113,7 +113,7 @@ test.describe('a backup', () => {
     await new Promise(done => setTimeout(done, 500))
     expect(readdirSync(hearth.folder).filter(name => name.startsWith('.') || name.endsWith('.half'))).toEqual([])
     const { size } = (await (await request.get('/api/backup/size')).json()) as {
-      size: { bytes: number; batches: number; withoutPhotosBytes: number }
+      size: { bytes: number, batches: number, withoutPhotosBytes: number }
     }
     const file = await (await request.get('/api/backup')).body()
     expect(size.batches).toBe(19)

@@ -47,7 +47,7 @@ test.describe('a hearth that is attacked', () => {
     for (const socket of sockets) socket.resume()
     await expect.poll(() => open).toBe(0)
     const stored = (await (await request.get('/api/streams/flood/observations')).json()) as {
-      observations: { id: string; place: number }[]
+      observations: { id: string, place: number }[]
     }
     const last = stored.observations.at(-6)!.place
     const missed = await new Promise<string>(done => {
@@ -87,7 +87,7 @@ test.describe('a hearth that is attacked', () => {
     const before = await append('one', 'had')
     const second = await append('two', 'missed-two')
     await append('one', 'missed-one')
-    const listening = (until: string): Promise<{ id: string; data: string }[]> =>
+    const listening = (until: string): Promise<{ id: string, data: string }[]> =>
       new Promise(done => {
         const socket = connect(port, '127.0.0.1')
         let said = ''

@@ -107,7 +107,7 @@ test.describe('the book', () => {
     await page.waitForURL(/measure/)
     await expect(page.getByRole('heading', { name: 'Patience almond' })).toBeVisible()
     const { dishes } = (await (await get(page, '/api/dishes')).json()) as {
-      dishes: { name: string; ingredients: unknown[] }[]
+      dishes: { name: string, ingredients: unknown[] }[]
     }
     const both = dishes.filter(dish => dish.name === 'Patience almond')
     expect(both).toHaveLength(2)

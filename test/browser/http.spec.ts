@@ -60,7 +60,7 @@ test.describe('the HTTP interface', () => {
     let next: string | null = ''
     while (next !== null) {
       const page = (await (await request.get(`/api/batches?limit=4${next ? `&cursor=${next}` : ''}`)).json()) as {
-        batches: { id: string; startedAt: number }[]
+        batches: { id: string, startedAt: number }[]
         next: string | null
       }
       seen.push(...page.batches.map(batch => batch.id))

@@ -55,7 +55,7 @@ test.describe('flames of a roast', () => {
     await expect(planner.getByRole('button', { name: 'Plan it so: Advised' })).toHaveText('Planned')
     const turns = await page.evaluate(
       () =>
-        (JSON.parse(localStorage.getItem('yon-hearth.sheet') ?? '{}') as { turns?: { cue: string; mark: string }[] })
+        (JSON.parse(localStorage.getItem('yon-hearth.sheet') ?? '{}') as { turns?: { cue: string, mark: string }[] })
           .turns,
     )
     await page.getByRole('button', { name: 'Take it to the fire' }).click()

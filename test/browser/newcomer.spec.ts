@@ -18,7 +18,7 @@ test('enlarged fourfold the fire shows one thing after another, and nothing lies
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
   await expect(page.locator('.clock')).toBeVisible()
-  const box = async (what: string): Promise<{ top: number; bottom: number }> =>
+  const box = async (what: string): Promise<{ top: number, bottom: number }> =>
     page
       .locator(what)
       .first()

@@ -28,8 +28,8 @@ test.describe('the tray', () => {
       observations: {
         kind: string
         payload: {
-          cut: { firstMm: number; secondMm: number; turnDeg: number; slantDeg: number }
-          tray: { shape: 'rectangle'; widthMm: number; lengthMm: number }
+          cut: { firstMm: number, secondMm: number, turnDeg: number, slantDeg: number }
+          tray: { shape: 'rectangle', widthMm: number, lengthMm: number }
         }
       }[]
     }
@@ -142,7 +142,7 @@ test.describe('the ledger', () => {
       .setInputFiles({ name: 'halwa.png', mimeType: 'image/png', buffer: Buffer.from(picture) })
     await expect(page.locator('.photos img')).toHaveCount(1)
     const { photos } = (await (await page.request.get('/api/batches/demo-410/photos')).json()) as {
-      photos: { id: string; width: number }[]
+      photos: { id: string, width: number }[]
     }
     expect(photos[0]!.width).toBe(1280)
     const refused = await page.request.post('/api/batches/demo-410/photos', {

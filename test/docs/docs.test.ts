@@ -47,8 +47,8 @@ describe('the command line', () => {
 
   it('measures a dish out', () => {
     const { amounts, liquid, comes, troubles } = JSON.parse(hearth('amounts', 'docs/examples/amounts.json')) as {
-      amounts: { id: string; massG: number }[]
-      liquid: { toPourG: number; plainG: number }
+      amounts: { id: string, massG: number }[]
+      liquid: { toPourG: number, plainG: number }
       comes: { cost: { total: number } }
       troubles: unknown[]
     }
@@ -69,7 +69,7 @@ describe('the command line', () => {
 
   it('swaps milk in every way the book knows', () => {
     const { swaps } = JSON.parse(hearth('swap', 'docs/examples/swap.json')) as {
-      swaps: { swap: string; dish: { ingredients: { ingredient: string }[] } }[]
+      swaps: { swap: string, dish: { ingredients: { ingredient: string }[] } }[]
     }
     expect(swaps.length).toBeGreaterThan(5)
     for (const one of swaps) expect(one.dish.ingredients.some(known => known.ingredient === 'milk')).toBe(false)
@@ -87,8 +87,8 @@ describe('the command line', () => {
 
   it('says what a finished cook teaches', () => {
     const { evidence, belief } = JSON.parse(hearth('learn', 'docs/examples/learn.json')) as {
-      evidence: { name: string; variance: number }[]
-      belief: { name: string; restsOn: string[] }[]
+      evidence: { name: string, variance: number }[]
+      belief: { name: string, restsOn: string[] }[]
     }
     expect(
       evidence.some(one => one.name.startsWith('fire.')) || evidence.some(one => one.name.startsWith('kept.')),
@@ -117,7 +117,7 @@ describe('the command line', () => {
 
   it('plans the flames of a roast', () => {
     const { advised, met } = JSON.parse(hearth('flameplan', 'docs/examples/flameplan.json')) as {
-      advised: { turns: { cue: string }[]; burns: number }
+      advised: { turns: { cue: string }[], burns: number }
       met: boolean
     }
     expect(advised.turns[0]!.cue).toBe('start')
@@ -128,7 +128,7 @@ describe('the command line', () => {
   it('gives the stages of changed choices', () => {
     const { works, stages } = JSON.parse(hearth('stages', 'docs/examples/stages.json')) as {
       works: boolean
-      stages: { id: string; usualMinutes: number }[]
+      stages: { id: string, usualMinutes: number }[]
     }
     expect(works).toBe(true)
     expect(stages.map(stage => stage.id)).toContain('sweeten')

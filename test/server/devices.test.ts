@@ -59,7 +59,7 @@ let number = 0
 const take = (
   kind: DeviceKind,
   readings: readonly Reading[],
-  more: { cook?: string; device?: string; sentAt?: number } = {},
+  more: { cook?: string, device?: string, sentAt?: number } = {},
 ) =>
   hearth.devices.take({
     device: more.device ?? `a-${kind}`,
@@ -97,7 +97,7 @@ async function reads(
 const weights = async () =>
   (await hearth.streams.read(plan.id, 0))
     .filter(one => one.kind === 'weighed')
-    .map(one => one.payload as { grossG: number; how: string })
+    .map(one => one.payload as { grossG: number, how: string })
 
 describe('a scale over an imaginary pan', () => {
   it('marks the weight once for one weighing, to within its noise', async () => {

@@ -149,7 +149,7 @@ describe('four thousand bad bodies', () => {
     method: string,
     path: string,
     body: string,
-  ): Promise<{ readonly status: number; readonly text: string }> =>
+  ): Promise<{ readonly status: number, readonly text: string }> =>
     new Promise((done, fail) => {
       const asked = request(
         {
@@ -234,7 +234,7 @@ describe('four thousand bad bodies', () => {
           const kept = (await hearth.streams.read(`hostile-${i}`, 0)).length
           const { acknowledged, refused } =
             status === 200
-              ? (JSON.parse(said) as { acknowledged: unknown[]; refused: unknown[] })
+              ? (JSON.parse(said) as { acknowledged: unknown[], refused: unknown[] })
               : { acknowledged: [], refused: [] }
           const sent = status === 200 ? (bodies[i] as { observations: unknown[] }).observations.length : 0
           if (

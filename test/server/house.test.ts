@@ -13,7 +13,7 @@ const PASSPHRASE = 'copper pan by the window'
 
 interface Answer {
   readonly status: number
-  readonly body: { code?: string; [key: string]: unknown }
+  readonly body: { code?: string, [key: string]: unknown }
   readonly cookie: string
 }
 /** One request with exactly these headers; fetch would set its own Host and Origin. */
@@ -115,7 +115,7 @@ describe('the door of the house', () => {
       await ask('POST', '/api/house/enter', {}, { passphrase: PASSPHRASE, name: 'tablet' }),
     ]
     const { sessions } = (await ask('GET', '/api/house/sessions', { cookie: a.cookie })).body as unknown as {
-      sessions: { id: string; name: string; own: boolean }[]
+      sessions: { id: string, name: string, own: boolean }[]
     }
     expect(sessions.filter(one => one.own)).toHaveLength(1)
     await ask('DELETE', `/api/house/sessions/${sessions.find(one => one.name === 'tablet')!.id}`, { cookie: a.cookie })

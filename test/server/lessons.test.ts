@@ -51,7 +51,7 @@ const boil = (
     ...changes,
   },
 })
-const power = async (): Promise<{ value: number; variance: number }> =>
+const power = async (): Promise<{ value: number, variance: number }> =>
   (await hearth.lessons.learned()).evidence.find(one => one.name === 'fire.front')!
 
 describe('lessons', () => {

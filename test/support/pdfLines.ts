@@ -59,11 +59,11 @@ function linesOf(
   let stack: number[] = []
   let at = { x: 0, y: 0 }
   let start = at
-  const point = (x: number, y: number): { x: number; y: number } => ({
+  const point = (x: number, y: number): { x: number, y: number } => ({
     x: matrix[0] * x + matrix[2] * y + matrix[4],
     y: matrix[1] * x + matrix[3] * y + matrix[5],
   })
-  const line = (to: { x: number; y: number }): void => {
+  const line = (to: { x: number, y: number }): void => {
     lines.push([at.x, at.y, to.x, to.y])
     at = to
   }

@@ -90,7 +90,7 @@ export function randomDay(uniform: Uniform): { readonly spread: Spread, readonly
 export function firstPlan(
   spread: Spread,
   now = 0,
-): { readonly day: Day; readonly starts: Starts; readonly late: Readonly<Record<string, number>> } | null {
+): { readonly day: Day, readonly starts: Starts, readonly late: Readonly<Record<string, number>> } | null {
   for (const padding of [PADDING, { ...PADDING, baseShare: 1 }]) {
     const day = paddedDay(dayOf(spread, now), padding)
     if (checkDay(day).length > 0) return null

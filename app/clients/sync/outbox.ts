@@ -213,7 +213,7 @@ async function sendPlan(key: string, plan: CookPlan): Promise<void> {
  */
 async function sendMarks(
   stream: string,
-  marks: readonly { readonly key: string; readonly observation: SentObservation }[],
+  marks: readonly { readonly key: string, readonly observation: SentObservation }[],
 ): Promise<number> {
   try {
     const { acknowledged, refused } = await ask('POST', `/streams/${stream}/observations`, AppendAnswerSchema, {

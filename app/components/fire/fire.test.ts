@@ -61,7 +61,7 @@ async function at(
 }
 const arch = async (fire: Fire, of: CookPlan, narrow = false) =>
   h((await import('./FireArch.vue')).default, { fire, plan: of, narrow })
-const side = async (fire: Fire, of: CookPlan, before: { window: string; by: string } | null = null) =>
+const side = async (fire: Fire, of: CookPlan, before: { window: string, by: string } | null = null) =>
   h((await import('./FireSide.vue')).default, { fire, plan: of, before })
 
 describe('the fire before it is lit', () => {

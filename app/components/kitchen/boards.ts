@@ -101,7 +101,7 @@ const SCATTER = 0.0144
 export function newThing(
   kind: string,
   id: string,
-): { readonly shelf: Board; readonly item: Kitchen[Board][number] } | null {
+): { readonly shelf: Board, readonly item: Kitchen[Board][number] } | null {
   switch (kind) {
     case 'cup':
     case 'spoon': {

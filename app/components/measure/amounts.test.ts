@@ -164,7 +164,7 @@ describe('a correction', () => {
     id: string,
     correction: Parameters<typeof mount>[1] extends undefined
       ? never
-      : null | { id: string; bulkDensity?: number; pricePerKg?: number } = null,
+      : null | { id: string, bulkDensity?: number, pricePerKg?: number } = null,
   ) => mount(CorrectionForm, { props: { row: rowOf(id), cup: cup, correction, currency: 'cr', follows: true } })
   async function type(wrapper: ReturnType<typeof form>, label: string, text: string): Promise<void> {
     const input = wrapper.findAll('label').find(one => one.text().startsWith(label))!.get('input')

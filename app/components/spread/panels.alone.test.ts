@@ -50,7 +50,7 @@ describe('what stands open beside a day', () => {
   const changed = (
     panel: ReturnType<typeof panels>,
     spread: Spread = exampleSpread(),
-  ): { spread: Spread; how: unknown } => {
+  ): { spread: Spread, how: unknown } => {
     const asked = panel.emitted('change') as [next: (was: Spread) => Spread, how?: string][]
     return { spread: asked.reduce((was, [next]) => next(was), spread), how: asked.at(-1)![1] }
   }
@@ -149,7 +149,7 @@ describe('what stands open beside a day', () => {
 
 describe('the legend of a day', () => {
   it('explains only what is drawn', () => {
-    const text = (props: { pours: boolean; tight: boolean; pinned: boolean }): string =>
+    const text = (props: { pours: boolean, tight: boolean, pinned: boolean }): string =>
       mount(DayLegend, { props }).text()
     expect(text({ pours: false, tight: false, pinned: false })).toBe('pale bar: half a hand, now and then')
     expect(text({ pours: true, tight: true, pinned: true })).toMatch(

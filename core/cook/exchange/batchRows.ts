@@ -149,7 +149,7 @@ function dayOrder(days: readonly string[]): 'dmy' | 'mdy' | null {
 function dayIn(
   text: string,
   order: 'dmy' | 'mdy' | null,
-): { readonly day: string | null; readonly minute: number | null } {
+): { readonly day: string | null, readonly minute: number | null } {
   const iso = /^(\d{4}-\d{2}-\d{2})(?:[T ](\d{2}):(\d{2}))?/.exec(text)
   if (iso)
     return {

@@ -26,7 +26,7 @@ export interface ChangeResult {
  * @returns one result a change, the newest first
  */
 export function changeWorked(
-  changes: readonly { readonly change: DishChange; readonly at: number }[],
+  changes: readonly { readonly change: DishChange, readonly at: number }[],
   batches: readonly LaterBatch[],
 ): ChangeResult[] {
   return [...changes]

@@ -19,7 +19,7 @@ const plan = { ...examplePlan(), forecast: forecastCook(examplePlan(), [], 0, 80
 const at = (k: number): number => plan.forecast.stages[k]!.middle
 /** A batch whose stages took so many times what was forecast, with whatever else was marked. */
 function batch(
-  times: { roast?: number; after?: number; weight?: number } = {},
+  times: { roast?: number, after?: number, weight?: number } = {},
   more: Parameters<typeof marked>[] = [],
 ): BatchRecord {
   const roastS = at(1)

@@ -24,7 +24,7 @@ const FURTHER = 1.7
 function storyTo(
   id: string,
   stage: number,
-): { readonly plan: ReturnType<typeof starterPlan>; readonly story: Observation[]; readonly began: number } {
+): { readonly plan: ReturnType<typeof starterPlan>, readonly story: Observation[], readonly began: number } {
   const plan = starterPlan(id)
   const line = mainLine(plan.dish)
   const first = forecastCook(plan, [], 0, MEMBERS)

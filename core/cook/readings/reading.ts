@@ -32,7 +32,7 @@ export type Settled =
       readonly grossG: number
       readonly how: 'as-read' | 'pan-was-tared' | 'offset-taken-off' | 'ounces'
     }
-  | { readonly kind: 'temperature'; readonly atMs: number; readonly tempC: number }
-  | { readonly kind: 'colour'; readonly atMs: number; readonly lab: Lab }
+  | { readonly kind: 'temperature', readonly atMs: number, readonly tempC: number }
+  | { readonly kind: 'colour', readonly atMs: number, readonly lab: Lab }
   /** It fits nothing: a person has to say what it is. */
-  | { readonly kind: 'unsure'; readonly atMs: number; readonly readG: number }
+  | { readonly kind: 'unsure', readonly atMs: number, readonly readG: number }

@@ -22,7 +22,7 @@ const STEP = constant('setStep')
 export function syrupOf(
   { plan, cook, now, tareG }: Bench,
   forecast: Forecast | null,
-): { readonly contents: PanContents; readonly tareG: number } | null {
+): { readonly contents: PanContents, readonly tareG: number } | null {
   const stage = mainLine(plan.dish)[cook.stage]
   if (stage?.does === 'boil-syrup') return { contents: now, tareG }
   const side = sideStages(plan.dish).find(one => one.does === 'boil-syrup')

@@ -61,7 +61,7 @@ function inOrder(
   steps: readonly PlannedStep[],
   begun: ReadonlyMap<string, number>,
   rankOf: (step: PlannedStep) => number,
-): { taken: Map<string, Taken>; stuck: PlannedStep[] } {
+): { taken: Map<string, Taken>, stuck: PlannedStep[] } {
   const taken = new Map<string, Taken>()
   const known = new Set(steps.map(step => step.step))
   for (const step of steps) {

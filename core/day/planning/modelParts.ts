@@ -200,7 +200,7 @@ export class ModelParts {
   private halfOrder(
     a: readonly [number, number, number],
     b: readonly [number, number, number],
-  ): { first: Literal; second: Literal } {
+  ): { first: Literal, second: Literal } {
     const { lags } = this.search
     const first = this.choice([a[1], b[1]], true)
     const second = this.choice([a[1], b[1]], true)

@@ -44,7 +44,7 @@ export interface PlanAtHand { readonly room: number, readonly lateMin: number, r
 
 /** What would help, as far as it is tried. */
 export interface OffersTold {
-  readonly now: { readonly lateMin: number; readonly spanMin: number }
+  readonly now: { readonly lateMin: number, readonly spanMin: number }
   readonly offers: readonly Offer[]
   readonly done: boolean
 }
@@ -140,7 +140,7 @@ function* roomy(
   began: number,
   most: number,
   seconds: () => number,
-): Generator<PlanTold | null, { padded: Day; solver: DaySolver }> {
+): Generator<PlanTold | null, { padded: Day, solver: DaySolver }> {
   const until = seconds() + Math.max(most / 2, most - (seconds() - began))
   const soon = seconds() + BASE_SHARE * most
   const tight = paddedDay(day, paddingOf(room))
@@ -247,7 +247,7 @@ export function* helpDay(
 /** What the plan at hand comes to is what an offer has to beat, with the same room for its steps. */
 function asPlanned({ room, lateMin, spanMin }: PlanAtHand): {
   readonly padding: Padding
-  readonly now: { readonly lateMin: number; readonly spanMin: number }
+  readonly now: { readonly lateMin: number, readonly spanMin: number }
 } {
   // Where meals are moved, plans are sought without room for the base.
   return { padding: { ...paddingOf(room), ...(lateMin > 0 ? { baseShare: 1 } : {}) }, now: { lateMin, spanMin } }
@@ -265,7 +265,7 @@ function* judged(
   day: Day,
   padding: Padding,
   seconds: () => number,
-): Generator<null, { lateMin: number; spanMin: number }> {
+): Generator<null, { lateMin: number, spanMin: number }> {
   const padded = paddedDay(day, padding)
   const solver = new DaySolver(padded)
   const began = seconds()

@@ -4,44 +4,9 @@ import type { DayModel } from './model'
 import { COST_SCALE, type Step } from './modelParts'
 import { earlyCost } from '../problem/planCost'
 import { nobodyThere } from '../problem/presence'
-import type { Draw, Prices } from './prices'
+import { costAt, leastIn, sharesOf, type Node } from './pricedNode'
+import type { Prices } from './prices'
 import { slidingLeast } from '../solver/slidingLeast'
-
-/** What a value pays, or is paid back: the prices of all minutes before it and some more. */
-interface Share extends Draw { readonly plus: number, readonly sign: 1 | -1 }
-
-/** Something that is given a value: a step, or heating again. */
-interface Node {
-  readonly low: number
-  readonly size: number
-  readonly length: number
-  /** Cost of each value without prices; infinite where it is closed. */
-  readonly own: Float64Array
-  readonly shares: Share[]
-  /** True if it has to lie within the time in which somebody is there for the meal. */
-  readonly counted: boolean
-  readonly branches: Branch[]
-  /** Cost of each value under the present prices, and with all that hangs on it. */
-  readonly priced: Float64Array
-  readonly cost: Float64Array
-  /** Value of the last solution; -1 for a heating again that is not done. */
-  value: number
-}
-
-/** What hangs on a node: its value lies between two distances from that of the node, or between others at a price. */
-interface Branch {
-  readonly child: Node
-  readonly least: number
-  readonly most: number
-  readonly again: {
-    readonly node: Node
-    readonly least: number
-    readonly most: number
-    readonly childLeast: number
-    readonly childMost: number
-    readonly price: number
-  } | null
-}
 
 /**
  * One dish of a day by itself under prices: the cheapest values of its steps, exactly, by dynamic programming over the
@@ -293,19 +258,4 @@ export class PricedDish {
         from.used[Math.min(from.used.length - 1, value + plus)]! -= sign * weight
     }
   }
-}
-
-function sharesOf(draws: readonly Draw[], length: number): Share[] {
-  return draws.flatMap((draw): Share[] => [{ ...draw, plus: length, sign: 1 }, { ...draw, plus: 0, sign: -1 }])
-}
-
-function costAt(node: Node, value: number): number { return value < 0 ? Infinity : node.cost[value - node.low]! }
-
-/** Cheapest value between two; -1 if there is none. */
-function leastIn(node: Node, from: number, to: number): number {
-  let best = -1
-  for (let value = Math.max(from, node.low); value <= Math.min(to, node.low + node.size - 1); value++) {
-    if (best < 0 || node.cost[value - node.low]! < node.cost[best - node.low]!) best = value
-  }
-  return best
 }

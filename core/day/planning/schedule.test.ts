@@ -18,7 +18,7 @@ const read = (id: string): Day => DaySchema.parse(JSON.parse(readFileSync(`test/
 const BEST = new Map(
   (
     JSON.parse(readFileSync('test/days/best.json', 'utf8')) as {
-      instances: { id: string; best: number; plan: Starts }[]
+      instances: { id: string, best: number, plan: Starts }[]
     }
   ).instances.map(one => [one.id, one]),
 )

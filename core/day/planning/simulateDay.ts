@@ -1,7 +1,7 @@
-import { Z90 } from '../../maths/random/normalCdf'
+import { logNormal, triangular } from '../../maths/random/drawnTime'
 import type { Uniform } from '../../maths/random/seededRandom'
 import { handsOf, vesselsOf } from '../problem/checkPlan'
-import type { Activity, Day, DayDish, Durations, Starts } from '../problem/day'
+import type { Activity, Day, DayDish, Starts } from '../problem/day'
 import { holdsOf } from '../problem/holdsOf'
 import { planCost } from '../problem/planCost'
 
@@ -99,7 +99,7 @@ function judgePour(
   dish: DayDish,
   runs: readonly Run[],
   plan: Starts,
-  sum: { pours: number; coldPours: number; waitedBases: number },
+  sum: { pours: number, coldPours: number, waitedBases: number },
 ): void {
   const { heat, pour, max } = dish.hotPour!
   const of = (id: string): Run => runs.find(run => run.dish === dish && run.activity.id === id)!
@@ -114,7 +114,7 @@ function judgePour(
 /** Who does what and in which vessel, as planned. */
 interface Team {
   readonly hands: ReadonlyMap<string, number>
-  readonly vessels: readonly { readonly first: string; readonly last: string; readonly vessel: string }[]
+  readonly vessels: readonly { readonly first: string, readonly last: string, readonly vessel: string }[]
 }
 
 function teamOf(planned: Day, plan: Starts): Team {
@@ -145,24 +145,6 @@ function activitiesOf(dish: DayDish, plan: Starts): Activity[] {
   if (plan[`${dish.id}.reheat`] === undefined || !dish.hotPour) return [...dish.activities]
   const heat = dish.activities.find(one => one.id === dish.hotPour!.heat)!
   return [...dish.activities, { ...heat, id: 'reheat', dur: dish.hotPour.reheat.dur, burner: 1, grinder: 0 }]
-}
-
-function triangular([low, mode, high]: Durations, uniform: Uniform): number {
-  if (high <= low) return low
-  const u = uniform()
-  const cut = (mode - low) / (high - low)
-  return u < cut
-    ? low + Math.sqrt(u * (high - low) * (mode - low))
-    : high - Math.sqrt((1 - u) * (high - low) * (high - mode))
-}
-
-/**
- * A log-normal time of which the 10th, 50th and 90th percentile are given, each half with its own width (Box and
- * Muller, 1958).
- */
-function logNormal([p10, p50, p90]: Durations, uniform: Uniform): number {
-  const normal = Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform())
-  return p50 * Math.exp(normal / Z90 * Math.log(normal < 0 ? p50 / p10 : p90 / p50))
 }
 
 /** Carries a plan out once, minute by minute. */

@@ -116,8 +116,8 @@ function leastBusy(day: Day, steps: readonly PlannedStep[]): Map<string, number>
 }
 
 function overlaps(
-  lane: readonly { readonly from: number; readonly to: number }[],
-  one: { readonly from: number; readonly to: number },
+  lane: readonly { readonly from: number, readonly to: number }[],
+  one: { readonly from: number, readonly to: number },
 ): number {
   return lane.reduce((sum, other) => sum + Math.max(0, Math.min(other.to, one.to) - Math.max(other.from, one.from)), 0)
 }

@@ -87,7 +87,7 @@ function layFire(
   laying: Laying,
   dish: Dish,
   spans: Readonly<Record<string, Durations>>,
-): { first: string | null; fire: FireStep[] } {
+): { first: string | null, fire: FireStep[] } {
   const line = mainLine(dish).filter(stage => stage.does !== 'rest')
   const fire: FireStep[] = []
   let first: string | null = null

@@ -24,7 +24,7 @@ export interface FromFire {
  * @param minuteOf minute of the day for s since the start of the cook
  */
 export function fromFire(
-  dish: { readonly id: string; readonly steps: readonly string[] },
+  dish: { readonly id: string, readonly steps: readonly string[] },
   plan: Pick<CookPlan, 'dish'>,
   cook: LiveCook,
   forecast: Pick<Forecast, 'stages' | 'nowS'> | null,

@@ -73,7 +73,7 @@ export function cookOnDay(
   kitchen: DayKitchen,
   ingredients: readonly Ingredient[],
   evidence: readonly Evidence[],
-): { readonly plan: CookPlan; readonly large: boolean } {
+): { readonly plan: CookPlan, readonly large: boolean } {
   const dish = stageDish(wanted.card)
   const row = rowsOf(ingredients)
   const pan = panFor(
@@ -125,7 +125,7 @@ export function cookOnDay(
  */
 export function dishOnDay(
   wanted: Wanted,
-  cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>; readonly large: boolean },
+  cook: { readonly plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'belief' | 'airC'>, readonly large: boolean },
   forecast: Forecast,
   ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[],
 ): SpreadDish {
@@ -171,7 +171,7 @@ function standsOnDay(
   plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires' | 'airC'>,
   forecast: Forecast,
   ingredients: readonly Pick<Ingredient, 'id' | 'kind'>[],
-): { readonly most: number; readonly warms: Durations } | undefined {
+): { readonly most: number, readonly warms: Durations } | undefined {
   const kinds = new Map(ingredients.map(row => [row.id, row.kind]))
   const mass = wentIn(plan.amounts, forecast.points.at(-1)?.waterG ?? 0)
   const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, plan.dish.choices?.form === 'balls', id =>
@@ -217,8 +217,8 @@ function rowsOf(ingredients: readonly Ingredient[]): (id: string) => Ingredient 
  * @param kitchen what the household has
  */
 export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 'trays'>): {
-  fires: { id: string; name: string }[]
-  vessels: { id: string; name: string; kind: VesselKind; litres?: number }[]
+  fires: { id: string, name: string }[]
+  vessels: { id: string, name: string, kind: VesselKind, litres?: number }[]
 } {
   const litres = (pan: DayKitchen['pans'][number]): number => Math.round(capacityMl(pan) / 100) / 10
   return {

@@ -87,7 +87,7 @@ export function todayOf(
 function movedLanes(
   planned: Day,
   lanes: Lanes,
-  steps: ReadonlyMap<string, { readonly from: number; readonly to: number }>,
+  steps: ReadonlyMap<string, { readonly from: number, readonly to: number }>,
 ): Lanes {
   const moved = (span: LaneSpan): LaneSpan => ({
     ...span,

@@ -14,7 +14,7 @@ import { withChoice } from './withChoice'
 
 const card = (id: string) => STARTER_DISHES.find(dish => dish.id === id)!
 const liquids = (dish: {
-  readonly ingredients: readonly { readonly part?: string | undefined; readonly perBase: number }[]
+  readonly ingredients: readonly { readonly part?: string | undefined, readonly perBase: number }[]
 }) =>
   dish.ingredients
     .filter(one => ['water', 'milk', 'juice'].includes(one.part ?? ''))

@@ -58,7 +58,7 @@ const PUREE: Spans = { ...SPANS.lentil, liquid: guess(0, 4) }
  */
 export function spansOf(dish: {
   readonly family: string
-  readonly choices?: { readonly form: Form; readonly preparation: string } | undefined
+  readonly choices?: { readonly form: Form, readonly preparation: string } | undefined
 }): Spans {
   const form = dish.choices?.form ?? 'soft'
   if (dish.choices?.preparation === 'cooked-puree') return PUREE

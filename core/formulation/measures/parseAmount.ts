@@ -72,7 +72,7 @@ function countOf(
   count: number,
   unit: string,
   countable: Countable,
-): { readonly kind: 'count'; readonly count: number; readonly size: PieceSize } | null {
+): { readonly kind: 'count', readonly count: number, readonly size: PieceSize } | null {
   const [first, ...others] = unit.split(' ')
   const size = Object.hasOwn(SIZES, first ?? '') ? SIZES[first ?? ''] : undefined
   const noun = size === undefined ? unit : others.join(' ')

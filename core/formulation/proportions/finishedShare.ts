@@ -28,7 +28,7 @@ export interface YieldingDish {
 export function finishedShare(
   dish: YieldingDish,
   rowOf: (ingredient: string) => Ingredient,
-): { readonly perBase: number; readonly spread: number } {
+): { readonly perBase: number, readonly spread: number } {
   let perBase = 0
   let liquid = 0
   for (const one of dish.ingredients) {

@@ -98,7 +98,7 @@ export function holdWater<D extends Accounted>(
   dish: D,
   totalPerBase: number,
   rowOf: (ingredient: string) => Ingredient,
-): { readonly dish: D; readonly missing: number } {
+): { readonly dish: D, readonly missing: number } {
   const account = liquidAccount(dish, 1000, rowOf)
   const plain = dish.ingredients.filter(one => one.part === 'water')
   const wanted = totalPerBase - (account.totalG - account.plainG) / 1000

@@ -55,7 +55,7 @@ export function inRatio(
   ratio: SaidRatio,
   shelf: readonly string[],
   rowOf: (ingredient: string) => Ingredient,
-): { readonly dish: DishCard; readonly meant: readonly (readonly string[])[] } {
+): { readonly dish: DishCard, readonly meant: readonly (readonly string[])[] } {
   const { dish } = hand
   const meant = meantBy(dish, ratio.parts.length, [dish.base, ...shelf.filter(id => id !== dish.base)], rowOf)
   const density = (id: string): number => rowOf(dish.ingredients.find(one => one.id === id)!.ingredient).bulkDensity

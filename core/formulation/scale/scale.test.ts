@@ -173,7 +173,7 @@ describe('a scale that lands on real marks', () => {
     expect(scales.length).toBeGreaterThanOrEqual(1)
     expect(scales.length).toBeLessThanOrEqual(3)
     for (const scale of scales) {
-      const ratio = (amounts: readonly { id: string; massG: number }[], one: string): number =>
+      const ratio = (amounts: readonly { id: string, massG: number }[], one: string): number =>
         amounts.find(row => row.id === one)!.massG / amounts.find(row => row.id === base)!.massG
       const worst = Math.max(
         ...scale.amounts

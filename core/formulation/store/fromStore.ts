@@ -21,7 +21,7 @@ export interface EnoughFor {
  */
 export function fromStore(
   dish: Pick<DishCard, 'base' | 'ingredients'>,
-  store: readonly { readonly ingredient: string; readonly massG: number }[],
+  store: readonly { readonly ingredient: string, readonly massG: number }[],
   rowOf: (ingredient: string) => Ingredient,
 ): EnoughFor | null {
   const there = new Map<string, number>()

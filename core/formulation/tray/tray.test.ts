@@ -41,7 +41,7 @@ const squares = (mm: number): Cut => ({ firstMm: mm, secondMm: mm, turnDeg: 0, s
 function pixelShares(
   tray: TraySize,
   cut: Cut,
-  shift: { first: number; second: number },
+  shift: { first: number, second: number },
   stepMm: number,
 ): Map<string, number> {
   const grid = lattice(cut, shift)

@@ -13,7 +13,7 @@ export function traysFor<T extends DeepTray>(
   volumeMl: number,
   trays: readonly T[],
   wantedMm: number,
-): { readonly tray: T; readonly fill: TrayFill }[] {
+): { readonly tray: T, readonly fill: TrayFill }[] {
   const off = ({ fill }: { fill: TrayFill }): number =>
     (fill.verdict === 'over' ? 100 : 0) + Math.abs(Math.log(fill.timesForWanted))
   return trays.map(tray => ({ tray, fill: trayFill(volumeMl, tray, wantedMm) })).sort((p, q) => off(p) - off(q))

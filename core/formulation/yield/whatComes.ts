@@ -117,7 +117,7 @@ function allergensOf(foods: readonly { readonly row: Ingredient }[]): WhatComes[
 }
 
 function costOf(
-  foods: readonly { readonly one: DishCard['ingredients'][number]; readonly row: Ingredient; readonly massG: number }[],
+  foods: readonly { readonly one: DishCard['ingredients'][number], readonly row: Ingredient, readonly massG: number }[],
   dish: Dish,
   servings: number,
   prices: readonly Correction[],

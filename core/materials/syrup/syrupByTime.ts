@@ -25,7 +25,7 @@ export function shareByTime(
   waterG: number,
   boiledS: number,
   powerW: number,
-): { readonly early: number; readonly middle: number; readonly late: number } {
+): { readonly early: number, readonly middle: number, readonly late: number } {
   requireRange('shareByTime.sugarG', sugarG, 1, 50_000)
   requireRange('shareByTime.waterG', waterG, 1, 150_000)
   requireRange('shareByTime.boiledS', boiledS, 0, 20_000)

@@ -28,7 +28,7 @@ const ROOMY = 0.5
  */
 export function panFit(
   greatestMl: number,
-  pan: { readonly innerDiameterMm: number; readonly depthMm: number },
+  pan: { readonly innerDiameterMm: number, readonly depthMm: number },
 ): PanFit {
   const bubbling = greatestMl * BUBBLING
   const share = bubbling / capacityMl(pan)

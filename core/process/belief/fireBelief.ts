@@ -135,7 +135,7 @@ export function fireEntries(
   ladder: BeliefEntry,
   belief: FireBelief,
   restsOn: readonly string[],
-): { readonly level: BeliefEntry; readonly ladder: BeliefEntry } {
+): { readonly level: BeliefEntry, readonly ladder: BeliefEntry } {
   const spread = Math.sqrt(belief.levelVariance)
   const follows = belief.covariance / spread
   return {

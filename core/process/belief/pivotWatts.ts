@@ -26,7 +26,7 @@ export function pivotWatts(plan: Pick<CookPlan, 'fires' | 'flames'> & { readonly
  * @returns W; 700 W where there is no such mark
  */
 export function stageWatts(
-  plan: { readonly fires: Readonly<Record<string, Pick<PlanFire, 'marks'>>>; readonly flames: CookPlan['flames'] },
+  plan: { readonly fires: Readonly<Record<string, Pick<PlanFire, 'marks'>>>, readonly flames: CookPlan['flames'] },
   stage: Stage,
 ): number {
   return plan.fires[stage.vessel]?.marks.find(one => one.id === plan.flames[stage.id])?.watts ?? ANY_W

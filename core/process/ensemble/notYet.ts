@@ -41,7 +41,7 @@ export function notYetOf(cook: LiveCook, program: Program, record: EnsembleRecor
 export function pouredEarly(
   cook: LiveCook,
   program: Program,
-): { readonly sign: number; readonly timeS: number } | null {
+): { readonly sign: number, readonly timeS: number } | null {
   const slip = cook.slips.find(one => one.what === 'poured-early')
   if (!slip) return null
   for (let k = program.stages.length - 1; k > 0; k--) {

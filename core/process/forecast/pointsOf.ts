@@ -34,7 +34,7 @@ export function pointOf(
   program: Program,
   member: MemberValues,
   moment: TracePoint,
-): ForecastPoint & { readonly aroma: number; readonly fatOutG: number; readonly stiffness: number } {
+): ForecastPoint & { readonly aroma: number, readonly fatOutG: number, readonly stiffness: number } {
   const { timeS, stage, tempC, panC, waterG, heldG, contentG, volumeMl, state } = moment
   return {
     timeS,

@@ -44,7 +44,7 @@ describe('water activity of a finished sweet', () => {
         grams,
         fc.double({ min: 0, max: 1, noNaN: true }),
         (waterG, sugarG, solidsG, invert) => {
-          const of = (water: number, sugar: number): { low: number; high: number } =>
+          const of = (water: number, sugar: number): { low: number, high: number } =>
             activityRange({ waterG: water, sugarG: sugar, solidsG, fatG: 100, nutsG: 0 }, invert)
           const { low, high } = of(waterG, sugarG)
           expect(low).toBeGreaterThanOrEqual(0)

@@ -33,7 +33,7 @@ export function sweetKeeping(
 function perishables(
   { dish, amounts }: Pick<CookPlan, 'dish' | 'amounts'>,
   kindOf: (ingredient: string) => Kind | undefined,
-): { milk: boolean; produce: boolean; coconut: boolean } {
+): { milk: boolean, produce: boolean, coconut: boolean } {
   const kinds = amounts.filter(one => one.massG > 0).map(one => kindOf(one.ingredient))
   const has = (...of: readonly Kind[]): boolean => kinds.some(kind => kind !== undefined && of.includes(kind))
   return {

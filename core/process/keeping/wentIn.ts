@@ -11,7 +11,7 @@ import type { PanContents } from '../../materials/composition/panContents'
 export function wentIn(
   amounts: CookPlan['amounts'],
   waterG: number,
-): { readonly contents: PanContents; readonly invertShare: number } {
+): { readonly contents: PanContents, readonly invertShare: number } {
   const of = (part: 'solids' | 'fat' | 'sugar' | 'nuts' | 'invert'): number =>
     amounts.reduce((sum, one) => sum + one.massG * (one.composition[part] ?? 0), 0)
   const [sugarG, invertG] = [of('sugar'), of('invert')]

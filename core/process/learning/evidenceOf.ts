@@ -44,7 +44,7 @@ export function evidenceOf(plan: CookPlan, ensemble: ConditionedEnsemble, onScal
 export function readingOf(
   { normals, weights, columns }: Pick<ConditionedEnsemble, 'normals' | 'weights' | 'columns'>,
   of: string,
-): { readonly value: number; readonly variance: number } | null {
+): { readonly value: number, readonly variance: number } | null {
   const k = MEMBER_NAMES.findIndex(known => known === of)
   let mean = 0
   let square = 0

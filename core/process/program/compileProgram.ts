@@ -270,7 +270,7 @@ function queriesOf(cook: LiveCook, dish: Dish, nowS: number): ProgramQuery[] {
   // What was read of it while it still stood beside the main line is not the main line's.
   const first = mainLine(dish).findIndex(stage => stage.vessel === main)
   const fromS = first > 0 ? cook.stageStarts[first] ?? Number.POSITIVE_INFINITY : 0
-  const own = <T extends { readonly timeS: number; readonly what: { readonly vessel: string } }>(
+  const own = <T extends { readonly timeS: number, readonly what: { readonly vessel: string } }>(
     list: readonly T[],
   ): T[] => list.filter(one => one.what.vessel === main && one.timeS >= fromS)
   const readings: ProgramQuery[] = [

@@ -18,7 +18,7 @@ export function watchesOf(
   cook: LiveCook,
   fromS: number,
   untilS: number,
-): { readonly watches: readonly number[]; readonly tapped: readonly number[] } {
+): { readonly watches: readonly number[], readonly tapped: readonly number[] } {
   const inIt = (timeS: number): boolean => timeS >= fromS && timeS <= untilS
   const tapped = new Set([
     ...cook.signs.filter(tap => inIt(tap.timeS)).map(tap => SIGNS.indexOf(tap.what)),

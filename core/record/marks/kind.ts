@@ -89,7 +89,8 @@ export function listed<N extends string, P, V>(
     apply: (cook, payload, mark) => {
       const what = value(payload, mark)
       if (what === undefined) return false
-      const standing = cook[list] as { id: string; timeS: number; what: V }[] // replay begins every list that a row names
+      // Replay begins every list that a row names.
+      const standing = cook[list] as { id: string, timeS: number, what: V }[]
       standing.push({ id: mark.id, timeS: whenS?.(payload, mark.timeS) ?? mark.timeS, what })
       return true
     },

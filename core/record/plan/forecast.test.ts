@@ -30,7 +30,7 @@ describe('a forecast', () => {
       marked(3, 640, 'sign.seen', { sign: 'aroma' }),
     ]
     const narrow = forecastCook(plan, late, 640, 300)
-    const width = (window: { early: number; middle: number; late: number }): number =>
+    const width = (window: { early: number, middle: number, late: number }): number =>
       (window.late - window.early) / window.middle
     expect(width(narrow.signs.pale!)).toBeLessThan(0.7 * width(wide.signs.pale!))
     const soon = [

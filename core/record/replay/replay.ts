@@ -11,8 +11,8 @@ import type { CookPlan } from '../plan/plan'
 import { resolveCorrections } from '../marks/resolveCorrections'
 
 const LISTS = [...new Set(Object.values(MARK_KINDS).flatMap(row => row.list ?? []))]
-/** Every list that a kind fills, with nothing in it. */
-const emptyLists = (): ListedMarks => Object.fromEntries(LISTS.map(list => [list, []])) as unknown as ListedMarks // the names are the rows' own
+/** Every list that a kind fills, with nothing in it: their names are the rows' own. */
+const emptyLists = (): ListedMarks => Object.fromEntries(LISTS.map(list => [list, []])) as unknown as ListedMarks
 
 /**
  * Replays a cook. Pure: the same plan and observations always give the same cook, in whatever order they arrived.

@@ -43,7 +43,7 @@ export async function days(house: House, how: Killing): Promise<void> {
       }
     }, 60 + 300 * house.uniform())
     const [row] = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>
-      own.all<{ revision: number; name: string; spread: string }>(
+      own.all<{ revision: number, name: string, spread: string }>(
         'SELECT revision, name, spread FROM spreads WHERE id = ?',
         [id],
       ),

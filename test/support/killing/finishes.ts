@@ -55,7 +55,7 @@ export async function finishes(house: House, how: Killing): Promise<void> {
 
 interface Listed {
   readonly id: string
-  readonly summary: { readonly faults: readonly string[]; readonly line: string }
+  readonly summary: { readonly faults: readonly string[], readonly line: string }
 }
 
 /** Cooks that are finished and yet on the fire; one whose plan alone was kept before a kill is there by right. */
@@ -72,7 +72,7 @@ async function finishedOnFire(house: House): Promise<string[]> {
 async function settledBatches(house: House): Promise<Map<string, Listed[]>> {
   const found = new Map<string, Listed[]>()
   for (let cursor: string | null = ''; cursor !== null;) {
-    const page: { batches: Listed[]; next: string | null } = await read(
+    const page: { batches: Listed[], next: string | null } = await read(
       house,
       `/batches?limit=200${cursor ? `&cursor=${cursor}` : ''}`,
     )

@@ -35,7 +35,7 @@ export async function marks(house: House, how: Killing): Promise<void> {
       await Promise.all(cooks.slice(-how.cooks).map(cook => write(house, cook, goesOn)))
     }, 60 + 300 * house.uniform())
     const times = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', async (own) => {
-      const rows = await own.all<{ id: string; n: number }>(
+      const rows = await own.all<{ id: string, n: number }>(
         'SELECT id, count(*) AS n FROM observations GROUP BY stream, id',
       )
       return new Map(rows.map(row => [row.id, row.n]))

@@ -22,7 +22,7 @@ export async function shelves(house: House, how: Killing): Promise<void> {
       }
     }, 60 + 300 * house.uniform())
     const rows = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>
-      own.all<{ id: string; item: string }>("SELECT id, item FROM shelf_items WHERE shelf = 'measures'"),
+      own.all<{ id: string, item: string }>("SELECT id, item FROM shelf_items WHERE shelf = 'measures'"),
     )
     const found = new Map(rows.map(row => [row.id, (JSON.parse(row.item) as { volumeMl: number }).volumeMl]))
     for (const [id, was] of stands) {

@@ -43,7 +43,7 @@ export function partBeginning(line: string): 'ingredients' | 'method' | null {
  */
 export function passedOver(
   line: string,
-  at: { readonly hasAmount: boolean; readonly hasFood: boolean; readonly inMethod: boolean },
+  at: { readonly hasAmount: boolean, readonly hasFood: boolean, readonly inMethod: boolean },
 ): Passed | null {
   if (partBeginning(line) !== null) return 'heading'
   if (HEADING.test(line)) return 'heading'
