@@ -1,30 +1,148 @@
-import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
+import { DataTypes, type Model, type ModelAttributeColumnOptions, type ModelStatic, type Sequelize } from 'sequelize'
 
-/** A row as the services read it: plain columns. */
-export type Row = Record<string, unknown>
-type Table = ModelStatic<Model<Row, Row>>
+/** A row by the table's own column names, of which nothing is known: it may be damaged. */
+export type RawRow = Record<string, unknown>
 
-/** The tables of one database. */
-export interface Models {
-  readonly ShelfItem: Table
-  readonly DishVersion: Table
-  readonly DishState: Table
-  readonly Cook: Table
-  readonly Observation: Table
-  readonly Batch: Table
-  readonly BatchFault: Table
-  readonly Photo: Table
-  readonly Lesson: Table
-  readonly HouseSetting: Table
-  readonly Session: Table
-  readonly DeviceLink: Table
-  readonly Spread: Table
-  readonly CalendarDay: Table
-  readonly CalendarKey: Table
+/** A column, and the type of what stands in it. */
+interface Column<T> extends ModelAttributeColumnOptions {
+  /** Nothing at run time: the type of what stands in it. */
+  readonly holds?: T
 }
 
-const text = (allowNull = false) => ({ type: DataTypes.TEXT, allowNull })
-const whole = (allowNull = false) => ({ type: DataTypes.INTEGER, allowNull })
+const column = <T>(type: Column<T>['type'], allowNull = false): Column<T> => ({ type, allowNull })
+const key = <T>(of: Column<T>): Column<T> => ({ ...of, primaryKey: true })
+const text = column<string>(DataTypes.TEXT)
+const textOrNone = column<string | null>(DataTypes.TEXT, true)
+const whole = column<number>(DataTypes.INTEGER)
+const wholeOrNone = column<number | null>(DataTypes.INTEGER, true)
+const bytes = column<Buffer>(DataTypes.BLOB)
+/** Given by the database itself, rising. */
+const counted: Column<number> = { ...key(whole), autoIncrement: true }
+
+type Columns = Readonly<Record<string, Column<unknown>>>
+const table = <C extends Columns>(tableName: string, columns: C) => ({ tableName, columns })
+
+/** Every table with its columns, by the name of its rows; the migrations make them. */
+const TABLES = {
+  ShelfItem: table('shelf_items', {
+    shelf: key(text),
+    id: key(text),
+    place: whole,
+    item: text,
+    removedAt: wholeOrNone,
+  }),
+  DishVersion: table('dish_versions', {
+    dishId: key(text),
+    version: key(whole),
+    name: text,
+    dish: text,
+    createdAt: whole,
+  }),
+  DishState: table('dish_states', { dishId: key(text), putAsideAt: wholeOrNone }),
+  Cook: table('cooks', {
+    id: key(text),
+    dish: text,
+    plan: text,
+    plannedAt: whole,
+    createdAt: whole,
+    startedAt: wholeOrNone,
+    finishedAt: wholeOrNone,
+    settledPlace: whole,
+  }),
+  Observation: table('observations', {
+    place: counted,
+    stream: text,
+    id: text,
+    device: text,
+    number: whole,
+    deviceTime: whole,
+    sentAt: whole,
+    receivedAt: whole,
+    kind: text,
+    payload: text,
+  }),
+  CalendarDay: table('calendar_days', { spreadId: key(text), revision: whole, zone: text, told: text }),
+  CalendarKey: table('calendar_keys', {
+    id: key(text),
+    name: text,
+    digest: text,
+    madeAt: whole,
+    readAt: wholeOrNone,
+  }),
+  Batch: table('batches', {
+    id: key(text),
+    dishId: text,
+    dish: text,
+    startedAt: whole,
+    summary: text,
+    evidence: text,
+    note: text,
+    removedAt: wholeOrNone,
+    family: textOrNone,
+    version: wholeOrNone,
+    pan: textOrNone,
+    panName: textOrNone,
+    fire: textOrNone,
+    fireName: textOrNone,
+    season: wholeOrNone,
+    faulty: whole,
+    picture: textOrNone,
+    after: textOrNone,
+    inHouse: whole,
+    eatBy: wholeOrNone,
+  }),
+  BatchFault: table('batch_faults', { fault: key(text), startedAt: key(whole), batchId: key(text) }),
+  Photo: table('photos', {
+    id: key(text),
+    batchId: text,
+    at: whole,
+    width: whole,
+    height: whole,
+    bytes,
+    removedAt: wholeOrNone,
+  }),
+  Lesson: table('lessons', {
+    id: key(text),
+    kind: text,
+    at: whole,
+    lesson: text,
+    told: text,
+    removedAt: wholeOrNone,
+  }),
+  HouseSetting: table('house_settings', { name: key(text), value: text }),
+  Session: table('sessions', {
+    id: key(text),
+    secret: text,
+    name: text,
+    createdAt: whole,
+    seenAt: whole,
+    provenAt: wholeOrNone,
+  }),
+  DeviceLink: table('device_links', { device: key(text), cook: text, vessel: text }),
+  Spread: table('spreads', {
+    id: key(text),
+    name: text,
+    eve: text,
+    revision: whole,
+    spread: text,
+    changedAt: whole,
+    removedAt: wholeOrNone,
+  }),
+}
+
+type Tables = typeof TABLES
+/** The name of a table's rows. */
+export type TableName = keyof Tables
+type Held<C> = C extends Column<infer T> ? T : never
+
+/** A row of a table as it is read: what stands in its columns. */
+export type RowOf<N extends TableName> = { [K in keyof Tables[N]['columns']]: Held<Tables[N]['columns'][K]> }
+
+/** A table of an open database. Its rows are read by `rowsOf`. */
+export type Table<N extends TableName> = ModelStatic<Model<RowOf<N>, Partial<RowOf<N>>>>
+
+/** The tables of one database. */
+export type Models = { readonly [N in TableName]: Table<N> }
 
 /**
  * Declares the tables on a connection. The migrations make them; nothing is synced.
@@ -33,153 +151,10 @@ const whole = (allowNull = false) => ({ type: DataTypes.INTEGER, allowNull })
  * @returns the tables
  */
 export function defineModels(sequelize: Sequelize): Models {
-  const plain = { timestamps: false, underscored: true }
-  return {
-    ShelfItem: sequelize.define(
-      'ShelfItem',
-      {
-        shelf: { ...text(), primaryKey: true },
-        id: { ...text(), primaryKey: true },
-        place: whole(),
-        item: text(),
-        removedAt: whole(true),
-      },
-      { ...plain, tableName: 'shelf_items' },
-    ),
-    DishVersion: sequelize.define(
-      'DishVersion',
-      {
-        dishId: { ...text(), primaryKey: true },
-        version: { ...whole(), primaryKey: true },
-        name: text(),
-        dish: text(),
-        createdAt: whole(),
-      },
-      { ...plain, tableName: 'dish_versions' },
-    ),
-    DishState: sequelize.define('DishState', {
-      dishId: { ...text(), primaryKey: true }, putAsideAt: whole(true),
-    }, { ...plain, tableName: 'dish_states' }),
-    Cook: sequelize.define('Cook', {
-      id: { ...text(), primaryKey: true }, dish: text(), plan: text(), plannedAt: whole(), createdAt: whole(),
-      startedAt: whole(true), finishedAt: whole(true), settledPlace: whole(),
-    }, { ...plain, tableName: 'cooks' }),
-    Observation: sequelize.define(
-      'Observation',
-      {
-        place: { ...whole(), primaryKey: true, autoIncrement: true },
-        stream: text(),
-        id: text(),
-        device: text(),
-        number: whole(),
-        deviceTime: whole(),
-        sentAt: whole(),
-        receivedAt: whole(),
-        kind: text(),
-        payload: text(),
-      },
-      { ...plain, tableName: 'observations' },
-    ),
-    CalendarDay: sequelize.define('CalendarDay', {
-      spreadId: { ...text(), primaryKey: true }, revision: whole(), zone: text(), told: text(),
-    }, { ...plain, tableName: 'calendar_days' }),
-    CalendarKey: sequelize.define('CalendarKey', {
-      id: { ...text(), primaryKey: true }, name: text(), digest: text(), madeAt: whole(), readAt: whole(true),
-    }, { ...plain, tableName: 'calendar_keys' }),
-    Batch: sequelize.define(
-      'Batch',
-      {
-        id: { ...text(), primaryKey: true },
-        dishId: text(),
-        dish: text(),
-        startedAt: whole(),
-        summary: text(),
-        evidence: text(),
-        note: text(),
-        removedAt: whole(true),
-        family: text(true),
-        version: whole(true),
-        pan: text(true),
-        panName: text(true),
-        fire: text(true),
-        fireName: text(true),
-        season: whole(true),
-        faulty: whole(),
-        picture: text(true),
-        after: text(true),
-        inHouse: whole(),
-        eatBy: whole(true),
-      },
-      { ...plain, tableName: 'batches' },
-    ),
-    BatchFault: sequelize.define(
-      'BatchFault',
-      {
-        fault: { ...text(), primaryKey: true },
-        startedAt: { ...whole(), primaryKey: true },
-        batchId: { ...text(), primaryKey: true },
-      },
-      { ...plain, tableName: 'batch_faults' },
-    ),
-    Photo: sequelize.define(
-      'Photo',
-      {
-        id: { ...text(), primaryKey: true },
-        batchId: text(),
-        at: whole(),
-        width: whole(),
-        height: whole(),
-        bytes: { type: DataTypes.BLOB, allowNull: false },
-        removedAt: whole(true),
-      },
-      { ...plain, tableName: 'photos' },
-    ),
-    Lesson: sequelize.define(
-      'Lesson',
-      {
-        id: { ...text(), primaryKey: true },
-        kind: text(),
-        at: whole(),
-        lesson: text(),
-        told: text(),
-        removedAt: whole(true),
-      },
-      { ...plain, tableName: 'lessons' },
-    ),
-    HouseSetting: sequelize.define(
-      'HouseSetting',
-      { name: { ...text(), primaryKey: true }, value: text() },
-      { ...plain, tableName: 'house_settings' },
-    ),
-    Session: sequelize.define(
-      'Session',
-      {
-        id: { ...text(), primaryKey: true },
-        secret: text(),
-        name: text(),
-        createdAt: whole(),
-        seenAt: whole(),
-        provenAt: whole(true),
-      },
-      { ...plain, tableName: 'sessions' },
-    ),
-    DeviceLink: sequelize.define(
-      'DeviceLink',
-      { device: { ...text(), primaryKey: true }, cook: text(), vessel: text() },
-      { ...plain, tableName: 'device_links' },
-    ),
-    Spread: sequelize.define(
-      'Spread',
-      {
-        id: { ...text(), primaryKey: true },
-        name: text(),
-        eve: text(),
-        revision: whole(),
-        spread: text(),
-        changedAt: whole(),
-        removedAt: whole(true),
-      },
-      { ...plain, tableName: 'spreads' },
-    ),
-  }
+  const defined = Object.entries(TABLES).map(([name, { tableName, columns }]) => {
+    // What is defined is written into: each column is handed over as one of its own.
+    const own = Object.fromEntries(Object.entries<Column<unknown>>(columns).map(([column, of]) => [column, { ...of }]))
+    return [name, sequelize.define(name, own, { timestamps: false, underscored: true, tableName })]
+  })
+  return Object.fromEntries(defined) as Models // each is defined by its own columns
 }

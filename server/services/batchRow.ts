@@ -8,7 +8,7 @@ import { mainVessel } from '../../core/formulation/dish/mainVessel'
 import type { LiveCook } from '../../core/record/marks/liveCook'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { planRow } from '../../core/record/plan/planRow'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import { seasonOf } from '../../core/maths/time/moments'
 
 const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
@@ -20,7 +20,7 @@ const ROWS = new Map(INGREDIENTS.map(row => [row.id, row]))
  * @param startedAt ms since 1970
  * @returns columns of its row
  */
-export function foundBy(plan: CookPlan, startedAt: number): Row {
+export function foundBy(plan: CookPlan, startedAt: number): RawRow {
   const main = mainVessel(plan.dish)
   const [pan, fire] = [plan.vessels[main], plan.fires[main]]
   return {
@@ -42,7 +42,7 @@ export function foundBy(plan: CookPlan, startedAt: number): Row {
  * @param summary its summary
  * @returns columns of its row
  */
-export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): Row {
+export function drawnBy(plan: CookPlan, cook: LiveCook, summary: BatchSummary): RawRow {
   const { stones, keystoneS, endS, baseG, finishedG, weighed, darkestStep, faults, line } = summary
   const picture: BatchPicture = { stones, keystoneS, endS, baseG, finishedG, weighed, darkestStep, faults, line }
   const after = afterOf(plan, cook, finishedG)

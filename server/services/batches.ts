@@ -5,13 +5,14 @@ import type { EvidenceSource } from '../../contracts/lesson'
 import type { Evidence } from '../../core/materials/belief/reading'
 import type { DishChange } from '../../core/record/marks/afterFire'
 import { replay } from '../../core/record/replay/replay'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Cooks } from './cooks'
 import type { Database } from './database'
 import { lineOf, type Ledger } from './ledger'
 import { readAs, readRow } from './readRow'
 import { Refusal } from './refusal'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** Batches: what finished cooks leave. */
 export interface Batches {
@@ -45,15 +46,15 @@ const MOST_CHANGES = 20
  */
 export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, ledger: Ledger): Batches {
   const { Batch, BatchFault } = database.models
-  const row = async (id: string): Promise<Row> => {
-    const [found] = await database.sequelize.query<Row>('SELECT * FROM batches WHERE id = :id', {
+  const row = async (id: string): Promise<RawRow> => {
+    const [found] = await database.sequelize.query<RawRow>('SELECT * FROM batches WHERE id = :id', {
       type: QueryTypes.SELECT,
       replacements: { id },
     })
     if (!found) throw new Refusal('not-found', `batches/${id}`)
     return found
   }
-  const change = async (id: string, values: Row): Promise<void> => {
+  const change = async (id: string, values: RawRow): Promise<void> => {
     await row(id)
     await Batch.update(values, { where: { id } })
     ledger.changed()
@@ -74,10 +75,7 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
   return {
     async keep(cookId, { startedAt, finishedAt, upTo, batch }) {
       if (batch && startedAt !== null) {
-        const known = (await Batch.findByPk(cookId, {
-          raw: true,
-          attributes: ['note', 'removedAt'],
-        })) as unknown as Row | null
+        const known = await rowOf(Batch, { where: { id: cookId }, attributes: ['note', 'removedAt'] })
         await Batch.upsert({
           id: cookId,
           dishId: batch.dishId,
@@ -129,13 +127,10 @@ export function batchesOf(database: Database, clock: HearthClock, cooks: Cooks, 
       })
     },
     async evidence() {
-      const rows = (await Batch.findAll({
-        where: { removedAt: null },
+      const rows = await rowsOf(Batch, { where: { removedAt: null },
         order: [['startedAt', 'DESC']],
         limit: REMEMBERED,
-        attributes: ['id', 'dish', 'startedAt', 'evidence', 'after'],
-        raw: true,
-      })) as unknown as Row[]
+        attributes: ['id', 'dish', 'startedAt', 'evidence', 'after'] })
       return {
         evidence: rows.flatMap(
           one => readRow(one.evidence, value => (Array.isArray(value) ? (value as Evidence[]) : [])) ?? [],

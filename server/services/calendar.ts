@@ -5,13 +5,14 @@ import { ToldEntriesSchema, type CalendarKey } from '../../contracts/calendar'
 import { SpreadSchema } from '../../contracts/spread'
 import { calendarOf, retold, type CalendarSubject, type ToldEntry } from '../../core/day/spread/calendarOf'
 import { isoDay, plusDays, machineZone } from '../../core/maths/time/houseDay'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import type { Kitchens } from './kitchens'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
 import { daysMs, isoMoment } from '../../core/maths/time/moments'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** Says what an entry is of: its title and what stands below it. */
 export type SayEntry = (subject: CalendarSubject) => { readonly title: string, readonly text: string }
@@ -55,7 +56,7 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
 
   /** What is told of a day, brought up to its revision and kept. */
   async function toldOf(
-    row: Row,
+    row: RawRow,
     zone: string,
   ): Promise<{ readonly name: string, readonly told: readonly ToldEntry[] } | null> {
     const id = String(row.id)
@@ -63,7 +64,7 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
       SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),
     )
     if (!spread) return null
-    const known = (await CalendarDay.findByPk(id, { raw: true })) as unknown as Row | null
+    const known = await rowOf(CalendarDay, { where: { spreadId: id } })
     const before = known ? (readRow(known.told, value => ToldEntriesSchema.parse(value)) ?? []) : []
     const removed = row.removedAt !== null
     const [revision, changedAt] = [
@@ -78,29 +79,26 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
 
   return {
     async day(id, say) {
-      const row = await Table.findOne({ where: { id, removedAt: null }, raw: true }) as unknown as Row | null
+      const row = await rowOf(Table, { where: { id, removedAt: null } })
       if (!row) throw new Refusal('not-found', `spreads/${id}`)
       const one = await toldOf(row, await zoneOf())
       if (!one) throw new Refusal('not-readable', `spreads/${id}`)
       return written(one.name, one.told, say, clock.now())
     },
     async feed(secret, say) {
-      const key = await Key.findOne({ where: { digest: digestOf(secret) }, raw: true }) as unknown as Row | null
+      const key = await rowOf(Key, { where: { digest: digestOf(secret) } })
       if (!key) return null
       await Key.update({ readAt: clock.now() }, { where: { id: key.id } })
       const zone = await zoneOf()
       const since = plusDays(isoDay(clock.now(), zone), -TOLD_DAYS)
-      const rows = (await Table.findAll({
-        where: { eve: { [Op.gte]: since } },
-        order: [['eve', 'ASC']],
-        raw: true,
-      })) as unknown as Row[]
+      const rows = await rowsOf(Table, { where: { eve: { [Op.gte]: since } },
+        order: [['eve', 'ASC']] })
       const told: ToldEntry[] = []
       for (const row of rows) told.push(...(await toldOf(row, zone))?.told ?? [])
       return written('Yon Hearth', told, say, clock.now())
     },
     async keys() {
-      return (await Key.findAll({ order: [['madeAt', 'DESC']], raw: true }) as unknown as Row[]).map(lineOf)
+      return (await rowsOf(Key, { order: [['madeAt', 'DESC']] })).map(lineOf)
     },
     async makeKey(name) {
       if (await Key.count() >= MOST_KEYS) throw new Refusal('too-many-addresses', 'calendar/keys')
@@ -121,7 +119,7 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
   }
 }
 
-function lineOf(row: Row): CalendarKey {
+function lineOf(row: RawRow): CalendarKey {
   return {
     id: String(row.id),
     name: String(row.name),

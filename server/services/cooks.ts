@@ -1,12 +1,12 @@
 import { CookPlanSchema, type Cook, type LiveCookLine } from '../../contracts/cook'
 import { thinPlan } from '../../core/cook/batch/thinPlan'
 import type { CookPlan } from '../../core/record/plan/plan'
-import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { readAs } from './readRow'
 import { Refusal } from './refusal'
 import type { Streams } from './streams'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** Cooks: a plan that never changes and the stream under its id. */
 export interface Cooks {
@@ -30,7 +30,7 @@ export interface Cooks {
 export function cooksOf(database: Database, clock: HearthClock, streams: Streams): Cooks {
   const { Cook } = database.models
   const plan = async (id: string): Promise<CookPlan> => {
-    const row = await Cook.findByPk(id, { raw: true }) as unknown as Row | null
+    const row = await rowOf(Cook, { where: { id: id } })
     if (!row) throw new Refusal('not-found', `cooks/${id}`)
     const read = readAs(row.plan, CookPlanSchema)
     if (!read) throw new Refusal('not-readable', `cooks/${id}`)
@@ -55,21 +55,13 @@ export function cooksOf(database: Database, clock: HearthClock, streams: Streams
         ],
         { ignoreDuplicates: true },
       )
-      const standing = await Cook.findByPk(given.id, { raw: true, attributes: ['plan'] }) as unknown as Row
-      if (standing.plan !== content) throw new Refusal('already-different', `cooks/${given.id}`)
+      const standing = await rowOf(Cook, { where: { id: given.id }, attributes: ['plan'] })
+      if (standing?.plan !== content) throw new Refusal('already-different', `cooks/${given.id}`)
     },
     one: async id => ({ plan: await plan(id), observations: await streams.read(id, 0) }),
     async live() {
-      const rows = await Cook.findAll({
-        where: { finishedAt: null },
-        order: [['plannedAt', 'DESC']],
-        limit: 20,
-        raw: true,
-      })
-      return (rows as unknown as Row[]).map(row => ({
-        id: String(row.id), dish: String(row.dish), plannedAt: Number(row.plannedAt),
-        startedAt: row.startedAt === null ? null : Number(row.startedAt), likelyDoneAt: null,
-      }))
+      const rows = await rowsOf(Cook, { where: { finishedAt: null }, order: [['plannedAt', 'DESC']], limit: 20 })
+      return rows.map(({ id, dish, plannedAt, startedAt }) => ({ id, dish, plannedAt, startedAt, likelyDoneAt: null }))
     },
     has: async id => await Cook.count({ where: { id } }) > 0,
     async settled(id, startedAt, finishedAt, settledPlace) {

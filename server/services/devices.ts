@@ -6,11 +6,11 @@ import type { RawReading, Settled } from '../../core/cook/readings/reading'
 import { settleColour, stepOfColour } from '../../core/cook/readings/settleColour'
 import { settleTemperature } from '../../core/cook/readings/settleTemperature'
 import { settleWeight } from '../../core/cook/readings/settleWeight'
-import type { Row } from '../models/models'
 import type { Aside } from './aside'
 import type { HearthClock } from './clock'
 import type { Cooks } from './cooks'
 import type { Database } from './database'
+import { rowOf } from '../models/rows'
 
 /** Scales, probes and cameras. */
 export interface Devices {
@@ -71,7 +71,7 @@ export function devicesOf(database: Database, clock: HearthClock, cooks: Cooks, 
     request: Omit<ReadingsRequest, 'protocol'>,
   ): Promise<{ cook: string | null, vessel: string | null }> => {
     if (request.cook && (await cooks.has(request.cook))) return { cook: request.cook, vessel: request.vessel ?? null }
-    const link = (await DeviceLink.findByPk(request.device, { raw: true })) as unknown as Row | null
+    const link = await rowOf(DeviceLink, { where: { device: request.device } })
     const running = (await cooks.live()).filter(one => one.startedAt !== null)
     if (link && running.some(one => one.id === link.cook))
       return { cook: String(link.cook), vessel: String(link.vessel) || null }

@@ -1,10 +1,11 @@
 import { readDishCard } from '../../contracts/firstFormat'
 import type { DishCard } from '../../core/formulation/dish/dish'
-import type { Row } from '../models/models'
+import type { RowOf } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** One version of a dish, for its history. */
 export interface DishVersionLine {
@@ -26,6 +27,8 @@ export interface Dishes {
   putAside(id: string, aside: boolean): Promise<void>
 }
 
+type Version = RowOf<'DishVersion'>
+
 /**
  * The dishes of one database.
  *
@@ -35,30 +38,24 @@ export interface Dishes {
  */
 export function dishesOf(database: Database, clock: HearthClock): Dishes {
   const { DishVersion, DishState } = database.models
-  const readable = (row: unknown): DishCard | null => readRow((row as Row).dish, readDishCard)
-  const read = (row: unknown): DishCard => {
+  const readable = (row: Version | null | undefined): DishCard | null => readRow(row?.dish, readDishCard)
+  const read = (row: Version | undefined): DishCard => {
     const dish = readable(row)
-    if (!dish) throw new Refusal('not-readable', `dishes/${String((row as Row).dishId)}`)
+    if (!dish) throw new Refusal('not-readable', `dishes/${row?.dishId ?? ''}`)
     return dish
   }
-  const newest = async (id: string): Promise<Row[]> => {
-    const rows = (await DishVersion.findAll({
-      where: { dishId: id },
-      order: [['version', 'DESC']],
-      raw: true,
-    })) as unknown as Row[]
+  const newest = async (id: string): Promise<Version[]> => {
+    const rows = await rowsOf(DishVersion, { where: { dishId: id },
+      order: [['version', 'DESC']] })
     if (rows.length === 0) throw new Refusal('not-found', `dishes/${id}`)
     return rows
   }
   return {
     async latest() {
-      const rows = (await DishVersion.findAll({
-        order: [
+      const rows = await rowsOf(DishVersion, { order: [
           ['dishId', 'ASC'],
           ['version', 'DESC'],
-        ],
-        raw: true,
-      })) as unknown as Row[]
+        ] })
       // Where the newest version of a dish cannot be read, the newest that can stands for it.
       const latest = new Map<string, DishCard>()
       for (const row of rows) {
@@ -81,16 +78,13 @@ export function dishesOf(database: Database, clock: HearthClock): Dishes {
         [{ dishId: dish.id, version: dish.version, name: dish.name, dish: content, createdAt: clock.now() }],
         { ignoreDuplicates: true },
       )
-      const standing = (await DishVersion.findOne({
-        where: { dishId: dish.id, version: dish.version },
-        raw: true,
-      })) as unknown as Row
-      if (standing.dish !== content && JSON.stringify(readable(standing)) !== content)
+      const standing = await rowOf(DishVersion, { where: { dishId: dish.id, version: dish.version } })
+      if (standing?.dish !== content && JSON.stringify(readable(standing)) !== content)
         throw new Refusal('already-different', `dishes/${dish.id} version ${dish.version}`)
       return dish
     },
     async aside() {
-      const rows = await DishState.findAll({ raw: true }) as unknown as Row[]
+      const rows = await rowsOf(DishState)
       return rows.filter(row => row.putAsideAt !== null).map(row => String(row.dishId))
     },
     async putAside(id, aside) {

@@ -1,11 +1,12 @@
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
 import { Op, type WhereOptions } from 'sequelize'
 import type { SessionLine } from '../../contracts/house'
-import type { Row } from '../models/models'
+import type { RowOf } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { hashed, matches } from './passphrase'
 import { Refusal } from './refusal'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** The house network: who may come in. */
 export interface House {
@@ -55,7 +56,7 @@ const same = (a: string, b: string): boolean => a.length === b.length && timingS
 export function houseOf(database: Database, clock: HearthClock): House {
   const { HouseSetting, Session } = database.models
   const kept = async (): Promise<string | null> => {
-    const row = await HouseSetting.findByPk(SETTING, { raw: true }) as unknown as Row | null
+    const row = await rowOf(HouseSetting, { where: { name: SETTING } })
     return row ? String(row.value) : null
   }
   // Asked for with every request: read once, and again only after it changed.
@@ -63,12 +64,12 @@ export function houseOf(database: Database, clock: HearthClock): House {
   const passphrase = (): Promise<string | null> => (known ??= kept())
   const setting = async (name: string, make: () => string): Promise<string> => {
     await HouseSetting.bulkCreate([{ name, value: make() }], { ignoreDuplicates: true })
-    return String((await HouseSetting.findByPk(name, { raw: true }) as unknown as Row).value)
+    return (await rowOf(HouseSetting, { where: { name } }))?.value ?? ''
   }
   const knownKey = (): Promise<string> => setting(KNOWN_KEY, () => randomBytes(32).toString('hex'))
   const ended = new Set<(id: string) => void>()
-  const endWhere = async (where: WhereOptions<Row>): Promise<void> => {
-    const rows = await Session.findAll({ where, attributes: ['id'], raw: true }) as unknown as Row[]
+  const endWhere = async (where: WhereOptions<RowOf<'Session'>>): Promise<void> => {
+    const rows = await rowsOf(Session, { where, attributes: ['id'] })
     await Session.destroy({ where })
     for (const { id } of rows) for (const tell of ended) tell(String(id))
   }
@@ -119,7 +120,7 @@ export function houseOf(database: Database, clock: HearthClock): House {
       await Session.update({ provenAt: clock.now() }, { where: { id: session } })
     },
     async isProven(session) {
-      const row = await Session.findByPk(session, { raw: true, attributes: ['provenAt'] }) as unknown as Row | null
+      const row = await rowOf(Session, { where: { id: session }, attributes: ['provenAt'] })
       return row !== null && row.provenAt !== null && Math.abs(clock.now() - Number(row.provenAt)) < PROVEN_MS
     },
     async knownToken() {
@@ -132,14 +133,14 @@ export function houseOf(database: Database, clock: HearthClock): House {
     },
     async session(secret) {
       const [id = ''] = secret.split('.')
-      const row = await Session.findByPk(id, { raw: true }) as unknown as Row | null
+      const row = await rowOf(Session, { where: { id } })
       const now = clock.now()
       if (!row || !same(String(row.secret), digest(secret)) || now - Number(row.seenAt) > SESSION_MS) return null
       if (now - Number(row.seenAt) > SEEN_EVERY_MS) await Session.update({ seenAt: now }, { where: { id } })
       return id
     },
     async sessions(own) {
-      const rows = await Session.findAll({ order: [['seenAt', 'DESC']], raw: true }) as unknown as Row[]
+      const rows = await rowsOf(Session, { order: [['seenAt', 'DESC']] })
       return rows.map(row => ({
         id: String(row.id),
         name: String(row.name),

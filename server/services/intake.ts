@@ -12,7 +12,7 @@ import {
 import { BatchSchema, type Batch } from '../../contracts/batch'
 import { thinPlan } from '../../core/cook/batch/thinPlan'
 import { replay } from '../../core/record/replay/replay'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import { drawnBy, foundBy } from './batchRow'
 import { makeCopy } from './copies'
 import { houseHolds, isUntouched } from './houseHolds'
@@ -198,7 +198,7 @@ async function stageBatch(own: OwnConnection, { plan, line, observations }: Batc
     cook.startedMs !== null && cook.finishedS !== null
       ? Math.round(cook.startedMs + cook.finishedS * 1000)
       : line.startedAt
-  const put = async (table: keyof typeof STAGED, row: Row): Promise<void> => {
+  const put = async (table: keyof typeof STAGED, row: RawRow): Promise<void> => {
     const named = Object.fromEntries(Object.entries(row).map(([name, value]) => [UNDERSCORED(name), value]))
     await own.run(
       `INSERT INTO ${table} VALUES (${STAGED[table].map(() => '?').join(', ')})`,

@@ -1,10 +1,10 @@
 import type { z } from 'zod'
 import { SHELF_NAMES, SHELVES, type Kitchen, type ShelfName } from '../../contracts/kitchen'
-import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { readAs } from './readRow'
 import { Refusal } from './refusal'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** The household's cups, spoons, pans and fires. */
 export interface Kitchens {
@@ -26,15 +26,14 @@ export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
   const { ShelfItem } = database.models
   return {
     async all() {
-      const rows = await ShelfItem.findAll({
+      const rows = await rowsOf(ShelfItem, {
         where: { removedAt: null },
         order: [
           ['place', 'ASC'],
           ['id', 'ASC'],
         ],
-        raw: true,
       })
-      const items = (shelf: ShelfName): unknown[] => rows.map(row => row as unknown as Row)
+      const items = (shelf: ShelfName): unknown[] => rows
         .filter(row => row.shelf === shelf).flatMap((row) => {
           const item = readAs<z.ZodType>(row.item, SHELVES[shelf])
           return item === null ? [] : [item]
@@ -43,7 +42,7 @@ export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
     },
     isBare: async () => await ShelfItem.count() === 0,
     async put(shelf, item) {
-      const known = await ShelfItem.findOne({ where: { shelf, id: item.id }, raw: true }) as unknown as Row | null
+      const known = await rowOf(ShelfItem, { where: { shelf, id: item.id } })
       const place = known ? Number(known.place) : 1 + Number(await ShelfItem.max('place') ?? 0)
       await ShelfItem.upsert({ id: item.id, shelf, place, item: JSON.stringify(item), removedAt: null })
     },

@@ -10,7 +10,7 @@ import {
   type BatchTally,
 } from '../../contracts/batch'
 import { FAMILY_IDS } from '../../core/formulation/family/family'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import type { Database } from './database'
 import { readAs } from './readRow'
 import { Refusal } from './refusal'
@@ -44,7 +44,7 @@ const MOST_KINDS = 60
  * @returns the lists
  */
 export function ledgerOf(database: Database, now: () => number): Ledger {
-  const select = <T extends object>(sql: string, replacements: Row): Promise<T[]> =>
+  const select = <T extends object>(sql: string, replacements: RawRow): Promise<T[]> =>
     database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements })
   const kept = new Map<string, Promise<BatchTally>>()
   return {
@@ -55,7 +55,7 @@ export function ledgerOf(database: Database, now: () => number): Ledger {
         query.fault !== undefined && query.fault !== 'any' && query.fault !== 'none'
           ? 'f.started_at DESC, f.batch_id DESC'
           : 'b.started_at DESC, b.id DESC'
-      const rows = await select<Row>(
+      const rows = await select<RawRow>(
         `SELECT ${COLUMNS} FROM ${from} WHERE ${where}${at === null ? '' : ' AND (b.started_at, b.id) < (:at, :cursorId)'}${query.before === undefined ? '' : ' AND b.started_at < :before'} ORDER BY ${order} LIMIT :most`,
         { ...values, at, cursorId: id, before: query.before ?? null, most: query.limit + 1 },
       )
@@ -74,7 +74,7 @@ export function ledgerOf(database: Database, now: () => number): Ledger {
       return counted
     },
     async inHouse() {
-      const rows = await select<Row>(
+      const rows = await select<RawRow>(
         `SELECT ${COLUMNS} FROM batches b WHERE b.in_house = 1 AND b.removed_at IS NULL AND b.eat_by > :past ORDER BY b.eat_by ASC LIMIT :most`,
         { past: now() - LISTED_AFTER_MS, most: MOST_IN_HOUSE },
       )
@@ -84,7 +84,7 @@ export function ledgerOf(database: Database, now: () => number): Ledger {
   }
 }
 
-interface Narrowed { readonly from: string, readonly where: string, readonly values: Row }
+interface Narrowed { readonly from: string, readonly where: string, readonly values: RawRow }
 
 /** One fault is read from its own table in its own order; the batch is looked up beside it. */
 function narrowed(filter: BatchFilter): Narrowed {
@@ -113,7 +113,7 @@ function narrowed(filter: BatchFilter): Narrowed {
   }
 }
 
-type Select = <T extends object>(sql: string, values: Row) => Promise<T[]>
+type Select = <T extends object>(sql: string, values: RawRow) => Promise<T[]>
 
 /** How many a filter finds; what there is to filter by is told of the whole ledger alone. */
 async function count(select: Select, filter: BatchFilter): Promise<BatchTally> {
@@ -191,7 +191,7 @@ const NO_PICTURE: BatchListLine['summary'] = {
 }
 
 /** As a row of the ledger goes out; one that this version cannot read keeps its place, and says so. */
-function toListLine(row: Row): BatchListLine {
+function toListLine(row: RawRow): BatchListLine {
   const summary = readAs(row.picture, BatchPictureSchema)
   return summary ? { ...lineOf(row), summary } : { ...lineOf(row), summary: NO_PICTURE, unreadable: true }
 }
@@ -202,7 +202,7 @@ function toListLine(row: Row): BatchListLine {
  * @param row of the table, by its own column names
  * @returns the line
  */
-export function lineOf(row: Row): Omit<BatchListLine, 'summary'> {
+export function lineOf(row: RawRow): Omit<BatchListLine, 'summary'> {
   const after = readAs(row.after ?? 'null', BatchAfterSchema.nullable())
   const thing = (id: unknown, name: unknown): BatchListLine['pan'] =>
     id === null || id === undefined ? null : { id: String(id), name: String(name ?? id) }

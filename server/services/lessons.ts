@@ -11,12 +11,12 @@ import { assembled, type Change } from '../../core/process/belief/assembled'
 import type { Evidence } from '../../core/materials/belief/reading'
 import { readBoilCheck } from '../../core/process/boil/readBoilCheck'
 import { CoreError } from '../../core/error'
-import type { Row } from '../models/models'
 import type { Batches } from './batches'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
+import { rowsOf } from '../models/rows'
 
 /** What the household has taught its hearth beside its batches, and everything it has learned. */
 export interface Lessons {
@@ -42,15 +42,12 @@ const MOST = 200
 export function lessonsOf(database: Database, clock: HearthClock, batches: Batches): Lessons {
   const { Lesson: Table } = database.models
   const all = async (): Promise<ToldLesson[]> => {
-    const rows = (await Table.findAll({
-      where: { removedAt: null },
+    const rows = await rowsOf(Table, { where: { removedAt: null },
       order: [
         ['at', 'DESC'],
         ['id', 'DESC'],
       ],
-      limit: MOST,
-      raw: true,
-    })) as unknown as Row[]
+      limit: MOST })
     return rows.flatMap((row) => {
       const told = readRow(row.lesson, lesson =>
         ToldLessonSchema.parse({ lesson, ...readRow(row.told, value => value as object) }),

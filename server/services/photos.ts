@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import { MOST_PHOTO_BYTES, MOST_PHOTOS, MOST_PHOTO_SIDE, type PhotoLine } from '../../contracts/photo'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import type { HearthClock } from './clock'
 import type { DailyCopies } from './copies'
 import type { Database } from './database'
 import { plainJpeg } from './jpeg'
 import { Refusal } from './refusal'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** Photographs of batches: kept small, with nothing in them but the picture. */
 export interface Photos {
@@ -26,7 +27,7 @@ export interface Photos {
  */
 export function photosOf(database: Database, clock: HearthClock, copies: Pick<DailyCopies, 'forgetPhoto'>): Photos {
   const { Photo, Batch } = database.models
-  const line = (row: Row): PhotoLine => ({
+  const line = (row: RawRow): PhotoLine => ({
     id: String(row.id),
     at: Number(row.at),
     width: Number(row.width),
@@ -34,15 +35,12 @@ export function photosOf(database: Database, clock: HearthClock, copies: Pick<Da
   })
   const of = async (batch: string): Promise<PhotoLine[]> =>
     (
-      (await Photo.findAll({
-        where: { batchId: batch, removedAt: null },
+      await rowsOf(Photo, { where: { batchId: batch, removedAt: null },
         attributes: ['id', 'at', 'width', 'height'],
         order: [
           ['at', 'ASC'],
           ['id', 'ASC'],
-        ],
-        raw: true,
-      })) as unknown as Row[]
+        ] })
     ).map(line)
   return {
     of,
@@ -64,11 +62,8 @@ export function photosOf(database: Database, clock: HearthClock, copies: Pick<Da
       return line(row)
     },
     async bytes(id) {
-      const row = (await Photo.findOne({
-        where: { id, removedAt: null },
-        attributes: ['bytes'],
-        raw: true,
-      })) as unknown as Row | null
+      const row = await rowOf(Photo, { where: { id, removedAt: null },
+        attributes: ['bytes'] })
       // Versions before this one let pass what stood between the scans of a picture: nothing of it goes out.
       const plain = row && Buffer.isBuffer(row.bytes) ? plainJpeg(row.bytes) : null
       if (!plain) throw new Refusal('not-found', `photos/${id}`)

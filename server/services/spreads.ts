@@ -1,9 +1,9 @@
 import { SpreadSchema, type Spread, type SpreadLine } from '../../contracts/spread'
-import type { Row } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
 import { readRow } from './readRow'
 import { Refusal } from './refusal'
+import { rowOf, rowsOf } from '../models/rows'
 
 /** Days of cooking. */
 export interface Spreads {
@@ -33,7 +33,7 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
   const { Spread: Table } = database.models
   const followers = new Map<string, Set<(spread: Spread) => void>>()
   const read = async (id: string): Promise<Spread | null> => {
-    const row = await Table.findOne({ where: { id, removedAt: null }, raw: true }) as Row | null
+    const row = await rowOf(Table, { where: { id, removedAt: null } })
     if (!row) return null
     const spread = readRow(row.spread, value =>
       SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),
@@ -43,15 +43,12 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
   }
   return {
     async all() {
-      const rows = (await Table.findAll({
-        where: { removedAt: null },
+      const rows = await rowsOf(Table, { where: { removedAt: null },
         order: [
           ['eve', 'DESC'],
           ['id', 'DESC'],
         ],
-        limit: MOST,
-        raw: true,
-      })) as unknown as Row[]
+        limit: MOST })
       return rows.map((row): SpreadLine => ({
         id: String(row.id),
         name: String(row.name),
@@ -81,7 +78,7 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
       if (count === 0) {
         // Whoever else makes it in this moment may come first: what stands then decides.
         await Table.bulkCreate([row], { ignoreDuplicates: true })
-        const standing = await Table.findByPk(spread.id, { raw: true }) as Row | null
+        const standing = await rowOf(Table, { where: { id: spread.id } })
         if (standing?.spread !== row.spread)
           throw new Refusal('changed-meanwhile', `spreads/${spread.id} revision ${String(standing?.revision ?? 0)}`)
       }
@@ -93,7 +90,7 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
       if (count === 0) throw new Refusal('not-found', `spreads/${id}`)
     },
     async revision(id) {
-      const row = await Table.findByPk(id, { raw: true, attributes: ['revision'] }) as Row | null
+      const row = await rowOf(Table, { where: { id: id }, attributes: ['revision'] })
       return Number(row?.revision ?? 0)
     },
     follow(id, tell) {

@@ -1,8 +1,9 @@
 import { Op, QueryTypes } from 'sequelize'
 import { StoredObservationSchema, type AppendRequest, type StoredObservation } from '../../contracts/observation'
-import type { Row } from '../models/models'
+import type { RawRow } from '../models/models'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
+import { rowsOf } from '../models/rows'
 
 /** Append-only logs of observations, each under the id of its stream: a cook now, a day later. */
 export interface Streams {
@@ -32,7 +33,7 @@ export function streamsOf(database: Database, clock: HearthClock): Streams {
   const followers = new Map<string, Set<Listener>>()
   async function* pages(stream: string, after: number): AsyncGenerator<StoredObservation[]> {
     for (let from = after; ;) {
-      const rows = await database.sequelize.query<Row>(
+      const rows = await database.sequelize.query<RawRow>(
         'SELECT * FROM observations WHERE stream = :stream AND place > :from ORDER BY place LIMIT :most',
         { type: QueryTypes.SELECT, replacements: { stream, from, most: AT_ONCE } })
       if (rows.length > 0) yield rows.map(toObservation)
@@ -46,11 +47,8 @@ export function streamsOf(database: Database, clock: HearthClock): Streams {
       await Observation.bulkCreate(
         observations.map(one => ({ ...one, payload: JSON.stringify(one.payload), stream, sentAt, receivedAt })),
         { ignoreDuplicates: true })
-      const rows = (await Observation.findAll({
-        where: { stream, id: { [Op.in]: observations.map(one => one.id) } },
-        order: [['place', 'ASC']],
-        raw: true,
-      })) as unknown as Row[]
+      const rows = await rowsOf(Observation, { where: { stream, id: { [Op.in]: observations.map(one => one.id) } },
+        order: [['place', 'ASC']] })
       const stored = rows.map(({ deviceTime, sentAt: sent, receivedAt: received, ...row }) =>
         toObservation({ ...row, device_time: deviceTime, sent_at: sent, received_at: received }),
       )
@@ -80,7 +78,7 @@ export function streamsOf(database: Database, clock: HearthClock): Streams {
  * @param row of the table, by its own column names
  * @returns the observation; of the kind `unreadable` where it cannot be read
  */
-export function toObservation(row: Row): StoredObservation {
+export function toObservation(row: RawRow): StoredObservation {
   const place = Number(row.place)
   const read = {
     id: row.id,
