@@ -3,7 +3,7 @@ import { SWAPS } from '../book/swaps'
 import { AmountsRequestSchema, ScaleRequestSchema, StagesRequestSchema, SwapRequestSchema } from '../contracts/amounts'
 import { fitAdvice } from '../core/formulation/yield/fitAdvice'
 import { volumesOf } from '../core/formulation/yield/volumes'
-import { whatComes } from '../core/formulation/yield/whatComes'
+import { yieldOf } from '../core/formulation/yield/yieldOf'
 import { withCorrections } from '../core/materials/composition/corrections'
 import type { Correction } from '../core/materials/composition/correction'
 import type { Ingredient } from '../core/materials/composition/ingredient'
@@ -67,7 +67,7 @@ export function amounts(value: unknown) {
     baseG,
     amounts: measured(dish, baseG, table, measures),
     liquid: liquidAccount(dish, baseG, rowOf),
-    comes: whatComes(dish, baseG, rowOf, corrections),
+    comes: yieldOf(dish, baseG, rowOf, corrections),
     troubles: troublesOf(dish),
   }
 }

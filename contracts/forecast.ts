@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Forecast, Moved } from '../core/record/plan/forecast'
+import type { Forecast, Reweighed } from '../core/record/plan/forecast'
 import { SIGN_IDS } from '../core/formulation/signs/signIds'
 import { Id } from './ids'
 import { LabSchema } from './ingredient'
@@ -73,11 +73,11 @@ export const ForecastSchema = z.strictObject({
 }) satisfies z.ZodType<Forecast>
 
 /** What a mark moves at once. */
-export const MovedSchema = ForecastSchema.pick({
+export const ReweighedSchema = ForecastSchema.pick({
   nowS: true,
   effective: true,
   signs: true,
   stages: true,
   sides: true,
   restsOn: true,
-}) satisfies z.ZodType<Moved>
+}) satisfies z.ZodType<Reweighed>

@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { COLOUR_STEPS } from '../core/formulation/signs/signIds'
 import type { FlamePlan } from '../core/process/flame/flamePlan'
 import type { RoastAhead } from '../core/process/flame/roastAhead'
-import type { Forecast, Moved } from '../core/record/plan/forecast'
+import type { Forecast, Reweighed } from '../core/record/plan/forecast'
 import { FlameTurnSchema } from './flames'
 import { ForecastRequestSchema, type ForecastRequest } from './cook'
-import { ForecastSchema, MovedSchema } from './forecast'
+import { ForecastSchema, ReweighedSchema } from './forecast'
 import { FlameQuestionSchema, FlameWishSchema, type FlameQuestion } from './heart'
 
 const Asked = { ticket: z.number().int(), stream: z.string() }
@@ -50,10 +50,10 @@ const RoastAheadSchema = z.strictObject({
   due: z.partialRecord(z.enum(['aroma', ...COLOUR_STEPS]), z.number()), end: TakeOffSchema, endIfOff: TakeOffSchema,
 }) satisfies z.ZodType<RoastAhead>
 
-/** What the worker answers, errors included. Steps on the way to an answer are `moved`, or carry `done` below 1. */
+/** What the worker answers, errors included. Steps on the way to an answer are `reweighed`, or carry `done` below 1. */
 export const WorkerAnswerSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('forecast'), ...Answered, forecast: ForecastSchema }),
-  z.strictObject({ type: z.literal('moved'), ...Answered, moved: MovedSchema }),
+  z.strictObject({ type: z.literal('reweighed'), ...Answered, reweighed: ReweighedSchema }),
   z.strictObject({ type: z.literal('flame-plan'), ...Answered, flamePlan: FlamePlanSchema, done: Share }),
   z.strictObject({ type: z.literal('roast-ahead'), ...Answered, ahead: RoastAheadSchema }),
   z.strictObject({ type: z.literal('refused'), ...Answered, code: z.string(), path: z.string() }),
@@ -61,7 +61,7 @@ export const WorkerAnswerSchema = z.discriminatedUnion('type', [
 export type WorkerAnswer =
   | { readonly type: 'forecast', readonly ticket: number, readonly forecast: Forecast }
   /** A first answer to a mark, from stored runs; the one from new runs follows. */
-  | { readonly type: 'moved', readonly ticket: number, readonly moved: Moved }
+  | { readonly type: 'reweighed', readonly ticket: number, readonly reweighed: Reweighed }
   /** The best plan so far, and the share of the search that is done. */
   | { readonly type: 'flame-plan', readonly ticket: number, readonly flamePlan: FlamePlan, readonly done: number }
   | { readonly type: 'roast-ahead', readonly ticket: number, readonly ahead: RoastAhead }

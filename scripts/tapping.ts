@@ -51,7 +51,7 @@ await worker.evaluate(`
   let heard = null
   const listen = self.onmessage, post = self.postMessage.bind(self)
   self.onmessage = (event) => { if (event.data.type === 'forecast') heard = performance.now(); listen(event) }
-  self.postMessage = (message) => { if (heard !== null && (message.type === 'moved' || message.type === 'forecast')) { self.took.push({ ms: performance.now() - heard, type: message.type }); heard = null } post(message) }
+  self.postMessage = (message) => { if (heard !== null && (message.type === 'reweighed' || message.type === 'forecast')) { self.took.push({ ms: performance.now() - heard, type: message.type }); heard = null } post(message) }
 `)
 const client = await page.context().newCDPSession(page)
 await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWED })
@@ -95,7 +95,7 @@ async function measure(name: string, keyOf: (i: number) => string): Promise<void
   }
   const whole = (one: Tapped): number => one.page + (SLOWED - 1) * one.worker
   console.log(
-    `${name}: ${all.length} of ${taps} drawn; ${at(whole, 0.5)} ms in the middle, ${at(whole, 0.95)} ms at the 95th percentile, ${at(whole, 1)} ms at most; of it the page ${at(one => one.page, 0.5)} and ${at(one => one.page, 0.95)}, the worker ${at(one => one.worker, 0.5)} and ${at(one => one.worker, 0.95)} before it is slowed; ${all.filter(one => one.first === 'moved').length} from stored runs`,
+    `${name}: ${all.length} of ${taps} drawn; ${at(whole, 0.5)} ms in the middle, ${at(whole, 0.95)} ms at the 95th percentile, ${at(whole, 1)} ms at most; of it the page ${at(one => one.page, 0.5)} and ${at(one => one.page, 0.95)}, the worker ${at(one => one.worker, 0.5)} and ${at(one => one.worker, 0.95)} before it is slowed; ${all.filter(one => one.first === 'reweighed').length} from stored runs`,
   )
 }
 console.log(`processor slowed ${SLOWED} times`)

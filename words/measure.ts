@@ -1,5 +1,5 @@
 import type { PressureFit } from '../core/formulation/dish/pressure'
-import type { FatLook } from '../core/formulation/yield/whatComes'
+import type { FatLook } from '../core/formulation/yield/yieldOf'
 import type { Balance, SwapNote } from '../core/formulation/swaps/swap'
 import type { Role, Standing, Style } from '../core/formulation/dish/spans'
 import type { Origin } from '../contracts/kitchen'

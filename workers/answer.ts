@@ -3,7 +3,7 @@ import { CoreError } from '../core/error'
 import { withDoubts } from '../core/process/doubt/withDoubts'
 import { searchFlames } from '../core/process/flame/planFlames'
 import { roastAheadSteps } from '../core/process/flame/roastAhead'
-import { moved, standSteps, type Standing } from '../core/process/forecast/standing'
+import { reweighed, standSteps, type Standing } from '../core/process/forecast/standing'
 
 /** Runs that are kept for the next mark, by stream. */
 export type StandingRuns = Map<string, Standing>
@@ -36,9 +36,9 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
       const before = kept.get(stream)
       const soon =
         before && samePlan(before, plan) && observations.length > before.cook.moments.length
-          ? moved(before, observations, nowS)
+          ? reweighed(before, observations, nowS)
           : null
-      if (soon) yield { type: 'moved', ticket, moved: soon }
+      if (soon) yield { type: 'reweighed', ticket, reweighed: soon }
       const standing = yield* quietly(standSteps(plan, observations, nowS, members))
       const forecast = withDoubts(standing)
       kept.set(stream, { ...standing, forecast })

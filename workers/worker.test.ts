@@ -66,9 +66,9 @@ describe('the forecast worker', () => {
     ask(2, 'a', [...before, marked(2, 260, 'sign.seen', { sign: 'aroma' })], 260)
     await eventually(() => expect(told).toHaveLength(3))
     const [, soon, fine] = told
-    expect(soon).toMatchObject({ type: 'moved', ticket: 2, moved: { restsOn: { taps: 1 } } })
+    expect(soon).toMatchObject({ type: 'reweighed', ticket: 2, reweighed: { restsOn: { taps: 1 } } })
     expect(fine).toMatchObject({ type: 'forecast', ticket: 2 })
-    const pours = [soon?.type === 'moved' ? soon.moved : null, fine?.type === 'forecast' ? fine.forecast : null].map(
+    const pours = [soon?.type === 'reweighed' ? soon.reweighed : null, fine?.type === 'forecast' ? fine.forecast : null].map(
       one => one?.stages[2]!.middle ?? 0,
     )
     expect(Math.abs(Math.log(pours[0]! / pours[1]!))).toBeLessThan(0.3)

@@ -2,7 +2,7 @@ import type { Ref } from 'vue'
 import { WorkerAnswerSchema, type WorkerAnswer, type WorkerQuestion } from '../../contracts/worker'
 import type { FlamePlan, FlameWish } from '../../core/process/flame/flamePlan'
 import type { RoastAhead } from '../../core/process/flame/roastAhead'
-import type { Forecast, Moved } from '../../core/record/plan/forecast'
+import type { Forecast, Reweighed } from '../../core/record/plan/forecast'
 import type { Observation } from '../../core/record/marks/observation'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { workerClient } from './workerClient'
@@ -21,7 +21,7 @@ const client = workerClient<Without<WorkerQuestion>, WorkerAnswer>(
 export const forecastFailed: Readonly<Ref<boolean>> = client.failed
 
 const isFinal = (answer: Final): boolean =>
-  answer.type !== 'moved' && !(answer.type === 'flame-plan' && answer.done < 1)
+  answer.type !== 'reweighed' && !(answer.type === 'flame-plan' && answer.done < 1)
 
 /** A newer question of a stream makes the older one stale: it resolves with null. */
 function ask(
@@ -62,12 +62,12 @@ export async function askForecast(
   observations: readonly Observation[],
   nowS: number,
   members: number,
-  soon: (moved: Moved) => void = () => undefined,
+  soon: (reweighed: Reweighed) => void = () => undefined,
 ): Promise<Forecast | null> {
   const answer = await ask(
     { type: 'forecast', stream, request: { plan: bare(plan), observations, nowS, members } },
     early => {
-      if (early.type === 'moved') soon(early.moved)
+      if (early.type === 'reweighed') soon(early.reweighed)
     },
   )
   return answer?.type === 'forecast' ? answer.forecast : null

@@ -3,8 +3,8 @@ import { DishCardSchema } from '../../contracts/dish'
 import { JsonSchema } from '../../contracts/recipeLd'
 import { SharedDishSchema, type SharedDish } from '../../contracts/sharedDish'
 import type { Ingredient } from '../../contracts/ingredient'
-import { whatComes } from '../../core/formulation/yield/whatComes'
-import { comesBack } from '../../core/formulation/dish/comesBack'
+import { yieldOf } from '../../core/formulation/yield/yieldOf'
+import { goesInAgain } from '../../core/formulation/dish/goesInAgain'
 import type { DishCard } from '../../core/formulation/dish/dish'
 import { stageDish } from '../../core/formulation/stages/stageDish'
 import { findRecipes } from '../../core/formulation/exchange/recipe/findRecipes'
@@ -209,14 +209,14 @@ export function recipeFile(shared: SharedDish, rowOf: (ingredient: string) => In
   const madeOf = (id: string) => staged.ingredients.find(one => one.id === id)!
   const goesIn = (stage: (typeof staged.stages)[number]): string => stage.adds.map((add) => {
     const name = rowOf(madeOf(add.ingredient).ingredient).name.toLowerCase()
-    return comesBack(staged.stages, stage.id, add.ingredient)
+    return goesInAgain(staged.stages, stage.id, add.ingredient)
       ? `the ${name} set aside`
       : `${recipeGrams(madeOf(add.ingredient).perBase * dish.usual.baseG * add.share)} ${name}`
   }).join(', ')
   const recipe = toRecipeLd(
     staged,
     dish.usual.baseG,
-    whatComes(dish, dish.usual.baseG, rowOf),
+    yieldOf(dish, dish.usual.baseG, rowOf),
     { category: familyName(dish), steps: stepsOf(staged, goesIn) },
     rowOf,
     written(shared),

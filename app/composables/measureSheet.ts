@@ -8,7 +8,7 @@ import { firstBelief } from '../../core/process/belief/firstBelief'
 import type { Evidence } from '../../core/materials/belief/reading'
 import { fitAdvice } from '../../core/formulation/yield/fitAdvice'
 import { volumesOf } from '../../core/formulation/yield/volumes'
-import { whatComes } from '../../core/formulation/yield/whatComes'
+import { yieldOf } from '../../core/formulation/yield/yieldOf'
 import { houseTable } from '../../core/materials/composition/corrections'
 import type { Dish, DishCard } from '../../core/formulation/dish/dish'
 import { withFreeShare } from '../../core/formulation/dish/freeShare'
@@ -127,7 +127,7 @@ export function useMeasureSheet(sources: SheetSources) {
     undo: store.undo,
     comes: computed(() =>
       card.value && sheet.value
-        ? whatComes(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? [])
+        ? yieldOf(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? [])
         : null,
     ),
     account: computed(() => (card.value && sheet.value ? liquidAccount(card.value, sheet.value.baseG, rowOf) : null)),

@@ -10,7 +10,7 @@ import IngredientPanel from '../components/measure/IngredientPanel.vue'
 import LiquidBar from '../components/measure/LiquidBar.vue'
 import OwnedScales from '../components/measure/OwnedScales.vue'
 import SayBar from '../components/measure/SayBar.vue'
-import WhatComesOfIt from '../components/measure/WhatComesOfIt.vue'
+import DishYieldPanel from '../components/measure/DishYieldPanel.vue'
 import { houseDay } from '../composables/format'
 import { hearthNow } from '../clients/hearthClock'
 import { useHouseWrites } from '../composables/houseWrites'
@@ -193,7 +193,7 @@ async function toTheFire(): Promise<void> {
             Take it to the fire
           </ElButton>
         </header>
-        <WhatComesOfIt
+        <DishYieldPanel
           :state="state"
           :pans="house.pans"
           :fires="kitchen?.fires ?? []"

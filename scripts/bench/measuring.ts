@@ -1,7 +1,7 @@
 import { STARTER_DISHES } from '../../book/dishes'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
-import { whatComes } from '../../core/formulation/yield/whatComes'
+import { yieldOf } from '../../core/formulation/yield/yieldOf'
 import { liquidAccount } from '../../core/formulation/proportions/liquidAccount'
 import { measuredAmounts } from '../../core/formulation/proportions/measuredAmounts'
 import { ownedScales } from '../../core/formulation/scale/ownedScales'
@@ -42,7 +42,7 @@ export function measuring(): Figure[] {
     {
       name: 'what comes of it, with the liquid account',
       value: timed(200, () => {
-        whatComes(dish, 263, rowOf, [{ id: 'ghee', pricePerKg: 9 }])
+        yieldOf(dish, 263, rowOf, [{ id: 'ghee', pricePerKg: 9 }])
         liquidAccount(dish, 263, rowOf)
       }),
       unit: 'ms',

@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
 import { KJ_PER_KCAL } from '../../../core/materials/composition/energyOf'
-import type { WhatComes } from '../../../core/formulation/yield/whatComes'
+import type { DishYield } from '../../../core/formulation/yield/yieldOf'
 import { FAT_WORDS } from '../../../words/measure'
 
 const props = defineProps<{
   /** What comes of the dish. */
-  comes: WhatComes
+  dishYield: DishYield
   /** The few that are looked at first, or the rest. */
   part: 'first' | 'rest'
   /** Money of the household. */
@@ -15,9 +15,9 @@ const props = defineProps<{
 }>()
 
 const round = (value: number, places = 0): number => Math.round(value * 10 ** places) / 10 ** places
-const spread = computed(() => Math.round(props.comes.servingSpread * 100))
+const spread = computed(() => Math.round(props.dishYield.servingSpread * 100))
 const cost = computed(() => {
-  const { cost: found } = props.comes
+  const { cost: found } = props.dishYield
   if (!found) return ''
   const money = (value: number): string => `${value < 10 ? round(value, 2).toFixed(2) : round(value)}${props.currency ? ` ${props.currency}` : ''}`
   return `${money(found.total)}, ${money(found.each)} each`
@@ -31,16 +31,16 @@ const cost = computed(() => {
   >
     <div>
       <dt>Servings</dt>
-      <dd>{{ round(comes.servings) }} <span class="soft">of {{ gramsText(comes.serving.massG) }}</span></dd>
+      <dd>{{ round(dishYield.servings) }} <span class="soft">of {{ gramsText(dishYield.serving.massG) }}</span></dd>
     </div>
     <div>
       <dt>Sweet as</dt>
-      <dd>{{ round(comes.sweetness.warm) }} % sugar <span class="soft">warm, {{ round(comes.sweetness.cold) }} % cold</span></dd>
+      <dd>{{ round(dishYield.sweetness.warm) }} % sugar <span class="soft">warm, {{ round(dishYield.sweetness.cold) }} % cold</span></dd>
     </div>
     <div>
       <dt>Fat</dt>
-      <dd :class="{ danger: comes.fat === 'pools' }">
-        {{ FAT_WORDS[comes.fat] }}
+      <dd :class="{ danger: dishYield.fat === 'pools' }">
+        {{ FAT_WORDS[dishYield.fat] }}
       </dd>
     </div>
   </dl>
@@ -51,13 +51,13 @@ const cost = computed(() => {
     <div class="wide">
       <dt>A serving</dt>
       <dd>
-        {{ round(comes.serving.energyKj / 10) * 10 }} kJ ({{ round(comes.serving.energyKj / KJ_PER_KCAL / 5) * 5 }} kcal), {{ gramsText(comes.serving.fatG) }} fat, {{ gramsText(comes.serving.sugarG) }} sugars, {{ gramsText(comes.serving.fibreG) }} fibre, {{ gramsText(comes.serving.proteinG) }} protein
-        <span class="soft small">± {{ spread }} %, an estimate from tables, not medical advice<template v-if="comes.recalled.length > 0">; {{ comes.recalled.join(', ').toLowerCase() }} recalled, unchecked</template></span>
+        {{ round(dishYield.serving.energyKj / 10) * 10 }} kJ ({{ round(dishYield.serving.energyKj / KJ_PER_KCAL / 5) * 5 }} kcal), {{ gramsText(dishYield.serving.fatG) }} fat, {{ gramsText(dishYield.serving.sugarG) }} sugars, {{ gramsText(dishYield.serving.fibreG) }} fibre, {{ gramsText(dishYield.serving.proteinG) }} protein
+        <span class="soft small">± {{ spread }} %, an estimate from tables, not medical advice<template v-if="dishYield.recalled.length > 0">; {{ dishYield.recalled.join(', ').toLowerCase() }} recalled, unchecked</template></span>
       </dd>
     </div>
     <div class="wide">
       <dt>Allergens</dt>
-      <dd>{{ comes.allergens.length === 0 ? 'none of those we list' : comes.allergens.map(one => one.allergen).join(', ') }}</dd>
+      <dd>{{ dishYield.allergens.length === 0 ? 'none of those we list' : dishYield.allergens.map(one => one.allergen).join(', ') }}</dd>
     </div>
     <div
       v-if="cost"
@@ -67,9 +67,9 @@ const cost = computed(() => {
       <dd>
         {{ cost }}
         <span
-          v-if="comes.cost && comes.cost.unpriced.length > 0"
+          v-if="dishYield.cost && dishYield.cost.unpriced.length > 0"
           class="soft small"
-        >without {{ comes.cost.unpriced.join(', ').toLowerCase() }}: no price yet</span>
+        >without {{ dishYield.cost.unpriced.join(', ').toLowerCase() }}: no price yet</span>
       </dd>
     </div>
   </dl>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSayAmount } from '../../composables/houseAmounts'
-import { comesBack } from '../../../core/formulation/dish/comesBack'
+import { goesInAgain } from '../../../core/formulation/dish/goesInAgain'
 import type { Dish, Stage } from '../../../core/formulation/dish/dish'
 import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
 import { usualMinutes } from '../../../core/formulation/dish/usualMinutes'
@@ -35,7 +35,7 @@ function shown(stage: Stage) {
     name: stageName(stage),
     minutes: minutes >= 90 ? `${Math.round(minutes / 30) / 2} h` : `${minutes} min`,
     where: [[stage.vessel === 'table' ? '' : `${DISH_VESSEL_WORDS[stage.vessel] ?? stage.vessel}${stage.flame === 'off' ? ', flame off' : `, ${stage.flame} flame`}${stage.lid ? ', lid on' : ''}`, HANDS[stage.hands ?? 1], beside ? `beside it, ready for: ${beside}` : ''].filter(Boolean).join(' · '), ...(stage.watch ?? []).map(code => watchText(code) ?? code)].join('. ').replace(/\.\. /g, '. '),
-    goesIn: [...stage.adds.map(add => (comesBack(props.dish.stages, stage.id, add.ingredient) ? `the ${add.ingredient.replaceAll('-', ' ')} set aside` : said(add.ingredient, add.share))), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => said(id, 1)).join(', '),
+    goesIn: [...stage.adds.map(add => (goesInAgain(props.dish.stages, stage.id, add.ingredient) ? `the ${add.ingredient.replaceAll('-', ' ')} set aside` : said(add.ingredient, add.share))), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => said(id, 1)).join(', '),
     until: 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}` : '',
     expect: (stage.expect ?? []).map(code => expectText(code)).join(' '),
     cautions: (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean),

@@ -151,7 +151,7 @@ describe('a sheet', () => {
 
 describe('what comes of it', () => {
   const comes = async (state: MeasureSheet, kitchen: Kitchen = FIRST_KITCHEN) =>
-    h((await import('./WhatComesOfIt.vue')).default, {
+    h((await import('./DishYieldPanel.vue')).default, {
       state,
       pans: kitchen.pans,
       fires: kitchen.fires,

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { whatComes } from '../../../core/formulation/yield/whatComes'
+import { yieldOf } from '../../../core/formulation/yield/yieldOf'
 import { liquidAccount } from '../../../core/formulation/proportions/liquidAccount'
 import { dishOf, nameOf } from '../../../test/support/measuring'
 import { rowOf } from '../../../test/support/plans'
@@ -35,7 +35,7 @@ describe('the serving', () => {
 
   it('tells servings, sweetness warm and cold, and how the fat shows', () => {
     const text = mount(ServingFacts, {
-      props: { comes: whatComes(dish, 250, rowOf), part: 'first', currency: '' },
+      props: { dishYield: yieldOf(dish, 250, rowOf), part: 'first', currency: '' },
     }).text()
     expect(text).toMatch(/Servings\s*9 of 190 g/)
     expect(text).toMatch(/16 % sugar warm, 16 % cold/)
@@ -44,7 +44,7 @@ describe('the serving', () => {
 
   it('tells what it holds with its uncertainty, allergens, and cost with what has no price', () => {
     const text = mount(ServingFacts, {
-      props: { comes: whatComes(dish, 250, rowOf, [{ id: 'ghee', pricePerKg: 600 }]), part: 'rest', currency: 'cr' },
+      props: { dishYield: yieldOf(dish, 250, rowOf, [{ id: 'ghee', pricePerKg: 600 }]), part: 'rest', currency: 'cr' },
     }).text()
     expect(text).toMatch(/kJ \(\d+ kcal\)/)
     expect(text).toContain('not medical advice')
@@ -55,7 +55,7 @@ describe('the serving', () => {
 
   it('says nothing of cost without prices', () => {
     expect(
-      mount(ServingFacts, { props: { comes: whatComes(dish, 250, rowOf), part: 'rest', currency: 'cr' } }).text(),
+      mount(ServingFacts, { props: { dishYield: yieldOf(dish, 250, rowOf), part: 'rest', currency: 'cr' } }).text(),
     ).not.toContain('Cost')
   })
 })

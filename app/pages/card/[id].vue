@@ -6,7 +6,7 @@ import { useSayAmount } from '../../composables/houseAmounts'
 import { useMeasureSheet } from '../../composables/measureSheet'
 import { useHouse } from '../../stores/house'
 import { INGREDIENTS } from '../../../book/ingredients'
-import { comesBack } from '../../../core/formulation/dish/comesBack'
+import { goesInAgain } from '../../../core/formulation/dish/goesInAgain'
 import type { Stage } from '../../../core/formulation/dish/dish'
 import { usualTotalMinutes } from '../../../core/formulation/dish/usualTotalMinutes'
 import { CAUTIONS } from '../../../words/cook'
@@ -36,7 +36,7 @@ const steps = computed(() => {
   if (!staged) return []
   const goesIn = (stage: Stage): string => stage.adds.flatMap((add) => {
     const found = staged.ingredients.find(one => one.id === add.ingredient)
-    if (found && comesBack(staged.stages, stage.id, add.ingredient)) return [`the ${nameOf(add.ingredient)} set aside`]
+    if (found && goesInAgain(staged.stages, stage.id, add.ingredient)) return [`the ${nameOf(add.ingredient)} set aside`]
     return found ? [say(found.ingredient, found.perBase * baseG * add.share)] : []
   }).join(', ')
   return stepsOf(staged, goesIn).map((step, i) => ({ ...step, stage: staged.stages[i]! }))

@@ -6,11 +6,11 @@ import { bringBack } from './bringBack'
 import { finishedMass } from './finishedMass'
 import { labelOf } from './labelOf'
 import { rollingOf } from './rollingOf'
-import { whatComes } from '../../formulation/yield/whatComes'
+import { yieldOf } from '../../formulation/yield/yieldOf'
 
 const finishedOf = (id: string): number => {
   const card = STARTER_DISHES.find(one => one.id === id)!
-  return whatComes(card, card.usual.baseG, rowOf).finishedG.middle
+  return yieldOf(card, card.usual.baseG, rowOf).finishedG.middle
 }
 
 describe('what a finished cook has made', () => {

@@ -4,11 +4,11 @@ import { entriesOf } from '../../entriesOf'
 import { CAUSES, USUAL, type Expectation, type FaultCause } from './causes'
 import { FAULTS, type EndFault } from './faults'
 import { FEATURES, featuresOf, type Feature, type Features } from './features'
-import { toldOf, type Told } from './told'
+import { statementsOf, type Statement } from './statements'
 
 /** Something of a batch's record, or of the household's others, that speaks for a cause or against it. */
 export interface Clue {
-  readonly of: Feature | Told | 'others'
+  readonly of: Feature | Statement | 'others'
   /** Its value: standard deviations or a count, as `features` and `told` say; of `others` how the good ones lay. */
   readonly value: number
   /** Natural log of how much likelier it is under the cause: above zero it speaks for it. */
@@ -48,14 +48,14 @@ const HOUSE_SHARE = 0.5
 export function findCauses(record: BatchRecord, fault: EndFault, good: readonly BatchRecord[] = []): RankedCause[] {
   const features = featuresOf(record)
   const usual = good.length >= LEAST_GOOD ? usualOf(good.map(featuresOf)) : null
-  const told = toldOf(record)
+  const stated = statementsOf(record)
   const scored = entriesOf(FAULTS[fault].causes)
     .filter(([cause]) => CAUSES[cause].features !== null && possible(record, cause))
     .map(([cause, prior]) => {
       const clues = [
         ...featureClues(cause, features),
         ...(usual ? houseClues(cause, features, usual) : []),
-        ...told.flatMap(([of, value, speaks]): Clue[] => {
+        ...stated.flatMap(([of, value, speaks]): Clue[] => {
           const weight = speaks[cause]
           return weight === undefined ? [] : [{ of, value, weight }]
         }),

@@ -3,7 +3,7 @@ import { STARTER_DISHES } from '../../../book/dishes'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { DishCardSchema } from '../../../contracts/dish'
 import { rowOf } from '../../../test/support/plans'
-import { whatComes } from '../yield/whatComes'
+import { yieldOf } from '../yield/yieldOf'
 import { stageDish } from '../stages/stageDish'
 import { troublesOf } from '../dish/troublesOf'
 import { CoreError } from '../../error'
@@ -20,7 +20,7 @@ const recipeOf = (dish: (typeof STARTER_DISHES)[number]) =>
   toRecipeLd(
     stageDish(dish),
     dish.usual.baseG,
-    whatComes(dish, dish.usual.baseG, rowOf),
+    yieldOf(dish, dish.usual.baseG, rowOf),
     { category: 'Semolina', steps: [{ name: 'roast', text: 'Roast.' }] },
     rowOf,
     dish,

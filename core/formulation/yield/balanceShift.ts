@@ -1,5 +1,5 @@
 import type { Allergen, Ingredient } from '../../materials/composition/ingredient'
-import { whatComes } from './whatComes'
+import { yieldOf } from './yieldOf'
 import type { DishCard } from '../dish/dish'
 import { goesNowhere } from '../dish/goesNowhere'
 import { stageDish } from '../stages/stageDish'
@@ -41,7 +41,7 @@ export function balanceShift(
   baseG: number,
   rowOf: (ingredient: string) => Ingredient,
 ): BalanceShift {
-  const [was, is] = [whatComes(before, baseG, rowOf, []), whatComes(after, baseG, rowOf, [])]
+  const [was, is] = [yieldOf(before, baseG, rowOf, []), yieldOf(after, baseG, rowOf, [])]
   const waterOf = (card: DishCard): number => liquidAccount(card, baseG, rowOf).totalG
   const known = new Set(troublesOf(before).map(one => one.code))
   const troubles = troublesOf(after).map(one => one.code)

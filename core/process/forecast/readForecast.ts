@@ -7,7 +7,7 @@ import type { LiveCook } from '../../record/marks/liveCook'
 import { weightedQuantile } from '../../maths/random/weightedQuantile'
 import { bandsOf } from './bandsOf'
 import { OUTLINE_EVERY_S, OUTLINE_MEMBERS, type ConditionedEnsemble } from '../ensemble/conditionEnsemble'
-import type { Forecast, Moved, RestsOn, SideForecast } from '../../record/plan/forecast'
+import type { Forecast, Reweighed, RestsOn, SideForecast } from '../../record/plan/forecast'
 import type { Window } from '../../maths/random/window'
 import { leftAlone } from './leftAlone'
 import { MODEL_VERSION } from './modelVersion'
@@ -82,13 +82,13 @@ export function readForecast(
  * @param sides of the forecast before
  * @returns what moves at once
  */
-export function readMoved(
+export function readReweighed(
   plan: CookPlan,
   cook: LiveCook,
   program: Program,
   ensemble: Pick<ConditionedEnsemble, 'record' | 'weights' | 'effective'>,
   sides: readonly SideForecast[],
-): Moved {
+): Reweighed {
   return {
     nowS: program.nowS,
     effective: ensemble.effective,

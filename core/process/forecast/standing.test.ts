@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../../test/support/plans'
-import { moved, stand, standingForecast } from './standing'
+import { reweighed, stand, standingForecast } from './standing'
 
 const plan = examplePlan()
 const before = [marked(0, 0, 'cook.started'), marked(1, 60, 'stage.began', { stage: 'roast' })]
@@ -10,12 +10,12 @@ const width = (window: { early: number, late: number }): number => window.late -
 
 describe('stored runs', () => {
   it('answer the same question with the same windows', () => {
-    expect(kept.forecast).toMatchObject(JSON.parse(JSON.stringify(moved(kept, before, 250))) as object)
+    expect(kept.forecast).toMatchObject(JSON.parse(JSON.stringify(reweighed(kept, before, 250))) as object)
   })
 
   it('answer a tap near what new runs say, and narrower than without it', () => {
     const tapped = [...before, marked(2, 255, 'sign.seen', { sign: 'aroma' })]
-    const soon = moved(kept, tapped, 255)!
+    const soon = reweighed(kept, tapped, 255)!
     const anew = standingForecast(stand(plan, tapped, 255, 400))
     expect(Math.abs(Math.log(soon.stages[2]!.middle / anew.stages[2]!.middle))).toBeLessThan(0.15)
     expect(width(soon.stages[2]!)).toBeLessThan(width(kept.forecast.stages[2]!))
@@ -29,7 +29,7 @@ describe('stored runs', () => {
       ['weighed', { vessel: 'pan', grossG: 1900 }],
     ] as const) {
       const told = [...before, marked(2, 400, kind, payload)]
-      const soon = moved(kept, told, 400)!
+      const soon = reweighed(kept, told, 400)!
       const anew = standingForecast(stand(plan, told, 400, 400))
       for (const at of [2, 3, 4]) {
         const end = (one: { stages: readonly { middle: number }[] }): number => one.stages[at]!.middle
@@ -39,6 +39,6 @@ describe('stored runs', () => {
   })
 
   it('say nothing where hardly any of them would have gone on so early', () => {
-    expect(moved(kept, [...before, marked(2, 255, 'stage.began', { stage: 'pour' })], 255)).toBeNull()
+    expect(reweighed(kept, [...before, marked(2, 255, 'stage.began', { stage: 'pour' })], 255)).toBeNull()
   })
 })

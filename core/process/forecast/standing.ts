@@ -8,11 +8,11 @@ import type { LiveCook } from '../../record/marks/liveCook'
 import { replay } from '../../record/replay/replay'
 import { compileProgram } from '../program/compileProgram'
 import { conditionSteps, marksOf, type ConditionedEnsemble } from '../ensemble/conditionEnsemble'
-import type { Forecast, Moved } from '../../record/plan/forecast'
+import type { Forecast, Reweighed } from '../../record/plan/forecast'
 import { logLikelihoods } from '../ensemble/logLikelihoods'
 import { effectiveMembers, normalisedWeights } from '../ensemble/normalisedWeights'
 import type { Program } from '../engine/program'
-import { readForecast, readMoved } from './readForecast'
+import { readForecast, readReweighed } from './readForecast'
 import { runEnsemble } from '../ensemble/runEnsemble'
 
 /** Runs that are kept so that the next mark can be answered at once. */
@@ -87,12 +87,12 @@ export function standingForecast({ plan, cook, program, ensemble }: Standing): F
  * @param nowS how far the cook is, s
  * @returns what moves at once; null where too few runs are near what was marked
  */
-export function moved(standing: Standing, observations: readonly Observation[], nowS: number): Moved | null {
+export function reweighed(standing: Standing, observations: readonly Observation[], nowS: number): Reweighed | null {
   const cook = replay(standing.plan, observations)
-  return runsAlike(cook, standing.cook) ? reweighed(standing, cook, nowS) : runAgain(standing, cook, nowS)
+  return runsAlike(cook, standing.cook) ? weighedAnew(standing, cook, nowS) : runAgain(standing, cook, nowS)
 }
 
-function reweighed(standing: Standing, cook: LiveCook, nowS: number): Moved | null {
+function weighedAnew(standing: Standing, cook: LiveCook, nowS: number): Reweighed | null {
   const { plan, ensemble } = standing
   const program: Program = { ...standing.program, nowS }
   const logs = logLikelihoods(plan, cook, program, ensemble.record)
@@ -101,14 +101,14 @@ function reweighed(standing: Standing, cook: LiveCook, nowS: number): Moved | nu
   const effective = effectiveMembers(weights)
   return effective < TOO_FEW
     ? null
-    : readMoved(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast?.sides ?? [])
+    : readReweighed(plan, cook, program, { ...ensemble, weights, effective }, standing.forecast?.sides ?? [])
 }
 
 /**
  * A few members, drawn evenly by their weights (systematic resampling), run under what was marked. Each was drawn for
  * how well it explains the marks before; what it is weighed by is how much better or worse it explains all of them now.
  */
-function runAgain(standing: Standing, cook: LiveCook, nowS: number): Moved | null {
+function runAgain(standing: Standing, cook: LiveCook, nowS: number): Reweighed | null {
   const { plan, ensemble } = standing
   const parents = drawnEvenly(ensemble.weights, FEW)
   const size = MEMBER_NAMES.length
@@ -123,7 +123,7 @@ function runAgain(standing: Standing, cook: LiveCook, nowS: number): Moved | nul
   const effective = effectiveMembers(weights)
   return effective < TOO_FEW
     ? null
-    : readMoved(plan, cook, program, { record, weights, effective }, standing.forecast?.sides ?? [])
+    : readReweighed(plan, cook, program, { record, weights, effective }, standing.forecast?.sides ?? [])
 }
 
 /** True where two cooks differ in signs and looks alone: runs under the one are runs under the other. */

@@ -97,4 +97,4 @@ export interface Forecast {
 }
 
 /** What a mark moves at once; the rest of a forecast follows with new runs. */
-export type Moved = Pick<Forecast, 'nowS' | 'effective' | 'signs' | 'stages' | 'sides' | 'restsOn'>
+export type Reweighed = Pick<Forecast, 'nowS' | 'effective' | 'signs' | 'stages' | 'sides' | 'restsOn'>

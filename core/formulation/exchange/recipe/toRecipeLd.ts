@@ -1,6 +1,6 @@
 import { KJ_PER_KCAL } from '../../../materials/composition/energyOf'
 import type { Ingredient } from '../../../materials/composition/ingredient'
-import type { WhatComes } from '../../yield/whatComes'
+import type { DishYield } from '../../yield/yieldOf'
 import type { Dish } from '../../dish/dish'
 import { usualTotalMinutes } from '../../dish/usualTotalMinutes'
 import { recipeGrams } from './recipeGrams'
@@ -32,7 +32,7 @@ export interface RecipeWords {
 export function toRecipeLd(
   dish: Dish,
   baseG: number,
-  comes: WhatComes,
+  comes: DishYield,
   words: RecipeWords,
   rowOf: (ingredient: string) => Ingredient,
   card: unknown,

@@ -101,7 +101,7 @@ const ways = computed(() => {
     </p>
     <ServingFacts
       part="first"
-      :comes="comes"
+      :dish-yield="comes"
       :currency="currency"
     />
     <ChoiceSelect
@@ -197,7 +197,7 @@ const ways = computed(() => {
     />
     <ServingFacts
       part="rest"
-      :comes="comes"
+      :dish-yield="comes"
       :currency="currency"
     />
   </div>

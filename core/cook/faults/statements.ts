@@ -5,7 +5,7 @@ import { spansOf } from '../../formulation/dish/spans'
 import type { FaultCause } from './causes'
 
 /** What a cook has said outright. */
-export type Told =
+export type Statement =
   | 'slip-poured-early'
   | 'slip-liquid-cold'
   | 'slip-flame-high'
@@ -21,7 +21,7 @@ export type Told =
   | 'dish-liquid'
 
 /** What was told, how often, and how loud it speaks for which causes. */
-export type ToldClue = readonly [of: Told, times: number, speaks: Readonly<Partial<Record<FaultCause, number>>>]
+export type StatedClue = readonly [of: Statement, times: number, speaks: Readonly<Partial<Record<FaultCause, number>>>]
 
 /** A word of the cook weighs as much as two features that lie two deviations off (estimate). */
 const LOUD = 3
@@ -37,7 +37,7 @@ const LIQUID: readonly Part[] = ['water', 'milk', 'juice']
  * @param record the batch
  * @returns clues
  */
-export function toldOf({ plan, cook }: BatchRecord): ToldClue[] {
+export function statementsOf({ plan, cook }: BatchRecord): StatedClue[] {
   const partOf = (id: string): Part | undefined => plan.dish.ingredients.find(one => one.id === id)?.part
   const forgot = (parts: readonly Part[]): number =>
     cook.forgotten.filter(one => parts.includes(partOf(one.what) ?? 'base')).length
@@ -47,7 +47,7 @@ export function toldOf({ plan, cook }: BatchRecord): ToldClue[] {
       0,
     )
   const slip = (what: string): number => cook.slips.filter(one => one.what === what).length
-  const clues: ToldClue[] = [
+  const clues: StatedClue[] = [
     ['slip-poured-early', slip('poured-early'), { 'roast-short': LOUD }],
     ['slip-liquid-cold', slip('liquid-cold'), { 'cold-liquid': LOUD }],
     ['slip-flame-high', slip('flame-too-high'), { 'flame-high': LOUD }],
@@ -66,7 +66,7 @@ export function toldOf({ plan, cook }: BatchRecord): ToldClue[] {
 const QUIET = 0.8
 
 /** How rich, sweet or wet the dish itself is: where it lies on the usual span, 0 at its lean end and 1 at the other. */
-function ratioClues({ dish, amounts }: BatchRecord['plan']): ToldClue[] {
+function ratioClues({ dish, amounts }: BatchRecord['plan']): StatedClue[] {
   const { choices } = dish
   if (!choices) return []
   const spans = spansOf({ family: dish.family, choices })
@@ -76,7 +76,7 @@ function ratioClues({ dish, amounts }: BatchRecord['plan']): ToldClue[] {
     ['sugar', 'dish-sugar', 'more-sugar', 'less-sugar'],
     ['liquid', 'dish-liquid', 'too-wet', 'too-dry'],
   ] as const
-  return of.flatMap(([role, told, more, less]): ToldClue[] => {
+  return of.flatMap(([role, told, more, less]): StatedClue[] => {
     const span = spans[role]
     const ratio = roleRatio(
       dish,

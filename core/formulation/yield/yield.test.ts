@@ -7,7 +7,7 @@ import { holdWater, liquidAccount } from '../proportions/liquidAccount'
 import { fitAdvice } from './fitAdvice'
 import { sweetnessG } from './sweetness'
 import { volumesOf } from './volumes'
-import { whatComes } from './whatComes'
+import { yieldOf } from './yieldOf'
 
 const starter = (id: string) => STARTER_DISHES.find(dish => dish.id === id)!
 const none = { sucrose: 0, glucose: 0, fructose: 0, maltose: 0, lactose: 0 }
@@ -22,7 +22,7 @@ describe('sweetness', () => {
 
 describe('what comes of a dish', () => {
   it.each(STARTER_DISHES.map(dish => [dish.id, dish] as const))('%s is believable', (_, dish) => {
-    const comes = whatComes(dish, dish.usual.baseG, rowOf)
+    const comes = yieldOf(dish, dish.usual.baseG, rowOf)
     expect(comes.finishedG.early).toBeLessThan(comes.finishedG.middle)
     expect(comes.servings).toBeGreaterThan(3)
     expect(comes.sweetness.warm).toBeGreaterThan(10)
@@ -38,8 +38,8 @@ describe('what comes of a dish', () => {
   it('scales: a serving stays the same under any amount', () => {
     fc.assert(
       fc.property(fc.constantFrom(...STARTER_DISHES), fc.double({ min: 20, max: 5000, noNaN: true }), (dish, baseG) => {
-        const one = whatComes(dish, 100, rowOf)
-        const other = whatComes(dish, baseG, rowOf)
+        const one = yieldOf(dish, 100, rowOf)
+        const other = yieldOf(dish, baseG, rowOf)
         expect(other.serving.energyKj).toBeCloseTo(one.serving.energyKj, 6)
         expect(other.sweetness.cold).toBeCloseTo(one.sweetness.cold, 6)
         expect(other.servings / one.servings).toBeCloseTo(baseG / 100, 6)
@@ -51,7 +51,7 @@ describe('what comes of a dish', () => {
   it('conserves what goes in: water is all that leaves', () => {
     for (const dish of STARTER_DISHES) {
       const ins = dish.ingredients.reduce((sum, one) => sum + one.perBase, 0)
-      expect(whatComes(dish, 1, rowOf).finishedG.middle, dish.id).toBeLessThan(
+      expect(yieldOf(dish, 1, rowOf).finishedG.middle, dish.id).toBeLessThan(
         ins + (dish.family === 'lentil' ? 1.7 : 0.5),
       )
     }
@@ -59,16 +59,16 @@ describe('what comes of a dish', () => {
 
   it('names allergens with what carries them, and says when fat pools', () => {
     const dish = starter('sweet-water-semolina')
-    expect(whatComes(dish, 250, rowOf).allergens.map(one => one.allergen)).toEqual(['wheat', 'milk', 'cashew'])
+    expect(yieldOf(dish, 250, rowOf).allergens.map(one => one.allergen)).toEqual(['wheat', 'milk', 'cashew'])
     const greasy = {
       ...dish,
       ingredients: dish.ingredients.map(one => (one.part === 'fat' ? { ...one, perBase: 1.5 } : one)),
     }
-    expect(whatComes(greasy, 250, rowOf).fat).toBe('pools')
+    expect(yieldOf(greasy, 250, rowOf).fat).toBe('pools')
   })
 
   it('costs what the household pays, by what has to be bought, and names what has no price', () => {
-    const comes = whatComes(starter('winter-market-carrot'), 850, rowOf, [
+    const comes = yieldOf(starter('winter-market-carrot'), 850, rowOf, [
       { id: 'carrot-red', pricePerKg: 50 },
       { id: 'ghee', pricePerKg: 600 },
     ])

@@ -27,7 +27,7 @@ export interface Serving {
 export type FatLook = 'held' | 'seen-at-edge' | 'pools'
 
 /** What comes of a dish measured out, before it is cooked. */
-export interface WhatComes {
+export interface DishYield {
   /** Finished weight, g, 10–90 %. */
   readonly finishedG: Window
   readonly servings: number
@@ -62,12 +62,12 @@ type Dish = Pick<DishCard, 'family' | 'base' | 'ingredients' | 'kept' | 'portion
  * @param prices prices by ingredient, where they are known
  * @returns every figure with what it rests on
  */
-export function whatComes(
+export function yieldOf(
   dish: Dish,
   baseG: number,
   rowOf: (ingredient: string) => Ingredient,
   prices: readonly Correction[] = [],
-): WhatComes {
+): DishYield {
   const foods = dish.ingredients.map(one => ({ one, row: rowOf(one.ingredient), massG: one.perBase * baseG }))
   const mix = mixOf(foods.map(({ massG, row }) => ({ massG, food: row.nutrients })))
   const { perBase, spread } = finishedShare(dish, rowOf)
@@ -109,7 +109,7 @@ function fatLook(dish: Dish, rowOf: (ingredient: string) => Ingredient): FatLook
   return ratio <= fat.steps[2] ? 'held' : ratio <= fat.to ? 'seen-at-edge' : 'pools'
 }
 
-function allergensOf(foods: readonly { readonly row: Ingredient }[]): WhatComes['allergens'] {
+function allergensOf(foods: readonly { readonly row: Ingredient }[]): DishYield['allergens'] {
   const by = new Map<Allergen, string[]>()
   for (const { row } of foods)
     for (const allergen of row.allergens) by.set(allergen, [...(by.get(allergen) ?? []), row.name])
@@ -121,7 +121,7 @@ function costOf(
   dish: Dish,
   servings: number,
   prices: readonly Correction[],
-): WhatComes['cost'] {
+): DishYield['cost'] {
   const priceOf = new Map(
     prices.flatMap(one => (one.pricePerKg === undefined ? [] : [[one.id, one.pricePerKg] as const])),
   )

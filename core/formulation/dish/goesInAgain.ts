@@ -9,7 +9,7 @@ import type { Stage } from './dish'
  * @param ingredient its id in the dish
  * @returns whether an earlier stage took it out
  */
-export function comesBack(
+export function goesInAgain(
   stages: readonly Pick<Stage, 'id' | 'takesOut'>[],
   stage: string,
   ingredient: string,
