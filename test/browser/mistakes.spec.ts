@@ -48,7 +48,7 @@ test.describe('mistakes made and put right, at 600 times the speed', () => {
           await flames.getByRole('button').nth(1).click()
           await at.keyboard.press('x')
           await at.getByRole('button', { name: 'runny, will not tighten' }).click()
-          await expect(at.getByText('flame left low after the pour')).toBeVisible()
+          await expect(at.getByText('the flame stayed low after the turn')).toBeVisible()
           await at.locator('[data-way="boil-off"]').click()
           await at.keyboard.press('m')
           await flames.getByRole('button').nth(5).click()
