@@ -12,7 +12,7 @@ import { firstBelief } from '../core/process/belief/firstBelief'
 import { readBoilCheck } from '../core/process/boil/readBoilCheck'
 import { withDoubts } from '../core/process/doubt/withDoubts'
 import { planFlames } from '../core/process/flame/planFlames'
-import { stand } from '../core/process/forecast/standing'
+import { storeRuns } from '../core/process/forecast/storedRuns'
 import { graining } from '../core/materials/syrup/graining'
 import { setsTo } from '../core/materials/syrup/setsTo'
 import { syrupAtShare } from '../core/materials/syrup/syrupAtShare'
@@ -32,7 +32,7 @@ const ROOM_C = 27
  */
 export function forecast(input: unknown): unknown {
   const { plan, observations, nowS, members } = ForecastRequestSchema.parse(input)
-  return withDoubts(stand(plan, observations, nowS, members))
+  return withDoubts(storeRuns(plan, observations, nowS, members))
 }
 
 /**

@@ -11,9 +11,6 @@ import { ForecastSchema } from './forecast'
 import { Id, Millis, Name } from './ids'
 import { StoredObservationSchema, type StoredObservation } from './observation'
 
-/** Faults a batch may be said to have. */
-export const FAULTS = END_FAULTS
-
 const Hex = z.string().regex(/^#[0-9a-f]{6}$/)
 const StoneSchema = z.strictObject({ fromS: z.number(), toS: z.number(), colour: Hex })
 const Moment = z.number().nullable()

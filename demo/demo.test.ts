@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../book/dishes'
 import { stageDish } from '../core/formulation/stages/stageDish'
-import { FAULTS } from '../contracts/batch'
+import { END_FAULTS } from '../core/cook/faults/faults'
 import { CookPlanSchema } from '../contracts/cook'
 import { KitchenSchema } from '../contracts/kitchen'
 import { LessonSchema } from '../contracts/lesson'
@@ -30,7 +30,7 @@ describe('the demo house', () => {
     const faults = DEMO_BATCHES.flatMap(batch => batch.faults)
     expect(faults).toContain('burnt')
     expect(faults).toContain('gluey')
-    for (const fault of faults) expect(FAULTS).toContain(fault)
+    for (const fault of faults) expect(END_FAULTS).toContain(fault)
     for (const batch of DEMO_BATCHES) expect(DEMO_KITCHEN.pans.map(pan => pan.id)).toContain(batch.pan)
   })
 

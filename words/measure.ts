@@ -1,7 +1,7 @@
 import type { PressureFit } from '../core/formulation/dish/pressure'
 import type { FatLook } from '../core/formulation/yield/yieldOf'
 import type { Balance, SwapNote } from '../core/formulation/swaps/swap'
-import type { Role, Standing, Style } from '../core/formulation/dish/spans'
+import type { Role, SpanPlace, Style } from '../core/formulation/dish/spans'
 import type { Origin } from '../contracts/kitchen'
 import type { FamilyId } from '../core/formulation/family/family'
 import type { FigureOrigin } from '../core/materials/composition/ingredient'
@@ -53,7 +53,7 @@ const OWN: Readonly<Partial<Record<FamilyId, Partial<Outside>>>> = {
     fat: { below: 'catches on the pan', above: 'greasy, soft set' },
   },
 }
-const SURE: Readonly<Record<Standing['sure'], string>> = { may: 'may be', likely: 'likely', surely: 'almost surely' }
+const SURE: Readonly<Record<SpanPlace['sure'], string>> = { may: 'may be', likely: 'likely', surely: 'almost surely' }
 
 /**
  * What happens outside a span, and how sure that is.
@@ -62,7 +62,7 @@ const SURE: Readonly<Record<Standing['sure'], string>> = { may: 'may be', likely
  * @param family id of the family
  * @returns such as `likely greasy: fat pools at the edge`
  */
-export function outsideText(standing: Standing, family: string): string {
+export function outsideText(standing: SpanPlace, family: string): string {
   const words = (wordFor<Partial<Outside>>(OWN, family)?.[standing.role] ?? OUTSIDE[standing.role])[
     standing.outside ?? 'below'
   ]

@@ -3,7 +3,7 @@ import { STARTER_DISHES } from '../book/dishes'
 import { FIRST_KITCHEN } from '../book/firstKitchen'
 import { INGREDIENTS } from '../book/ingredients'
 import { SWAPS } from '../book/swaps'
-import { FAULTS } from '../contracts/batch'
+import { END_FAULTS } from '../core/cook/faults/faults'
 import { OriginSchema } from '../contracts/kitchen'
 import { PROBLEM_CODES } from '../contracts/problem'
 import { mainLine } from '../core/formulation/dish/mainLine'
@@ -18,7 +18,7 @@ import { actionsOf } from '../core/cook/guidance/actions'
 import { replay } from '../core/record/replay/replay'
 import { faultOfTerm } from '../core/cook/faults/faultsOf'
 import { SENSES, TERM_CODES } from '../core/formulation/signs/terms'
-import { ROLES, spansOf, standingOf, STYLES } from '../core/formulation/dish/spans'
+import { ROLES, spansOf, placeInSpan, STYLES } from '../core/formulation/dish/spans'
 import { examplePlan, marked } from '../test/support/plans'
 import { actionText, CAUTIONS, CUES, cueText, DOING_WORDS, SIGN_WORDS, STEP_WORDS } from './cook'
 import { FAULT_WORDS } from './faults'
@@ -50,7 +50,7 @@ const everyVessel = <T,>(dish: Dish, one: T): Record<string, T> =>
 describe('there are words', () => {
   it('for every sign, step, fault, origin, part and style', () => {
     for (const step of COLOUR_STEPS) expect(STEP_WORDS[step], step).toBeDefined()
-    for (const fault of FAULTS) expect(FAULT_WORDS[fault], fault).toBeDefined()
+    for (const fault of END_FAULTS) expect(FAULT_WORDS[fault], fault).toBeDefined()
     for (const origin of OriginSchema.options) expect(ORIGIN_WORDS[origin], origin).toBeDefined()
     for (const role of ROLES) expect(ROLE_WORDS[role], role).toBeTruthy()
     for (const style of STYLES) expect(STYLE_WORDS[style], style).toBeDefined()
@@ -171,7 +171,7 @@ describe('a dish in words', () => {
   })
 
   it('says what happens outside a span in the way of its family, and how sure that is', () => {
-    const fat = (family: string, ratio: number) => outsideText(standingOf('fat', ratio, spansOf({ family })), family)
+    const fat = (family: string, ratio: number) => outsideText(placeInSpan('fat', ratio, spansOf({ family })), family)
     expect(fat('semolina', 1.6)).toBe('likely greasy: fat pools at the edge')
     expect(fat('gram-flour', 0.75)).toBe('may be will not loosen and flow; raw taste')
   })

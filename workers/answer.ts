@@ -3,10 +3,10 @@ import { CoreError } from '../core/error'
 import { withDoubts } from '../core/process/doubt/withDoubts'
 import { searchFlames } from '../core/process/flame/planFlames'
 import { roastAheadSteps } from '../core/process/flame/roastAhead'
-import { reweighed, standSteps, type Standing } from '../core/process/forecast/standing'
+import { reweighed, storeRunsSteps, type StoredRuns } from '../core/process/forecast/storedRuns'
 
 /** Runs that are kept for the next mark, by stream. */
-export type StandingRuns = Map<string, Standing>
+export type RunsByStream = Map<string, StoredRuns>
 
 /**
  * Answers one question in steps: a tap first from stored runs, a flame plan by the best so far. Every failure becomes a
@@ -17,7 +17,7 @@ export type StandingRuns = Map<string, Standing>
  * @returns yields answers with the question's ticket, the last one final, and null where something more urgent may be
  *   done
  */
-export function* answers(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer | null, void> {
+export function* answers(question: WorkerQuestion, kept: RunsByStream): Generator<WorkerAnswer | null, void> {
   const { ticket } = question
   try {
     yield* work(question, kept)
@@ -28,7 +28,7 @@ export function* answers(question: WorkerQuestion, kept: StandingRuns): Generato
   }
 }
 
-function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAnswer | null, void> {
+function* work(question: WorkerQuestion, kept: RunsByStream): Generator<WorkerAnswer | null, void> {
   const { ticket, stream } = question
   switch (question.type) {
     case 'forecast': {
@@ -39,7 +39,7 @@ function* work(question: WorkerQuestion, kept: StandingRuns): Generator<WorkerAn
           ? reweighed(before, observations, nowS)
           : null
       if (soon) yield { type: 'reweighed', ticket, reweighed: soon }
-      const standing = yield* quietly(standSteps(plan, observations, nowS, members))
+      const standing = yield* quietly(storeRunsSteps(plan, observations, nowS, members))
       const forecast = withDoubts(standing)
       kept.set(stream, { ...standing, forecast })
       yield { type: 'forecast', ticket, forecast }
@@ -77,6 +77,6 @@ function* quietly<T>(steps: Generator<void, T>): Generator<null, T> {
 }
 
 /** Plans of one cook differ in nothing but what was told of them. */
-function samePlan(standing: Standing, plan: Standing['plan']): boolean {
+function samePlan(standing: StoredRuns, plan: StoredRuns['plan']): boolean {
   return standing.plan.id === plan.id && JSON.stringify(standing.plan) === JSON.stringify(plan)
 }

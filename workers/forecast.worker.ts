@@ -1,5 +1,5 @@
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
-import { answers, type StandingRuns } from './answer'
+import { answers, type RunsByStream } from './answer'
 import { breath } from './breath'
 
 interface WorkerScope {
@@ -9,7 +9,7 @@ interface WorkerScope {
 
 const scope = globalThis as unknown as WorkerScope
 const waiting = new Map<string, WorkerQuestion>()
-const kept: StandingRuns = new Map()
+const kept: RunsByStream = new Map()
 /** What is more urgent passes what is less. */
 const URGENCY: Readonly<Record<WorkerQuestion['type'], number>> = {
   'give-up': 3,

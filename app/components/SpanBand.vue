@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import type { Standing } from '../../core/formulation/dish/spans'
+import type { SpanPlace } from '../../core/formulation/dish/spans'
 
 const props = defineProps<{
   /** Where the part stands in its span. */
-  standing: Standing
+  standing: SpanPlace
 }>()
 
 /** A quarter more than the span, so that what lies above it still shows. */

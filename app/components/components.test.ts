@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
-import { spansOf, standingOf } from '../../core/formulation/dish/spans'
+import { spansOf, placeInSpan } from '../../core/formulation/dish/spans'
 import { actionsOf } from '../../core/cook/guidance/actions'
 import { replay } from '../../core/record/replay/replay'
 import { roastColours } from '../composables/roastColours'
@@ -188,7 +188,7 @@ describe('a level in a drawn cup', () => {
 
 describe('a span', () => {
   const here = (ratio: number) =>
-    mount(SpanBand, { props: { standing: standingOf('fat', ratio, spansOf({ family: 'semolina' })) } })
+    mount(SpanBand, { props: { standing: placeInSpan('fat', ratio, spansOf({ family: 'semolina' })) } })
 
   it('stands further right the more there is, and says when it is outside', () => {
     const x = (ratio: number): number => Number(here(ratio).get('.here').attributes('x'))

@@ -2,7 +2,7 @@ import { beliefColumns, MEMBER_NAMES } from '../../core/process/belief/memberVal
 import { planFlames, searchFlames } from '../../core/process/flame/planFlames'
 import { compileProgram } from '../../core/process/program/compileProgram'
 import { runEnsemble } from '../../core/process/ensemble/runEnsemble'
-import { reweighed, stand, standingForecast } from '../../core/process/forecast/standing'
+import { reweighed, storeRuns, forecastOfRuns } from '../../core/process/forecast/storedRuns'
 import { replay } from '../../core/record/replay/replay'
 import { fillNormal } from '../../core/maths/random/fillNormal'
 import { seededRandom } from '../../core/maths/random/seededRandom'
@@ -30,10 +30,10 @@ export function forecasting(): Figure[] {
   const roast = plan.dish.stages.find(stage => stage.does === 'roast')!
   const before = [marked(0, 0, 'cook.started'), marked(1, 60, 'stage.began', { stage: roast.id })]
   const tapped = [...before, marked(2, ROAST_S, 'sign.seen', { sign: 'aroma' })]
-  const standing = stand(plan, before, ROAST_S - 5, MEMBERS)
+  const standing = storeRuns(plan, before, ROAST_S - 5, MEMBERS)
   if (!reweighed(standing, tapped, ROAST_S)) throw new RangeError('bench: the tap could not be answered from stored runs')
   const tap = timed(60, () => void reweighed(standing, tapped, ROAST_S))
-  const anew = timed(15, () => void standingForecast(stand(plan, tapped, ROAST_S, MEMBERS)))
+  const anew = timed(15, () => void forecastOfRuns(storeRuns(plan, tapped, ROAST_S, MEMBERS)))
   const flames = starterPlan('brick-kiln-wheat')
   const wish = { step: 'golden' as const, patienceS: 1200, risk: 0.03 }
   const planned = timed(5, () => void planFlames(flames, wish))

@@ -1,7 +1,7 @@
 import type { AsideAnswers, AsideJob, ClosingAside, SettledAside, StandingAside } from '../../contracts/aside'
 import { BatchSummarySchema } from '../../contracts/batch'
 import type { Cook } from '../../contracts/cook'
-import { bareSummary, retold } from '../../core/cook/batch/retold'
+import { bareSummary, retellBatch } from '../../core/cook/batch/retellBatch'
 import { settleCook } from '../../core/cook/batch/settleCook'
 import type { BatchSummary } from '../../core/cook/batch/summary'
 import { doneIndex } from '../../core/formulation/dish/doneIndex'
@@ -73,7 +73,7 @@ function settled(
     way === 'bare'
       ? { summary: bareSummary(plan, cook), evidence: known?.evidence ?? [] }
       : way === 'retell' && known
-        ? { summary: retold(known.summary, plan, cook), evidence: known.evidence }
+        ? { summary: retellBatch(known.summary, plan, cook), evidence: known.evidence }
         : settleCook(plan, observations)
   return {
     startedAt,

@@ -1,11 +1,11 @@
 import type { WorkerQuestion } from '../../contracts/worker'
-import type { Standing } from '../../core/process/forecast/standing'
+import type { StoredRuns } from '../../core/process/forecast/storedRuns'
 import { answers } from '../../workers/answer'
 
 /** A worker in the same thread, with few members: every answer comes a moment after its question. */
 export class WorkerHere {
   onmessage: ((event: { data: unknown }) => void) | null = null
-  private readonly kept = new Map<string, Standing>()
+  private readonly kept = new Map<string, StoredRuns>()
 
   postMessage(question: WorkerQuestion): void {
     const few: WorkerQuestion =

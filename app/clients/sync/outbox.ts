@@ -9,7 +9,7 @@ import {
 } from '../../../contracts/observation'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import { Anything, ask, isForLater, Refused } from '../api'
-import { deviceKeeping, dropText, keepText, keptJson, keptKeys, keptText, type Keeping } from './storage'
+import { deviceKeeping, dropText, keepText, keptJson, keptKeys, keptText, type DeviceKeeping } from './storage'
 import { hearthNow, hearthRate, holdClock, onClockPutRight } from '../hearthClock'
 import { isReachable, laneOf, type Lane, type Round } from './lane'
 
@@ -46,7 +46,7 @@ export interface OutboxState {
   readonly waiting: Readonly<Ref<number>>
   readonly reachable: Readonly<Ref<boolean>>
   readonly setAside: Readonly<Ref<number>>
-  readonly keeping: Readonly<Ref<Keeping>>
+  readonly keeping: Readonly<Ref<DeviceKeeping>>
 }
 export const outboxState: OutboxState = {
   waiting: readonly(waiting),

@@ -1,14 +1,14 @@
 import { readonly, ref, type Ref } from 'vue'
 
 /** How this device keeps things: on itself, or, where its storage is full or denied, on this page alone. */
-export type Keeping = 'device' | 'full' | 'denied'
+export type DeviceKeeping = 'device' | 'full' | 'denied'
 
-const keeping = ref<Keeping>('device')
+const keeping = ref<DeviceKeeping>('device')
 /** What could not be written to the device: it lasts as long as the page. */
 const onPage = new Map<string, string>()
 
 /** How this device keeps things at the moment. */
-export const deviceKeeping: Readonly<Ref<Keeping>> = readonly(keeping)
+export const deviceKeeping: Readonly<Ref<DeviceKeeping>> = readonly(keeping)
 
 function storage(): Storage | null {
   try {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Standing } from '../../../core/formulation/dish/spans'
+import type { SpanPlace } from '../../../core/formulation/dish/spans'
 import { ROLE_WORDS } from '../../../words/measure'
 import SpanBand from '../SpanBand.vue'
 
@@ -17,7 +17,7 @@ defineProps<{
   /** Weight, pieces, and how far the mark is off. */
   under: string
   /** Where it stands in its span, if it has one. */
-  standing: Standing | null
+  standing: SpanPlace | null
   /** That in words. */
   judged: string
   /** True while it is looked at more closely. */

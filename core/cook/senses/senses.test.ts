@@ -9,12 +9,12 @@ import { cueOf } from '../guidance/cue'
 import type { CookPlan } from '../../record/plan/plan'
 import { replay } from '../../record/replay/replay'
 import { isTerm, SENSES, TERM_CODES, TERMS } from '../../formulation/signs/terms'
-import { termsOf } from './termsOf'
+import { perceptionsOf } from './perceptionsOf'
 
 const dishes = STARTER_DISHES.map(stageDish)
 const codes = (id: string, stage: string) => {
   const dish = dishes.find(one => one.id === id)!
-  return termsOf(dish, mainLine(dish).find(one => one.id === stage)!).map(one => one.code)
+  return perceptionsOf(dish, mainLine(dish).find(one => one.id === stage)!).map(one => one.code)
 }
 const begun = (plan: CookPlan, upTo: number) => [
   marked(1, 0, 'cook.started'),
@@ -28,7 +28,7 @@ describe('what can be perceived', () => {
     '%s: at every stage that waits for a sign, the sign is known by something, come and not yet',
     (_, dish) => {
       for (const stage of mainLine(dish)) {
-        const offered = termsOf(dish, stage)
+        const offered = perceptionsOf(dish, stage)
         expect(
           offered.map(one => one.sense),
           stage.id,
@@ -58,7 +58,7 @@ describe('what can be perceived', () => {
 
   it('is offered somewhere, each of them, and what balls are judged by where the sugar is rubbed in', () => {
     const everywhere = new Set(
-      dishes.flatMap(dish => mainLine(dish).flatMap(stage => termsOf(dish, stage).map(one => one.code))),
+      dishes.flatMap(dish => mainLine(dish).flatMap(stage => perceptionsOf(dish, stage).map(one => one.code))),
     )
     expect(TERM_CODES.filter(code => !everywhere.has(code))).toEqual([])
     expect(codes('marble-gram-balls', 'rub-in')).toEqual(['slumps', 'holds-pressed', 'crumbles'])
@@ -90,7 +90,7 @@ describe('a perception that was marked', () => {
   it('narrows as the sign it stands for does, and a raw smell puts the pour later', () => {
     const window = (...more: readonly ReturnType<typeof marked>[]) =>
       forecastCook(plan, [...begun(plan, 1), ...more], 560, 150).stages[2]!
-    const [nutty] = termsOf(plan.dish, mainLine(plan.dish)[1]!).filter(one => one.code === 'nutty')
+    const [nutty] = perceptionsOf(plan.dish, mainLine(plan.dish)[1]!).filter(one => one.code === 'nutty')
     expect(window(marked(40, 555, nutty!.mark.kind, nutty!.mark.payload))).toEqual(
       window(marked(40, 555, 'sign.seen', { sign: 'aroma' })),
     )
@@ -129,7 +129,7 @@ describe('a perception that was marked', () => {
 
   it('stops a roast at an acrid smell as at a burnt colour', () => {
     const roast = mainLine(plan.dish).findIndex(stage => stage.does === 'roast')
-    const [acrid] = termsOf(plan.dish, mainLine(plan.dish)[roast]!).filter(one => one.code === 'acrid')
+    const [acrid] = perceptionsOf(plan.dish, mainLine(plan.dish)[roast]!).filter(one => one.code === 'acrid')
     const cue = (...more: readonly ReturnType<typeof marked>[]) =>
       cueOf(plan, replay(plan, [...begun(plan, roast), ...more]), null, 300 * roast + 90).code
     expect(cue()).not.toBe('burnt')

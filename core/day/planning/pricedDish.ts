@@ -4,7 +4,7 @@ import type { DayModel } from './model'
 import { COST_SCALE, type Step } from './modelParts'
 import { earlyCost } from '../problem/planCost'
 import { nobodyThere } from '../problem/presence'
-import { costAt, leastIn, sharesOf, type Node } from './pricedNode'
+import { costAt, leastIn, sharesOfDraws, type Node } from './pricedNode'
 import type { Prices } from './prices'
 import { slidingLeast } from '../solver/slidingLeast'
 
@@ -74,7 +74,7 @@ export class PricedDish {
         node.own[i] = Math.round(COST_SCALE * earlyCost(model.day, dish, Math.max(0, low + i - table)))
     }
     this.close(node, step)
-    node.shares.push(...sharesOf(this.prices.ofStep(step, this.meal), step.length))
+    node.shares.push(...sharesOfDraws(this.prices.ofStep(step, this.meal), step.length))
     this.nodes.set(id, node)
     return node
   }
@@ -123,7 +123,7 @@ export class PricedDish {
       const step = this.model.ofDish(dish, heat)
       const child = this.node(heat)
       const again = this.emptyNode(node.low + length, node.size + max, reheat.dur[1], false)
-      again.shares.push(...sharesOf(this.prices.ofReheat(step), reheat.dur[1]))
+      again.shares.push(...sharesOfDraws(this.prices.ofReheat(step), reheat.dur[1]))
       this.again.push(again)
       node.branches.push({
         child,

@@ -37,7 +37,7 @@ export interface Branch {
 }
 
 /** The prices a value pays from its own minute, and is paid back to there: draws of a step that takes so long, min. */
-export function sharesOf(draws: readonly Draw[], length: number): Share[] {
+export function sharesOfDraws(draws: readonly Draw[], length: number): Share[] {
   return draws.flatMap((draw): Share[] => [{ ...draw, plus: length, sign: 1 }, { ...draw, plus: 0, sign: -1 }])
 }
 

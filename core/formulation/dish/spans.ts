@@ -78,7 +78,7 @@ export function judgedRoles(dish: { readonly choices?: { readonly liquid: string
 }
 
 /** Where a part stands: its style, or what lies outside the span. */
-export interface Standing {
+export interface SpanPlace {
   readonly role: Role
   readonly ratio: number
   readonly span: Span
@@ -99,9 +99,9 @@ const SURELY = 0.45
  * @param ratio its weight relative to the base, zero or more
  * @param spans the family's spans
  * @returns the style inside the span; null and the side outside of it
- * @example standingOf('fat', 0.7, spansOf({ family: 'semolina' })).style // 'everyday'
+ * @example placeInSpan('fat', 0.7, spansOf({ family: 'semolina' })).style // 'everyday'
  */
-export function standingOf(role: Role, ratio: number, spans: Spans): Standing {
+export function placeInSpan(role: Role, ratio: number, spans: Spans): SpanPlace {
   const { [role]: found } = spans
   const slack = 1e-9
   const outside = ratio < found.from - slack ? 'below' : ratio > found.to + slack ? 'above' : null

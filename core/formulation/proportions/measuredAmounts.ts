@@ -4,7 +4,7 @@ import type { Composition } from '../../materials/composition/composition'
 import { inMeasures, type MeasuredAmount, type MeasureSize } from '../measures/inMeasures'
 import { roleOf } from './roleOf'
 import { roleRatio } from './roleRatio'
-import { judgedRoles, spansOf, standingOf, type Role, type Standing } from '../dish/spans'
+import { judgedRoles, spansOf, placeInSpan, type Role, type SpanPlace } from '../dish/spans'
 
 /** An ingredient of the table as amounts need it. */
 export interface TableRow { readonly id: string, readonly bulkDensity: number, readonly composition: Composition }
@@ -22,7 +22,7 @@ export interface AmountRow<Row extends TableRow> {
   readonly cups: number
   readonly spoken: MeasuredAmount
   /** Where all of its role together stands in its span; on the weightiest ingredient of each role. */
-  readonly standing: Standing | null
+  readonly standing: SpanPlace | null
 }
 
 /** Less than this many cups is not drawn as a cup. */
@@ -69,7 +69,7 @@ export function measuredAmounts<Row extends TableRow>(
 }
 
 /** The standing of each role, by the id of its weightiest ingredient. */
-function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => Composition): Map<string, Standing> {
+function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => Composition): Map<string, SpanPlace> {
   const spans = spansOf(dish)
   const heaviest = (role: Role): string | undefined =>
     dish.ingredients
@@ -78,9 +78,9 @@ function standingsOf(dish: Proportioned, compositionOf: (ingredient: string) => 
         (best, one) => (best && best.perBase >= one.perBase ? best : one),
         undefined,
       )?.id
-  return new Map(judgedRoles(dish).flatMap((role): [string, Standing][] => {
+  return new Map(judgedRoles(dish).flatMap((role): [string, SpanPlace][] => {
     const id = heaviest(role)
-    return id === undefined ? [] : [[id, standingOf(role, roleRatio(dish, role, compositionOf), spans)]]
+    return id === undefined ? [] : [[id, placeInSpan(role, roleRatio(dish, role, compositionOf), spans)]]
   }))
 }
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { finishedShare } from './finishedShare'
 import { partsText } from './partsText'
 import { rowOf, starter } from '../../../test/support/plans'
-import { spansOf, standingOf } from '../dish/spans'
+import { spansOf, placeInSpan } from '../dish/spans'
 
 const SEMOLINA = spansOf({ family: 'semolina' })
 
@@ -14,23 +14,23 @@ describe('proportions', () => {
   })
 
   it('stand in a style inside their span and on a side outside of it', () => {
-    expect(standingOf('fat', 0.4, SEMOLINA)).toMatchObject({ style: 'lean', outside: null })
-    expect(standingOf('fat', 0.78, SEMOLINA).style).toBe('everyday')
-    expect(standingOf('sugar', 2.3, SEMOLINA).style).toBe('feast')
-    expect(standingOf('liquid', 2.9, SEMOLINA)).toMatchObject({ style: null, outside: 'below' })
-    expect(standingOf('liquid', 5.7, SEMOLINA).outside).toBe('above')
+    expect(placeInSpan('fat', 0.4, SEMOLINA)).toMatchObject({ style: 'lean', outside: null })
+    expect(placeInSpan('fat', 0.78, SEMOLINA).style).toBe('everyday')
+    expect(placeInSpan('sugar', 2.3, SEMOLINA).style).toBe('feast')
+    expect(placeInSpan('liquid', 2.9, SEMOLINA)).toMatchObject({ style: null, outside: 'below' })
+    expect(placeInSpan('liquid', 5.7, SEMOLINA).outside).toBe('above')
   })
 
   it('have a style everywhere inside the span', () => {
     fc.assert(fc.property(fc.double({ min: 0.3, max: 1.3, noNaN: true }), (ratio) => {
-      expect(standingOf('fat', ratio, SEMOLINA).style).not.toBeNull()
+      expect(placeInSpan('fat', ratio, SEMOLINA).style).not.toBeNull()
     }))
   })
 
   it('say how sure the consequence is by how far outside they lie', () => {
-    expect(standingOf('fat', 1.35, SEMOLINA).sure).toBe('may')
-    expect(standingOf('fat', 1.6, SEMOLINA).sure).toBe('likely')
-    expect(standingOf('fat', 2.2, SEMOLINA).sure).toBe('surely')
+    expect(placeInSpan('fat', 1.35, SEMOLINA).sure).toBe('may')
+    expect(placeInSpan('fat', 1.6, SEMOLINA).sure).toBe('likely')
+    expect(placeInSpan('fat', 2.2, SEMOLINA).sure).toBe('surely')
   })
 
   it('lose only the water that does not stay, and what the roast drives out', () => {

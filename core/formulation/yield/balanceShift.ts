@@ -5,7 +5,7 @@ import { goesNowhere } from '../dish/goesNowhere'
 import { stageDish } from '../stages/stageDish'
 import { troublesOf, type TroubleCode } from '../dish/troublesOf'
 import { liquidAccount } from '../proportions/liquidAccount'
-import { judgedRoles, spansOf, standingOf, type Role, type Standing } from '../dish/spans'
+import { judgedRoles, spansOf, placeInSpan, type Role, type SpanPlace } from '../dish/spans'
 import { roleRatio } from '../proportions/roleRatio'
 
 /** What a change does to the balance of a dish. */
@@ -17,7 +17,7 @@ export interface BalanceShift {
   /** Sweetness of 100 g, as sugar, before and after, warm. */
   readonly sweetness: readonly [before: number, after: number]
   /** Roles whose standing in their span changes. */
-  readonly standings: readonly { readonly role: Role, readonly before: Standing, readonly after: Standing }[]
+  readonly standings: readonly { readonly role: Role, readonly before: SpanPlace, readonly after: SpanPlace }[]
   /** Allergens that were not in it before. */
   readonly allergens: readonly Allergen[]
   /** What cannot work afterwards, and could before. */
@@ -46,8 +46,8 @@ export function balanceShift(
   const known = new Set(troublesOf(before).map(one => one.code))
   const troubles = troublesOf(after).map(one => one.code)
   const compositionOf = (ingredient: string) => rowOf(ingredient).composition
-  const standing = (card: DishCard, role: Role): Standing =>
-    standingOf(role, roleRatio(card, role, compositionOf), spansOf(card))
+  const standing = (card: DishCard, role: Role): SpanPlace =>
+    placeInSpan(role, roleRatio(card, role, compositionOf), spansOf(card))
   const carried = new Set(was.allergens.map(one => one.allergen))
   return {
     waterG: waterOf(after) - waterOf(before),

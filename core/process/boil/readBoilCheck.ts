@@ -5,7 +5,7 @@ import type { Evidence } from '../../materials/belief/reading'
 import { readingOf } from '../learning/evidenceOf'
 import { firstBelief } from '../belief/firstBelief'
 import { MEMBER_NAMES } from '../belief/memberValues'
-import { conditionProgram, type ConditionedEnsemble, type Marks } from '../ensemble/conditionEnsemble'
+import { conditionProgram, type ConditionedEnsemble, type WeighedMarks } from '../ensemble/conditionEnsemble'
 import type { Window } from '../../maths/random/window'
 import type { EnsembleRecord } from '../engine/record'
 import { SIGN, SIGNS } from '../engine/signs'
@@ -115,7 +115,7 @@ function beliefOf(check: BoilCheck): Belief {
 }
 
 /** Residuals in standard deviations: the time to the boil, a temperature on the way, the weight boiled off. */
-function marksOf(check: BoilCheck): Marks {
+function marksOf(check: BoilCheck): WeighedMarks {
   const { half, boiledOn, boilS } = check
   const noise = Math.hypot(SEEN, HAND_S / boilS)
   const terms: ((record: EnsembleRecord, i: number) => number)[] = [

@@ -3,7 +3,7 @@ import type { SignId } from '../../formulation/signs/signIds'
 import { logLikelihoods, waitingOf } from '../ensemble/logLikelihoods'
 import { normalisedWeights } from '../ensemble/normalisedWeights'
 import { SIGNS } from '../engine/signs'
-import type { Standing } from '../forecast/standing'
+import type { StoredRuns } from '../forecast/storedRuns'
 import { columnOf } from '../forecast/windowOf'
 import { weightedQuantile } from '../../maths/random/weightedQuantile'
 import type { OpenQuestion } from '../../record/plan/doubt'
@@ -28,7 +28,7 @@ const QUIET_SHARE = 0.3
  * @param standing kept runs of a cook
  * @returns the question, or null where nothing needs to be asked
  */
-export function openQuestion(standing: Standing): OpenQuestion | null {
+export function openQuestion(standing: StoredRuns): OpenQuestion | null {
   const { plan, cook, program } = standing
   const { nowS } = program
   const line = mainLine(plan.dish)
@@ -57,14 +57,14 @@ export function openQuestion(standing: Standing): OpenQuestion | null {
 
 interface Ends { readonly middle: number, readonly late: number }
 
-function minutesEnd({ program, cook }: Standing, began: number): Ends | null {
+function minutesEnd({ program, cook }: StoredRuns, began: number): Ends | null {
   const stage = program.stages[cook.stage]
   const end = began + stage.seconds
   // Under a lid that is to open by itself, or before the seconds count, nothing can be said.
   return stage.underPressure && stage.pressureS === null ? null : { middle: end, late: end + 0.5 * stage.seconds }
 }
 
-function signEnd({ plan, cook, program, ensemble }: Standing, sign: number): Ends | null {
+function signEnd({ plan, cook, program, ensemble }: StoredRuns, sign: number): Ends | null {
   const { record, logCorrection } = ensemble
   const logs = logLikelihoods(plan, cook, program, record)
   const weights = normalisedWeights(

@@ -8,7 +8,7 @@ import { ensembleRecord, type EnsembleRecord } from '../engine/record'
 import { runEnsemble } from '../ensemble/runEnsemble'
 import { SIGNS } from '../engine/signs'
 import { simulate } from '../engine/simulate'
-import type { Standing } from '../forecast/standing'
+import type { StoredRuns } from '../forecast/storedRuns'
 import { flamesNow } from '../../record/replay/flamesNow'
 import type { Marked } from '../../record/marks/marked'
 import { fillNormal } from '../../maths/random/fillNormal'
@@ -33,7 +33,7 @@ const MEMBERS = 80
  * @param standing kept runs of a cook
  * @returns the surprise, or null where it fits, where it was looked into, or where nothing was marked
  */
-export function surprise({ plan, cook, program }: Standing): Surprise | null {
+export function surprise({ plan, cook, program }: StoredRuns): Surprise | null {
   const last = newest([...cook.signs, ...cook.looks])
   const from = last ? clockStart(cook, last.timeS) : 0
   const k = last ? cook.stageStarts.lastIndexOf(from) : -1
@@ -95,7 +95,7 @@ function onFlame(program: Program, k: number, flame: Program['stages'][number]['
   }
 }
 
-function middleRun(program: Program, plan: Standing['plan']): EnsembleRecord {
+function middleRun(program: Program, plan: StoredRuns['plan']): EnsembleRecord {
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   simulate(program, memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0), record, 0)
   return record

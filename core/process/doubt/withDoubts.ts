@@ -1,5 +1,5 @@
 import type { Forecast } from '../../record/plan/forecast'
-import { standingForecast, type Standing } from '../forecast/standing'
+import { forecastOfRuns, type StoredRuns } from '../forecast/storedRuns'
 import { doubts } from './doubts'
 
 /**
@@ -8,6 +8,6 @@ import { doubts } from './doubts'
  * @param standing from `stand`
  * @returns the forecast
  */
-export function withDoubts(standing: Standing): Forecast {
-  return { ...standingForecast(standing), doubts: doubts(standing) }
+export function withDoubts(standing: StoredRuns): Forecast {
+  return { ...forecastOfRuns(standing), doubts: doubts(standing) }
 }

@@ -37,7 +37,7 @@ export const OUTLINE_MEMBERS = 16
 export const OUTLINE_EVERY_S = 30
 
 /** What was marked, as an ensemble's record is held against it. */
-export interface Marks {
+export interface WeighedMarks {
   /** Natural logarithm of each member's likelihood, up to a constant. */
   logLikelihoods(record: EnsembleRecord): Float64Array
   /** The same marks as residuals in standard deviations. */
@@ -70,7 +70,7 @@ export function conditionEnsemble(
  * @param program from `compileProgram`
  * @returns the marks
  */
-export function marksOf(plan: CookPlan, cook: LiveCook, program: Program): Marks {
+export function marksOf(plan: CookPlan, cook: LiveCook, program: Program): WeighedMarks {
   return {
     logLikelihoods: record => logLikelihoods(plan, cook, program, record),
     residuals: record => residualsOf(plan, cook, program, record),
@@ -92,7 +92,7 @@ export function conditionProgram(
   belief: Belief,
   seed: number,
   members: number,
-  marks: Marks,
+  marks: WeighedMarks,
 ): ConditionedEnsemble {
   return finish(conditionSteps(program, belief, seed, members, marks))
 }
@@ -112,7 +112,7 @@ export function* conditionSteps(
   belief: Belief,
   seed: number,
   members: number,
-  marks: Marks,
+  marks: WeighedMarks,
 ): Generator<void, ConditionedEnsemble> {
   const columns = beliefColumns(belief)
   const blank = new Float64Array(members * MEMBER_NAMES.length)

@@ -1,7 +1,7 @@
 import type { Observation } from '../../record/marks/observation'
 import type { CookPlan } from '../../record/plan/plan'
 import type { Forecast } from '../../record/plan/forecast'
-import { stand, standingForecast } from './standing'
+import { storeRuns, forecastOfRuns } from './storedRuns'
 
 /**
  * Forecasts a cook from its plan and what has been marked so far.
@@ -19,5 +19,5 @@ export function forecastCook(
   nowS: number,
   members: number,
 ): Forecast {
-  return standingForecast(stand(plan, observations, nowS, members))
+  return forecastOfRuns(storeRuns(plan, observations, nowS, members))
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../../test/support/plans'
-import { stand } from '../../process/forecast/standing'
+import { storeRuns } from '../../process/forecast/storedRuns'
 import type { Observation } from '../marks/observation'
 import { doubts } from '../../process/doubt/doubts'
 
@@ -15,7 +15,7 @@ const checked = {
   },
 }
 const begun = [marked(1, 0, 'cook.started'), marked(2, 240, 'stage.began', { stage: 'roast' })]
-const at = (marks: readonly Observation[], nowS: number, of = plan) => doubts(stand(of, marks, nowS, 200))
+const at = (marks: readonly Observation[], nowS: number, of = plan) => doubts(storeRuns(of, marks, nowS, 200))
 
 describe('the one question of a cook that was left alone', () => {
   it('is not asked while the forecast still holds', () => {

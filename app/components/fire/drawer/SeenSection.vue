@@ -7,7 +7,7 @@ import type { CookPlan } from '../../../../core/record/plan/plan'
 import { faultOfTerm } from '../../../../core/cook/faults/faultsOf'
 import type { Fault } from '../../../../core/cook/faults/faults'
 import { SENSES, TERMS } from '../../../../core/formulation/signs/terms'
-import { termsOf, type Offered } from '../../../../core/cook/senses/termsOf'
+import { perceptionsOf, type Offered } from '../../../../core/cook/senses/perceptionsOf'
 import { SLIP_WORDS, UPTAKE_WORDS } from '../../../../words/repairs'
 import { SENSE_WORDS, TERM_WORDS } from '../../../../words/senses'
 import type { Marks } from '../panel'
@@ -29,7 +29,7 @@ const LEFT = [30, 60, 120] as const
 const stage = computed(() => mainLine(props.plan.dish)[props.cook.stage] ?? null)
 /** What can be perceived here, sense by sense, in the terms of this base. */
 const senses = computed(() => {
-  const terms = stage.value ? termsOf(props.plan.dish, stage.value) : []
+  const terms = stage.value ? perceptionsOf(props.plan.dish, stage.value) : []
   return SENSES.map(sense => ({ sense, terms: terms.filter(one => one.sense === sense) })).filter(one => one.terms.length > 0)
 })
 const wet = computed(() => ['pour', 'cook-down', 'sweeten', 'enrich'].includes(stage.value?.does ?? ''))

@@ -11,7 +11,7 @@ import type { BatchSummary } from './summary'
  * @param cook replayed anew
  * @returns the summary with its moments, faults and line as they are told now
  */
-export function retold(summary: BatchSummary, plan: CookPlan, cook: LiveCook): BatchSummary {
+export function retellBatch(summary: BatchSummary, plan: CookPlan, cook: LiveCook): BatchSummary {
   return {
     ...summary,
     moments: momentsOf(plan, cook),
@@ -46,5 +46,5 @@ export function bareSummary(plan: CookPlan, cook: LiveCook): BatchSummary {
     faults: [],
     line: '',
   }
-  return retold(none, plan, cook)
+  return retellBatch(none, plan, cook)
 }

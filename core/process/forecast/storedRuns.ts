@@ -16,7 +16,7 @@ import { readForecast, readReweighed } from './readForecast'
 import { runEnsemble } from '../ensemble/runEnsemble'
 
 /** Runs that are kept so that the next mark can be answered at once. */
-export interface Standing {
+export interface StoredRuns {
   readonly plan: CookPlan
   readonly cook: LiveCook
   readonly program: Program
@@ -40,11 +40,16 @@ const TOO_FEW = 12
  * @param observations everything marked
  * @param nowS how far the cook is, s since its start
  * @param members size of the ensemble, 20 to 100 000
- * @returns the runs, from which `standingForecast` reads
+ * @returns the runs, from which `forecastOfRuns` reads
  * @throws CoreError where plan and observations name something that is not there
  */
-export function stand(plan: CookPlan, observations: readonly Observation[], nowS: number, members: number): Standing {
-  return finish(standSteps(plan, observations, nowS, members))
+export function storeRuns(
+  plan: CookPlan,
+  observations: readonly Observation[],
+  nowS: number,
+  members: number,
+): StoredRuns {
+  return finish(storeRunsSteps(plan, observations, nowS, members))
 }
 
 /**
@@ -56,12 +61,12 @@ export function stand(plan: CookPlan, observations: readonly Observation[], nowS
  * @param members size of the ensemble
  * @returns yields while it works; returns the runs
  */
-export function* standSteps(
+export function* storeRunsSteps(
   plan: CookPlan,
   observations: readonly Observation[],
   nowS: number,
   members: number,
-): Generator<void, Standing> {
+): Generator<void, StoredRuns> {
   const cook = fewMarks(replay(plan, observations))
   const program = compileProgram(plan, cook, nowS)
   const ensemble = yield* conditionSteps(program, plan.belief, plan.seed, members, marksOf(plan, cook, program))
@@ -71,10 +76,10 @@ export function* standSteps(
 /**
  * The forecast of kept runs.
  *
- * @param standing from `stand`
+ * @param standing from `storeRuns`
  * @returns the forecast
  */
-export function standingForecast({ plan, cook, program, ensemble }: Standing): Forecast {
+export function forecastOfRuns({ plan, cook, program, ensemble }: StoredRuns): Forecast {
   return readForecast(plan, cook, program, ensemble)
 }
 
@@ -87,12 +92,12 @@ export function standingForecast({ plan, cook, program, ensemble }: Standing): F
  * @param nowS how far the cook is, s
  * @returns what moves at once; null where too few runs are near what was marked
  */
-export function reweighed(standing: Standing, observations: readonly Observation[], nowS: number): Reweighed | null {
+export function reweighed(standing: StoredRuns, observations: readonly Observation[], nowS: number): Reweighed | null {
   const cook = replay(standing.plan, observations)
   return runsAlike(cook, standing.cook) ? weighedAnew(standing, cook, nowS) : runAgain(standing, cook, nowS)
 }
 
-function weighedAnew(standing: Standing, cook: LiveCook, nowS: number): Reweighed | null {
+function weighedAnew(standing: StoredRuns, cook: LiveCook, nowS: number): Reweighed | null {
   const { plan, ensemble } = standing
   const program: Program = { ...standing.program, nowS }
   const logs = logLikelihoods(plan, cook, program, ensemble.record)
@@ -108,7 +113,7 @@ function weighedAnew(standing: Standing, cook: LiveCook, nowS: number): Reweighe
  * A few members, drawn evenly by their weights (systematic resampling), run under what was marked. Each was drawn for
  * how well it explains the marks before; what it is weighed by is how much better or worse it explains all of them now.
  */
-function runAgain(standing: Standing, cook: LiveCook, nowS: number): Reweighed | null {
+function runAgain(standing: StoredRuns, cook: LiveCook, nowS: number): Reweighed | null {
   const { plan, ensemble } = standing
   const parents = drawnEvenly(ensemble.weights, FEW)
   const size = MEMBER_NAMES.length

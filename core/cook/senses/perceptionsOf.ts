@@ -83,7 +83,7 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
  * @param stage one of its main line
  * @returns perceptions by sense, each once, with what marking one writes down
  */
-export function termsOf(dish: Of, stage: Stage): readonly Offered[] {
+export function perceptionsOf(dish: Of, stage: Stage): readonly Offered[] {
   const own = 'sign' in stage.until ? ofSign(dish, stage.until.sign as SignId) : []
   const codes = [...new Set([...own, ...ofDoing(dish, stage)])]
   return SENSES.flatMap(sense => codes.filter(code => TERMS[code].sense === sense).map(offered))
