@@ -1,0 +1,158 @@
+// npm run mutate [mutants a layer] [seed]: changes the core in small ways and looks whether its tests notice.
+// What was sampled, and what lived, is kept in docs/mutation.json.
+import { spawn } from 'node:child_process'
+import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { cpus, tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { cruise, type ICruiseResult } from 'dependency-cruiser'
+import { seededRandom } from '../../core/maths/random/seededRandom'
+import { mutantsOf, type Mutant } from './mutantsOf'
+
+const ROOT = '.'
+const A_LAYER = Number(process.argv[2] ?? 60)
+const SEED = Number(process.argv[3] ?? 1)
+const ONLY = process.argv[4]
+/** Tests of one mutant at a time, the nearest first, and so long for all of them, ms: longer, and it lives. */
+const AT_ONCE = 6
+const BUDGET_MS = 240_000
+/** What the tests need beside the core. */
+const ROOMS = [
+  'core',
+  'contracts',
+  'book',
+  'words',
+  'devices',
+  'cli',
+  'app/drawings',
+  'test',
+  'workers',
+  'server',
+  'demo',
+  'vitest.config.ts',
+  'package.json',
+  'tsconfig.json',
+  'tsconfig.tools.json',
+]
+
+type Came = 'killed' | 'lived' | 'endless'
+interface Tried extends Mutant { readonly layer: string, readonly came: Came }
+
+const files = readdirSync(join(ROOT, 'core'), { recursive: true, encoding: 'utf8' })
+  .filter(one => one.endsWith('.ts') && !one.endsWith('.test.ts')).map(one => join('core', one)).sort()
+const layerOf = (file: string): string => file.split('/').length > 2 ? file.split('/')[1]! : 'core'
+
+/** Tests that reach each file, the nearest first. */
+async function testsByFile(): Promise<ReadonlyMap<string, readonly string[]>> {
+  const { output } = await cruise(['core', 'words', 'contracts', 'devices', 'cli'], {
+    tsPreCompilationDeps: false,
+    doNotFollow: { path: 'node_modules' },
+    enhancedResolveOptions: { extensions: ['.ts', '.js', '.json'] },
+  })
+  const importers = new Map<string, string[]>()
+  for (const { source, dependencies } of (output as ICruiseResult).modules) {
+    for (const { resolved } of dependencies) importers.set(resolved, [...importers.get(resolved) ?? [], source])
+  }
+  return new Map(files.map((file) => {
+    const seen = new Set([file])
+    const tests: string[] = []
+    for (let ring = [file]; ring.length > 0;) {
+      ring = ring.flatMap(one => importers.get(one) ?? []).filter(one => !seen.has(one) && seen.add(one))
+      // Of those as near, the ones that lie beside the file come first.
+      tests.push(
+        ...ring
+          .filter(one => one.endsWith('.test.ts'))
+          .sort((p, q) => Number(dirname(q) === dirname(file)) - Number(dirname(p) === dirname(file))),
+      )
+    }
+    return [file, tests]
+  }))
+}
+
+function sampled(): (Mutant & { readonly layer: string })[] {
+  const random = seededRandom(SEED)
+  const layers = [...new Set(files.map(layerOf))].filter(layer => ONLY === undefined || layer === ONLY)
+  return layers.flatMap((layer) => {
+    const all = files
+      .filter(file => layerOf(file) === layer)
+      .flatMap(file => mutantsOf(file, readFileSync(join(ROOT, file), 'utf8')))
+    const taken: Mutant[] = []
+    while (taken.length < A_LAYER && all.length > 0) taken.push(...all.splice(Math.floor(random() * all.length), 1))
+    return taken.map(one => ({ ...one, layer }))
+  })
+}
+
+function run(folder: string, tests: readonly string[], leftMs: number): Promise<'passed' | 'failed' | 'endless'> {
+  return new Promise((resolve) => {
+    const child = spawn(
+      join(folder, 'node_modules/.bin/vitest'),
+      ['run', '--project', 'core', '--bail', '1', '--reporter', 'dot', ...tests],
+      { cwd: folder, stdio: 'ignore', detached: true },
+    )
+    const timer = setTimeout(() => {
+      process.kill(-child.pid!, 'SIGKILL')
+      resolve('endless')
+    }, leftMs)
+    child.on('exit', (code) => {
+      clearTimeout(timer)
+      resolve(code === 0 ? 'passed' : 'failed')
+    })
+  })
+}
+
+async function tryOne(folder: string, mutant: Mutant, tests: readonly string[]): Promise<Came> {
+  const path = join(folder, mutant.file)
+  const text = readFileSync(join(ROOT, mutant.file), 'utf8')
+  writeFileSync(path, text.slice(0, mutant.from) + mutant.is + text.slice(mutant.to))
+  const until = Date.now() + BUDGET_MS
+  try {
+    for (let i = 0; i < tests.length && Date.now() < until; i += AT_ONCE) {
+      const came = await run(folder, tests.slice(i, i + AT_ONCE), until - Date.now())
+      if (came !== 'passed') return came === 'failed' ? 'killed' : i === 0 ? 'endless' : 'lived'
+    }
+    return 'lived'
+  }
+  finally {
+    writeFileSync(path, text)
+  }
+}
+
+const tests = await testsByFile()
+const mutants = sampled()
+const tried: Tried[] = []
+let next = 0
+await Promise.all(Array.from({ length: Math.max(1, cpus().length) }, async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-mutants-'))
+  for (const room of ROOMS) cpSync(join(ROOT, room), join(folder, room), { recursive: true })
+  symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'))
+  while (next < mutants.length) {
+    const mutant = mutants[next++]!
+    const came = await tryOne(folder, mutant, tests.get(mutant.file) ?? [])
+    tried.push({ ...mutant, came })
+    console.log(
+      `${tried.length}/${mutants.length} ${came} ${mutant.file}:${mutant.line} ${mutant.was} → ${mutant.is}`.slice(
+        0,
+        160,
+      ),
+    )
+  }
+  rmSync(folder, { recursive: true, force: true })
+}))
+const byLayer = Object.fromEntries([...new Set(tried.map(one => one.layer))].map((layer) => {
+  const own = tried.filter(one => one.layer === layer)
+  return [layer, { sampled: own.length, killed: own.filter(one => one.came !== 'lived').length }]
+}))
+console.log(byLayer)
+writeFileSync(
+  join(ROOT, ONLY === undefined ? 'docs/mutation.json' : `test-results/mutation-${ONLY}.json`),
+  `${JSON.stringify(
+    {
+      seed: SEED,
+      byLayer,
+      mutants: tried
+        .sort((p, q) => (p.file < q.file ? -1 : p.file > q.file ? 1 : p.from - q.from))
+        .map(({ from: _, to: __, ...one }) => one),
+    },
+    null,
+    1,
+  )}\n`,
+)
