@@ -20,16 +20,10 @@ import { carryOverS } from '../../core/materials/browning/carryOverS'
 import { useHearthTime } from './hearthTime'
 import { useLiveForecast } from './liveForecast'
 import { useRoastLook } from './roastLook'
+import type { Fire, OpenWindow } from './fireState'
 
 /** Below it nuts do not brown, and the law of their browning says nothing, °C. */
 const BROWNS_C = 90
-
-/** One window that is still open. */
-export interface OpenWindow {
-  readonly id: 'aroma' | 'pour' | 'end'
-  readonly fromS: number
-  readonly toS: number
-}
 
 /**
  * Everything the fire screen draws, kept up to date: the replayed cook, its clock, its forecast, the cue and the
@@ -39,7 +33,7 @@ export interface OpenWindow {
  * @param observations everything marked, acknowledged or not
  * @returns readonly computed state; it stops with its scope
  */
-export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Readonly<Ref<readonly Observation[]>>) {
+export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Readonly<Ref<readonly Observation[]>>): Fire {
   const now = useHearthTime(250)
   const cook = computed(() => (plan.value ? replay(plan.value, observations.value) : null))
   const running = computed(() => cook.value !== null && cook.value.startedMs !== null && cook.value.finishedS === null)
@@ -98,9 +92,6 @@ export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Read
     }),
   }
 }
-
-/** State of the fire screen. */
-export type Fire = ReturnType<typeof useFire>
 
 function openWindows(
   forecast: Forecast | null,

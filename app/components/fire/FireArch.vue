@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
+import type { Fire } from '../../composables/fireState'
 import { labToHex } from '../../../core/materials/colour/labToHex'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import { depthMm } from '../../../core/materials/vessel/depthMm'

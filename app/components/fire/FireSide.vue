@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { clockText, gramsText, windowText } from '../../composables/format'
-import type { Fire } from '../../composables/fire'
+import type { Fire } from '../../composables/fireState'
 import { useSayAmount } from '../../composables/houseAmounts'
 import { offPays } from '../../../core/process/flame/roastAhead'
 import type { CookPlan } from '../../../core/record/plan/plan'

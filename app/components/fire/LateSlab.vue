@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { lateText, lateWayText } from '../../../words/late'
-import type { FirePanel } from './panel'
+import type { Fire } from '../../composables/fireState'
+import type { CookPlan } from '../../../core/record/plan/plan'
 
-const props = defineProps<FirePanel>()
+const props = defineProps<{
+  /** What of the fire it is drawn from. */
+  fire: Pick<Fire, 'cook' | 'cue'>
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
 
 /** What is late, and what can still be done. */
 const late = computed(() => {

@@ -5,10 +5,17 @@ import { useSayAmount } from '../../composables/houseAmounts'
 import type { Beside } from '../../../core/cook/guidance/besideNow'
 import { vesselText } from '../../../words/cook'
 import { inVessel } from '../../../words/inVessel'
-import type { FirePanel, Marks } from './panel'
+import type { Marks } from './panel'
 import type { SignId } from '../../../core/formulation/signs/signIds'
+import type { Fire } from '../../composables/fireState'
+import type { CookPlan } from '../../../core/record/plan/plan'
 
-const props = defineProps<FirePanel>()
+const props = defineProps<{
+  /** What of the fire it is drawn from. */
+  fire: Pick<Fire, 'beside' | 'carryS' | 'nowS' | 'stage'>
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
 
 const emit = defineEmits<Marks>()
 

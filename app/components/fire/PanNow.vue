@@ -5,9 +5,15 @@ import type { Window } from '../../../core/maths/random/window'
 import { labToHex } from '../../../core/materials/colour/labToHex'
 import { depthMm } from '../../../core/materials/vessel/depthMm'
 import { stiffnessText } from '../../../words/stages'
-import type { FirePanel } from './panel'
+import type { Fire } from '../../composables/fireState'
+import type { CookPlan } from '../../../core/record/plan/plan'
 
-const props = defineProps<FirePanel>()
+const props = defineProps<{
+  /** What of the fire it is drawn from. */
+  fire: Pick<Fire, 'forecast' | 'main' | 'point' | 'stage'>
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
 
 /** Less fat or water than this, loose in the mass, is not seen, g. */
 const SEEN_G = 5

@@ -2,9 +2,16 @@
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
 import { vesselText } from '../../../words/cook'
-import type { FirePanel, Marks } from './panel'
+import type { Marks } from './panel'
+import type { Fire } from '../../composables/fireState'
+import type { CookPlan } from '../../../core/record/plan/plan'
 
-const props = defineProps<FirePanel>()
+const props = defineProps<{
+  /** What of the fire it is drawn from. */
+  fire: Pick<Fire, 'cook' | 'line'>
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
 
 const emit = defineEmits<Marks>()
 

@@ -2,9 +2,15 @@
 import { computed } from 'vue'
 import { degreesText, gramsText, windowText } from '../../composables/format'
 import { grainingText, SETS_WORDS } from '../../../words/syrup'
-import type { FirePanel } from './panel'
+import type { Fire } from '../../composables/fireState'
+import type { CookPlan } from '../../../core/record/plan/plan'
 
-const props = defineProps<FirePanel>()
+const props = defineProps<{
+  /** What of the fire it is drawn from. */
+  fire: Pick<Fire, 'syrup'>
+  /** The plan of the cook. */
+  plan: CookPlan
+}>()
 
 /** Closer than this to its strength, it is there, as a share of its sugar. */
 const THERE = 0.015

@@ -5,7 +5,7 @@ import type { Observation } from '../../../core/record/marks/observation'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import { examplePlan, marked } from '../../../test/support/plans'
 import { WorkerHere } from '../../../test/support/workerHere'
-import type { Fire } from '../../composables/fire'
+import type { Fire } from '../../composables/fireState'
 import { eventually } from '../../../test/support/eventually'
 
 const plan = examplePlan()
