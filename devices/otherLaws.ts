@@ -2,19 +2,7 @@ import type { MemberValues } from '../core/process/belief/memberValues'
 import type { BaseNumbers } from '../core/process/engine/baseNumbers'
 import { evaporate } from '../core/process/engine/evaporate'
 import { exchangeHeat } from '../core/process/engine/exchangeHeat'
-import {
-  AROMA,
-  BROWNING,
-  CHARRING,
-  HELD,
-  NUT_BROWNING,
-  NUTS,
-  PAN_TEMP,
-  POWER,
-  SOLIDS,
-  TEMP,
-  WATER,
-} from '../core/process/engine/layout'
+import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, NUTS, PAN_TEMP, POWER, SOLIDS, TEMP, WATER, type VesselState } from '../core/process/engine/layout'
 import { ripen } from '../core/process/engine/ripen'
 import { softenTissue } from '../core/process/engine/softenTissue'
 import type { VesselControls } from '../core/process/engine/stepVessel'
@@ -28,8 +16,7 @@ import { arrhenius } from '../core/materials/browning/arrhenius'
  * number. Their figures are invented for that purpose.
  */
 type Step = (
-  state: Float64Array,
-  at: number,
+  state: VesselState,
   vessel: VesselConditions,
   family: BaseNumbers,
   member: MemberValues,
@@ -39,81 +26,80 @@ type Step = (
 
 /** The rest of a step once heat and vapour are done. */
 function ripened(
-  state: Float64Array,
-  at: number,
+  state: VesselState,
   family: BaseNumbers,
   member: MemberValues,
   stepS: number,
   law: typeof ripen,
 ): void {
-  if (state[at + SOLIDS]! > 0) {
-    if (family.fresh) softenTissue(state, at, member, stepS)
-    takeUpLiquid(state, at, family, member, waterRoomG(state, at, family, member), stepS)
+  if (state[SOLIDS] > 0) {
+    if (family.fresh) softenTissue(state, member, stepS)
+    takeUpLiquid(state, family, member, waterRoomG(state, family, member), stepS)
   }
-  law(state, at, member, stepS)
+  law(state, member, stepS)
 }
 
 /**
  * Browning that has to get going: autocatalytic and more sensitive to heat, without a charring of its own; aroma comes
  * with it. Nothing browns before the mass is nearly dry.
  */
-const lateBrowning: Step = (state, at, vessel, family, member, controls, stepS) => {
-  state[at + POWER] = controls.powerW
-  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
-  evaporate(state, at, vessel, member, controls.cover, stepS)
-  ripened(state, at, family, member, stepS, browningThatGetsGoing)
+const lateBrowning: Step = (state, vessel, family, member, controls, stepS) => {
+  state[POWER] = controls.powerW
+  exchangeHeat(state, vessel, family, member, controls.cover, stepS)
+  evaporate(state, vessel, member, controls.cover, stepS)
+  ripened(state, family, member, stepS, browningThatGetsGoing)
 }
 
-function browningThatGetsGoing(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
-  const film = state[at + TEMP]! + member.film * (state[at + PAN_TEMP]! - state[at + TEMP]!)
+function browningThatGetsGoing(state: VesselState, member: MemberValues, stepS: number): void {
+  const film = state[TEMP] + member.film * (state[PAN_TEMP] - state[TEMP])
   if (film < 85) return
-  if (state[at + NUTS]! > 0) state[at + NUT_BROWNING]! += arrhenius(film, 80000) * stepS
-  if (!(state[at + SOLIDS]! > 0)) return
-  const dry = Math.exp(-state[at + WATER]! / state[at + SOLIDS]! / 0.12)
-  const done = member.browningRate * state[at + BROWNING]!
-  state[at + BROWNING]! += arrhenius(film, member.browningEnergy + 40000) * dry * (0.14 + 4 * done) * stepS
-  state[at + AROMA]! += arrhenius(film, 110000) * dry * stepS
+  if (state[NUTS] > 0) state[NUT_BROWNING] += arrhenius(film, 80000) * stepS
+  if (!(state[SOLIDS] > 0)) return
+  const dry = Math.exp(-state[WATER] / state[SOLIDS] / 0.12)
+  const done = member.browningRate * state[BROWNING]
+  state[BROWNING] += arrhenius(film, member.browningEnergy + 40000) * dry * (0.14 + 4 * done) * stepS
+  state[AROMA] += arrhenius(film, 110000) * dry * stepS
 }
 
 /** A pan that gives its heat away: it radiates by the fourth power, and the flame grips less the hotter the pan is. */
-const otherLosses: Step = (state, at, vessel, family, member, controls, stepS) => {
-  const pan = state[at + PAN_TEMP]!
+const otherLosses: Step = (state, vessel, family, member, controls, stepS) => {
+  const pan = state[PAN_TEMP]
   const radiated =
     0.7 * 5.67e-8 * ((pan + 273.15) ** 4 - (vessel.airC + 273.15) ** 4) * (vessel.wallArea + 0.5 * vessel.baseArea)
   const grip = Math.max(0.4, 1 - 0.00022 * (pan - vessel.airC))
-  state[at + POWER] = Math.max(0, controls.powerW * grip - radiated)
-  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
-  evaporate(state, at, vessel, member, controls.cover, stepS)
-  ripened(state, at, family, member, stepS, ripen)
+  state[POWER] = Math.max(0, controls.powerW * grip - radiated)
+  exchangeHeat(state, vessel, family, member, controls.cover, stepS)
+  evaporate(state, vessel, member, controls.cover, stepS)
+  ripened(state, family, member, stepS, ripen)
 }
 
 /** A base that holds its water deep: it leaves by diffusion, ever more slowly, and takes heat along for longer. */
-const otherMoisture: Step = (state, at, vessel, family, member, controls, stepS) => {
-  state[at + POWER] = controls.powerW
-  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
-  const before = state[at + WATER]!
-  const held = state[at + HELD]!
-  const roasting = state[at + SOLIDS]! > 0 && before - held < 0.05 * before
-  evaporate(state, at, vessel, member, controls.cover, stepS)
+const otherMoisture: Step = (state, vessel, family, member, controls, stepS) => {
+  state[POWER] = controls.powerW
+  exchangeHeat(state, vessel, family, member, controls.cover, stepS)
+  const before = state[WATER]
+  const held = state[HELD]
+  const roasting = state[SOLIDS] > 0 && before - held < 0.05 * before
+  evaporate(state, vessel, member, controls.cover, stepS)
   if (roasting && before > 0) {
     // Each gram that leaves a roast takes two grams' heat: bound water, and vapour that has to be pushed out.
-    state[at + TEMP]! -=
-      (0.8 * 2257 * (before - state[at + WATER]!)) / (1.55 * state[at + SOLIDS]! + 2.1 * 100 + 4.18 * before)
+    state[TEMP] -=
+      (0.8 * 2257 * (before - state[WATER])) / (1.55 * state[SOLIDS] + 2.1 * 100 + 4.18 * before)
   }
-  ripened(state, at, family, member, stepS, ripen)
+  ripened(state, family, member, stepS, ripen)
 }
 
 /** A pan that is hot in its middle: a fifth of the mass sees most of the heat, browns early and is stirred in. */
-const unevenPan: Step = (state, at, vessel, family, member, controls, stepS) => {
-  state[at + POWER] = controls.powerW
-  exchangeHeat(state, at, vessel, family, member, controls.cover, stepS)
-  evaporate(state, at, vessel, member, controls.cover, stepS)
-  ripened(state, at, family, member, stepS, (own, place, values, seconds) => {
-    const browning = own[place + BROWNING]!
-    const charring = own[place + CHARRING]!
-    ripen(own, place, { ...values, film: Math.min(0.9, values.film + 0.8) }, seconds)
-    own[place + BROWNING] = browning + 2.5 * (own[place + BROWNING]! - browning)
-    own[place + CHARRING] = charring + 0.5 * (own[place + CHARRING]! - charring)
+const unevenPan: Step = (state, vessel, family, member, controls, stepS) => {
+  state[POWER] = controls.powerW
+  exchangeHeat(state, vessel, family, member, controls.cover, stepS)
+  evaporate(state, vessel, member, controls.cover, stepS)
+  ripened(state, family, member, stepS, (own, values, seconds) => {
+    const browning = own[BROWNING]
+    const charring = own[CHARRING]
+    ripen(own, { ...values, film: Math.min(0.9, values.film + 0.8) }, seconds)
+    own[BROWNING] = browning + 2.5 * (own[BROWNING] - browning)
+    own[CHARRING] = charring + 0.5 * (own[CHARRING] - charring)
   })
 }
 

@@ -11,8 +11,9 @@ import {
   SOLIDS,
   SUGAR,
   TEMP,
-  VESSEL_SIZE,
   WATER,
+  vesselState,
+  type VesselState,
 } from '../../core/process/engine/layout'
 import { vesselConditions } from '../../core/process/engine/vesselConditions'
 
@@ -28,8 +29,8 @@ export const vessel = vesselConditions(
 export function pan(
   contents: Partial<Record<'water' | 'held' | 'solids' | 'fat' | 'sugar' | 'nuts', number>>,
   tempC: number,
-): Float64Array {
-  const made = new Float64Array(VESSEL_SIZE)
+): VesselState {
+  const made = vesselState()
   made[PAN_TEMP] = tempC
   made[TEMP] = tempC
   made[WATER] = contents.water ?? 0
@@ -43,11 +44,11 @@ export function pan(
 
 /** One step of heat alone with a given power into the pan. */
 export function heated(
-  own: Float64Array,
+  own: VesselState,
   powerW: number,
-  cover: Parameters<typeof exchangeHeat>[5],
+  cover: Parameters<typeof exchangeHeat>[4],
   stepS: number,
 ): void {
   own[POWER] = powerW
-  exchangeHeat(own, 0, vessel, SEMOLINA, member, cover, stepS)
+  exchangeHeat(own, vessel, SEMOLINA, member, cover, stepS)
 }

@@ -1,3 +1,4 @@
+import { lastOf } from '../../maths/table/itemAt'
 import { coolSlab } from '../../process/cooling/coolSlab'
 import { slabOf } from '../../process/cooling/slab'
 import { constant } from '../../materials/constants/constants'
@@ -93,5 +94,5 @@ export function bringBack(
 /** Warming is cooling with every sign turned. */
 function chillLostS(contents: PanContents, thickMm: number, roomC: number): number {
   const slab = slabOf(contents, thickMm, -COLD_C, -roomC)
-  return coolSlab(slab, -(roomC - NEAR_ROOM_K)).at(-1)!.timeS
+  return lastOf(coolSlab(slab, -(roomC - NEAR_ROOM_K))).timeS
 }

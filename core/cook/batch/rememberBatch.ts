@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { firstBelief } from '../../process/belief/firstBelief'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import type { Dish, DishCard } from '../../formulation/dish/dish'
@@ -85,11 +86,11 @@ function storyOf(dish: Dish, roast: number, told: Remembered, plan: CookPlan): O
   const known = roastS === null ? null : Math.min(done, Math.max(1, roast + 1))
   const moments: [number, string, Record<string, unknown>][] = [
     [0, 'cook.started', { from: 'memory' }],
-    ...(known !== null && known < line.length
-      ? [[roastS!, 'stage.began', { stage: line[known]!.id }] as [number, string, Record<string, unknown>]]
+    ...(roastS !== null && known !== null && known < line.length
+      ? [[roastS, 'stage.began', { stage: itemAt(line, known).id }] as [number, string, Record<string, unknown>]]
       : []),
     ...(done < line.length
-      ? [[totalS, 'stage.began', { stage: line[done]!.id }] as [number, string, Record<string, unknown>]]
+      ? [[totalS, 'stage.began', { stage: itemAt(line, done).id }] as [number, string, Record<string, unknown>]]
       : []),
     [totalS + 60, 'cook.finished', {}],
     ...(told.finishedG !== null && vessel

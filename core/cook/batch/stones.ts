@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { labToHex } from '../../materials/colour/labToHex'
 import type { Forecast, ForecastPoint } from '../../record/plan/forecast'
 import type { Stone } from './summary'
@@ -35,14 +36,14 @@ export function stonesOf(forecast: Forecast, keystoneS: number, endS: number): S
   for (let timeS = keystoneS + pace; timeS < endS; timeS += pace) joints.push(timeS)
   joints.push(endS)
   return joints.slice(1).map((toS, i): Stone => ({
-    fromS: joints[i],
+    fromS: itemAt(joints, i),
     toS,
-    colour: labToHex(colourAt(forecast.points, (joints[i] + toS) / 2, toS > keystoneS ? keystoneS : null)),
+    colour: labToHex(colourAt(forecast.points, (itemAt(joints, i) + toS) / 2, toS > keystoneS ? keystoneS : null)),
   })).filter(stone => stone.toS - stone.fromS > 1)
 }
 
 function colourAt(points: readonly ForecastPoint[], timeS: number, notBefore: number | null) {
   const from = notBefore === null ? 0 : Math.max(0, points.findIndex(point => point.timeS >= notBefore))
   const next = points.findIndex((point, i) => i >= from && point.timeS >= timeS)
-  return points[next < 0 ? points.length - 1 : next].colour
+  return itemAt(points, next < 0 ? points.length - 1 : next).colour
 }

@@ -1,3 +1,4 @@
+import { fieldAt, itemAt } from '../../maths/table/itemAt'
 import { boundaryIndex } from '../../formulation/dish/boundaryIndex'
 import { doneIndex } from '../../formulation/dish/doneIndex'
 import { mainVessel } from '../../formulation/dish/mainVessel'
@@ -22,17 +23,17 @@ import type { BatchSummary } from './summary'
 export function summarise(plan: CookPlan, cook: LiveCook, forecast: Forecast): BatchSummary {
   const keystone = boundaryIndex(plan.dish, plan.dish.keystone)
   const end = endOf(plan, cook)
-  const keystoneS = cook.stageStarts[keystone] ?? forecast.stages[keystone].middle
-  const endS = end ?? forecast.stages[doneIndex(plan.dish)].middle
+  const keystoneS = cook.stageStarts[keystone] ?? itemAt(forecast.stages, keystone).middle
+  const endS = end ?? itemAt(forecast.stages, doneIndex(plan.dish)).middle
   const planned = plan.forecast
   const weighing = lastWeighing(plan, cook)
   return {
     stones: stonesOf(forecast, keystoneS, Math.max(endS, keystoneS + 60)),
     plannedStones: planned ? plannedStones(plan, planned, keystone) : [],
-    keystoneS: cook.stageStarts[keystone],
+    keystoneS: itemAt(cook.stageStarts, keystone),
     endS: end,
-    plannedKeystoneS: planned?.stages[keystone].middle ?? null,
-    plannedEndS: planned?.stages[doneIndex(plan.dish)].middle ?? null,
+    plannedKeystoneS: planned?.stages[keystone]?.middle ?? null,
+    plannedEndS: planned?.stages[doneIndex(plan.dish)]?.middle ?? null,
     plannedKeystoneWindow: windowAt(planned, keystone),
     plannedEndWindow: windowAt(planned, doneIndex(plan.dish)),
     moments: momentsOf(plan, cook),
@@ -52,11 +53,15 @@ function endOf(plan: CookPlan, cook: LiveCook): number | null {
 }
 
 function windowAt(forecast: Forecast | null, stage: number): [number, number] | null {
-  return forecast ? [forecast.stages[stage].early, forecast.stages[stage].late] : null
+  return forecast ? [itemAt(forecast.stages, stage).early, itemAt(forecast.stages, stage).late] : null
 }
 
 function plannedStones(plan: CookPlan, forecast: Forecast, keystone: number) {
-  return stonesOf(forecast, forecast.stages[keystone].middle, forecast.stages[doneIndex(plan.dish)].middle)
+  return stonesOf(
+    forecast,
+    itemAt(forecast.stages, keystone).middle,
+    itemAt(forecast.stages, doneIndex(plan.dish)).middle,
+  )
 }
 
 function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
@@ -64,7 +69,7 @@ function lastWeighing(plan: CookPlan, cook: LiveCook): number | null {
   const from = cook.stageStarts[doneIndex(plan.dish)] ?? cook.offFireS ?? cook.finishedS
   if (from === null) return null
   const last = cook.weighings.filter(one => one.what.vessel === main && one.timeS >= from - 60).at(-1)
-  return last ? last.what.grossG - plan.vessels[main].vessel.massG : null
+  return last ? last.what.grossG - fieldAt(plan.vessels, main).vessel.massG : null
 }
 
 function sawColour(cook: LiveCook): boolean {

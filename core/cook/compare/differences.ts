@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { COLOUR_STEPS } from '../../formulation/signs/signIds'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { mainVessel } from '../../formulation/dish/mainVessel'
@@ -68,7 +69,7 @@ function amounts(one: BatchRecord, other: BatchRecord): Difference[] {
 function flameOf({ plan, cook }: BatchRecord): number {
   const line = mainLine(plan.dish)
   const roast = Math.max(0, line.findLastIndex(stage => stage.does === 'roast'))
-  const stage = line[roast]
+  const stage = itemAt(line, roast)
   const marks = plan.fires[stage.vessel]?.marks.map(one => one.id) ?? []
   const [from, to] = [cook.stageStarts[roast] ?? 0, cook.stageStarts[roast + 1] ?? Infinity]
   const turned = cook.controls

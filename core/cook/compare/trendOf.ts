@@ -1,3 +1,6 @@
+import { median } from 'd3-array'
+import { itemAt } from '../../maths/table/itemAt'
+
 /** How a figure of a dish moves over its batches. */
 export interface Trend {
   /** Median slope, of the figure's unit for each day. */
@@ -36,15 +39,13 @@ export function trendOf(points: readonly TrendPoint[]): Trend | null {
       if (q.at > p.at) slopes.push((q.value - p.value) / ((q.at - p.at) / DAY_MS))
     }
   })
-  if (slopes.length === 0) return null
-  slopes.sort((p, q) => p - q)
-  const middle = slopes.length / 2
-  const perDay = slopes.length % 2 === 1 ? slopes[Math.floor(middle)] : (slopes[middle - 1] + slopes[middle]) / 2
+  const perDay = median(slopes)
+  if (perDay === undefined) return null
   const n = sorted.length
   const spread = Math.sqrt(n * (n - 1) * (2 * n + 5) / 18)
   return {
     perDay,
-    overAll: (perDay * (sorted[n - 1].at - sorted[0].at)) / DAY_MS,
+    overAll: (perDay * (itemAt(sorted, n - 1).at - itemAt(sorted, 0).at)) / DAY_MS,
     shown: (Math.abs(score) - 1) / spread > Z,
   }
 }

@@ -1,3 +1,4 @@
+import { entryAt, itemAt } from '../../maths/table/itemAt'
 import { DateTime } from 'luxon'
 import { END_FAULTS } from '../faults/faults'
 import { foldSpelling } from '../../formulation/spelling/foldSpelling'
@@ -79,7 +80,7 @@ export function readBatchRows(records: readonly Readonly<Record<string, string>>
   const cells = records.map(
     record =>
       (name: string): string =>
-        columns.has(name) ? (record[columns.get(name)!] ?? '').trim() : '',
+        columns.has(name) ? (record[entryAt(columns, name)] ?? '').trim() : '',
   )
   const order = dayOrder(cells.map(cell => cell('day')))
   return cells.flatMap((cell, i): BatchRow[] => {
@@ -128,7 +129,7 @@ const divided = (seconds: number | null): number | null => (seconds === null ? n
 
 function numberIn(text: string): number | null {
   const found = /^(\d+(?:[.,]\d+)?)\s*(?:min|minutes?|g|s)?\.?$/i.exec(text)
-  return found ? Number(found[1]!.replace(',', '.')) : null
+  return found ? Number(itemAt(found, 1).replace(',', '.')) : null
 }
 
 /**
@@ -153,7 +154,7 @@ function dayIn(
   const iso = /^(\d{4}-\d{2}-\d{2})(?:[T ](\d{2}):(\d{2}))?/.exec(text)
   if (iso)
     return {
-      day: DateTime.fromISO(iso[1]!).isValid ? iso[1]! : null,
+      day: DateTime.fromISO(itemAt(iso, 1)).isValid ? itemAt(iso, 1) : null,
       minute: iso[2] === undefined ? null : Number(iso[2]) * 60 + Number(iso[3]),
     }
   const numbers = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})$/.exec(text)

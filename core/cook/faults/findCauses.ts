@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Part } from '../../formulation/dish/dish'
 import type { BatchRecord } from '../compare/difference'
 import { entriesOf } from '../../entriesOf'
@@ -107,7 +108,7 @@ function houseClues(cause: FaultCause, features: Features, usual: Features): Clu
 function usualOf(good: readonly Features[]): Features {
   const middle = (of: Feature): number | null => {
     const values = good.flatMap(one => (one[of] === null ? [] : [one[of]])).sort((p, q) => p - q)
-    return values.length < LEAST_GOOD ? null : values[Math.floor(values.length / 2)]
+    return values.length < LEAST_GOOD ? null : itemAt(values, Math.floor(values.length / 2))
   }
   return Object.fromEntries(FEATURES.map(of => [of, middle(of)])) as unknown as Features
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { COLOUR_STEPS, type SignId } from '../../formulation/signs/signIds'
 import type { Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
@@ -65,7 +66,7 @@ export function actionsOf(plan: CookPlan, cook: LiveCook, forecast: Forecast | n
     goesOn(stage, cook) ? [...first, done, ...seen.slice(first.length)] : [...seen.slice(0, MOST - 1), done]
   ).slice(0, MOST)
   // What the other vessel waits for does not push out what the pan does.
-  return [here[0]!, ...readyBeside(plan, cook, forecast, nowS).slice(0, 1), ...here.slice(1)]
+  return [itemAt(here, 0), ...readyBeside(plan, cook, forecast, nowS).slice(0, 1), ...here.slice(1)]
 }
 
 /** What the moment calls for: the other vessel, a turn of the flame. */

@@ -1,3 +1,5 @@
+import { stageOf } from '../../formulation/dish/stageOf'
+import { itemAt } from '../../maths/table/itemAt'
 import type { Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { rainsIn } from '../../formulation/dish/rainsIn'
@@ -124,7 +126,7 @@ function lateCue(
   late: Late,
   running: Stage,
 ): Pick<Cue, 'code' | 'caution' | 'vessel'> | null {
-  const stage = plan.dish.stages.find(one => one.id === late.stage)!
+  const stage = stageOf(plan.dish, late.stage)
   const caution = firstKnown(CAUTION_CODES, stage.cautions)
   if (stage.meets)
     return { code: cook.lit[stage.vessel] === undefined ? 'light-other' : 'late', caution, vessel: stage.vessel }
@@ -225,7 +227,7 @@ type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 
 function stageCue(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, nowS: number): StageCue {
   const line = mainLine(plan.dish)
-  const stage = line[cook.stage]
+  const stage = itemAt(line, cook.stage)
   const ready = 'sign' in stage.until && hasShown(cook, stage.until.sign)
   const window = forecast?.stages[cook.stage + 1]
   const near = window !== undefined && nowS >= window.early - SOON_S

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { mainLine } from '../../formulation/dish/mainLine'
 import type { FlameTurn } from '../../record/plan/flameTurn'
 import { lastRoast } from '../../process/program/roastIndex'
@@ -17,7 +18,7 @@ import type { LiveCook } from '../../record/marks/liveCook'
 export function dueTurn(plan: CookPlan, cook: LiveCook): FlameTurn | null {
   const roast = lastRoast(plan.dish)
   if (!plan.turns || roast < 0 || cook.stage !== roast) return null
-  const { vessel } = mainLine(plan.dish)[roast]
+  const { vessel } = itemAt(mainLine(plan.dish), roast)
   const marks = plan.fires[vessel]?.marks.map(mark => mark.id) ?? []
   const stands = marks.indexOf(flamesNow(plan, cook)[vessel]?.mark ?? 'off')
   return (

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { sideStages } from '../../formulation/dish/sideStages'
 import type { Stage } from '../../formulation/dish/dish'
@@ -75,10 +76,10 @@ function lastRead(plan: CookPlan, cook: LiveCook, vessel: string, vat: Vat): Syr
   }
   if (!felt) return null
   const tempC = felt.what.tempC - (plan.thermometerK ?? 0)
-  const [lowest, highest] = [WEAKEST, STRONGEST].map(
+  const ends = [WEAKEST, STRONGEST].map(
     share => syrupAtShare(share, vat.invertShare, vat.pressure).boilsAtC,
   )
-  return tempC >= lowest! && tempC <= highest!
+  return tempC >= itemAt(ends, 0) && tempC <= itemAt(ends, 1)
     ? read('temperature', syrupAtTemp(tempC, vat.invertShare, vat.pressure).share, vat)
     : null
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Lab } from '../../materials/colour/lab'
 import { COLOUR_STEPS, type ColourStep } from '../../formulation/signs/signIds'
 import type { ProgramColours } from '../../process/engine/program'
@@ -18,8 +19,8 @@ export function settleColour(readings: readonly RawReading[]): Settled | null {
   const last = known.at(-1)
   if (!last || known.length < LEAST) return null
   const sorted = [...known].sort((p, q) => p.lab.lightness - q.lab.lightness)
-  if (sorted[LEAST - 1]!.lab.lightness - sorted[0]!.lab.lightness > APART) return null
-  return { kind: 'colour', atMs: last.atMs, lab: sorted[Math.floor(LEAST / 2)]!.lab }
+  if (itemAt(sorted, LEAST - 1).lab.lightness - itemAt(sorted, 0).lab.lightness > APART) return null
+  return { kind: 'colour', atMs: last.atMs, lab: itemAt(sorted, Math.floor(LEAST / 2)).lab }
 }
 
 function isLab(value: RawReading['value']): value is Lab {

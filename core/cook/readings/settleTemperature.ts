@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import { inCelsius } from './units'
 import type { RawReading, Settled } from './reading'
@@ -26,7 +27,7 @@ export function settleTemperature(readings: readonly RawReading[]): Settled | nu
   if (!last) return null
   const recent = known.filter(one => last.atMs - one.atMs <= OVER_MS)
   const sorted = recent.map(one => one.tempC).sort((p, q) => p - q)
-  const middle = sorted[Math.floor(sorted.length / 2)]!
+  const middle = itemAt(sorted, Math.floor(sorted.length / 2))
   const near = recent.filter(one => Math.abs(one.tempC - middle) <= APART_K)
   // Most of them agree, the newest among them: a lifted probe falls by tens of kelvin.
   if (near.length < LEAST || near.length < 0.7 * recent.length || Math.abs(last.tempC - middle) > APART_K) return null

@@ -1,3 +1,4 @@
+import { fieldAt, itemAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import { GRAMS, inGrams } from './units'
 import type { Expected, RawReading, Settled } from './reading'
@@ -27,7 +28,7 @@ export function settleWeight(readings: readonly RawReading[], expected: Expected
   const newest = readings.filter(one => typeof one.value === 'number').at(-1)
   if (!last || !newest || newest.atMs !== last.toMs) return null
   const empty = EMPTY_SHARE * expected.tareG
-  if (last.grams < empty && !fits(last.grams * GRAMS.oz!, expected)) return netWeight(last, expected)
+  if (last.grams < empty && !fits(last.grams * fieldAt(GRAMS, 'oz'), expected)) return netWeight(last, expected)
   const before = plateaus.slice(0, -1).reverse().find(one => Math.abs(one.grams) < empty)
   const offset = before && Math.abs(before.grams) > CLOSE_G ? before.grams : 0
   return ways(last, offset, expected) ?? { kind: 'unsure', atMs: last.toMs, readG: Math.round(last.grams) }
@@ -40,7 +41,7 @@ function ways(last: Plateau, offset: number, expected: Expected): Settled | null
     ...(offset === 0 ? [] : [{ how: 'offset-taken-off' as const, grossG: grams - offset }]),
     { how: 'as-read' as const, grossG: grams },
     { how: 'pan-was-tared' as const, grossG: grams + expected.tareG },
-    ...(unitSaid ? [] : [{ how: 'ounces' as const, grossG: grams * GRAMS.oz! }]),
+    ...(unitSaid ? [] : [{ how: 'ounces' as const, grossG: grams * fieldAt(GRAMS, 'oz') }]),
   ].find(one => fits(one.grossG, expected))
   return found ? { kind: 'weight', atMs: toMs, grossG: Math.round(found.grossG * 10) / 10, how: found.how } : null
 }
@@ -72,7 +73,7 @@ function plateausOf(readings: readonly RawReading[]): Plateau[] {
     if (first && last && last.atMs - first.atMs >= HELD_MS) {
       const sorted = run.map(one => one.grams).sort((p, q) => p - q)
       found.push({
-        grams: sorted[Math.floor(sorted.length / 2)]!,
+        grams: itemAt(sorted, Math.floor(sorted.length / 2)),
         fromMs: first.atMs,
         toMs: last.atMs,
         unitSaid: run.some(one => one.said),

@@ -12,30 +12,20 @@ import { Timetable, type Use } from '../solver/timetable'
  */
 export function addHands(model: ModelParts): void {
   const { day, search } = model
-  const handed = model.steps.filter(step => step.activity.hands > 0)
-  const doing = handed.map(step => whoDoes(model, step))
-  const warmed = model.reheats.filter(reheat => reheat.hands > 0)
-  const warming = warmed.map(reheat => whoReheats(model, reheat))
+  const handed = model.steps.filter(step => step.activity.hands > 0).map(step => ({ step, by: whoDoes(model, step) }))
+  const warmed = model.reheats.filter(one => one.hands > 0).map(reheat => ({ reheat, by: whoReheats(model, reheat) }))
   for (let cook = 0; cook < day.cooks; cook++) {
-    const uses = [
-      ...handed.flatMap((step, i) =>
-        doing[i]![cook] ? [model.use(step, 2 * step.activity.hands, doing[i]![cook]!)] : [],
-      ),
-      ...warmed.flatMap((reheat, i) =>
-        warming[i]![cook] ? [reheatUse(reheat, 2 * reheat.hands, warming[i]![cook]!)] : [],
-      ),
-    ]
-    search.timetables.push(new Timetable(search.domains, 2, uses))
+    const steps = handed.flatMap(({ step, by: { [cook]: literal } }) => literal ? [{ step, literal }] : [])
+    const reheats = warmed.flatMap(({ reheat, by: { [cook]: literal } }) => literal ? [{ reheat, literal }] : [])
+    search.timetables.push(new Timetable(search.domains, 2, [
+      ...steps.map(({ step, literal }) => model.use(step, 2 * step.activity.hands, literal)),
+      ...reheats.map(({ reheat, literal }) => reheatUse(reheat, 2 * reheat.hands, literal)),
+    ]))
     for (const away of day.away) {
       if (away.cook !== 'all' && away.cook !== cook) continue
-      handed.forEach((step, i) => {
-        const literal = doing[i]![cook]
-        if (literal) model.closeTo(step.variable, step.length, away.from, away.to, literal)
-      })
-      warmed.forEach((reheat, i) => {
-        const literal = warming[i]![cook]
-        if (literal) model.closeTo(reheat.variable, reheat.length, away.from, away.to, literal)
-      })
+      for (const { step, literal } of steps) model.closeTo(step.variable, step.length, away.from, away.to, literal)
+      for (const { reheat, literal } of reheats)
+        model.closeTo(reheat.variable, reheat.length, away.from, away.to, literal)
     }
   }
   if (day.cooks > 1) {
@@ -53,17 +43,17 @@ export function addHands(model: ModelParts): void {
       search.timetables.push(
         new Timetable(search.domains, 2 * day.cooks, [
           ...away,
-          ...handed.map(step => model.use(step, 2 * step.activity.hands, ALWAYS)),
-          ...warmed.map(reheat => reheatUse(reheat, 2 * reheat.hands, { side: 2 * reheat.again, value: 1 })),
+          ...handed.map(({ step }) => model.use(step, 2 * step.activity.hands, ALWAYS)),
+          ...warmed.map(({ reheat }) => reheatUse(reheat, 2 * reheat.hands, { side: 2 * reheat.again, value: 1 })),
         ]),
       )
   }
-  for (let i = 0; i < handed.length; i++) {
-    for (let j = 0; j < i; j++) {
-      if (handed[i]!.activity.hands + handed[j]!.activity.hands > 1)
-        model.apart(handed[i]!, handed[j]!, both(doing[i]!, doing[j]!))
+  handed.forEach((one, i) => {
+    for (const other of handed.slice(0, i)) {
+      if (one.step.activity.hands + other.step.activity.hands > 1)
+        model.apart(one.step, other.step, both(one.by, other.by))
     }
-  }
+  })
 }
 
 /** Literal of each cook doing a step; undefined for those who may not. */
@@ -93,7 +83,7 @@ function whoDoes(model: ModelParts, step: Step): (Literal | undefined)[] {
 function whoReheats(model: ModelParts, reheat: Reheat): (Literal | undefined)[] {
   const { nogoods } = model.search
   const again = { side: 2 * reheat.again, value: 1 }
-  const may = model.steps.find(step => step.variable === reheat.from)!.activity.cooks
+  const may = model.steps.find(step => step.variable === reheat.from)?.activity.cooks
   const able = Array.from({ length: model.day.cooks }, (_, cook) => !may || may.includes(cook))
   if (able.filter(Boolean).length === 1) return able.map(one => (one ? again : undefined))
   const all = able.map(one => (one ? { side: 2 * model.choice([reheat.from], true), value: 1 } : undefined))
@@ -114,5 +104,8 @@ function overlapping(away: Day['away']): boolean {
 
 /** Pairs of literals under which the same cook does both. */
 function both(a: readonly (Literal | undefined)[], b: readonly (Literal | undefined)[]): Literal[][] {
-  return a.flatMap((literal, cook) => literal && b[cook] ? [[literal, b[cook]!].filter(one => one.side !== 0)] : [])
+  return a.flatMap((literal, cook) => {
+    const other = b[cook]
+    return literal && other ? [[literal, other].filter(one => one.side !== 0)] : []
+  })
 }

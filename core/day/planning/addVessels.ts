@@ -1,3 +1,4 @@
+import { entryAt } from '../../maths/table/itemAt'
 import type { DayDish, Hold, VesselKind } from '../problem/day'
 import { holdsOf } from '../problem/holdsOf'
 import { ALWAYS, type Literal } from '../solver/literal'
@@ -25,13 +26,13 @@ export function addVessels(model: ModelParts): void {
   const wash = day.washMin ?? 0
   for (const [kind, count] of counts) {
     const uses = holds.flatMap(held =>
-      held.literals.has(kind) ? [heldUse(model, held.first, held.last, wash, held.literals.get(kind)!)] : [],
+      held.literals.has(kind) ? [heldUse(model, held.first, held.last, wash, entryAt(held.literals, kind))] : [],
     )
     if (uses.length > 1) search.timetables.push(new Timetable(search.domains, count, uses))
     if (count > 1) continue
     const here = holds.filter(held => held.literals.has(kind))
     here.forEach((a, i) => here.slice(0, i).forEach((b) => {
-      const list = [a.literals.get(kind)!, b.literals.get(kind)!].filter(literal => literal.side !== 0)
+      const list = [entryAt(a.literals, kind), entryAt(b.literals, kind)].filter(literal => literal.side !== 0)
       const key = -1 - (holds.indexOf(a) * 1000 + holds.indexOf(b))
       model.ordered(
         key,

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Day } from '../problem/day'
 import { DayModel } from './model'
 import { COST_SCALE } from './modelParts'
@@ -107,7 +108,7 @@ function ofMeal(day: Day, meal: string): Day {
     ...day,
     dishes,
     meals: day.meals.filter(one => one.id === meal),
-    wishes: (day.wishes ?? []).filter(wish => kept.has(wish.step.split('.')[0]!)),
+    wishes: (day.wishes ?? []).filter(wish => kept.has(itemAt(wish.step.split('.'), 0))),
   }
 }
 

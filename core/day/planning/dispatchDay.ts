@@ -1,3 +1,5 @@
+import { dishOf } from '../problem/parts'
+import { fieldAt } from '../../maths/table/itemAt'
 import type { Day, Starts } from '../problem/day'
 import { holdsOf, serves } from '../problem/holdsOf'
 import { stepsOf, type PlannedStep } from '../problem/lanesOf'
@@ -34,7 +36,7 @@ export function dispatchDay(day: Day, starts: Starts, begun: ReadonlyMap<string,
   const firsts = new Map(
     day.dishes.map(dish => [
       dish.id,
-      Math.min(...steps.filter(step => step.dish === dish.id).map(step => starts[step.step]!)),
+      Math.min(...steps.filter(step => step.dish === dish.id).map(step => fieldAt(starts, step.step))),
     ]),
   )
   const byDish = [...firsts].sort((a, b) => a[1] - b[1]).map(([dish]) => dish)
@@ -120,13 +122,13 @@ function openHolds(day: Day, taken: ReadonlyMap<string, Taken>): string[] {
 }
 
 function takesVessel(day: Day, step: PlannedStep): boolean {
-  return holdsOf(day.dishes.find(one => one.id === step.dish)!).some(hold => hold.first === step.activity.id)
+  return holdsOf(dishOf(day, step.dish)).some(hold => hold.first === step.activity.id)
 }
 
 /** Steps that have to be done before a step, near and far. */
 function neededBy(day: Day, step: string): string[] {
   const [id, activity] = step.split('.') as [string, string]
-  const dish = day.dishes.find(one => one.id === id)!
+  const dish = dishOf(day, id)
   const needed = new Set<string>()
   const add = (to: string): void => {
     for (const from of [
@@ -147,7 +149,7 @@ function neededBy(day: Day, step: string): string[] {
  * not waited for.
  */
 function earliest(day: Day, step: PlannedStep, taken: ReadonlyMap<string, Taken>, known: ReadonlySet<string>): number {
-  const dish = day.dishes.find(one => one.id === step.dish)!
+  const dish = dishOf(day, step.dish)
   const end = (id: string): number => (known.has(id) ? taken.get(id)?.to ?? Infinity : 0)
   const ends = [
     ...dish.lags.filter(lag => lag.to === step.activity.id).map(lag => end(`${dish.id}.${lag.from}`) + lag.min),
@@ -224,7 +226,7 @@ function anybody(day: Day, step: PlannedStep): number | null {
  * Whether a vessel of the kind is free where a step is the first of a hold; one that is not given back yet stays taken.
  */
 function vesselFree(day: Day, step: PlannedStep, from: number, taken: ReadonlyMap<string, Taken>): boolean {
-  const dish = day.dishes.find(one => one.id === step.dish)!
+  const dish = dishOf(day, step.dish)
   return holdsOf(dish).filter(hold => hold.first === step.activity.id).every((hold) => {
     const there = day.vessels.filter(vessel => serves(hold.need, vessel.kind)).length
     const held = day.dishes.flatMap(other =>

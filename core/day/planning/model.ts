@@ -1,7 +1,9 @@
+import { mealOf } from '../problem/parts'
+import { itemAt } from '../../maths/table/itemAt'
 import { addBurners } from './addBurners'
 import { addHands } from './addHands'
 import { addVessels } from './addVessels'
-import type { Day, DayDish, Stands } from '../problem/day'
+import type { HotPour, Day, DayDish, Stands } from '../problem/day'
 import { ModelParts } from './modelParts'
 import { Objective } from '../solver/objective'
 import { termsOf } from './termsOf'
@@ -43,10 +45,10 @@ export class DayModel extends ModelParts {
   /** Start minutes of a solution. */
   starts(values: readonly number[]): Record<string, number> {
     const starts: Record<string, number> = {}
-    for (const step of this.steps) starts[step.id] = this.origin - values[step.variable]! - step.length
+    for (const step of this.steps) starts[step.id] = this.origin - itemAt(values, step.variable) - step.length
     for (const reheat of this.reheats) {
       if (values[reheat.again] === 1)
-        starts[`${this.day.dishes[reheat.dish]!.id}.reheat`] = this.origin - values[reheat.variable]! - reheat.length
+        starts[`${itemAt(this.day.dishes, reheat.dish).id}.reheat`] = this.origin - itemAt(values, reheat.variable) - reheat.length
     }
     return starts
   }
@@ -56,7 +58,7 @@ export class DayModel extends ModelParts {
   }
 
   private addSteps(dish: DayDish): void {
-    const meal = this.day.meals.find(one => one.id === dish.meal)!
+    const meal = mealOf(this.day, dish)
     for (const activity of dish.activities) {
       const length = activity.dur[1]
       const least = this.seeks === 'plan' ? this.origin - meal.at : 0
@@ -72,22 +74,22 @@ export class DayModel extends ModelParts {
     for (const lag of dish.lags) this.addLag(this.ofDish(dish, lag.from), this.ofDish(dish, lag.to), lag.min, lag.max)
     this.addTable(dish)
     if (dish.stands) this.addStands(dish, dish.stands)
-    if (dish.hotPour) this.addHotPour(dish, index)
+    if (dish.hotPour) this.addHotPour(dish, dish.hotPour, index)
   }
 
   /** The dish is on the table in time, and not earlier than it bears. */
   private addTable(dish: DayDish): void {
     const { domains, lags } = this.search
     const meal = this.day.meals.findIndex(one => one.id === dish.meal)
-    const table = this.origin - this.day.meals[meal]!.at + dish.ready
+    const table = this.origin - itemAt(this.day.meals, meal).at + dish.ready
     const sink = this.ofDish(dish, dish.sink).variable
     const earliest = table + this.day.weights.maxEarly[dish.serve]
     if (this.seeks === 'plan') {
       if (!domains.set(2 * sink, table, 0) || !domains.set(2 * sink + 1, -earliest, 0)) this.emptied = true
     }
     else {
-      lags.add(2 * this.lateness[meal]! + 1, 2 * sink, table)
-      lags.add(2 * sink, 2 * this.lateness[meal]! + 1, -earliest)
+      lags.add(2 * itemAt(this.lateness, meal) + 1, 2 * sink, table)
+      lags.add(2 * sink, 2 * itemAt(this.lateness, meal) + 1, -earliest)
     }
   }
 
@@ -96,16 +98,16 @@ export class DayModel extends ModelParts {
     const { domains, lags } = this.search
     const meal = this.day.meals.findIndex(one => one.id === dish.meal)
     const variable = this.ofDish(dish, from).variable
-    const furthest = this.origin - this.day.meals[meal]!.at + most
+    const furthest = this.origin - itemAt(this.day.meals, meal).at + most
     if (this.seeks === 'plan') {
       if (!domains.set(2 * variable + 1, -furthest, 0)) this.emptied = true
     }
-    else lags.add(2 * variable, 2 * this.lateness[meal]! + 1, -furthest)
+    else lags.add(2 * variable, 2 * itemAt(this.lateness, meal) + 1, -furthest)
   }
 
-  private addHotPour(dish: DayDish, index: number): void {
+  private addHotPour(dish: DayDish, hotPour: HotPour, index: number): void {
     const { lags } = this.search
-    const { heat, pour, max, reheat } = dish.hotPour!
+    const { heat, pour, max, reheat } = hotPour
     const from = this.ofDish(dish, heat)
     const to = this.ofDish(dish, pour)
     const length = reheat.dur[1]
@@ -113,7 +115,7 @@ export class DayModel extends ModelParts {
     const again = this.choice([from.variable, to.variable], false)
     this.addLag(from, to, 0, max, 2 * again + 1, 0)
     this.addLag(from, to, 0, reheat.maxWait, 2 * again, 1)
-    const variable = this.time(this.search.domains.bound[2 * to.variable]!, this.origin - this.day.now - length)
+    const variable = this.time(itemAt(this.search.domains.bound, 2 * to.variable), this.origin - this.day.now - length)
     lags.add(2 * to.variable, 2 * variable, to.length, 2 * again, 1)
     lags.add(2 * variable, 2 * to.variable, -to.length - max, 2 * again, 1)
     lags.add(2 * variable, 2 * from.variable, length, 2 * again, 1)

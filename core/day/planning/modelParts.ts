@@ -1,3 +1,4 @@
+import { entryAt, intAt, itemAt } from '../../maths/table/itemAt'
 import type { Activity, Day, DayDish } from '../problem/day'
 import type { Literal } from '../solver/literal'
 import { Search } from '../solver/search'
@@ -65,7 +66,7 @@ export class ModelParts {
   }
 
   /** A step by `dish.activity`. */
-  step(id: string): Step { return this.byId.get(id)! }
+  step(id: string): Step { return entryAt(this.byId, id) }
 
   /** A step of a dish. */
   ofDish(dish: DayDish, activity: string): Step { return this.step(`${dish.id}.${activity}`) }
@@ -110,17 +111,17 @@ export class ModelParts {
     const paths = new Int32Array(size * size).fill(-1e8)
     for (let v = 0; v < size; v++) paths[v * size + v] = 0
     for (let edge = 0; edge < lags.from.length; edge++) {
-      if (lags.ifSide[edge] !== 0 || (lags.from[edge]! & 1) !== 0 || (lags.to[edge]! & 1) !== 0) continue
-      const at = (lags.from[edge]! >> 1) * size + (lags.to[edge]! >> 1)
-      paths[at] = Math.max(paths[at]!, lags.weight[edge]!)
+      if (lags.ifSide[edge] !== 0 || (itemAt(lags.from, edge) & 1) !== 0 || (itemAt(lags.to, edge) & 1) !== 0) continue
+      const at = (itemAt(lags.from, edge) >> 1) * size + (itemAt(lags.to, edge) >> 1)
+      paths[at] = Math.max(intAt(paths, at), itemAt(lags.weight, edge))
     }
     for (let k = 0; k < size; k++) {
       for (let i = 0; i < size; i++) {
-        const first = paths[i * size + k]!
+        const first = intAt(paths, i * size + k)
         if (first < -1e7) continue
         for (let j = 0; j < size; j++) {
-          const through = first + paths[k * size + j]!
-          if (through > paths[i * size + j]!) paths[i * size + j] = through
+          const through = first + intAt(paths, k * size + j)
+          if (through > intAt(paths, i * size + j)) paths[i * size + j] = through
         }
       }
     }
@@ -130,7 +131,7 @@ export class ModelParts {
   /** Least distance between two variables by what always holds; a very small number where there is none. */
   path(from: number, to: number): number {
     const size = Math.sqrt(this.longest.length)
-    return from < size && to < size ? this.longest[from * size + to]! : -1e8
+    return from < size && to < size ? intAt(this.longest, from * size + to) : -1e8
   }
 
   /** A step as the use of a resource. */

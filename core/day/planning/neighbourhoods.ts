@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Uniform } from '../../maths/random/seededRandom'
 import type { DayModel } from './model'
 
@@ -25,14 +26,14 @@ function someDishes(model: DayModel, share: number, uniform: Uniform): Neighbour
   const dishes = [...model.day.dishes]
   for (let i = dishes.length - 1; i > 0; i--) {
     const j = Math.floor(uniform() * (i + 1));
-    [dishes[i], dishes[j]] = [dishes[j]!, dishes[i]!]
+    [dishes[i], dishes[j]] = [itemAt(dishes, j), itemAt(dishes, i)]
   }
   const open = new Set(dishes.slice(0, Math.max(2, Math.round(share * dishes.length))))
   return new Set(model.steps.filter(step => open.has(step.dish)).map(step => step.variable))
 }
 
 function someTime(model: DayModel, values: readonly number[], share: number, uniform: Uniform): Neighbourhood {
-  const sorted = [...model.steps].sort((a, b) => values[a.variable]! - values[b.variable]!)
+  const sorted = [...model.steps].sort((a, b) => itemAt(values, a.variable) - itemAt(values, b.variable))
   const count = Math.max(4, Math.round(share * sorted.length))
   const from = Math.floor(uniform() * Math.max(1, sorted.length - count + 1))
   return new Set(sorted.slice(from, from + count).map(step => step.variable))

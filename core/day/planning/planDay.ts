@@ -1,3 +1,4 @@
+import { fieldAt, known } from '../../maths/table/itemAt'
 import { seededRandom } from '../../maths/random/seededRandom'
 import { clashOf, type Clash } from './clashOf'
 import type { Day, DayWeights, Serving, Starts } from '../problem/day'
@@ -104,14 +105,15 @@ export function* planDay(day: Day, most: number, seconds: () => number): Generat
       yield { type: 'plan', plan: plannedOf(solver, room), done: true, seconds: seconds() - began }
       return
     }
-    const isRough: boolean = held !== null && solver.plan.cost - solver.bound > ROUGH * solver.plan.cost
-    const found: Tried = isRough ? held! : tried(day, padded, solver, room)
-    const isLast = isRough || room === ROOMS.at(-1) || seconds() - began > most || most < LEAST_FOR_ROOM_S
+    const rough: Tried | null =
+      held !== null && solver.plan.cost - solver.bound > ROUGH * solver.plan.cost ? held : null
+    const found: Tried = rough ?? tried(day, padded, solver, room)
+    const isLast = rough !== null || room === ROOMS.at(-1) || seconds() - began > most || most < LEAST_FOR_ROOM_S
     held = found
     if (!isLast && found.tries.lateTries > MOST_LATE_SHARE * TRIES) continue
     yield { type: 'tries', tries: found.tries }
     yield { type: 'plan', plan: plannedOf(found.solver, found.room), done: true, seconds: seconds() - began }
-    yield* latest(found.moved, found.solver.plan!.starts, seconds)
+    yield* latest(found.moved, foundPlan(found.solver).starts, seconds)
     return
   }
 }
@@ -119,8 +121,13 @@ export function* planDay(day: Day, most: number, seconds: () => number): Generat
 /** A plan with so much room, how it fared, and the day with its meals where the plan has them. */
 interface Tried { readonly room: number, readonly solver: DaySolver, readonly tries: DayTries, readonly moved: Day }
 
+/** The plan of a solver that has found one. */
+function foundPlan(solver: DaySolver): NonNullable<DaySolver['plan']> {
+  return known(solver.plan, 'plan')
+}
+
 function tried(day: Day, padded: Day, solver: DaySolver, room: number): Tried {
-  const { late, starts } = solver.plan!
+  const { late, starts } = foundPlan(solver)
   const moved = { ...day, meals: day.meals.map(meal => ({ ...meal, at: meal.at + (late[meal.id] ?? 0) })) }
   return {
     room,
@@ -192,11 +199,11 @@ function* latest(day: Day, starts: Starts, seconds: () => number): Generator<Pla
     const alone = mealAlone(day, meal.id)
     const solver = yield* proving(alone, seconds)
     if (!solver) continue
-    const begins = planCost(alone, solver.plan!.starts).begins[meal.id]
+    const begins = planCost(alone, foundPlan(solver).starts).begins[meal.id]
     if (begins !== undefined) found[meal.id] = begins
   }
   const { waits, reheats } = planCost(day, starts)
-  const waited = sum(day.dishes.filter(dish => COOLS.includes(dish.serve)).map(dish => waits[dish.id]!))
+  const waited = sum(day.dishes.filter(dish => COOLS.includes(dish.serve)).map(dish => fieldAt(waits, dish.id)))
   const waiting =
     waited === 0 ? 0 : yield* least(day, { ...NOTHING, early: { ...NOTHING.early, hot: 1, warm: 1 } }, seconds)
   const heating = reheats === 0 ? 0 : yield* least(day, { ...NOTHING, reheat: 1 }, seconds)
@@ -206,7 +213,7 @@ function* latest(day: Day, starts: Starts, seconds: () => number): Generator<Pla
 /** The least that any plan of a day comes to, if only some of it is counted; null where that is not proven in time. */
 function* least(day: Day, counted: Partial<DayWeights>, seconds: () => number): Generator<null, number | null> {
   const solver = yield* proving({ ...day, weights: { ...day.weights, ...counted } }, seconds)
-  return solver ? Math.round(solver.plan!.cost) : null
+  return solver ? Math.round(foundPlan(solver).cost) : null
 }
 
 /** Proves the best plan of a day within a time; null where that fails or a meal is moved. */

@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import type { Day } from '../problem/day'
 import { DayModel } from './model'
 import { PricedMeal } from './pricedMeal'
@@ -56,7 +57,7 @@ export class PriceBound {
     for (const priced of all) priced.used.fill(0)
     let value = this.meals.reduce((sum, meal) => sum + meal.solve(), 0)
     for (const { capacity, price, meal } of all)
-      if (meal < 0) for (let t = 0; t < price.length; t++) value -= capacity[t]! * price[t]!
+      if (meal < 0) for (let t = 0; t < price.length; t++) value -= numberAt(capacity, t) * numberAt(price, t)
     this.low = Math.max(this.low, Math.min(this.known, value - ROUNDING))
     this.done = this.low >= known || !(this.move(value, known) && this.theta > SHORTEST)
     return this.work - before
@@ -92,23 +93,23 @@ export class PriceBound {
     if (value > this.highest + MUCH) {
       this.highest = value
       this.stale = 0
-      all.forEach(({ price }, i) => this.best[i]!.set(price))
+      all.forEach(({ price }, i) => itemAt(this.best, i).set(price))
     }
     else if (++this.stale > PATIENCE) {
       this.stale = 0
       this.theta /= SHORTER
       all.forEach(({ price }, i) => {
-        price.set(this.best[i]!)
-        this.directions[i]!.fill(0)
+        price.set(itemAt(this.best, i))
+        itemAt(this.directions, i).fill(0)
       })
       return true
     }
-    const norm = all.reduce((sum, priced, i) => sum + this.turn(priced, this.directions[i]!), 0)
+    const norm = all.reduce((sum, priced, i) => sum + this.turn(priced, itemAt(this.directions, i)), 0)
     if (norm === 0) return false
     const step = this.theta * Math.max(1, known - value) / norm
     all.forEach(({ price }, i) => {
-      const direction = this.directions[i]!
-      for (let t = 0; t < price.length; t++) price[t] = Math.max(0, price[t]! + step * direction[t]!)
+      const direction = itemAt(this.directions, i)
+      for (let t = 0; t < price.length; t++) price[t] = Math.max(0, numberAt(price, t) + step * numberAt(direction, t))
     })
     return true
   }
@@ -122,11 +123,11 @@ export class PriceBound {
     let use = 0
     let norm = 0
     for (let t = 0; t < price.length; t++) {
-      use += used[t]!
-      const slope = t < from ? 0 : use - (t < to ? capacity[t]! : 0)
-      const turned = slope + KEPT * direction[t]!
-      direction[t] = price[t]! <= 0 && turned < 0 ? 0 : turned
-      norm += direction[t]! ** 2
+      use += numberAt(used, t)
+      const slope = t < from ? 0 : use - (t < to ? numberAt(capacity, t) : 0)
+      const turned = slope + KEPT * numberAt(direction, t)
+      direction[t] = numberAt(price, t) <= 0 && turned < 0 ? 0 : turned
+      norm += numberAt(direction, t) ** 2
     }
     return norm
   }

@@ -1,3 +1,4 @@
+import { entryAt, intAt, itemAt, numberAt } from '../../maths/table/itemAt'
 import type { DayDish } from '../problem/day'
 import { holdsOf } from '../problem/holdsOf'
 import type { DayModel } from './model'
@@ -50,10 +51,9 @@ export class PricedDish {
     this.second = new Float64Array(longest)
     for (const { need, first, last } of holdsOf(dish)) {
       for (const draw of prices.ofHold(need)) {
-        this.nodes
-          .get(first)!
-          .shares.push({ ...draw, plus: this.nodes.get(first)!.length + (model.day.washMin ?? 0), sign: 1 })
-        this.nodes.get(last)!.shares.push({ ...draw, plus: 0, sign: -1 })
+        entryAt(this.nodes, first)
+          .shares.push({ ...draw, plus: entryAt(this.nodes, first).length + (model.day.washMin ?? 0), sign: 1 })
+        entryAt(this.nodes, last).shares.push({ ...draw, plus: 0, sign: -1 })
       }
     }
   }
@@ -61,14 +61,14 @@ export class PricedDish {
   private node(id: string): Node {
     const { model, dish } = this
     const step = model.ofDish(dish, id)
-    const low = model.search.domains.bound[2 * step.variable]!
+    const low = itemAt(model.search.domains.bound, 2 * step.variable)
     const node = this.emptyNode(
       low,
-      -model.search.domains.bound[2 * step.variable + 1]! - low + 1,
+      -itemAt(model.search.domains.bound, 2 * step.variable + 1) - low + 1,
       step.length,
       step.activity.hands > 0 && !step.activity.night,
     )
-    const table = model.origin - model.day.meals[this.meal]!.at + dish.ready
+    const table = model.origin - itemAt(model.day.meals, this.meal).at + dish.ready
     for (let i = 0; i < node.size; i++) {
       if (id === dish.sink)
         node.own[i] = Math.round(COST_SCALE * earlyCost(model.day, dish, Math.max(0, low + i - table)))
@@ -162,7 +162,8 @@ export class PricedDish {
         const { before } = from
         const last = before.length - 1
         const offset = node.low + plus
-        for (let i = 0; i < node.size; i++) node.priced[i]! += sign * weight * before[Math.min(last, offset + i)]!
+        for (let i = 0; i < node.size; i++)
+          node.priced[i] = numberAt(node.priced, i) + sign * weight * numberAt(before, Math.min(last, offset + i))
       }
     }
   }
@@ -178,8 +179,8 @@ export class PricedDish {
     for (const root of this.roots) {
       this.fold(root, span)
       let best = 0
-      for (let i = 1; i < root.size; i++) if (root.cost[i]! < root.cost[best]!) best = i
-      sum += root.cost[best]!
+      for (let i = 1; i < root.size; i++) if (numberAt(root.cost, i) < numberAt(root.cost, best)) best = i
+      sum += numberAt(root.cost, best)
       if (sum === Infinity) return sum
       this.choose(root, root.low + best)
     }
@@ -214,9 +215,10 @@ export class PricedDish {
           node.size,
           second,
         )
-        for (let i = 0; i < node.size; i++) once[i] = Math.min(once[i]!, first[i]! + second[i]! + again.price)
+        for (let i = 0; i < node.size; i++)
+          once[i] = Math.min(numberAt(once, i), numberAt(first, i) + numberAt(second, i) + again.price)
       }
-      for (let i = 0; i < node.size; i++) node.cost[i]! += once[i]!
+      for (let i = 0; i < node.size; i++) node.cost[i] = numberAt(node.cost, i) + numberAt(once, i)
     }
   }
 
@@ -252,10 +254,11 @@ export class PricedDish {
   count(values: Int32Array): void {
     let at = 0
     for (const node of this.list) {
-      const value = values[at++]!
+      const value = intAt(values, at++)
       if (value < 0) continue
       for (const { from, weight, plus, sign } of node.shares)
-        from.used[Math.min(from.used.length - 1, value + plus)]! -= sign * weight
+        from.used[Math.min(from.used.length - 1, value + plus)] =
+          numberAt(from.used, Math.min(from.used.length - 1, value + plus)) - sign * weight
     }
   }
 }

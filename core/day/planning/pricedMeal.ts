@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import type { DayModel } from './model'
 import { COST_SCALE } from './modelParts'
 import { PricedDish } from './pricedDish'
@@ -30,7 +31,7 @@ export class PricedMeal {
    */
   constructor(private readonly model: DayModel, index: number, private readonly prices: Prices) {
     const { day, origin } = model
-    const meal = day.meals[index]!
+    const meal = itemAt(day.meals, index)
     this.zero = origin - meal.at
     this.dishes = day.dishes
       .filter(dish => dish.meal === meal.id)
@@ -60,19 +61,19 @@ export class PricedMeal {
     let to = this.prices.minutes
     while (to > zero) {
       const sum = this.within(to, costs, reaches, values)
-      if (!(sum + cheapest[to]! < best)) break
+      if (!(sum + numberAt(cheapest, to) < best)) break
       const from = Math.max(zero, Math.min(Math.max(...reaches) - 1, to - REACH_STEP))
       for (let reach = from + 1; reach <= to; reach++) {
-        if (presence[reach]! + sum >= best) continue
-        best = presence[reach]! + sum
+        if (numberAt(presence, reach) + sum >= best) continue
+        best = numberAt(presence, reach) + sum
         this.reach = reach
         bestValues = values.slice()
       }
       to = from
       // A shorter reach makes no dish cheaper.
-      while (to > zero && presence[to]! + sum >= best) to--
+      while (to > zero && numberAt(presence, to) + sum >= best) to--
     }
-    bestValues.forEach((one, i) => this.dishes[i]!.count(one))
+    bestValues.forEach((one, i) => itemAt(this.dishes, i).count(one))
     return best
   }
 
@@ -80,13 +81,13 @@ export class PricedMeal {
   private within(to: number, costs: number[], reaches: number[], values: Int32Array[]): number {
     let sum = 0
     for (const [i, dish] of this.dishes.entries()) {
-      if (reaches[i]! > to) {
+      if (itemAt(reaches, i) > to) {
         costs[i] = dish.solve(to)
         if (costs[i] === Infinity) return Infinity
         reaches[i] = dish.reach
         values[i] = dish.values()
       }
-      sum += costs[i]!
+      sum += itemAt(costs, i)
     }
     return sum
   }
@@ -98,9 +99,10 @@ export class PricedMeal {
     const paid = COST_SCALE * this.model.day.weights.span
     for (let t = zero; t < minutes; t++) {
       let worth = 0
-      for (const { capacity, price } of this.hands) worth += capacity[t]! * price[t]!
-      presence[t + 1] = presence[t]! + (there[t]! > 0 ? paid : 0) - worth
-      cheapest[t + 1] = t === zero ? presence[t + 1]! : Math.min(cheapest[t]!, presence[t + 1]!)
+      for (const { capacity, price } of this.hands) worth += numberAt(capacity, t) * numberAt(price, t)
+      presence[t + 1] = numberAt(presence, t) + (numberAt(there, t) > 0 ? paid : 0) - worth
+      cheapest[t + 1] =
+        t === zero ? numberAt(presence, t + 1) : Math.min(numberAt(cheapest, t), numberAt(presence, t + 1))
     }
   }
 }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import type { Draw } from './prices'
 
 /** What a value pays, or is paid back: the prices of all minutes before it and some more. */
@@ -43,14 +44,14 @@ export function sharesOfDraws(draws: readonly Draw[], length: number): Share[] {
 
 /** What a value of a node costs with all that hangs on it; infinite for one that is not done. */
 export function costAt(node: Node, value: number): number {
-  return value < 0 ? Infinity : node.cost[value - node.low]!
+  return value < 0 ? Infinity : numberAt(node.cost, value - node.low)
 }
 
 /** Cheapest value between two; -1 if there is none. */
 export function leastIn(node: Node, from: number, to: number): number {
   let best = -1
   for (let value = Math.max(from, node.low); value <= Math.min(to, node.low + node.size - 1); value++) {
-    if (best < 0 || node.cost[value - node.low]! < node.cost[best - node.low]!) best = value
+    if (best < 0 || numberAt(node.cost, value - node.low) < numberAt(node.cost, best - node.low)) best = value
   }
   return best
 }

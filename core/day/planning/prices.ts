@@ -1,3 +1,4 @@
+import { entryAt, itemAt, numberAt } from '../../maths/table/itemAt'
 import type { Day, VesselKind } from '../problem/day'
 import type { DayModel } from './model'
 import type { Step } from './modelParts'
@@ -43,7 +44,7 @@ export class Prices {
   constructor(model: DayModel) {
     const { day, origin } = model
     this.minutes =
-      Math.max(...model.steps.map(step => step.length - model.search.domains.bound[2 * step.variable + 1]!))
+      Math.max(...model.steps.map(step => step.length - itemAt(model.search.domains.bound, 2 * step.variable + 1)))
       + (day.washMin ?? 0)
       + 1
     const everybody = Array.from({ length: day.cooks }, (_, cook) => cook)
@@ -103,7 +104,7 @@ export class Prices {
       )
       .flatMap(pool => [
         ...(pool.anyway ? [pool.anyway] : []),
-        ...(pool.ofMeal.has(meal) ? [pool.ofMeal.get(meal)!] : []),
+        ...(pool.ofMeal.has(meal) ? [entryAt(pool.ofMeal, meal)] : []),
       ])
       .map(from => ({ from, weight: 2 * hands }))
   }
@@ -111,7 +112,7 @@ export class Prices {
   /** What holding a vessel draws on: a large heavy pan is one of the heavy ones too. */
   ofHold(need: VesselKind): Draw[] {
     const kinds: VesselKind[] = need === 'heavyL' ? ['heavyL', 'heavy'] : [need]
-    return kinds.flatMap(kind => this.vessels.has(kind) ? [{ from: this.vessels.get(kind)!, weight: 1 }] : [])
+    return kinds.flatMap(kind => this.vessels.has(kind) ? [{ from: entryAt(this.vessels, kind), weight: 1 }] : [])
   }
 
   /** Sums prices up, once they have changed. */
@@ -120,7 +121,7 @@ export class Prices {
       let sum = 0
       for (let t = 0; t < price.length; t++) {
         before[t] = sum
-        sum += price[t]!
+        sum += numberAt(price, t)
       }
       before[price.length] = sum
     }

@@ -1,7 +1,9 @@
+import { activityOf, mealOf } from '../problem/parts'
+import { entryAt, fieldAt, known } from '../../maths/table/itemAt'
 import { logNormal, triangular } from '../../maths/random/drawnTime'
 import type { Uniform } from '../../maths/random/seededRandom'
 import { handsOf, vesselsOf } from '../problem/checkPlan'
-import type { Activity, Day, DayDish, Starts } from '../problem/day'
+import type { HotPour, Activity, Day, DayDish, Starts } from '../problem/day'
 import { holdsOf } from '../problem/holdsOf'
 import { planCost } from '../problem/planCost'
 
@@ -70,11 +72,11 @@ export function simulateDay(day: Day, plan: Starts, planned: Day, tries: number,
     )
     sum.lateMeals += late.size
     if (late.size > 0) sum.lateTries++
-    for (const dish of day.dishes) if (dish.hotPour) judgePour(dish, runs, plan, sum)
-    const actual = Object.fromEntries(runs.map(run => [run.step, run.start!]))
+    for (const dish of day.dishes) if (dish.hotPour) judgePour(dish, dish.hotPour, runs, plan, sum)
+    const actual = Object.fromEntries(runs.map(run => [run.step, startedAt(run)]))
     sum.span += Object.values(planCost(day, actual).spans).reduce((a, b) => a + b, 0)
     for (const run of runs)
-      if (run.start! - run.planned > LATE_MIN) lateSteps.set(run.step, (lateSteps.get(run.step) ?? 0) + 1)
+      if (startedAt(run) - run.planned > LATE_MIN) lateSteps.set(run.step, (lateSteps.get(run.step) ?? 0) + 1)
   }
   return {
     tries,
@@ -92,23 +94,28 @@ export function simulateDay(day: Day, plan: Starts, planned: Day, tries: number,
 }
 
 function lateBy(day: Day, run: Run): number {
-  return run.end + run.dish.ready - day.meals.find(meal => meal.id === run.dish.meal)!.at
+  return run.end + run.dish.ready - mealOf(day, run.dish).at
+}
+
+function startedAt(run: Run): number {
+  return known(run.start, run.step)
 }
 
 function judgePour(
   dish: DayDish,
+  hotPour: HotPour,
   runs: readonly Run[],
   plan: Starts,
   sum: { pours: number, coldPours: number, waitedBases: number },
 ): void {
-  const { heat, pour, max } = dish.hotPour!
-  const of = (id: string): Run => runs.find(run => run.dish === dish && run.activity.id === id)!
+  const { heat, pour, max } = hotPour
+  const of = (id: string): Run => known(runs.find(run => run.dish === dish && run.activity.id === id), id)
   const hot = plan[`${dish.id}.reheat`] === undefined ? of(heat) : of('reheat')
   const pours = of(pour)
   sum.pours++
-  if (pours.start! - hot.end > max) sum.coldPours++
+  if (startedAt(pours) - hot.end > max) sum.coldPours++
   const base = dish.lags.find(lag => lag.to === pour && lag.kind === 'hotbase')
-  if (base && base.max !== null && pours.start! - of(base.from).end > base.max) sum.waitedBases++
+  if (base && base.max !== null && startedAt(pours) - of(base.from).end > base.max) sum.waitedBases++
 }
 
 /** Who does what and in which vessel, as planned. */
@@ -120,17 +127,17 @@ interface Team {
 function teamOf(planned: Day, plan: Starts): Team {
   const busy = planned.dishes.flatMap(dish => activitiesOf(dish, plan).map((activity) => {
     const step = `${dish.id}.${activity.id}`
-    return { step, from: plan[step]!, to: plan[step]! + activity.dur[1], activity }
+    return { step, from: fieldAt(plan, step), to: fieldAt(plan, step) + activity.dur[1], activity }
   }))
   const holds = planned.dishes.flatMap(dish =>
     holdsOf(dish).map(hold => ({
       need: hold.need,
       step: `${dish.id}.${hold.first}`,
       last: `${dish.id}.${hold.last}`,
-      from: plan[`${dish.id}.${hold.first}`]!,
+      from: fieldAt(plan, `${dish.id}.${hold.first}`),
       to:
-        plan[`${dish.id}.${hold.last}`]!
-        + dish.activities.find(one => one.id === hold.last)!.dur[1]
+        fieldAt(plan, `${dish.id}.${hold.last}`)
+        + activityOf(dish, hold.last).dur[1]
         + (planned.washMin ?? 0),
     })),
   )
@@ -143,7 +150,7 @@ function teamOf(planned: Day, plan: Starts): Team {
 
 function activitiesOf(dish: DayDish, plan: Starts): Activity[] {
   if (plan[`${dish.id}.reheat`] === undefined || !dish.hotPour) return [...dish.activities]
-  const heat = dish.activities.find(one => one.id === dish.hotPour!.heat)!
+  const heat = activityOf(dish, dish.hotPour.heat)
   return [...dish.activities, { ...heat, id: 'reheat', dur: dish.hotPour.reheat.dur, burner: 1, grinder: 0 }]
 }
 
@@ -155,7 +162,7 @@ function carryOut(day: Day, plan: Starts, team: Team, uniform: Uniform): Run[] {
       step,
       dish,
       activity,
-      planned: plan[step]!,
+      planned: fieldAt(plan, step),
       lasts: Math.max(1, Math.round((day.spans === 'percentiles' ? logNormal : triangular)(activity.dur, uniform))),
       cook: team.hands.get(step) ?? null,
       start: null,
@@ -167,7 +174,7 @@ function carryOut(day: Day, plan: Starts, team: Team, uniform: Uniform): Run[] {
   let left = runs.length
   for (let minute = runs[0]?.planned ?? 0; left > 0 && minute < day.horizon + 1440; minute++) {
     for (const run of runs) {
-      if (run.start !== null || !mayBegin(day, run, minute, runs, byStep, plan, team, cues.get(run.step)!)) continue
+      if (run.start !== null || !mayBegin(day, run, minute, runs, byStep, plan, team, entryAt(cues, run.step))) continue
       run.start = minute
       run.end = minute + run.lasts
       left--
@@ -190,23 +197,23 @@ function mayBegin(
   let atOnce = false
   for (const lag of dish.lags) {
     if (lag.to !== activity.id) continue
-    const before = byStep.get(`${dish.id}.${lag.from}`)!
+    const before = entryAt(byStep, `${dish.id}.${lag.from}`)
     if (minute < before.end + lag.min) return false
     if (lag.max !== null && lag.max <= AT_ONCE_MIN) atOnce = true
   }
   for (const link of day.links ?? [])
-    if (link.to === run.step && minute < byStep.get(link.from)!.end + link.min) return false
+    if (link.to === run.step && minute < entryAt(byStep, link.from).end + link.min) return false
   const { hotPour } = dish
   if (hotPour) {
     const again = plan[`${dish.id}.reheat`] !== undefined
-    const source = byStep.get(`${dish.id}.${again ? 'reheat' : hotPour.heat}`)!
+    const source = entryAt(byStep, `${dish.id}.${again ? 'reheat' : hotPour.heat}`)
     if (activity.id === hotPour.pour) {
       if (minute < source.end) return false
       atOnce = true
     }
     if (run === source) {
-      if (again && minute < byStep.get(`${dish.id}.${hotPour.heat}`)!.end) return false
-      const pours = pourExpected(byStep.get(`${dish.id}.${hotPour.pour}`)!, source, minute, runs, byStep, cue)
+      if (again && minute < entryAt(byStep, `${dish.id}.${hotPour.heat}`).end) return false
+      const pours = pourExpected(entryAt(byStep, `${dish.id}.${hotPour.pour}`), source, minute, runs, byStep, cue)
       return (
         minute >= pours - activity.dur[1] - Math.min(HOT_BEFORE_MIN, hotPour.max / 2)
         && isFree(day, run, minute, runs, team, byStep)
@@ -230,7 +237,9 @@ function pourExpected(
 ): number {
   let expected = minute
   const before = new Set(
-    pour.dish.lags.filter(lag => lag.to === pour.activity.id).map(lag => byStep.get(`${pour.dish.id}.${lag.from}`)!),
+    pour.dish.lags
+      .filter(lag => lag.to === pour.activity.id)
+      .map(lag => entryAt(byStep, `${pour.dish.id}.${lag.from}`)),
   )
   for (const run of runs)
     if (run.cook !== null && run.cook === pour.cook && run.planned < pour.planned && run.activity.hands === 1)
@@ -277,8 +286,9 @@ function isFree(
       other =>
         other === held
         || other.vessel !== held.vessel
-        || byStep.get(other.first)!.start === null
-        || (byStep.get(other.last)!.end !== Infinity && byStep.get(other.last)!.end + (day.washMin ?? 0) <= minute),
+        || entryAt(byStep, other.first).start === null
+        || (entryAt(byStep, other.last).end !== Infinity
+          && entryAt(byStep, other.last).end + (day.washMin ?? 0) <= minute),
     )
   })
 }

@@ -1,3 +1,4 @@
+import { fieldAt, itemAt, known } from '../../maths/table/itemAt'
 import { seededRandom } from '../../maths/random/seededRandom'
 import { LowerBound } from './bound'
 import type { Day, Starts } from '../problem/day'
@@ -113,14 +114,15 @@ export class DaySolver {
 
   private improve(stop: () => boolean): void {
     const { search } = this.model
+    const { cost } = known(this.plan, 'plan')
     const before = search.work
     let spent = 0
     if (this.turn === 'search')
       search.run({ conflicts: Math.min(STEP_CONFLICTS, Math.ceil(this.left)), stop, onFound: this.found })
     else if (this.turn === 'neighbourhoods') this.look(stop)
-    else spent = (this.bounds ??= new LowerBound(this.day, this.bound)).step(this.plan!.cost, STEP_CONFLICTS, stop)
+    else spent = (this.bounds ??= new LowerBound(this.day, this.bound)).step(cost, STEP_CONFLICTS, stop)
     this.left -= (spent + search.work - before) / SIDES_PER_CONFLICT + 1
-    if (search.closed || (this.bounds && this.bounds.value >= this.plan!.cost)) return this.ended()
+    if (search.closed || (this.bounds && this.bounds.value >= known(this.plan, 'plan').cost)) return this.ended()
     if (this.left <= 0) this.nextTurn()
   }
 
@@ -183,9 +185,12 @@ export class DaySolver {
       return
     }
     this.day.meals.forEach((meal, index) => {
-      this.late[meal.id] = this.values[model.lateness[index]!]!
+      this.late[meal.id] = itemAt(this.values, itemAt(model.lateness, index))
     })
-    this.day = { ...this.day, meals: this.day.meals.map(meal => ({ ...meal, at: meal.at + this.late[meal.id]! })) }
+    this.day = {
+      ...this.day,
+      meals: this.day.meals.map(meal => ({ ...meal, at: meal.at + fieldAt(this.late, meal.id) })),
+    }
     this.model = new DayModel(this.day)
     this.phase = 'first'
   }

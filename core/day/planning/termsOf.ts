@@ -1,3 +1,5 @@
+import { mealOf } from '../problem/parts'
+import { itemAt } from '../../maths/table/itemAt'
 import { COST_SCALE, type ModelParts } from './modelParts'
 import type { Term } from '../solver/objective'
 import { earlyCost } from '../problem/planCost'
@@ -13,7 +15,7 @@ import { presentBefore } from '../problem/presence'
 export function termsOf(model: ModelParts, lateness: readonly number[]): Term[] {
   if (model.seeks === 'lateness')
     return lateness.map((variable, index) =>
-      term(model, variable, late => late, model.day.horizon - model.day.meals[index]!.at),
+      term(model, variable, late => late, model.day.horizon - itemAt(model.day.meals, index).at),
     )
   const { day } = model
   const present = presentBefore(day)
@@ -31,7 +33,7 @@ export function termsOf(model: ModelParts, lateness: readonly number[]): Term[] 
     return [term(model, first, value => day.weights.span * (present(meal.at) - present(model.origin - value)))]
   })
   const sinks = day.dishes.map((dish) => {
-    const table = model.origin - day.meals.find(meal => meal.id === dish.meal)!.at + dish.ready
+    const table = model.origin - mealOf(day, dish).at + dish.ready
     return term(model, model.ofDish(dish, dish.sink).variable, value =>
       earlyCost(day, dish, Math.max(0, value - table)),
     )
@@ -45,8 +47,8 @@ export function termsOf(model: ModelParts, lateness: readonly number[]): Term[] 
 
 /** What a variable's value costs, as a table. */
 function term(model: ModelParts, variable: number, cost: (value: number) => number, most?: number): Term {
-  const from = model.search.domains.bound[2 * variable]!
-  const to = most ?? -model.search.domains.bound[2 * variable + 1]!
+  const from = itemAt(model.search.domains.bound, 2 * variable)
+  const to = most ?? -itemAt(model.search.domains.bound, 2 * variable + 1)
   return {
     variable,
     from,

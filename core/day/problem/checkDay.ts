@@ -1,3 +1,4 @@
+import { entryAt } from '../../maths/table/itemAt'
 import type { Day, DayDish } from './day'
 import { holdsOf, serves } from './holdsOf'
 
@@ -111,8 +112,8 @@ function isCircular(day: Day): boolean {
     ),
   )
   const add = (from: string, to: string, min: number, max: number | null): void => {
-    edges.push([from, to, likely.get(from)! + min])
-    if (max !== null) edges.push([to, from, -likely.get(from)! - max])
+    edges.push([from, to, entryAt(likely, from) + min])
+    if (max !== null) edges.push([to, from, -entryAt(likely, from) - max])
   }
   for (const dish of day.dishes)
     for (const lag of dish.lags) add(`${dish.id}.${lag.from}`, `${dish.id}.${lag.to}`, lag.min, lag.max)
@@ -121,8 +122,8 @@ function isCircular(day: Day): boolean {
   for (let round = 0; round <= at.size; round++) {
     let moved = false
     for (const [from, to, least] of edges) {
-      if (at.get(to)! >= at.get(from)! + least) continue
-      at.set(to, at.get(from)! + least)
+      if (entryAt(at, to) >= entryAt(at, from) + least) continue
+      at.set(to, entryAt(at, from) + least)
       moved = true
     }
     if (!moved) return false

@@ -1,3 +1,5 @@
+import { activityOf, dishOf, mealOf } from './parts'
+import { fieldAt, itemAt } from '../../maths/table/itemAt'
 import type { Activity, Day, DayDish, Starts } from './day'
 import { holdsOf } from './holdsOf'
 
@@ -62,17 +64,17 @@ export function checkPlan(day: Day, starts: Starts, late: Readonly<Record<string
 }
 
 function likely(dish: DayDish, id: string): number {
-  return dish.activities.find(activity => activity.id === id)!.dur[1]
+  return activityOf(dish, id).dur[1]
 }
 
 function busyOf(dish: DayDish, starts: Starts): Busy[] {
   const steps = dish.activities.map((activity): Busy => {
     const step = `${dish.id}.${activity.id}`
-    return { step, from: starts[step]!, to: starts[step]! + activity.dur[1], activity }
+    return { step, from: fieldAt(starts, step), to: fieldAt(starts, step) + activity.dur[1], activity }
   })
   const again = starts[`${dish.id}.reheat`]
   if (again === undefined || !dish.hotPour) return steps
-  const heat = dish.activities.find(activity => activity.id === dish.hotPour!.heat)!
+  const heat = activityOf(dish, dish.hotPour.heat)
   return [
     ...steps,
     {
@@ -86,28 +88,28 @@ function busyOf(dish: DayDish, starts: Starts): Busy[] {
 
 function lagBreaches(dish: DayDish, starts: Starts): Breach[] {
   return dish.lags.flatMap((lag) => {
-    const wait = starts[`${dish.id}.${lag.to}`]! - starts[`${dish.id}.${lag.from}`]! - likely(dish, lag.from)
+    const wait = fieldAt(starts, `${dish.id}.${lag.to}`) - fieldAt(starts, `${dish.id}.${lag.from}`) - likely(dish, lag.from)
     return wait >= lag.min && (lag.max === null || wait <= lag.max)
       ? []
-      : [{ kind: 'lag', step: `${dish.id}.${lag.to}`, minute: starts[`${dish.id}.${lag.to}`]! } as const]
+      : [{ kind: 'lag', step: `${dish.id}.${lag.to}`, minute: fieldAt(starts, `${dish.id}.${lag.to}`) } as const]
   })
 }
 
 function linkBreaches(day: Day, starts: Starts): Breach[] {
   return (day.links ?? []).flatMap((link) => {
     const [dish, activity] = link.from.split('.') as [string, string]
-    const wait = starts[link.to]! - starts[link.from]! - likely(day.dishes.find(one => one.id === dish)!, activity)
+    const wait = fieldAt(starts, link.to) - fieldAt(starts, link.from) - likely(dishOf(day, dish), activity)
     return wait >= link.min && (link.max === null || wait <= link.max)
       ? []
-      : [{ kind: 'lag', step: link.to, minute: starts[link.to]! } as const]
+      : [{ kind: 'lag', step: link.to, minute: fieldAt(starts, link.to) } as const]
   })
 }
 
 function wishBreaches(day: Day, starts: Starts): Breach[] {
   return (day.wishes ?? []).flatMap((wish) => {
-    const from = starts[wish.step]!
+    const from = fieldAt(starts, wish.step)
     const [dish, activity] = wish.step.split('.') as [string, string]
-    const to = from + likely(day.dishes.find(one => one.id === dish)!, activity)
+    const to = from + likely(dishOf(day, dish), activity)
     const kept = wish.kind === 'pin' ? from === wish.start : to <= wish.from || from >= wish.to
     return kept ? [] : [{ kind: 'wish', step: wish.step, minute: from } as const]
   })
@@ -116,16 +118,15 @@ function wishBreaches(day: Day, starts: Starts): Breach[] {
 function tableBreaches(day: Day, dish: DayDish, starts: Starts, late: number): Breach[] {
   const step = `${dish.id}.${dish.sink}`
   const early =
-    day.meals.find(meal => meal.id === dish.meal)!.at + late - (starts[step]! + likely(dish, dish.sink) + dish.ready)
-  if (early < 0) return [{ kind: 'late', step, minute: starts[step]! }]
-  return early > day.weights.maxEarly[dish.serve] ? [{ kind: 'too-early', step, minute: starts[step]! }] : []
+    mealOf(day, dish).at + late - (fieldAt(starts, step) + likely(dish, dish.sink) + dish.ready)
+  if (early < 0) return [{ kind: 'late', step, minute: fieldAt(starts, step) }]
+  return early > day.weights.maxEarly[dish.serve] ? [{ kind: 'too-early', step, minute: fieldAt(starts, step) }] : []
 }
 
 function standBreaches(day: Day, dish: DayDish, starts: Starts, late: number): Breach[] {
-  const over = standsOver(day, dish, starts, late)
-  return over > 0
-    ? [{ kind: 'stands', step: `${dish.id}.${dish.stands!.from}`, minute: starts[`${dish.id}.${dish.stands!.from}`]! }]
-    : []
+  if (!dish.stands || !(standsOver(day, dish, starts, late) > 0)) return []
+  const step = `${dish.id}.${dish.stands.from}`
+  return [{ kind: 'stands', step, minute: fieldAt(starts, step) }]
 }
 
 /**
@@ -140,9 +141,9 @@ export function standsOver(day: Day, dish: DayDish, starts: Starts, late: number
   if (!dish.stands) return 0
   const { from, most } = dish.stands
   return (
-    day.meals.find(meal => meal.id === dish.meal)!.at
+    mealOf(day, dish).at
     + late
-    - (starts[`${dish.id}.${from}`]! + likely(dish, from))
+    - (fieldAt(starts, `${dish.id}.${from}`) + likely(dish, from))
     - most
   )
 }
@@ -150,8 +151,8 @@ export function standsOver(day: Day, dish: DayDish, starts: Starts, late: number
 function pourBreaches(dish: DayDish, starts: Starts): Breach[] {
   if (!dish.hotPour) return []
   const { heat, pour, max, reheat } = dish.hotPour
-  const pours = starts[`${dish.id}.${pour}`]!
-  const hot = starts[`${dish.id}.${heat}`]! + likely(dish, heat)
+  const pours = fieldAt(starts, `${dish.id}.${pour}`)
+  const hot = fieldAt(starts, `${dish.id}.${heat}`) + likely(dish, heat)
   const again = starts[`${dish.id}.reheat`]
   const step = `${dish.id}.${pour}`
   if (again === undefined)
@@ -172,10 +173,11 @@ function minuteBreaches(day: Day, busy: readonly Busy[]): Breach[] {
     const there = Array.from({ length: day.cooks }, (_, cook) => cook).filter(cook => !gone(cook)).length
     const fires = going.filter(one => one.activity.burner > 0)
     const last = going.at(-1)
+    if (!last) continue
     if (going.reduce((sum, one) => sum + Number(one.activity.hands), 0) > there)
-      breaches.push({ kind: 'hands', step: last!.step, minute })
-    if (fires.length > day.burners) breaches.push({ kind: 'fires', step: last!.step, minute })
-    if (fires.length > 0 && there === 0) breaches.push({ kind: 'nobody-there', step: fires[0]!.step, minute })
+      breaches.push({ kind: 'hands', step: last.step, minute })
+    if (fires.length > day.burners) breaches.push({ kind: 'fires', step: last.step, minute })
+    if (fires.length > 0 && there === 0) breaches.push({ kind: 'nobody-there', step: itemAt(fires, 0).step, minute })
   }
   if (!handsOf(day, busy)) breaches.push({ kind: 'hands', step: '', minute: from })
   return breaches
@@ -220,8 +222,8 @@ function vesselBreaches(day: Day, starts: Starts): Breach[] {
     holdsOf(dish).map(hold => ({
       need: hold.need,
       step: `${dish.id}.${hold.first}`,
-      from: starts[`${dish.id}.${hold.first}`]!,
-      to: starts[`${dish.id}.${hold.last}`]! + likely(dish, hold.last) + wash,
+      from: fieldAt(starts, `${dish.id}.${hold.first}`),
+      to: fieldAt(starts, `${dish.id}.${hold.last}`) + likely(dish, hold.last) + wash,
     })),
   )
   const taken = vesselsOf(day, holds)

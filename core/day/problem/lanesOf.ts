@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { handsOf, vesselsOf } from './checkPlan'
 import type { Activity, Day, Starts } from './day'
 import { holdsOf, serves } from './holdsOf'
@@ -107,9 +108,9 @@ function leastBusy(day: Day, steps: readonly PlannedStep[]): Map<string, number>
   const doing = new Map<string, number>()
   for (const one of steps.filter(step => step.activity.hands > 0)) {
     const able = lanes.map((_, cook) => cook).filter(cook => !one.activity.cooks || one.activity.cooks.includes(cook))
-    const cook = able.sort((a, b) => overlaps(lanes[a]!, one) - overlaps(lanes[b]!, one))[0]
+    const cook = able.sort((a, b) => overlaps(itemAt(lanes, a), one) - overlaps(itemAt(lanes, b), one))[0]
     if (cook === undefined) continue
-    lanes[cook]!.push(one)
+    itemAt(lanes, cook).push(one)
     doing.set(one.step, cook)
   }
   return doing

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Day } from './day'
 
 /**
@@ -16,7 +17,7 @@ export function mealAlone(day: Day, meal: string): Day {
     dishes,
     meals: day.meals.filter(one => one.id === meal),
     weights: { ...day.weights, reheat: 0, early: none, stale: none },
-    links: (day.links ?? []).filter(link => kept.has(link.from.split('.')[0]!) && kept.has(link.to.split('.')[0]!)),
+    links: (day.links ?? []).filter(link => kept.has(itemAt(link.from.split('.'), 0)) && kept.has(itemAt(link.to.split('.'), 0))),
     wishes: [],
   }
 }

@@ -1,3 +1,4 @@
+import { activityOf } from './parts'
 import type { Activity, DayDish, Durations, Hold, Lag, Stands } from './day'
 
 /** Kind of the waits that keep what perishes within its hours. */
@@ -35,7 +36,7 @@ export function standingDish(dish: DayDish, most: number, offFire: string, warms
   const sets = dish.lags.find(lag => lag.kind === 'set')
   if (!sets) return { ...dish, stands: { from: offFire, most, warms } }
   const before = Math.round(most * BEFORE)
-  const cut = dish.activities.find(one => one.id === sets.to)!
+  const cut = activityOf(dish, sets.to)
   const isLast = dish.serve === 'cold'
   return {
     ...dish,

@@ -1,3 +1,5 @@
+import { activityOf } from './parts'
+import { fieldAt } from '../../maths/table/itemAt'
 import type { Day, Starts, VesselKind } from './day'
 import { holdsOf } from './holdsOf'
 import { stepsOf } from './lanesOf'
@@ -18,10 +20,10 @@ export function overbooked(day: Day, starts: Starts, begun: ReadonlySet<string>)
     holdsOf(dish).map(hold => ({
       need: hold.need,
       first: `${dish.id}.${hold.first}`,
-      from: starts[`${dish.id}.${hold.first}`]!,
+      from: fieldAt(starts, `${dish.id}.${hold.first}`),
       to:
-        starts[`${dish.id}.${hold.last}`]!
-        + dish.activities.find(one => one.id === hold.last)!.dur[1]
+        fieldAt(starts, `${dish.id}.${hold.last}`)
+        + activityOf(dish, hold.last).dur[1]
         + (day.washMin ?? 0),
     })),
   )

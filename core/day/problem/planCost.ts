@@ -1,3 +1,5 @@
+import { activityOf, mealOf } from './parts'
+import { fieldAt } from '../../maths/table/itemAt'
 import { presentBefore } from './presence'
 import type { Day, DayDish, Starts } from './day'
 
@@ -33,27 +35,27 @@ export function planCost(day: Day, starts: Starts, late: Readonly<Record<string,
       .flatMap(dish =>
         dish.activities
           .filter(activity => activity.hands > 0 && !activity.night)
-          .map(activity => starts[`${dish.id}.${activity.id}`]!),
+          .map(activity => fieldAt(starts, `${dish.id}.${activity.id}`)),
       )
     if (counted.length === 0) continue
     begins[meal.id] = Math.min(...counted)
-    spans[meal.id] = present(meal.at + (late[meal.id] ?? 0)) - present(begins[meal.id]!)
+    spans[meal.id] = present(meal.at + (late[meal.id] ?? 0)) - present(fieldAt(begins, meal.id))
   }
   const waits = Object.fromEntries(day.dishes.map(dish => [dish.id, waitOf(day, dish, starts, late[dish.meal] ?? 0)]))
   const reheats = day.dishes.filter(dish => starts[`${dish.id}.reheat`] !== undefined).length
   const total =
     Object.values(spans).reduce((sum, span) => sum + day.weights.span * span, 0)
     + day.weights.reheat * reheats
-    + day.dishes.reduce((sum, dish) => sum + earlyCost(day, dish, waits[dish.id]!), 0)
+    + day.dishes.reduce((sum, dish) => sum + earlyCost(day, dish, fieldAt(waits, dish.id)), 0)
   return { total, spans, begins, waits, reheats }
 }
 
 function waitOf(day: Day, dish: DayDish, starts: Starts, late: number): number {
-  const sink = dish.activities.find(activity => activity.id === dish.sink)!
+  const sink = activityOf(dish, dish.sink)
   return (
-    day.meals.find(meal => meal.id === dish.meal)!.at
+    mealOf(day, dish).at
     + late
-    - (starts[`${dish.id}.${dish.sink}`]! + sink.dur[1] + dish.ready)
+    - (fieldAt(starts, `${dish.id}.${dish.sink}`) + sink.dur[1] + dish.ready)
   )
 }
 

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Day } from './day'
 
 /**
@@ -25,12 +26,12 @@ export function nobodyThere(day: Day): [number, number][] {
   for (let i = 0; i + 1 < points.length; i++) {
     const gone = (cook: number): boolean =>
       day.away.some(
-        away => (away.cook === 'all' || away.cook === cook) && away.from <= points[i]! && away.to >= points[i + 1]!,
+        away => (away.cook === 'all' || away.cook === cook) && away.from <= itemAt(points, i) && away.to >= itemAt(points, i + 1),
       )
     if (!Array.from({ length: day.cooks }, (_, cook) => cook).every(gone)) continue
     const last = spans.at(-1)
-    if (last && last[1] === points[i]) last[1] = points[i + 1]!
-    else spans.push([points[i]!, points[i + 1]!])
+    if (last && last[1] === points[i]) last[1] = itemAt(points, i + 1)
+    else spans.push([itemAt(points, i), itemAt(points, i + 1)])
   }
   return spans
 }

@@ -1,3 +1,5 @@
+import { mealOf } from './parts'
+import { entryAt } from '../../maths/table/itemAt'
 import type { Day, Starts } from './day'
 import { type Lanes, stepsOf } from './lanesOf'
 
@@ -37,7 +39,7 @@ export function slackOf(
     const sink = `${dish.id}.${dish.sink}`
     latest.set(
       sink,
-      day.meals.find(meal => meal.id === dish.meal)!.at + (late[dish.meal] ?? 0) - dish.ready - (lasts.get(sink) ?? 0),
+      mealOf(day, dish).at + (late[dish.meal] ?? 0) - dish.ready - (lasts.get(sink) ?? 0),
     )
   }
   for (const link of day.links ?? []) arc(link.from, link.to, link.min)
@@ -52,7 +54,7 @@ export function slackOf(
   }
   for (const one of [...steps].sort((a, b) => b.from - a.from)) {
     const bounds = (after.get(one.step) ?? []).map(
-      ([to, min]) => (latest.get(to) ?? Infinity) - min - lasts.get(one.step)!,
+      ([to, min]) => (latest.get(to) ?? Infinity) - min - entryAt(lasts, one.step),
     )
     latest.set(one.step, Math.min(latest.get(one.step) ?? Infinity, ...bounds))
   }

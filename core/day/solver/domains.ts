@@ -1,3 +1,5 @@
+import { itemAt } from '../../maths/table/itemAt'
+
 /**
  * Domains of whole-number variables with a trail, for lazy clause generation (Ohrimenko, Stuckey and Codish, 2009).
  *
@@ -46,13 +48,15 @@ export class Domains {
   get level(): number { return this.levelStart.length }
 
   /** True if the literal holds. */
-  isTrue(side: number, value: number): boolean { return this.bound[side]! >= value }
+  isTrue(side: number, value: number): boolean { return itemAt(this.bound, side) >= value }
 
   /** True if the literal cannot hold. */
-  isFalse(side: number, value: number): boolean { return this.bound[side ^ 1]! >= 1 - value }
+  isFalse(side: number, value: number): boolean { return itemAt(this.bound, side ^ 1) >= 1 - value }
 
   /** True if one value is left to the variable. */
-  isFixed(variable: number): boolean { return this.bound[2 * variable]! + this.bound[2 * variable + 1]! === 0 }
+  isFixed(variable: number): boolean {
+    return itemAt(this.bound, 2 * variable) + itemAt(this.bound, 2 * variable + 1) === 0
+  }
 
   /** Begins a level of decision. */
   push(): void {
@@ -67,9 +71,9 @@ export class Domains {
    * @returns false if that empties the domain; what failed is then kept
    */
   set(side: number, value: number, reason: number): boolean {
-    const old = this.bound[side]!
+    const old = itemAt(this.bound, side)
     if (old >= value) return true
-    if (value + this.bound[side ^ 1]! > 0) {
+    if (value + itemAt(this.bound, side ^ 1) > 0) {
       this.failedSide = side
       this.failedValue = value
       this.failedReason = reason
@@ -80,7 +84,7 @@ export class Domains {
       const at = this.trailSize++
       this.trailSide[at] = side
       this.trailOld[at] = old
-      this.trailPrevious[at] = this.latest[side]!
+      this.trailPrevious[at] = itemAt(this.latest, side)
       this.trailReason[at] = reason
       this.latest[side] = at
     }
@@ -104,21 +108,21 @@ export class Domains {
       this.queue.length = this.queueHead = 0
       return -1
     }
-    const side = this.queue[this.queueHead++]!
+    const side = itemAt(this.queue, this.queueHead++)
     this.queued[side] = false
     return side
   }
 
   /** Forgets what is still to be propagated. */
   clearQueue(): void {
-    for (let i = this.queueHead; i < this.queue.length; i++) this.queued[this.queue[i]!] = false
+    for (let i = this.queueHead; i < this.queue.length; i++) this.queued[itemAt(this.queue, i)] = false
     this.queue.length = this.queueHead = 0
   }
 
   /** Entry of the trail by which a literal became true; -1 if it holds without any decision. */
   entryOf(side: number, value: number): number {
-    let at = this.latest[side]!
-    while (at >= 0 && this.trailOld[at]! >= value) at = this.trailPrevious[at]!
+    let at = itemAt(this.latest, side)
+    while (at >= 0 && itemAt(this.trailOld, at) >= value) at = itemAt(this.trailPrevious, at)
     return at
   }
 
@@ -128,7 +132,7 @@ export class Domains {
     let high = this.levelStart.length
     while (low < high) {
       const middle = (low + high) >> 1
-      if (this.levelStart[middle]! <= entry) low = middle + 1
+      if (itemAt(this.levelStart, middle) <= entry) low = middle + 1
       else high = middle
     }
     return low
@@ -137,15 +141,15 @@ export class Domains {
   /** Takes back all decisions above a level. */
   backTo(level: number): void {
     if (level >= this.levelStart.length) return
-    const start = this.levelStart[level]!
+    const start = itemAt(this.levelStart, level)
     for (let at = this.trailSize - 1; at >= start; at--) {
-      const side = this.trailSide[at]!
-      this.bound[side] = this.trailOld[at]!
-      this.latest[side] = this.trailPrevious[at]!
+      const side = itemAt(this.trailSide, at)
+      this.bound[side] = itemAt(this.trailOld, at)
+      this.latest[side] = itemAt(this.trailPrevious, at)
       this.onReopened(side >> 1)
     }
     this.trailSize = start
-    this.notesSize = this.levelNotes[level]!
+    this.notesSize = itemAt(this.levelNotes, level)
     this.levelStart.length = level
     this.levelNotes.length = level
     this.clearQueue()

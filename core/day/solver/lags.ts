@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { because, REASON, type Domains } from './domains'
 
 /**
@@ -45,28 +46,35 @@ export class Lags {
     const { domains, to, weight, ifSide, ifValue } = this
     const bound = domains.bound
     const out = this.out[side]
-    const here = bound[side]!
+    const here = itemAt(bound, side)
     if (out) {
       for (let i = 0; i < out.length; i++) {
-        const edge = out[i]!
-        const condition = ifSide[edge]!
-        const value = here + weight[edge]!
-        const target = to[edge]!
-        if (condition === 0 || bound[condition]! >= ifValue[edge]!) {
-          if (bound[target]! < value && !domains.set(target, value, because(REASON.lag, edge))) return false
+        const edge = itemAt(out, i)
+        const condition = itemAt(ifSide, edge)
+        const value = here + itemAt(weight, edge)
+        const target = itemAt(to, edge)
+        if (condition === 0 || itemAt(bound, condition) >= itemAt(ifValue, edge)) {
+          if (itemAt(bound, target) < value && !domains.set(target, value, because(REASON.lag, edge))) return false
         }
-        else if (value + bound[target ^ 1]! > 0 && bound[condition ^ 1]! < 1 - ifValue[edge]!) {
+        else if (value + itemAt(bound, target ^ 1) > 0 && itemAt(bound, condition ^ 1) < 1 - itemAt(ifValue, edge)) {
           const note = noteOf(domains, side, here, target ^ 1, 1 - value)
-          if (!domains.set(condition ^ 1, 1 - ifValue[edge]!, note)) return false
+          if (!domains.set(condition ^ 1, 1 - itemAt(ifValue, edge), note)) return false
         }
       }
     }
     const conditioned = this.byCondition[side]
     if (conditioned) {
       for (let i = 0; i < conditioned.length; i++) {
-        const edge = conditioned[i]!
-        if (here < ifValue[edge]!) continue
-        if (!domains.set(to[edge]!, bound[this.from[edge]!]! + weight[edge]!, because(REASON.lag, edge))) return false
+        const edge = itemAt(conditioned, i)
+        if (here < itemAt(ifValue, edge)) continue
+        if (
+          !domains.set(
+            itemAt(to, edge),
+            itemAt(bound, itemAt(this.from, edge)) + itemAt(weight, edge),
+            because(REASON.lag, edge),
+          )
+        )
+          return false
       }
     }
     return true

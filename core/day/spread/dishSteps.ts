@@ -1,3 +1,5 @@
+import { stageOf } from '../../formulation/dish/stageOf'
+import { fieldAt, itemAt, known, lastOf } from '../../maths/table/itemAt'
 import type { Dish, Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { rainsIn } from '../../formulation/dish/rainsIn'
@@ -54,19 +56,26 @@ export function dishSteps(dish: Dish, spans: Readonly<Record<string, Durations>>
         fire,
         isStage(stage, 'melt')
           ? jaggeryStage(dish)
-          : mainLine(dish)
-              .filter(one => one.does !== 'rest')
-              .at(-1)!,
+          : lastOf(mainLine(dish)
+              .filter(one => one.does !== 'rest')),
       ),
     )
   const hotPour = laySides(laying, dish, spans, fire)
   const begins = layRoastingPan(laying, dish, fire) ?? first
   const rest = layAfter(laying, dish, spans)
-  if (begins) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first: begins, last: fire.at(-1)!.id })
+  if (begins) laying.holds.push({ need: day.large ? 'heavyL' : 'heavy', first: begins, last: lastOf(fire).id })
   if (spans[THICKENED.step]) layThickened(laying, dish, spans, fire, day.large)
   const laid: DayDish = {
-    id: day.id, template: dish.id, meal: day.meal, serve: day.serve, sink: laying.last!, ready: Math.max(rest, SERVED),
-    activities: laying.activities, lags: laying.lags, holds: laying.holds, ...(hotPour ? { hotPour } : {}),
+    id: day.id,
+    template: dish.id,
+    meal: day.meal,
+    serve: day.serve,
+    sink: known(laying.last, dish.id),
+    ready: Math.max(rest, SERVED),
+    activities: laying.activities,
+    lags: laying.lags,
+    holds: laying.holds,
+    ...(hotPour ? { hotPour } : {}),
   }
   const heated =
     fire.findLast(step => laying.activities.some(one => one.id === step.id && one.burner > 0)) ?? fire.at(-1)
@@ -79,7 +88,7 @@ function jaggeryStage(dish: Dish): Stage {
   const line = mainLine(dish)
   const adding = line.find(stage => stage.adds.some(one => jaggery.has(one.ingredient)))
   const side = sideStages(dish).find(stage => stage.adds.some(one => jaggery.has(one.ingredient)))
-  return adding ?? line.find(stage => stage.id === side?.meets.stage) ?? line[0]!
+  return adding ?? line.find(stage => stage.id === side?.meets.stage) ?? itemAt(line, 0)
 }
 
 /** The main line as steps: stages of the same hands and flame go on as one; the pour begins one. */
@@ -95,7 +104,7 @@ function layFire(
   let waits = keeps(dish)
   for (const [index, stage] of line.entries()) {
     const previous = line[index - 1]
-    const dur = spans[stage.id]!
+    const dur = fieldAt(spans, stage.id)
     if (stage.does === 'wait') {
       laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
       follow(laying, { id: 'open', dur: OPEN, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
@@ -105,7 +114,7 @@ function layFire(
     }
     if (stage.does === 'cool') {
       wait = dur
-      fire.at(-1)!.stages.push(stage)
+      lastOf(fire).stages.push(stage)
       continue
     }
     const joined = fire.at(-1)
@@ -122,7 +131,7 @@ function layFire(
     if (joined && !breaks) {
       joined.stages.push(stage)
       const at = laying.activities.findIndex(one => one.id === joined.id)
-      const activity = laying.activities[at]!
+      const activity = itemAt(laying.activities, at)
       laying.activities[at] = {
         ...activity,
         dur: [activity.dur[0] + dur[0], activity.dur[1] + dur[1], activity.dur[2] + dur[2]],
@@ -191,7 +200,7 @@ function layAside(laying: Laying, stage: Stage, spans: Readonly<Record<string, D
   const melt = isStage(stage, 'melt')
   laying.activities.push({
     id: stage.id,
-    dur: melt ? spans[stage.id]! : PUT_TO_STEEP,
+    dur: melt ? fieldAt(spans, stage.id) : PUT_TO_STEEP,
     hands: melt ? 0.5 : 1,
     burner: melt ? 1 : 0,
   })
@@ -217,7 +226,7 @@ function layThickened(
   const ids = new Set(dish.ingredients.filter(one => one.ingredient === ingredient).map(one => one.id))
   const into = mainLine(dish).find(stage => stage.adds.some(one => ids.has(one.ingredient)))
   if (!into) return
-  laying.activities.push({ id: step, dur: spans[step]!, hands: 0.5, burner: 1 })
+  laying.activities.push({ id: step, dur: fieldAt(spans, step), hands: 0.5, burner: 1 })
   laying.lags.push({
     from: step,
     to: stepOf(fire, into),
@@ -238,14 +247,14 @@ function laySides(
   let hotPour: DayDish['hotPour']
   for (const stage of sideStages(dish)) {
     if (stage.does === 'fry') {
-      laying.activities.push({ id: stage.id, dur: spans[stage.id]!, hands: stage.hands ?? 0.5, burner: 1 })
+      laying.activities.push({ id: stage.id, dur: fieldAt(spans, stage.id), hands: stage.hands ?? 0.5, burner: 1 })
       const after = dish.stages.find(one => one.phase === 'after')
       if (after) laying.lags.push({ from: stage.id, to: after.id, min: 0, max: null, kind: 'nuts' })
       continue
     }
-    const target = mainLine(dish).find(one => one.id === stage.meets.stage)!
+    const target = stageOf(dish, stage.meets.stage)
     const pour = stepOf(fire, target)
-    laying.activities.push({ id: stage.id, dur: spans[stage.id]!, hands: stage.hands ?? 0, burner: 1 })
+    laying.activities.push({ id: stage.id, dur: fieldAt(spans, stage.id), hands: stage.hands ?? 0, burner: 1 })
     if (stage.vessel !== target.vessel) laying.holds.push({ need: 'pot', first: stage.id, last: pour })
     const [max, maxWait] = stage.does === 'boil-syrup' ? WAITS.syrup : WAITS.liquid
     // A step that begins earlier than the pour inside it cannot hold the liquid to the minute.
@@ -269,15 +278,15 @@ function layRoastingPan(laying: Laying, dish: Dish, fire: readonly FireStep[]): 
 /** What comes after the fire; minutes of a last rest before it is on the table. */
 function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>): number {
   const rest = dish.stages.find(stage => stage.does === 'rest' && (stage.phase ?? 'fire') === 'fire')
-  let min = rest ? spans[rest.id]![1] : 0
+  let min = rest ? fieldAt(spans, rest.id)[1] : 0
   let max = min + WAITS.rest
   let kind = 'rest'
   const after = dish.stages.filter(stage => stage.phase === 'after')
   let open = null as Activity | null
   for (const stage of after) {
-    const dur = spans[stage.id]!
+    const dur = fieldAt(spans, stage.id)
     if (stage.does === 'set') {
-      const spreadOut = laying.last!
+      const spreadOut = known(laying.last, stage.id)
       follow(laying, { id: 'cut', dur: CUT, hands: 1, burner: 0 }, dur[0], WAITS.set, 'set')
       laying.holds.push({ need: 'tray', first: spreadOut, last: 'cut' })
       open = null
@@ -293,5 +302,5 @@ function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
     min = max = 0
     kind = 'warm'
   }
-  return after.length === 0 && rest ? spans[rest.id]![1] : 0
+  return after.length === 0 && rest ? fieldAt(spans, rest.id)[1] : 0
 }

@@ -1,3 +1,4 @@
+import { fieldAt, known } from '../../maths/table/itemAt'
 import { secondBases } from '../../formulation/dish/basesOf'
 import type { Preparation } from '../../formulation/dish/choices'
 import type { Dish, Stage } from '../../formulation/dish/dish'
@@ -60,7 +61,7 @@ function laySecond(
   spans: Spans,
   fire: readonly FireStep[],
 ): void {
-  const id = stages[0]!.handles![0]!
+  const id = known(stages[0]?.handles?.[0], 'base')
   const own = secondBases(dish).find(one => one.id === id)
   const into =
     mainLine(dish).find(stage => stage.adds.some(one => one.ingredient === id))
@@ -87,7 +88,7 @@ function upTo({ min }: Laying, keep: number | null): number | null {
 }
 
 function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
-  const dur = spans[stage.id]!
+  const dur = fieldAt(spans, stage.id)
   if (stage.hands === 0 && stage.does === 'prepare') {
     if (!laying.last)
       follow(laying, { id: `wash${ofBase(stage)}`, dur: WASH, hands: 1, burner: 0, night: true }, 0, null, 'prep')

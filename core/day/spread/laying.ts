@@ -1,3 +1,4 @@
+import { lastOf } from '../../maths/table/itemAt'
 import type { Stage } from '../../formulation/dish/dish'
 import type { Activity, Durations, Hold, Lag } from '../problem/day'
 
@@ -49,7 +50,7 @@ export interface FireStep { readonly id: string, readonly stages: Stage[] }
  * @returns the step's id; the last one's where it is in none
  */
 export function stepOf(fire: readonly FireStep[], stage: Stage): string {
-  return (fire.find(step => step.stages.includes(stage)) ?? fire.at(-1)!).id
+  return (fire.find(step => step.stages.includes(stage)) ?? lastOf(fire)).id
 }
 
 /**

@@ -23,8 +23,8 @@ export function nextOfDay(spread: Pick<Spread, 'plan' | 'meals' | 'doings'>, now
   if (!spread.plan || !(now <= last + OVER_MIN)) return null
   const going = spread.doings.find(one => one.begun !== null && one.ended === null)
   const begun = new Set(spread.doings.filter(one => one.begun !== null).map(one => one.step))
-  const [step, at] = going
-    ? ([going.step, going.begun!] as const)
+  const [step, at] = going && going.begun !== null
+    ? ([going.step, going.begun] as const)
     : (Object.entries(spread.plan.starts)
         .filter(([one]) => !begun.has(one))
         .sort((a, b) => a[1] - b[1])[0] ?? ([null, 0] as const))

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { firstBelief } from '../../process/belief/firstBelief'
 import type { Evidence } from '../../materials/belief/reading'
 import { bringBack } from '../../cook/after/bringBack'
@@ -150,7 +151,7 @@ export function dishOnDay(
     points.length === 0
       ? []
       : Array.from({ length: SHADES }, (_, i) =>
-          labToHex(points[Math.round((i / (SHADES - 1)) * (points.length - 1))]!.colour),
+          labToHex(itemAt(points, Math.round((i / (SHADES - 1)) * (points.length - 1))).colour),
         )
   return {
     ...wanted,

@@ -1,3 +1,5 @@
+import { activityOf, dishOf, mealOf } from '../problem/parts'
+import { entryAt, fieldAt } from '../../maths/table/itemAt'
 import { nobodyThere } from '../problem/presence'
 import { standsOver } from '../problem/checkPlan'
 import type { Day, Starts } from '../problem/day'
@@ -105,8 +107,8 @@ function keepOrder(planned: Day, day: Day, starts: Starts, begun: ReadonlyMap<st
     let moved = false
     for (const arc of arcs) {
       if (given.has(arc)) continue
-      const least = at.get(arc.from)! + arc.least
-      if (at.get(arc.to)! >= least) continue
+      const least = entryAt(at, arc.from) + arc.least
+      if (entryAt(at, arc.to) >= least) continue
       if (begun.has(arc.to) || (arc.longest && round > steps.length)) {
         given.add(arc)
         continue
@@ -116,7 +118,7 @@ function keepOrder(planned: Day, day: Day, starts: Starts, begun: ReadonlyMap<st
     }
     for (const one of steps) {
       if (begun.has(one.step)) continue
-      const free = outOf(closed.get(one.step) ?? [], one.activity.dur[1], at.get(one.step)!)
+      const free = outOf(closed.get(one.step) ?? [], one.activity.dur[1], entryAt(at, one.step))
       if (free === at.get(one.step)) continue
       at.set(one.step, free)
       moved = true
@@ -156,8 +158,8 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
   const arcs: Arc[] = []
   const add = (from: string, to: string, min: number, max: number | null): void => {
     if (!lasts.has(from) || !lasts.has(to)) return
-    arcs.push({ from, to, least: lasts.get(from)! + min, longest: false })
-    if (max !== null) arcs.push({ from: to, to: from, least: -lasts.get(from)! - max, longest: true })
+    arcs.push({ from, to, least: entryAt(lasts, from) + min, longest: false })
+    if (max !== null) arcs.push({ from: to, to: from, least: -entryAt(lasts, from) - max, longest: true })
   }
   for (const dish of day.dishes) {
     for (const lag of dish.lags) add(`${dish.id}.${lag.from}`, `${dish.id}.${lag.to}`, lag.min, lag.max)
@@ -190,7 +192,7 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
  */
 export function lastOf(day: Day, first: string): string {
   const [id, activity] = first.split('.') as [string, string]
-  const dish = day.dishes.find(one => one.id === id)!
+  const dish = dishOf(day, id)
   return `${id}.${dish.holds.find(hold => hold.first === activity)?.last ?? activity}`
 }
 
@@ -205,14 +207,14 @@ export function brokenBy(day: Day, starts: Starts, begun: ReadonlyMap<string, nu
   const late: Record<string, number> = {}
   const broken: Broken[] = []
   const end = (dish: string, activity: string): number =>
-    starts[`${dish}.${activity}`]!
-    + day.dishes.find(one => one.id === dish)!.activities.find(one => one.id === activity)!.dur[1]
+    fieldAt(starts, `${dish}.${activity}`)
+    + activityOf(dishOf(day, dish), activity).dur[1]
   for (const dish of day.dishes) {
-    const by = end(dish.id, dish.sink) + dish.ready - day.meals.find(meal => meal.id === dish.meal)!.at
+    const by = end(dish.id, dish.sink) + dish.ready - mealOf(day, dish).at
     if (by > 0) late[dish.meal] = Math.max(late[dish.meal] ?? 0, by)
     for (const lag of dish.lags) {
       if (lag.max === null || begun.has(`${dish.id}.${lag.to}`)) continue
-      const over = starts[`${dish.id}.${lag.to}`]! - end(dish.id, lag.from) - lag.max
+      const over = fieldAt(starts, `${dish.id}.${lag.to}`) - end(dish.id, lag.from) - lag.max
       if (over > 0)
         broken.push({
           kind: lag.kind === STANDS ? 'stands-long' : 'waits-long',
@@ -221,13 +223,14 @@ export function brokenBy(day: Day, starts: Starts, begun: ReadonlyMap<string, nu
         })
     }
     const stood = standsOver(day, dish, starts, Math.max(0, by))
-    if (stood > 0) broken.push({ kind: 'stands-long', about: `${dish.id}.${dish.stands!.from}`, minutes: stood })
+    if (dish.stands && stood > 0)
+      broken.push({ kind: 'stands-long', about: `${dish.id}.${dish.stands.from}`, minutes: stood })
     if (!dish.hotPour || begun.has(`${dish.id}.${dish.hotPour.pour}`)) continue
     const hot =
       starts[`${dish.id}.reheat`] === undefined
         ? end(dish.id, dish.hotPour.heat)
-        : starts[`${dish.id}.reheat`]! + dish.hotPour.reheat.dur[1]
-    const over = starts[`${dish.id}.${dish.hotPour.pour}`]! - hot - dish.hotPour.max
+        : fieldAt(starts, `${dish.id}.reheat`) + dish.hotPour.reheat.dur[1]
+    const over = fieldAt(starts, `${dish.id}.${dish.hotPour.pour}`) - hot - dish.hotPour.max
     if (over > 0) broken.push({ kind: 'cold-pour', about: `${dish.id}.${dish.hotPour.pour}`, minutes: over })
   }
   return [...broken, ...Object.entries(late).map(([meal, minutes]): Broken => ({ kind: 'late', about: meal, minutes }))]

@@ -41,7 +41,7 @@ export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
   return KINDS.flatMap(({ kind, steps, sameBase }) => {
     const able = spread.dishes.filter(dish => has(dish, steps))
     return able.slice(1).flatMap((dish): Shareable[] => {
-      const first = able.find(one => !sameBase || ground(one) === ground(dish))!
+      const first = able.find(one => !sameBase || ground(one) === ground(dish)) ?? dish
       return first === dish ? [] : [{ kind, steps, from: first.id, for: dish.id }]
     })
   })
@@ -59,8 +59,7 @@ export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
 export function lastsForAll(step: string, own: Durations, others: readonly Durations[]): Durations {
   if (others.length === 0) return own
   const addsUp = KINDS.some(one => one.addsUp && (one.steps as readonly string[]).includes(step))
-  const [shortest, likely, longest] = ([0, 1, 2] as const).map(at =>
-    addsUp ? others.reduce((sum, one) => sum + one[at], own[at]) : Math.ceil(own[at] * FOR_TWO),
-  )
-  return [shortest!, likely!, longest!]
+  const lasts = (at: 0 | 1 | 2): number =>
+    addsUp ? others.reduce((sum, one) => sum + one[at], own[at]) : Math.ceil(own[at] * FOR_TWO)
+  return [lasts(0), lasts(1), lasts(2)]
 }

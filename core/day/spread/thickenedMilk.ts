@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { CookPlan } from '../../record/plan/plan'
 import { milkFor } from '../../formulation/preparing/milkYields'
 import { milkMark, reduceMilk } from '../../formulation/preparing/reduceMilk'
@@ -26,7 +27,7 @@ export function canThicken(thickenedG: number): boolean {
  */
 export function thickenedSpan(thickenedG: number, plan: Pick<CookPlan, 'fires' | 'belief' | 'airC'>): Durations {
   const fire = plan.belief.entries.find(entry => entry.name === 'mainFire')
-  const { marks } = plan.fires.pan ?? Object.values(plan.fires)[0]!
+  const { marks } = plan.fires.pan ?? itemAt(Object.values(plan.fires), 0)
   const watts = Math.min(6000, Math.max(50, milkMark(marks).watts * (fire?.median ?? 1)))
   const stray = fire ? Math.exp(Z90 * fire.spread) : undefined
   const { early, minutes, late } = reduceMilk(

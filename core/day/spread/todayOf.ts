@@ -70,7 +70,7 @@ export function todayOf(
     const doing = known.get(one.step)
     const begun = doing?.begun ?? null
     const state = doing?.ended != null ? 'done' : begun !== null ? 'going' : one.from <= now ? 'due' : 'later'
-    const to = doing?.ended ?? (state === 'going' ? Math.max(now, begun! + one.activity.dur[1]) : one.to)
+    const to = doing?.ended ?? (state === 'going' && begun !== null ? Math.max(now, begun + one.activity.dur[1]) : one.to)
     return { step: one.step, dish: one.dish, activity: one.activity, from: begun ?? one.from, to, state }
   })
   return {

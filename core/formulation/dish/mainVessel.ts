@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Dish } from './dish'
 
 /**
@@ -7,5 +8,5 @@ import type { Dish } from './dish'
  * @returns the vessel's id; that of the first stage where the keystone names none
  */
 export function mainVessel(dish: Pick<Dish, 'stages' | 'keystone'>): string {
-  return (dish.stages.find(stage => stage.id === dish.keystone.stage) ?? dish.stages[0]).vessel
+  return (dish.stages.find(stage => stage.id === dish.keystone.stage) ?? itemAt(dish.stages, 0)).vessel
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import { CoreError } from '../../error'
 import { familyOf } from '../family/families'
@@ -73,5 +74,5 @@ export function styleRatio(spans: Spans, role: Role, style: Style): number {
   const { from, to, steps } = spans[role]
   const edges = [from, ...steps, to]
   const at = STYLES.indexOf(style)
-  return (edges[at] + edges[at + 1]) / 2
+  return (itemAt(edges, at) + itemAt(edges, at + 1)) / 2
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Form } from './choices'
 import { familyOf } from '../family/families'
 
@@ -27,13 +28,18 @@ function span(from: number, to: number, steps?: readonly [number, number, number
 }
 const guess = (from: number, to: number): Span => span(from, to, undefined, true)
 
+/** Of what has no row of its own. */
+const SEMOLINA: Spans = {
+  fat: span(0.3, 1.3, [0.5, 0.8, 1.05]),
+  sugar: span(0.9, 2.4, [1.0, 1.4, 1.9]),
+  liquid: span(3, 5.6, [3.6, 4.4, 5]),
+}
+const BALLS: Spans = { fat: span(0.6, 0.95), sugar: span(0.7, 1), liquid: span(0, 0) }
+const LENTIL: Spans = { fat: span(0.6, 1.2), sugar: span(0.9, 1.3), liquid: span(1, 4) }
+
 /** Weight relative to the dry base, by family and form; of fresh produce relative to its prepared raw weight. */
 const SPANS: Readonly<Record<string, Spans>> = {
-  'semolina': {
-    fat: span(0.3, 1.3, [0.5, 0.8, 1.05]),
-    sugar: span(0.9, 2.4, [1.0, 1.4, 1.9]),
-    liquid: span(3, 5.6, [3.6, 4.4, 5]),
-  },
+  'semolina': SEMOLINA,
   'semolina slab': { fat: span(0.3, 1.3), sugar: span(0.9, 2.4), liquid: guess(0.8, 3) },
   'broken-wheat': { fat: span(0.25, 0.7), sugar: span(0.8, 1.5), liquid: span(3.5, 4.5) },
   'vermicelli': { fat: span(0.25, 0.6), sugar: span(0.6, 1), liquid: span(2, 3) },
@@ -41,14 +47,13 @@ const SPANS: Readonly<Record<string, Spans>> = {
   'other-flour': { fat: span(0.8, 1.8), sugar: span(1.2, 1.7), liquid: span(3, 6) },
   'gram-flour': { fat: span(0.8, 1.4), sugar: span(0.9, 1.6), liquid: span(1.5, 3) },
   'gram-flour slab': { fat: span(0.9, 1.4), sugar: span(1.2, 2), liquid: span(0.8, 1.8) },
-  'balls': { fat: span(0.6, 0.95), sugar: span(0.7, 1), liquid: span(0, 0) },
-  'lentil': { fat: span(0.6, 1.2), sugar: span(0.9, 1.3), liquid: span(1, 4) },
+  'lentil': LENTIL,
   'vegetable': { fat: span(0.02, 0.12), sugar: span(0.1, 0.35), liquid: span(0.3, 1.2) },
   'fruit': { fat: span(0.05, 0.2), sugar: span(0.1, 0.5), liquid: span(0, 0.5) },
   'coconut-nut': { fat: guess(0, 0.4), sugar: guess(0.5, 1.1), liquid: guess(0, 0.8) },
 }
 /** Cooked from its own purée: what the pot has given is already in it (estimate). */
-const PUREE: Spans = { ...SPANS.lentil, liquid: guess(0, 4) }
+const PUREE: Spans = { ...LENTIL, liquid: guess(0, 4) }
 
 /**
  * The usual spans of a family in one form.
@@ -62,8 +67,8 @@ export function spansOf(dish: {
 }): Spans {
   const form = dish.choices?.form ?? 'soft'
   if (dish.choices?.preparation === 'cooked-puree') return PUREE
-  if (form === 'balls' && !familyOf(dish.family).fresh) return SPANS.balls
-  return SPANS[`${dish.family} ${form}`] ?? SPANS[dish.family] ?? SPANS.semolina
+  if (form === 'balls' && !familyOf(dish.family).fresh) return BALLS
+  return SPANS[`${dish.family} ${form}`] ?? SPANS[dish.family] ?? SEMOLINA
 }
 
 /**
@@ -113,7 +118,7 @@ export function placeInSpan(role: Role, ratio: number, spans: Spans): SpanPlace 
     ratio,
     span: found,
     outside,
-    style: outside ? null : STYLES[step < 0 ? 3 : step],
+    style: outside ? null : itemAt(STYLES, step < 0 ? 3 : step),
     sure: far < MAY ? 'may' : far < SURELY ? 'likely' : 'surely',
   }
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import { CoreError } from '../../error'
 import { familyOf } from '../family/families'
@@ -69,7 +70,10 @@ function played(card: DishCard, row: Row, part: Part): Pick<DishIngredient, 'par
   const [family] = row.families
   if (family === undefined) throw new CoreError('unknown-name', 'withIngredient.row', { missing: row.id })
   const known = PREPARATIONS_OF[family] ?? ['as-bought']
-  return { part, asBase: { family, preparation: known.find(one => one === card.choices.preparation) ?? known[0]! } }
+  return {
+    part,
+    asBase: { family, preparation: known.find(one => one === card.choices.preparation) ?? itemAt(known, 0) },
+  }
 }
 
 /**

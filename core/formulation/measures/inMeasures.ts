@@ -1,3 +1,4 @@
+import { lastOf } from '../../maths/table/itemAt'
 import { usableBelow, usableCount } from './usableCount'
 
 /** A household measure as the core needs it. */
@@ -42,7 +43,7 @@ export function inMeasures(volumeMl: number, measures: readonly MeasureSize[]): 
   const falling = [...measures].sort((p, q) => q.volumeMl - p.volumeMl)
   const measure =
     falling.find((one, i) => volumeMl >= (i === 0 ? LEAST_SHARE : LEAST_OF_SMALLER) * one.volumeMl)
-    ?? falling[falling.length - 1]
+    ?? lastOf(falling)
   const exact = volumeMl / measure.volumeMl
   const { count, text } = usableCount(exact)
   const error = exact > 0 ? Math.abs(count - exact) / exact : 0

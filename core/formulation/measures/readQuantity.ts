@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import Fraction from 'fraction.js'
 import { speltPlain } from './speltPlain'
 
@@ -74,11 +75,11 @@ export function readQuantity(text: string): Quantity | null {
   const plain = plainNumbers(text)
   const figures = /^((?:\d+ )?\d+\/\d+|\d+(?:\.\d+)?|\.\d+)(?![\d.,/]*\d)\s*(.*)$/.exec(plain)
   if (figures) {
-    const written = figures[1]!.startsWith('.') ? `0${figures[1]}` : figures[1]!
+    const written = itemAt(figures, 1).startsWith('.') ? `0${figures[1]}` : itemAt(figures, 1)
     if (/\/0+$/.test(written)) return null
     const value = new Fraction(written).valueOf()
-    const more = /^(?:and a half|and half|और आधा|और आधी)(?!\p{L})\s*(.*)$/u.exec(figures[2]!)
-    return more ? { value: value + 0.5, rest: more[1]!.trim() } : { value, rest: figures[2]!.trim() }
+    const more = /^(?:and a half|and half|और आधा|और आधी)(?!\p{L})\s*(.*)$/u.exec(itemAt(figures, 2))
+    return more ? { value: value + 0.5, rest: itemAt(more, 1).trim() } : { value, rest: itemAt(figures, 2).trim() }
   }
   return inWords(plain)
 }
@@ -87,7 +88,7 @@ function inWords(plain: string): Quantity | null {
   const words = [...plain.matchAll(/[\p{L}\p{M}]+/gu)]
   if (words[0]?.index !== 0) return null
   for (let count = Math.min(MOST_WORDS, words.length); count > 0; count--) {
-    const last = words[count - 1]!
+    const last = itemAt(words, count - 1)
     const end = last.index + last[0].length
     const written = WORDS.get(speltPlain(plain.slice(0, end).replace(/[-\s]+/g, ' ')))
     if (written === undefined) continue

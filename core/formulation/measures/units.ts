@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { speltPlain } from './speltPlain'
 
 /**
@@ -80,7 +81,7 @@ export function unitAtHead(text: string): { readonly unit: Unit, readonly rest: 
   const words = [...text.matchAll(/[\p{L}\p{M}]+/gu)]
   if (words[0]?.index !== 0) return null
   for (let count = Math.min(MOST_WORDS, words.length); count > 0; count--) {
-    const last = words[count - 1]!
+    const last = itemAt(words, count - 1)
     const end = last.index + last[0].length
     const unit = UNITS.get(speltPlain(text.slice(0, end).replace(/[.\-\s]+/g, ' ')))
     if (unit) return { unit, rest: text.slice(end).replace(/^\.(?!\d)/, '').trim() }

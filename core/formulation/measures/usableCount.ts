@@ -1,3 +1,5 @@
+import { itemAt } from '../../maths/table/itemAt'
+
 /** Fractions a household measure can be filled to by eye, with how they are written. */
 const MARKS: readonly (readonly [number, string])[] = [
   [0, ''], [1 / 4, '¼'], [1 / 3, '⅓'], [1 / 2, '½'], [2 / 3, '⅔'], [3 / 4, '¾'], [1, ''],
@@ -35,7 +37,7 @@ export function usableCount(count: number): UsableCount {
 export function usableBelow(count: number): UsableCount {
   if (count >= 10) return { count: Math.floor(count), text: String(Math.floor(count)) }
   const rest = count - Math.floor(count) + 1e-9
-  return written(Math.floor(count), MARKS.filter(one => one[0] <= rest).at(-1) ?? MARKS[0])
+  return written(Math.floor(count), MARKS.filter(one => one[0] <= rest).at(-1) ?? itemAt(MARKS, 0))
 }
 
 function written(whole: number, mark: readonly [number, string]): UsableCount {

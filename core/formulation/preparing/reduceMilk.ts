@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { LATENT_HEAT } from '../../materials/water/latentHeat'
 import { requireRange } from '../../requireRange'
 
@@ -46,5 +47,5 @@ export function reduceMilk(fromG: number, toG: number, powerW: number, startC: n
  * @param marks of the fire, rising, at least one
  */
 export function milkMark<T>(marks: readonly T[]): T {
-  return marks[Math.floor((marks.length - 1) / 2)]!
+  return itemAt(marks, Math.floor((marks.length - 1) / 2))
 }

@@ -1,3 +1,4 @@
+import { entryAt, itemAt, known } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import { secondBases } from '../dish/basesOf'
 import type { DishCard } from '../dish/dish'
@@ -33,8 +34,8 @@ export function parseRatio(text: string): SaidRatio | null {
   if (plain.length > 80 || !plain.includes(':')) return null
   const by = BY_WEIGHT.test(plain) ? 'weight' : 'cup'
   const pieces = plain.replace(BY_WEIGHT, '').replace(BY_CUP, '').split(':').map(piece => readQuantity(piece))
-  if (pieces.length < 2 || pieces.some(one => one === null || one.rest !== '')) return null
-  const parts = pieces.map(one => one!.value)
+  const parts = pieces.flatMap(one => (one === null || one.rest !== '' ? [] : [one.value]))
+  if (pieces.length < 2 || parts.length < pieces.length) return null
   if (parts.some(part => !(part > 0 && part <= MOST_PART)))
     throw new CoreError('out-of-range', 'parseRatio.text', { given: text, min: 'more than nothing', max: MOST_PART })
   return { parts, by }
@@ -58,20 +59,30 @@ export function inRatio(
 ): { readonly dish: DishCard, readonly meant: readonly (readonly string[])[] } {
   const { dish } = hand
   const meant = meantBy(dish, ratio.parts.length, [dish.base, ...shelf.filter(id => id !== dish.base)], rowOf)
-  const density = (id: string): number => rowOf(dish.ingredients.find(one => one.id === id)!.ingredient).bulkDensity
+  const ingredient = (id: string): DishCard['ingredients'][number] =>
+    known(
+      dish.ingredients.find(one => one.id === id),
+      id,
+    )
+  const density = (id: string): number => rowOf(ingredient(id).ingredient).bulkDensity
   const scale = ratio.by === 'cup' ? density : () => 1
   const shares = meant.map(ids => {
-    const sizes = ids.map(id => {
-      const one = dish.ingredients.find(each => each.id === id)!
-      return one.perBase / scale(id)
-    })
+    const sizes = ids.map(id => ingredient(id).perBase / scale(id))
     const all = sizes.reduce((sum, size) => sum + size, 0)
-    return ids.map((id, j) => ({ id, share: all > 0 ? sizes[j]! / all : 1 / ids.length }))
+    return ids.map((id, j) => ({ id, share: all > 0 ? itemAt(sizes, j) / all : 1 / ids.length }))
   })
   // Where two bases are the first part together, the first is its share of it.
-  const first = ratio.parts[0]! * shares[0]!.find(one => one.id === dish.base)!.share * scale(dish.base)
+  const first =
+    itemAt(ratio.parts, 0)
+    * known(
+      itemAt(shares, 0).find(one => one.id === dish.base),
+      dish.base,
+    ).share
+    * scale(dish.base)
   const perBase = new Map(
-    shares.flatMap((of, i) => of.map(({ id, share }) => [id, (ratio.parts[i]! * share * scale(id)) / first] as const)),
+    shares.flatMap((of, i) =>
+      of.map(({ id, share }) => [id, (itemAt(ratio.parts, i) * share * scale(id)) / first] as const),
+    ),
   )
   return {
     meant,
@@ -80,7 +91,7 @@ export function inRatio(
       ingredients: dish.ingredients.map(one =>
         one.id === dish.base || !perBase.has(one.id)
           ? one
-          : { ...one, perBase: Math.min(20, Math.round(perBase.get(one.id)! * 1e5) / 1e5) },
+          : { ...one, perBase: Math.min(20, Math.round(entryAt(perBase, one.id) * 1e5) / 1e5) },
       ),
     },
   }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { usableCount } from '../measures/usableCount'
 import type { MeasureSize } from '../measures/inMeasures'
 
@@ -60,6 +61,9 @@ export function allFills(measures: readonly MeasureSize[]): readonly Fill[] {
     (p, q) => p.volumeMl - q.volumeMl || p.parts.length - q.parts.length,
   )
   return all.filter(
-    (fill, i) => i === 0 || fill.volumeMl > all[i - 1].volumeMl * 1.001 || fill.parts.length < all[i - 1].parts.length,
+    (fill, i) =>
+      i === 0
+      || fill.volumeMl > itemAt(all, i - 1).volumeMl * 1.001
+      || fill.parts.length < itemAt(all, i - 1).parts.length,
   )
 }

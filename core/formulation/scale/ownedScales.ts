@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { CoreError } from '../../error'
 import type { MeasureSize } from '../measures/inMeasures'
 import { allFills, type Fill } from './marks'
@@ -87,7 +88,7 @@ function scaleAt(
     if (one === own) return { id: one.id, massG: baseG, fill }
     const wanted = (one.massG * factor) / one.bulkDensity
     if (!(wanted >= least * PINCH_SHARE)) return { id: one.id, massG: one.massG * factor, fill: null }
-    const near = fills[nearest(volumes, wanted)]
+    const near = itemAt(fills, nearest(volumes, wanted))
     const off = Math.abs(near.volumeMl / wanted - 1)
     if (off > distortion) {
       distortion = off
@@ -104,8 +105,8 @@ function nearest(volumes: Float64Array, wanted: number): number {
   let high = volumes.length - 1
   while (high - low > 1) {
     const middle = (low + high) >> 1
-    if (volumes[middle] <= wanted) low = middle
+    if (numberAt(volumes, middle) <= wanted) low = middle
     else high = middle
   }
-  return Math.abs(volumes[low] - wanted) <= Math.abs(volumes[high] - wanted) ? low : high
+  return Math.abs(numberAt(volumes, low) - wanted) <= Math.abs(numberAt(volumes, high) - wanted) ? low : high
 }

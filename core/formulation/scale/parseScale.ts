@@ -1,3 +1,4 @@
+import { fieldAt, itemAt } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import type { DishIngredient } from '../dish/dish'
 import { CoreError } from '../../error'
@@ -99,10 +100,11 @@ function asTray(text: string): ScaleRequest | null {
  * is said.
  */
 function sizesMm(text: string): number[] {
-  const MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, inch: 25.4, inches: 25.4, in: 25.4 }
+  const CM = 10
+  const MM: Readonly<Record<string, number>> = { mm: 1, cm: CM, inch: 25.4, inches: 25.4, in: 25.4 }
   const found = [...text.matchAll(/(\d+(?:\.\d+)?)\s*(mm|cm|inches|inch|in)?\b/g)].map(match => ({
     value: Number(match[1]),
-    unit: match[2] === undefined ? null : MM[match[2]]!,
+    unit: match[2] === undefined ? null : fieldAt(MM, match[2]),
   }))
   return found.map(
     ({ value }, i) =>
@@ -112,14 +114,14 @@ function sizesMm(text: string): number[] {
           .slice(0, i)
           .reverse()
           .find(one => one.unit !== null)?.unit
-        ?? MM.cm!),
+        ?? CM),
   )
 }
 
 function asBalls(text: string): ScaleRequest | null {
   const match = /^(.+?)\s+(?:balls|rounds)(?:\s+of\s+(\d+(?:\.\d+)?)\s*g)?$/.exec(text)
   if (!match) return null
-  const count = readQuantity(match[1])
+  const count = readQuantity(itemAt(match, 1))
   if (!count || count.rest !== '' || !(count.value > 0 && count.value <= 2000))
     throw new CoreError('not-understood', 'parseScale.text', { given: text, wanted: '24 balls of 30 g' })
   return { by: 'balls', count: count.value, eachG: match[2] === undefined ? null : Number(match[2]) }
@@ -177,9 +179,9 @@ function amountOf(text: string, row: Ingredient, context: ScaleContext): SpokenA
     const ending = new RegExp(`^(.+?)\\s+(?:of )?${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?:e?s)?$`).exec(text)
     if (!ending) continue
     const spoken =
-      tryParse(ending[1], context) ?? (counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : null)
+      tryParse(itemAt(ending, 1), context) ?? (counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : null)
     if (spoken && spoken.kind !== 'people')
-      return bareCount(ending[1]) && counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : spoken
+      return bareCount(itemAt(ending, 1)) && counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : spoken
   }
   const spoken = counts ? tryParse(text, context, row) : null
   return spoken?.kind === 'count' ? spoken : null

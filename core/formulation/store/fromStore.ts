@@ -1,3 +1,4 @@
+import { known } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import type { DishCard } from '../dish/dish'
 
@@ -40,12 +41,12 @@ export function fromStore(
       return massG > 0 ? [{ ingredient, baseG: massG / perBase }] : []
     })
     .sort((p, q) => p.baseG - q.baseG)
-  const [least] = limits
+  const least = known(limits[0], dish.base)
   const idOf = (ingredient: string): string =>
     dish.ingredients.find(one => one.ingredient === ingredient)?.id ?? ingredient
   return {
-    baseG: least!.baseG,
-    runsOut: idOf(least!.ingredient),
+    baseG: least.baseG,
+    runsOut: idOf(least.ingredient),
     missing: [...needed.keys()].filter(ingredient => !((there.get(ingredient) ?? 0) > 0)).map(idOf),
   }
 }

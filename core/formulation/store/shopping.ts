@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 
 /** Something in the house, g; days are counted from 1970-01-01. */
@@ -99,7 +100,7 @@ export function lastDay(item: StoreItem, row: Pick<Ingredient, 'keepsDays'>): nu
 /** The fewest grams over in at most a few packages: big ones first, then the smallest that covers the rest. */
 function packagesFor(massG: number, sizes: readonly number[]): number[] {
   const rising = [...sizes].sort((p, q) => p - q)
-  const biggest = rising[rising.length - 1]
+  const biggest = itemAt(rising, rising.length - 1)
   const many = Math.floor(massG / biggest)
   const packages = new Array<number>(many).fill(biggest)
   const rest = massG - many * biggest

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Ingredient, Kind } from '../../materials/composition/ingredient'
 import type { DishCard, DishIngredient, Part } from '../dish/dish'
 import type { SwapOutcome } from './swap'
@@ -39,7 +40,8 @@ export function partOf(row: Pick<Ingredient, 'kind'>): Part {
  * @returns the changed dish; ingredients that came to nothing are gone, choices follow the liquids that are there
  */
 export function applySwap(dish: DishCard, outcome: SwapOutcome, rowOf: (ingredient: string) => Ingredient): DishCard {
-  const [out, ...others] = outcome.changes
+  const out = itemAt(outcome.changes, 0)
+  const others = outcome.changes.slice(1)
   const place = dish.ingredients.findIndex(one => one.id === out.id)
   const oldPart = dish.ingredients[place]?.part
   const baseGone = out.id === dish.base

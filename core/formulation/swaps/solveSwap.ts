@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import { mixOf } from '../../materials/composition/mixOf'
 import { sweetnessG } from '../yield/sweetness'
@@ -49,12 +50,13 @@ export function solveSwap(dish: DishCard, id: string, rule: SwapRule, rowOf: Row
     && rule.adjusts.some(kind => one.part !== undefined && ADJUSTED_PARTS[kind].includes(one.part)))
   const gone = balanceOf(rowOf(out.ingredient))
   const coming = rule.to.map(ingredient => balanceOf(rowOf(ingredient)))
-  const moving = adjusted.map(one => balanceOf(rowOf(one.ingredient)))
-  const rows: number[][] = BALANCES.map(balance => [...coming, ...moving].map(one => one[balance] * WEIGHT[balance]))
+  const moving = adjusted.map(one => ({ perBase: one.perBase, balance: balanceOf(rowOf(one.ingredient)) }))
+  const rows: number[][] = BALANCES.map(balance =>
+    [...coming, ...moving.map(one => one.balance)].map(one => one[balance] * WEIGHT[balance]))
   const target = BALANCES.map(
     balance =>
       WEIGHT[balance]
-      * (out.perBase * gone[balance] + adjusted.reduce((sum, one, k) => sum + one.perBase * moving[k][balance], 0)),
+      * (out.perBase * gone[balance] + moving.reduce((sum, one) => sum + one.perBase * one.balance[balance], 0)),
   )
   adjusted.forEach((one, k) => {
     const stay =
@@ -69,10 +71,10 @@ export function solveSwap(dish: DishCard, id: string, rule: SwapRule, rowOf: Row
       id: freeId(dish, ingredient),
       ingredient,
       before: existing(dish, id, ingredient),
-      after: existing(dish, id, ingredient) + solved[k],
+      after: existing(dish, id, ingredient) + itemAt(solved, k),
     })),
     ...adjusted
-      .map((one, k) => graded(one, solved[rule.to.length + k], rule))
+      .map((one, k) => graded(one, itemAt(solved, rule.to.length + k), rule))
       .filter(one => Math.abs(one.after - one.before) > 1e-4),
   ]
   return {

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Point } from '../../maths/geometry/point'
 import type { TraySize } from '../scale/request'
 import type { Cut, Shift } from './cut'
@@ -47,7 +48,8 @@ function wholeCells(reach: number, holds: (point: Point) => boolean, cut: Cut, s
   let whole = 0
   for (let k = 0; k < 2 * i; k++) {
     for (let l = 0; l < 2 * j; l++)
-      if (inside[k][l] && inside[k + 1][l] && inside[k + 1][l + 1] && inside[k][l + 1]) whole++
+      if (itemAt(inside, k)[l] && itemAt(inside, k + 1)[l] && itemAt(inside, k + 1)[l + 1] && itemAt(inside, k)[l + 1])
+        whole++
   }
   return whole
 }

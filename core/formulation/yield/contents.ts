@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
 import { familyOf } from '../family/families'
@@ -42,9 +43,9 @@ export function stageContents(plan: WeighedDish, secondsOf: readonly number[]): 
   const leaving = lossShares(plan, line, brings, secondsOf)
   const now: Content = { ...EMPTY }
   return line.map((stage, k) => {
-    for (const part of Object.keys(EMPTY) as (keyof Content)[]) now[part] += brings[k][part]
+    for (const part of Object.keys(EMPTY) as (keyof Content)[]) now[part] += itemAt(brings, k)[part]
     const from = { ...now }
-    now.water = Math.max(0, now.water - leaving[k])
+    now.water = Math.max(0, now.water - itemAt(leaving, k))
     const to = { ...now }
     if (stage.takesOut.length > 0) now.nuts = 0
     return { from, to }
@@ -65,9 +66,9 @@ function lossShares(
   const lost = water * (1 - plan.dish.kept.share)
   let there = 0
   const weights = line.map((stage, k) => {
-    there += brings[k].water
+    there += itemAt(brings, k).water
     const roastsWet = stage.does === 'roast' && there < water * 0.2 && !fresh ? 0.3 : 1
-    return there > 0 ? (DRIES[stage.does] ?? 0) * secondsOf[k] * roastsWet * there : 0
+    return there > 0 ? (DRIES[stage.does] ?? 0) * itemAt(secondsOf, k) * roastsWet * there : 0
   })
   const all = weights.reduce((sum, weight) => sum + weight, 0)
   return weights.map(weight => (all > 0 ? (lost * weight) / all : 0))

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { BeliefEntry } from './belief'
 import type { Evidence } from './reading'
 import { dayScatter } from './dayScatter'
@@ -51,24 +52,25 @@ export function fitReadings(entry: BeliefEntry, readings: readonly Evidence[], n
   const own = repeatedVariances(
     entry.name,
     readings.map(one => one.variance),
-  ).map((variance, i) => variance + drifts[i])
+  ).map((variance, i) => variance + itemAt(drifts, i))
   const fit = (day: number): FittedReadings => {
     const variances = own.map(variance => variance + day * day)
     const weighed = (weights: readonly number[]) => {
-      const precision = readings.reduce((sum, _, i) => sum + weights[i] / variances[i], 1 / lasting)
+      const precision = readings.reduce((sum, _, i) => sum + itemAt(weights, i) / itemAt(variances, i), 1 / lasting)
       const mean =
-        readings.reduce((sum, one, i) => sum + (weights[i] / variances[i]) * one.value, first / lasting) / precision
+        readings.reduce((sum, one, i) => sum + (itemAt(weights, i) / itemAt(variances, i)) * one.value, first / lasting)
+        / precision
       return { mean, variance: 1 / precision, day }
     }
     return weighed(robustWeights((now) => {
       const { mean, variance } = weighed(now)
-      return readings.map((one, i) => (one.value - mean) / Math.sqrt(variances[i] + variance))
+      return readings.map((one, i) => (one.value - mean) / Math.sqrt(itemAt(variances, i) + variance))
     }, readings.length))
   }
   const { mean } = fit(usual)
   const day = dayScatter(
     entry.name,
-    readings.map((one, i) => ({ off: one.value - mean, variance: one.variance + drifts[i] })),
+    readings.map((one, i) => ({ off: one.value - mean, variance: one.variance + itemAt(drifts, i) })),
   )
   return fit(day)
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { daySpread } from './steadiness'
 
 /** A reading of a lasting number: how far it lies from the fitted value, and the variance of the reading itself. */
@@ -39,5 +40,5 @@ export function dayScatter(of: string, readings: readonly Stray[]): number {
   const most = Math.max(...logs)
   const weights = logs.map(log => Math.exp(log - most))
   const total = weights.reduce((sum, weight) => sum + weight, 0)
-  return usual * Math.exp(weights.reduce((sum, weight, i) => sum + weight * Math.log(FACTORS[i]), 0) / total)
+  return usual * Math.exp(weights.reduce((sum, weight, i) => sum + weight * Math.log(itemAt(FACTORS, i)), 0) / total)
 }

@@ -1,3 +1,4 @@
+import { itemAt, lastOf } from '../../maths/table/itemAt'
 import type { Lab } from './lab'
 
 /**
@@ -10,10 +11,10 @@ import type { Lab } from './lab'
  */
 export function labOnPath(path: readonly Lab[], lightness: number): Lab {
   const below = path.findIndex(point => point.lightness <= lightness)
-  if (below === 0) return { ...path[0], lightness }
-  if (below < 0) return { ...path[path.length - 1], lightness }
-  const upper = path[below - 1]
-  const lower = path[below]
+  if (below === 0) return { ...itemAt(path, 0), lightness }
+  if (below < 0) return { ...lastOf(path), lightness }
+  const upper = itemAt(path, below - 1)
+  const lower = itemAt(path, below)
   const share = (upper.lightness - lightness) / (upper.lightness - lower.lightness)
   return {
     lightness,

@@ -2,7 +2,10 @@ import { clampChroma, formatHex, modeLab65, modeLch65, modeRgb, modeXyz65, useMo
 import type { Lab } from './lab'
 
 // The small build of the colour library knows only the modes that are registered here.
-const [toRgb] = [modeRgb, modeXyz65, modeLab65, modeLch65].map(mode => useMode(mode as typeof modeRgb))
+useMode(modeXyz65)
+useMode(modeLab65)
+useMode(modeLch65)
+const toRgb = useMode(modeRgb)
 
 /**
  * The screen colour of a CIELAB colour (D65), drawn into the sRGB gamut by lowering its chroma where it lies outside.

@@ -1,3 +1,4 @@
+import { itemAt } from '../table/itemAt'
 import type { Point, Polygon } from './point'
 
 /**
@@ -12,7 +13,7 @@ import type { Point, Polygon } from './point'
 export function areaInCircle(polygon: Polygon, radiusMm: number): number {
   let sum = 0
   polygon.forEach((p, i) => {
-    sum += edgeArea(p, polygon[(i + 1) % polygon.length], radiusMm)
+    sum += edgeArea(p, itemAt(polygon, (i + 1) % polygon.length), radiusMm)
   })
   return Math.abs(sum)
 }

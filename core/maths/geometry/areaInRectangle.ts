@@ -1,3 +1,4 @@
+import { itemAt } from '../table/itemAt'
 import type { Point, Polygon } from './point'
 import { polygonArea } from './polygonArea'
 
@@ -24,7 +25,7 @@ export function areaInRectangle(polygon: Polygon, widthMm: number, lengthMm: num
 /** Keeps what lies where `inside` is zero or more. */
 function keepInside(polygon: Polygon, inside: (p: Point) => number): Polygon {
   return polygon.flatMap((p, i) => {
-    const q = polygon[(i + 1) % polygon.length]
+    const q = itemAt(polygon, (i + 1) % polygon.length)
     const [here, there] = [inside(p), inside(q)]
     const kept = here >= 0 ? [p] : []
     if (here * there >= 0) return kept

@@ -1,3 +1,4 @@
+import { itemAt } from '../table/itemAt'
 import type { Polygon } from './point'
 
 /**
@@ -10,7 +11,7 @@ import type { Polygon } from './point'
 export function polygonArea(polygon: Polygon): number {
   let twice = 0
   polygon.forEach((p, i) => {
-    const q = polygon[(i + 1) % polygon.length]
+    const q = itemAt(polygon, (i + 1) % polygon.length)
     twice += p.x * q.y - q.x * p.y
   })
   return Math.abs(twice) / 2

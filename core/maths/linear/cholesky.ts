@@ -1,3 +1,4 @@
+import { numberAt } from '../table/itemAt'
 import { CoreError } from '../../error'
 
 /**
@@ -13,10 +14,10 @@ export function cholesky(matrix: Float64Array, size: number): Float64Array {
   const lower = new Float64Array(size * size)
   for (let i = 0; i < size; i++) {
     for (let j = 0; j <= i; j++) {
-      let sum = matrix[i * size + j]
-      for (let k = 0; k < j; k++) sum -= lower[i * size + k] * lower[j * size + k]
+      let sum = numberAt(matrix, i * size + j)
+      for (let k = 0; k < j; k++) sum -= numberAt(lower, i * size + k) * numberAt(lower, j * size + k)
       if (i === j && !(sum > 0)) throw new CoreError('cannot-work', 'cholesky.matrix', { row: i })
-      lower[i * size + j] = i === j ? Math.sqrt(sum) : sum / lower[j * size + j]
+      lower[i * size + j] = i === j ? Math.sqrt(sum) : sum / numberAt(lower, j * size + j)
     }
   }
   return lower
@@ -46,8 +47,8 @@ export function solveLower(lower: Float64Array, right: ArrayLike<number>): Float
   const size = right.length
   const x = Float64Array.from(right)
   for (let i = 0; i < size; i++) {
-    for (let k = 0; k < i; k++) x[i] -= lower[i * size + k] * x[k]
-    x[i] /= lower[i * size + i]
+    for (let k = 0; k < i; k++) x[i] = numberAt(x, i) - numberAt(lower, i * size + k) * numberAt(x, k)
+    x[i] = numberAt(x, i) / numberAt(lower, i * size + i)
   }
   return x
 }
@@ -63,8 +64,8 @@ export function solveLower(lower: Float64Array, right: ArrayLike<number>): Float
 export function solveUpper(lower: Float64Array, right: ArrayLike<number>, size: number): Float64Array {
   const x = Float64Array.from(right)
   for (let i = size - 1; i >= 0; i--) {
-    for (let k = i + 1; k < size; k++) x[i] -= lower[k * size + i] * x[k]
-    x[i] /= lower[i * size + i]
+    for (let k = i + 1; k < size; k++) x[i] = numberAt(x, i) - numberAt(lower, k * size + i) * numberAt(x, k)
+    x[i] = numberAt(x, i) / numberAt(lower, i * size + i)
   }
   return x
 }

@@ -1,6 +1,10 @@
+import { itemAt, numberAt } from '../table/itemAt'
 import { CoreError } from '../../error'
 
 const TOLERANCE = 1e-10
+/** Relative damping of the normal equations, and a pivot that counts as nothing. */
+const DAMPING = 1e-12
+const LEAST_PIVOT = 1e-14
 
 /**
  * Non-negative least squares: the x ≥ 0 that makes |Ax − b| least, by the active-set method of Lawson and Hanson
@@ -27,10 +31,10 @@ export function nonNegative(rows: readonly (readonly number[])[], target: readon
         for (const k of free) x[k] = solved.get(k) ?? 0
         break
       }
-      const share = Math.min(...bad.map(k => x[k] / Math.max(TOLERANCE, x[k] - (solved.get(k) ?? 0))))
-      for (const k of free) x[k] += share * ((solved.get(k) ?? 0) - x[k])
+      const share = Math.min(...bad.map(k => itemAt(x, k) / Math.max(TOLERANCE, itemAt(x, k) - (solved.get(k) ?? 0))))
+      for (const k of free) x[k] = itemAt(x, k) + share * ((solved.get(k) ?? 0) - itemAt(x, k))
       for (const k of bad) {
-        if (x[k] > TOLERANCE) continue
+        if (itemAt(x, k) > TOLERANCE) continue
         x[k] = 0
         free.delete(k)
       }
@@ -42,14 +46,14 @@ export function nonNegative(rows: readonly (readonly number[])[], target: readon
 
 /** Downhill pull on each unknown: Aᵀ(b − Ax). */
 function pull(rows: readonly (readonly number[])[], target: readonly number[], x: readonly number[]): number[] {
-  const left = rows.map((row, i) => target[i] - row.reduce((sum, a, k) => sum + a * x[k], 0))
-  return x.map((_, k) => rows.reduce((sum, row, i) => sum + row[k] * left[i], 0))
+  const left = rows.map((row, i) => itemAt(target, i) - row.reduce((sum, a, k) => sum + a * itemAt(x, k), 0))
+  return x.map((_, k) => rows.reduce((sum, row, i) => sum + itemAt(row, k) * itemAt(left, i), 0))
 }
 
 function best(gradient: readonly number[], free: ReadonlySet<number>): number {
   let found = -1
   gradient.forEach((value, k) => {
-    if (!free.has(k) && value > 1e-9 && (found < 0 || value > gradient[found])) found = k
+    if (!free.has(k) && value > 1e-9 && (found < 0 || value > itemAt(gradient, found))) found = k
   })
   return found
 }
@@ -61,25 +65,29 @@ function leastSquares(
   columns: readonly number[],
 ): Map<number, number> {
   const n = columns.length
-  const system = columns.map(p => [
-    ...columns.map(q => rows.reduce((sum, row) => sum + row[p] * row[q], 0)),
-    rows.reduce((sum, row, i) => sum + row[p] * target[i], 0),
-  ])
-  for (let i = 0; i < n; i++) system[i][i] *= 1 + 1e-12
+  const system = columns.map((p, i) => Float64Array.from([
+    ...columns.map((q, j) =>
+      rows.reduce((sum, row) => sum + itemAt(row, p) * itemAt(row, q), 0) * (i === j ? 1 + DAMPING : 1)),
+    rows.reduce((sum, row, k) => sum + itemAt(row, p) * itemAt(target, k), 0),
+  ]))
   for (let i = 0; i < n; i++) {
-    const pivot = system.slice(i).reduce((p, row, k) => (Math.abs(row[i]) > Math.abs(system[p][i]) ? i + k : p), i)
-    ;[system[i], system[pivot]] = [system[pivot], system[i]]
-    const head = system[i][i]
-    if (!(Math.abs(head) > 1e-14)) continue
-    for (let r = i + 1; r < n; r++) {
-      const factor = system[r][i] / head
-      for (let c = i; c <= n; c++) system[r][c] -= factor * system[i][c]
+    const below = system.splice(i)
+    below.sort((p, q) => Math.abs(numberAt(q, i)) - Math.abs(numberAt(p, i)))
+    system.push(...below)
+    const row = itemAt(system, i)
+    const head = numberAt(row, i)
+    if (!(Math.abs(head) > LEAST_PIVOT)) continue
+    for (const other of system.slice(i + 1)) {
+      const factor = numberAt(other, i) / head
+      for (let c = i; c <= n; c++) other[c] = numberAt(other, c) - factor * numberAt(row, c)
     }
   }
-  const solved = new Array<number>(n).fill(0)
+  const solved = new Float64Array(n)
   for (let i = n - 1; i >= 0; i--) {
-    const rest = system[i].slice(i + 1, n).reduce((sum, a, k) => sum + a * solved[i + 1 + k], 0)
-    solved[i] = Math.abs(system[i][i]) > 1e-14 ? (system[i][n] - rest) / system[i][i] : 0
+    const row = itemAt(system, i)
+    const rest = row.subarray(i + 1, n).reduce((sum, a, k) => sum + a * numberAt(solved, i + 1 + k), 0)
+    const head = numberAt(row, i)
+    solved[i] = Math.abs(head) > LEAST_PIVOT ? (numberAt(row, n) - rest) / head : 0
   }
-  return new Map(columns.map((k, i) => [k, solved[i]]))
+  return new Map(columns.map((k, i) => [k, numberAt(solved, i)]))
 }

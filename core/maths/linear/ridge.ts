@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../table/itemAt'
 import { cholesky, solveCholesky } from './cholesky'
 
 /** A straight line through many dimensions: value ≈ constant + slope · x, and the variance left over. */
@@ -31,27 +32,30 @@ export function ridge(
   const row = new Float64Array(wide)
   let total = 0
   for (let i = 0; i < values.length; i++) {
-    const weight = weights[i] * values.length
-    if (!Number.isFinite(values[i]) || !(weight > 0)) continue
+    const weight = itemAt(weights, i) * values.length
+    const value = itemAt(values, i)
+    if (!Number.isFinite(value) || !(weight > 0)) continue
     row[0] = 1
-    for (let k = 0; k < size; k++) row[k + 1] = rows[i * size + k]
+    for (let k = 0; k < size; k++) row[k + 1] = numberAt(rows, i * size + k)
     total += weight
     for (let p = 0; p < wide; p++) {
-      right[p] += weight * row[p] * values[i]
-      for (let q = 0; q <= p; q++) normal[p * wide + q] += weight * row[p] * row[q]
+      right[p] = numberAt(right, p) + weight * numberAt(row, p) * value
+      for (let q = 0; q <= p; q++)
+        normal[p * wide + q] = numberAt(normal, p * wide + q) + weight * numberAt(row, p) * numberAt(row, q)
     }
   }
   if (!(total > 1)) return { constant: 0, slope: new Float64Array(size), variance: 1 }
-  normal[0] += 1e-9
-  for (let p = 1; p < wide; p++) normal[p * wide + p] += PULL
+  normal[0] = numberAt(normal, 0) + 1e-9
+  for (let p = 1; p < wide; p++) normal[p * wide + p] = numberAt(normal, p * wide + p) + PULL
   const solution = solveCholesky(cholesky(normal, wide), right)
   let left = 0
   for (let i = 0; i < values.length; i++) {
-    const weight = weights[i] * values.length
-    if (!Number.isFinite(values[i]) || !(weight > 0)) continue
-    let fitted = solution[0]
-    for (let k = 0; k < size; k++) fitted += solution[k + 1] * rows[i * size + k]
-    left += weight * (values[i] - fitted) ** 2
+    const weight = itemAt(weights, i) * values.length
+    const value = itemAt(values, i)
+    if (!Number.isFinite(value) || !(weight > 0)) continue
+    let fitted = numberAt(solution, 0)
+    for (let k = 0; k < size; k++) fitted += numberAt(solution, k + 1) * numberAt(rows, i * size + k)
+    left += weight * (value - fitted) ** 2
   }
-  return { constant: solution[0], slope: solution.slice(1), variance: left / total }
+  return { constant: numberAt(solution, 0), slope: solution.slice(1), variance: left / total }
 }

@@ -1,3 +1,5 @@
+import { itemAt } from '../table/itemAt'
+
 /**
  * Indices drawn by their weights at even steps (systematic resampling): an index of twice the weight comes about twice.
  *
@@ -8,9 +10,9 @@
  */
 export function drawnEvenly(weights: ArrayLike<number>, count: number): number[] {
   let index = 0
-  let passed = weights[0]
+  let passed = itemAt(weights, 0)
   return Array.from({ length: count }, (_, i) => {
-    for (const at = (i + 0.5) / count; passed < at && index < weights.length - 1;) passed += weights[++index]
+    for (const at = (i + 0.5) / count; passed < at && index < weights.length - 1;) passed += itemAt(weights, ++index)
     return index
   })
 }

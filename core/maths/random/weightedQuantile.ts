@@ -1,3 +1,5 @@
+import { itemAt } from '../table/itemAt'
+
 /**
  * Quantiles of weighted values, each value standing in the middle of its own weight (Hazen's rule).
  *
@@ -13,9 +15,9 @@ export function weightedQuantile(
   shares: readonly number[],
 ): number[] {
   const order = Array.from({ length: values.length }, (_, i) => i)
-    .filter(i => weights[i] > 0)
-    .sort((i, j) => values[i] - values[j])
-  const total = order.reduce((sum, i) => sum + weights[i], 0)
+    .filter(i => itemAt(weights, i) > 0)
+    .sort((i, j) => itemAt(values, i) - itemAt(values, j))
+  const total = order.reduce((sum, i) => sum + itemAt(weights, i), 0)
   if (!(total > 0)) return shares.map(() => Number.NaN)
   return shares.map(share => valueAtShare(values, weights, order, share * total))
 }
@@ -28,16 +30,17 @@ function valueAtShare(
 ): number {
   let below = 0
   let previousMiddle = Number.NaN
-  for (let k = 0; k < order.length; k++) {
-    const middle = below + weights[order[k]] / 2
+  let before: number | null = null
+  for (const i of order) {
+    const middle = below + itemAt(weights, i) / 2
+    const here = itemAt(values, i)
     if (middle >= wanted) {
-      const here = values[order[k]]
-      if (k === 0 || !Number.isFinite(here)) return here
-      const before = values[order[k - 1]]
+      if (before === null || !Number.isFinite(here)) return here
       return before + (here - before) * (wanted - previousMiddle) / (middle - previousMiddle)
     }
-    below += weights[order[k]]
+    below += itemAt(weights, i)
     previousMiddle = middle
+    before = here
   }
-  return values[order[order.length - 1]]
+  return before ?? Number.NaN
 }

@@ -1,3 +1,5 @@
+import { numberAt } from './itemAt'
+
 /**
  * A function of one number read from a table by straight lines between its points: many times faster than an
  * exponential where it is asked for at every step. Outside the range the nearest end holds.
@@ -12,11 +14,13 @@
 export function tabulate(of: (x: number) => number, from: number, to: number, step: number): (x: number) => number {
   const last = Math.round((to - from) / step)
   const values = Float64Array.from({ length: last + 1 }, (_, i) => of(from + i * step))
+  const [first, end] = [numberAt(values, 0), numberAt(values, last)]
   return (x) => {
     const place = (x - from) / step
-    if (!(place > 0)) return values[0]
-    if (place >= last) return values[last]
+    if (!(place > 0)) return first
+    if (place >= last) return end
     const i = place | 0
-    return values[i] + (values[i + 1] - values[i]) * (place - i)
+    const before = numberAt(values, i)
+    return before + (numberAt(values, i + 1) - before) * (place - i)
   }
 }

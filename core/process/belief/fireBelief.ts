@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { BeliefEntry } from '../../materials/belief/belief'
 import type { Evidence } from '../../materials/belief/reading'
 import { dayScatter } from '../../materials/belief/dayScatter'
@@ -46,7 +47,7 @@ export function fireBelief(
   const own = repeatedVariances(
     'mainFire',
     older.map(one => one.variance),
-  ).map((variance, i) => variance + drifts[i])
+  ).map((variance, i) => variance + itemAt(drifts, i))
   const fit = (scatter: number): Line =>
     line(
       { c: 0, s: 0, vc: level ** 2, vs: slope ** 2, vcs: 0 },
@@ -58,7 +59,7 @@ export function fireBelief(
     'mainFire',
     older.map((one, i) => ({
       off: one.value - usual.c - usual.s * (one.ladder ?? 0),
-      variance: one.variance + drifts[i],
+      variance: one.variance + itemAt(drifts, i),
     })),
   )
   const lasting = fit(day)
@@ -94,7 +95,7 @@ function line(prior: Line, readings: readonly Evidence[], variances: readonly nu
     let [b1, b2] = [p11 * prior.c + p12 * prior.s, p12 * prior.c + p22 * prior.s]
     readings.forEach((one, i) => {
       const u = one.ladder ?? 0
-      const w = weights[i] / variances[i]
+      const w = itemAt(weights, i) / itemAt(variances, i)
       p11 += w
       p12 += w * u
       p22 += w * u * u
@@ -115,7 +116,7 @@ function line(prior: Line, readings: readonly Evidence[], variances: readonly nu
     const { c, s, vc, vs, vcs } = fit(weights)
     return readings.map((one, i) => {
       const u = one.ladder ?? 0
-      return (one.value - c - s * u) / Math.sqrt(variances[i] + vc + 2 * u * vcs + u * u * vs)
+      return (one.value - c - s * u) / Math.sqrt(itemAt(variances, i) + vc + 2 * u * vcs + u * u * vs)
     })
   }, readings.length))
 }

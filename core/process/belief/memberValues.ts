@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { CoreError } from '../../error'
 import type { Belief, BeliefEntry } from '../../materials/belief/belief'
 import { firstBelief } from './firstBelief'
@@ -147,12 +148,15 @@ export function memberValues(
 ): MemberValues {
   const from = member * MEMBER_NAMES.length
   for (let i = 0; i < MEMBER_NAMES.length; i++) {
-    let stretched = columns.spread[i] * normals[from + i]
+    let stretched = numberAt(columns.spread, i) * numberAt(normals, from + i)
     for (let k = 0; k < columns.follows.length; k++) {
-      if (columns.follows[k][0] === i) stretched += columns.follows[k][2] * normals[from + columns.follows[k][1]]
+      if (itemAt(columns.follows, k)[0] === i)
+        stretched += itemAt(columns.follows, k)[2] * numberAt(normals, from + itemAt(columns.follows, k)[1])
     }
-    const value = columns.factor[i] ? columns.median[i] * Math.exp(stretched) : columns.median[i] + stretched
-    const name = MEMBER_NAMES[i]
+    const value = columns.factor[i]
+      ? numberAt(columns.median, i) * Math.exp(stretched)
+      : numberAt(columns.median, i) + stretched
+    const name = itemAt(MEMBER_NAMES, i)
     const limits = LIMITS[name]
     into[name] = limits ? Math.min(limits[1], Math.max(limits[0], value)) : value
   }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
 import { firstBelief } from '../belief/firstBelief'
 import { ensembleRecord } from '../engine/record'
@@ -29,7 +30,7 @@ export function boilingFactor(check: BoilCheck): number {
     const record = ensembleRecord(1, 2, program.queries.length, 0)
     simulate(program, { ...middle, mainFire: Math.exp(half) }, record, 0)
     // A flame that never brings it to the boil is too small: its time is no number.
-    if (record.signs[SIGN.boil] <= check.boilS) high = half
+    if (numberAt(record.signs, SIGN.boil) <= check.boilS) high = half
     else low = half
   }
   return Math.exp((low + high) / 2)

@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { Belief, BeliefEntry } from '../../materials/belief/belief'
 import { LEVEL_W } from '../belief/evidence'
@@ -119,14 +120,17 @@ function marksOf(check: BoilCheck): WeighedMarks {
   const { half, boiledOn, boilS } = check
   const noise = Math.hypot(SEEN, HAND_S / boilS)
   const terms: ((record: EnsembleRecord, i: number) => number)[] = [
-    (record, i) => Math.log(boilS / record.signs[i * SIGNS.length + SIGN.boil]) / noise,
+    (record, i) => Math.log(boilS / numberAt(record.signs, i * SIGNS.length + SIGN.boil)) / noise,
     ...(half
-      ? [(record: EnsembleRecord, i: number) => (half.tempC - record.readings[i * record.queries]) / THERMOMETER_K]
+      ? [
+          (record: EnsembleRecord, i: number) =>
+            (half.tempC - numberAt(record.readings, i * record.queries)) / THERMOMETER_K,
+        ]
       : []),
     ...(boiledOn
       ? [
           (record: EnsembleRecord, i: number) =>
-            (check.waterG - boiledOn.lostG - record.readings[(i + 1) * record.queries - 1])
+            (check.waterG - boiledOn.lostG - numberAt(record.readings, (i + 1) * record.queries - 1))
             / Math.hypot(SCALE_G, SCALE_SHARE * boiledOn.lostG),
         ]
       : []),
@@ -151,7 +155,9 @@ function columnOf(
   const k = MEMBER_NAMES.indexOf(name)
   return Float64Array.from(
     { length: record.members },
-    (_, i) => columns.median[k] * Math.exp(columns.spread[k] * normals[i * MEMBER_NAMES.length + k]),
+    (_, i) =>
+      numberAt(columns.median, k)
+      * Math.exp(numberAt(columns.spread, k) * numberAt(normals, i * MEMBER_NAMES.length + k)),
   )
 }
 

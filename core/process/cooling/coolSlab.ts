@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { requireRange } from '../../requireRange'
 import type { Slab } from './slab'
 
@@ -50,17 +51,21 @@ function step(temps: Float64Array, slab: Slab): number {
   const between = slab.conductivity / thick
   // From the middle of the outer layer through half of it and the film.
   const outer = (film: number): number => 1 / (1 / film + thick / 2 / slab.conductivity)
-  const losses = [outer(slab.baseW), outer(slab.topW)]
+  const [below, above] = [outer(slab.baseW), outer(slab.topW)]
   const upper = new Float64Array(LAYERS)
   const right = new Float64Array(LAYERS)
   for (let i = 0; i < LAYERS; i++) {
-    const loss = (i === 0 ? losses[0] : 0) + (i === LAYERS - 1 ? losses[1] : 0)
+    const loss = (i === 0 ? below : 0) + (i === LAYERS - 1 ? above : 0)
     const neighbours = (i > 0 ? between : 0) + (i < LAYERS - 1 ? between : 0)
     const down = i > 0 ? between : 0
-    const pivot = heat + neighbours + loss - (i > 0 ? down * upper[i - 1] : 0)
+    const pivot = heat + neighbours + loss - (i > 0 ? down * numberAt(upper, i - 1) : 0)
     upper[i] = i < LAYERS - 1 ? between / pivot : 0
-    right[i] = (heat * temps[i] + loss * slab.airC + (i > 0 ? down * right[i - 1] : 0)) / pivot
+    right[i] = (heat * numberAt(temps, i) + loss * slab.airC + (i > 0 ? down * numberAt(right, i - 1) : 0)) / pivot
   }
-  for (let i = LAYERS - 1; i >= 0; i--) temps[i] = right[i] + (i < LAYERS - 1 ? upper[i] * temps[i + 1] : 0)
-  return (losses[0] * (temps[0] - slab.airC) + losses[1] * (temps[LAYERS - 1] - slab.airC)) * STEP_S
+  let coming = 0
+  for (let i = LAYERS - 1; i >= 0; i--) {
+    coming = numberAt(right, i) + numberAt(upper, i) * coming
+    temps[i] = coming
+  }
+  return (below * (numberAt(temps, 0) - slab.airC) + above * (numberAt(temps, LAYERS - 1) - slab.airC)) * STEP_S
 }

@@ -7,7 +7,7 @@ import { familyOf } from '../../formulation/family/families'
 import { baseNumbers } from '../program/basesNumbers'
 import { OPEN } from '../engine/cover'
 import { exchangeHeat } from '../engine/exchangeHeat'
-import { FAT, PAN_TEMP, VESSEL_SIZE, SOLIDS, SUGAR, TEMP, WATER } from '../engine/layout'
+import { FAT, PAN_TEMP, vesselState, SOLIDS, SUGAR, TEMP, WATER } from '../engine/layout'
 import { vesselConditions } from '../engine/vesselConditions'
 import type { PanContents } from '../../materials/composition/panContents'
 import type { Vessel } from '../../materials/vessel/vessel'
@@ -104,7 +104,7 @@ describe('a mass that is to be rolled', () => {
       panMass: 1,
       heatLoss: lossW,
     }
-    const state = new Float64Array(VESSEL_SIZE)
+    const state = vesselState()
     Object.assign(state, {
       [WATER]: mass.waterG,
       [SOLIDS]: mass.solidsG,
@@ -116,7 +116,7 @@ describe('a mass that is to be rolled', () => {
     const conditions = vesselConditions(pan, 26, 101325)
     const tauS = coolingTimeS(mass, pan, lossW)
     for (let timeS = 1; timeS <= 3600; timeS++) {
-      exchangeHeat(state, 0, conditions, family, member, OPEN, 1)
+      exchangeHeat(state, conditions, family, member, OPEN, 1)
       if (timeS % 600 === 0) {
         const closed = 26 + 84 * Math.exp(-timeS / tauS)
         expect(Math.abs(closed - state[TEMP]!), `${timeS} s`).toBeLessThan(4)

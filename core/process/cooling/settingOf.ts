@@ -1,3 +1,4 @@
+import { lastOf } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { Window } from '../../maths/random/window'
 import type { Sets } from '../../materials/syrup/syrup'
@@ -49,7 +50,7 @@ export function settingOf(slab: Slab, by: SetsBy): Setting {
   const [holdsC, thenS] = HOLDS[by]
   const moments = coolSlab(slab, Math.max(holdsC - OFF_K, slab.airC + 0.2))
   const cameTo = (of: Slab, toC: number): number | null => {
-    const last = coolSlab(of, toC).at(-1)!
+    const last = lastOf(coolSlab(of, toC))
     return last.warmestC <= toC ? last.timeS : null
   }
   const films = (share: number): Slab => ({ ...slab, topW: slab.topW * share, baseW: slab.baseW * share })
@@ -64,6 +65,6 @@ export function settingOf(slab: Slab, by: SetsBy): Setting {
           middle: middle + thenS,
           late: late === null ? 2 * (middle + thenS) : late + thenS * (1 + THEN_OFF),
         }
-  const scored = moments.find(one => one.coolestC <= holdsC + SCORE_K) ?? moments.at(-1)!
+  const scored = moments.find(one => one.coolestC <= holdsC + SCORE_K) ?? lastOf(moments)
   return { by, holdsAtC: holdsC, scoreUntilS: scored.timeS, cut, lookS: cut?.early ?? null }
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { mainLine } from '../../formulation/dish/mainLine'
 import type { SignId } from '../../formulation/signs/signIds'
 import { logLikelihoods, waitingOf } from '../ensemble/logLikelihoods'
@@ -58,7 +59,7 @@ export function openQuestion(standing: StoredRuns): OpenQuestion | null {
 interface Ends { readonly middle: number, readonly late: number }
 
 function minutesEnd({ program, cook }: StoredRuns, began: number): Ends | null {
-  const stage = program.stages[cook.stage]
+  const stage = itemAt(program.stages, cook.stage)
   const end = began + stage.seconds
   // Under a lid that is to open by itself, or before the seconds count, nothing can be said.
   return stage.underPressure && stage.pressureS === null ? null : { middle: end, late: end + 0.5 * stage.seconds }
@@ -71,6 +72,7 @@ function signEnd({ plan, cook, program, ensemble }: StoredRuns, sign: number): E
     logs.map((log, i) => log - waitingOf(cook, program, record, i) + (logCorrection?.[i] ?? 0)),
   )
   const times = columnOf(record.signs, SIGNS.length, sign)
-  const [middle, late] = weightedQuantile(times.map(time => Math.min(time, program.mostS)), weights, [0.5, LATE])
+  const ends = weightedQuantile(times.map(time => Math.min(time, program.mostS)), weights, [0.5, LATE])
+  const [middle, late] = [itemAt(ends, 0), itemAt(ends, 1)]
   return late < program.mostS ? { middle, late } : null
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { memberValues, MEMBER_NAMES, beliefColumns } from '../belief/memberValues'
 import { constant } from '../../materials/constants/constants'
 import { mainLine } from '../../formulation/dish/mainLine'
@@ -86,7 +87,7 @@ function watched(program: Program, k: number, sign: number): Program {
 
 /** The program as if one stage had stood on another flame all the time. */
 function onFlame(program: Program, k: number, flame: Program['stages'][number]['flame']): Program {
-  const fromS = program.stages[k].startS ?? 0
+  const fromS = itemAt(program.stages, k).startS ?? 0
   return {
     ...program,
     stages: program.stages.map((stage, i) => (i === k ? { ...stage, flame } : stage)),

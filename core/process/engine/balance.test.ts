@@ -9,7 +9,7 @@ import type { CookPlan } from '../../record/plan/plan'
 import type { Observation } from '../../record/marks/observation'
 import { compileProgram } from '../program/compileProgram'
 import { heatCapacity } from './heatCapacity'
-import { HEAT, NUTS, PAN_TEMP, TEMP, VAPOUR, VAPOUR_HEAT, VESSEL_SIZE } from './layout'
+import { HEAT, NUTS, PAN_TEMP, TEMP, VAPOUR, VAPOUR_HEAT, vesselIn, VESSEL_SIZE } from './layout'
 import { contentG } from './contentG'
 import { ensembleRecord } from './record'
 import { flamePower, paceOf } from './run'
@@ -34,7 +34,8 @@ function traced(plan: CookPlan, seed: number, observations: readonly Observation
 /** Everything in all vessels and in the air, g. */
 function total(point: TracePoint): number {
   let sum = 0
-  for (let at = 0; at < point.all.length; at += VESSEL_SIZE) sum += contentG(point.all, at) + point.all[at + VAPOUR]!
+  for (let v = 0; v < point.all.length / VESSEL_SIZE; v++)
+    sum += contentG(vesselIn(point.all, v)) + vesselIn(point.all, v)[VAPOUR]
   return sum
 }
 
@@ -66,14 +67,14 @@ describe('energy', () => {
     )
     const vessels = [...program.vessels, ...program.sides.map(side => side.vessel)]
     const held = (point: TracePoint, v: number): number =>
-      vessels[v]!.panHeat * member.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]!
-      + heatCapacity(point.all, v * VESSEL_SIZE) * point.all[v * VESSEL_SIZE + TEMP]!
+      vessels[v]!.panHeat * member.panMass * vesselIn(point.all, v)[PAN_TEMP]
+      + heatCapacity(vesselIn(point.all, v)) * vesselIn(point.all, v)[TEMP]
     const flow = (point: TracePoint, v: number): number =>
-      point.all[v * VESSEL_SIZE + HEAT]! - point.all[v * VESSEL_SIZE + VAPOUR_HEAT]!
+      vesselIn(point.all, v)[HEAT] - vesselIn(point.all, v)[VAPOUR_HEAT]
     let checked = 0
     for (let i = 1; i < trace.length; i++) {
       for (let v = 0; v < vessels.length; v++) {
-        const empty = contentG(trace[i - 1]!.all, v * VESSEL_SIZE) < 1 || contentG(trace[i]!.all, v * VESSEL_SIZE) < 1
+        const empty = [trace[i - 1]!, trace[i]!].some(({ all }) => contentG(vesselIn(all, v)) < 1)
         if (trace[i]!.stage !== trace[i - 1]!.stage || empty) continue
         const change = held(trace[i]!, v) - held(trace[i - 1]!, v)
         const flowed = flow(trace[i]!, v) - flow(trace[i - 1]!, v)

@@ -1,8 +1,9 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { addToVessel } from './addToVessel'
 import { FAT } from './layout'
 import { pourInto } from './pourInto'
 import type { ProgramChange } from './program'
-import { sideAt, type Run } from './run'
+import type { Run } from './run'
 
 /**
  * Changes what is in the main line's vessel at a known moment: additions at the room's temperature, fat lifted off, and
@@ -12,9 +13,8 @@ import { sideAt, type Run } from './run'
  * @param change what goes in and what comes out
  */
 export function changePan(run: Run, change: ProgramChange): void {
-  const { program, state, at } = run
-  for (let k = 0; k < change.adds.length; k++)
-    addToVessel(state, at, change.adds[k], program.vessels[0].airC, run.member)
-  if (change.liftsFatG > 0) state[at + FAT] = Math.max(0, state[at + FAT] - change.liftsFatG)
-  if (change.from !== null) pourInto(state, sideAt(program, change.from), at)
+  const { state } = run
+  for (const addition of change.adds) addToVessel(state, addition, run.program.vessels[0].airC, run.member)
+  if (change.liftsFatG > 0) state[FAT] = Math.max(0, state[FAT] - change.liftsFatG)
+  if (change.from !== null) pourInto(itemAt(run.beside, change.from).state, state)
 }

@@ -1,14 +1,13 @@
-import { FAT, INVERT, NUTS, SOLIDS, SUGAR, WATER } from './layout'
+import { FAT, INVERT, NUTS, SOLIDS, SUGAR, WATER, type VesselState } from './layout'
 
 /**
  * Weight of what is in a vessel.
  *
- * @param state flat state
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel
  * @returns g, without the vessel itself
  */
-export function contentG(state: Float64Array, at: number): number {
+export function contentG(state: VesselState): number {
   return (
-    state[at + WATER] + state[at + SOLIDS] + state[at + FAT] + state[at + SUGAR] + state[at + INVERT] + state[at + NUTS]
+    state[WATER] + state[SOLIDS] + state[FAT] + state[SUGAR] + state[INVERT] + state[NUTS]
   )
 }

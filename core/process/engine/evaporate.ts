@@ -8,7 +8,7 @@ import { LATENT_HEAT } from '../../materials/water/latentHeat'
 import { LID, SEALED, VALVE_PA, type Cover } from './cover'
 import { heatCapacity } from './heatCapacity'
 import { SPECIFIC_HEAT } from '../../materials/composition/specificHeat'
-import { HELD, TEMP, VAPOUR, VAPOUR_HEAT, WATER } from './layout'
+import { HELD, TEMP, VAPOUR, VAPOUR_HEAT, WATER, type VesselState } from './layout'
 import type { VesselConditions } from './vesselConditions'
 import { waterActivity } from './waterActivity'
 
@@ -28,30 +28,28 @@ const boilsAt = tabulate(saturationTempC, 20_000, 4_800_000, 1500)
  * above the boiling point; below it the open surface dries by its vapour pressure. A sealed lid boils at the valve's
  * pressure and lets nothing go below it.
  *
- * @param state flat state, changed in place
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel, changed in place
  * @param vessel the vessel and the room
  * @param member uncertain numbers
  * @param cover open, a lid, or sealed
  * @param stepS length of the step in s
  */
 export function evaporate(
-  state: Float64Array,
-  at: number,
+  state: VesselState,
   vessel: VesselConditions,
   member: MemberValues,
   cover: Cover,
   stepS: number,
 ): void {
-  const water = state[at + WATER]
-  const temp = state[at + TEMP]
+  const water = state[WATER]
+  const temp = state[TEMP]
   if (!(water > 1e-6 && temp > IDLE_C)) return
-  const activity = waterActivity(state, at)
+  const activity = waterActivity(state)
   const pressure = activity * vapourPressureAt(temp)
   const air = cover === SEALED ? vessel.airPressure + VALVE_PA : vessel.airPressure
-  const free = water - state[at + HELD]
+  const free = water - state[HELD]
   let gone = 0
-  const content = heatCapacity(state, at)
+  const content = heatCapacity(state)
   if (pressure > air) {
     const freeShare = free > 0 ? free / water : 0
     const rate = freeShare / FREE_TIME + (1 - freeShare) / GRAIN_TIME
@@ -72,17 +70,17 @@ export function evaporate(
       )
     }
   }
-  if (gone > 0) removeVapour(state, at, Math.min(gone, water * 0.5), content)
+  if (gone > 0) removeVapour(state, Math.min(gone, water * 0.5), content)
 }
 
-function removeVapour(state: Float64Array, at: number, gone: number, content: number): void {
-  const water = state[at + WATER]
-  const temp = state[at + TEMP]
-  const free = Math.max(0, water - state[at + HELD])
-  state[at + WATER] = water - gone
-  if (gone > free) state[at + HELD] -= gone - free
-  state[at + VAPOUR] += gone
+function removeVapour(state: VesselState, gone: number, content: number): void {
+  const water = state[WATER]
+  const temp = state[TEMP]
+  const free = Math.max(0, water - state[HELD])
+  state[WATER] = water - gone
+  if (gone > free) state[HELD] -= gone - free
+  state[VAPOUR] += gone
   const left = content - SPECIFIC_HEAT.water * gone
-  state[at + TEMP] = temp - LATENT_HEAT * gone / left
-  state[at + VAPOUR_HEAT] += gone * (LATENT_HEAT + SPECIFIC_HEAT.water * temp)
+  state[TEMP] = temp - LATENT_HEAT * gone / left
+  state[VAPOUR_HEAT] += gone * (LATENT_HEAT + SPECIFIC_HEAT.water * temp)
 }

@@ -5,7 +5,7 @@ import { contentG } from './contentG'
 import { contentMl } from './contentMl'
 import type { Cover } from './cover'
 import { heatCapacity } from './heatCapacity'
-import { FAT, HEAT, HELD, PAN_TEMP, POWER, TEMP, WATER } from './layout'
+import { FAT, HEAT, HELD, PAN_TEMP, POWER, TEMP, WATER, type VesselState } from './layout'
 import type { VesselConditions } from './vesselConditions'
 
 /** Share of the wall's film coefficient at the open surface, and what a lid leaves of it. */
@@ -37,8 +37,7 @@ function glow(panC: number, vessel: VesselConditions): number {
  * Moves heat for one step: fire to pan, pan to content, both to the room. Pan and content are coupled implicitly, so
  * the step is stable at any length; the two-node form and its coefficients are described in docs/model.md.
  *
- * @param state flat state, changed in place; its POWER is the heat arriving in the pan, W
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel, changed in place; its POWER is the heat arriving in the pan, W
  * @param vessel the vessel and the room
  * @param family voids of the base
  * @param member uncertain numbers
@@ -46,27 +45,26 @@ function glow(panC: number, vessel: VesselConditions): number {
  * @param stepS length of the step in s, above zero
  */
 export function exchangeHeat(
-  state: Float64Array,
-  at: number,
+  state: VesselState,
   vessel: VesselConditions,
   family: BaseNumbers,
   member: MemberValues,
   cover: Cover,
   stepS: number,
 ): void {
-  const content = heatCapacity(state, at)
-  const mass = contentG(state, at)
-  const pan = state[at + PAN_TEMP]
-  const food = state[at + TEMP]
+  const content = heatCapacity(state)
+  const mass = contentG(state)
+  const pan = state[PAN_TEMP]
+  const food = state[TEMP]
   let toFood = 0
   let topLoss = 0
   if (mass > 1) {
-    const liquid = Math.min(1, (state[at + WATER] - state[at + HELD] + state[at + FAT]) / mass)
-    const height = Math.min(vessel.depth, contentMl(state, at, family) * 1e-6 / vessel.baseArea)
+    const liquid = Math.min(1, (state[WATER] - state[HELD] + state[FAT]) / mass)
+    const height = Math.min(vessel.depth, contentMl(state, family) * 1e-6 / vessel.baseArea)
     toFood = member.contact * (100 + 900 * liquid) * (vessel.baseArea + vessel.rim * height)
     topLoss = member.heatLoss * vessel.baseArea * SURFACE_SHARE * (cover > 0 ? LID_SHARE : 1)
   }
-  const powerW = state[at + POWER]
+  const powerW = state[POWER]
   const wallLoss = member.heatLoss * vessel.wallArea * (1 + Math.max(0, pan - vessel.airC) / 500) + glow(pan, vessel)
   const panHeat = vessel.panHeat * member.panMass / stepS
   const foodHeat = content / stepS
@@ -79,9 +77,9 @@ export function exchangeHeat(
   // What decomposes takes up the heat that would warm it further.
   const warmed = (a11 * b2 + toFood * b1) / det
   const foodAfter = Math.min(warmed, DECOMPOSES_C)
-  state[at + PAN_TEMP] = panAfter
-  state[at + TEMP] = foodAfter
-  state[at + HEAT] +=
+  state[PAN_TEMP] = panAfter
+  state[TEMP] = foodAfter
+  state[HEAT] +=
     (powerW - wallLoss * (panAfter - vessel.airC) - topLoss * (warmed - vessel.airC)) * stepS
     - content * (warmed - foodAfter)
 }

@@ -9,13 +9,13 @@ import { contentMl } from './contentMl'
 import { LID, OPEN } from './cover'
 import { evaporate } from './evaporate'
 import { heatCapacity } from './heatCapacity'
-import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, PAN_TEMP, TEMP, VAPOUR, VESSEL_SIZE, WATER } from './layout'
+import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, PAN_TEMP, TEMP, VAPOUR, WATER, type VesselState } from './layout'
 import { pourInto } from './pourInto'
 import { ripen } from './ripen'
 import { roastLightness } from './roastLightness'
 import { takeUpLiquid } from './takeUpLiquid'
 
-let state: Float64Array
+let state: VesselState
 
 beforeEach(() => {
   state = pan({ water: 1000 }, 27)
@@ -65,7 +65,7 @@ describe('vapour', () => {
     state = pan({ water: 1000 }, 99)
     for (let i = 0; i < 300; i++) {
       heated(state, 1000, OPEN, 4)
-      evaporate(state, 0, vessel, member, OPEN, 4)
+      evaporate(state, vessel, member, OPEN, 4)
     }
     expect(state[TEMP]!).toBeGreaterThan(99.5)
     expect(state[TEMP]!).toBeLessThan(102)
@@ -78,7 +78,7 @@ describe('vapour', () => {
   it('dries the open surface below the boil, a tenth of it under a lid', () => {
     const gone = (lid: boolean): number => {
       const own = pan({ water: 1000 }, 80)
-      evaporate(own, 0, vessel, member, lid ? LID : OPEN, 4)
+      evaporate(own, vessel, member, lid ? LID : OPEN, 4)
       return own[VAPOUR]!
     }
     expect(gone(false)).toBeGreaterThan(0.1)
@@ -86,7 +86,7 @@ describe('vapour', () => {
   })
 
   it('comes harder out of dry grain than out of wet, and out of syrup than out of water', () => {
-    const at = (contents: Parameters<typeof pan>[0]): number => boilingTempC(pan(contents, 100), 0, 101325)
+    const at = (contents: Parameters<typeof pan>[0]): number => boilingTempC(pan(contents, 100), 101325)
     expect(at({ water: 1000 })).toBeCloseTo(100, 1)
     expect(at({ water: 500, sugar: 1000 })).toBeGreaterThan(103)
     expect(at({ water: 20, held: 20, solids: 220 })).toBeGreaterThan(at({ water: 40, held: 40, solids: 220 }))
@@ -100,7 +100,7 @@ describe('vapour', () => {
         fc.double({ min: 30, max: 240, noNaN: true }),
         (water, tempC) => {
           const own = pan({ water, held: water / 2, solids: 100, fat: 40 }, tempC)
-          evaporate(own, 0, vessel, member, OPEN, 10)
+          evaporate(own, vessel, member, OPEN, 10)
           expect(own[WATER]!).toBeGreaterThanOrEqual(0)
           expect(own[HELD]!).toBeLessThanOrEqual(own[WATER]! + 1e-9)
           expect(own[WATER]! + own[VAPOUR]!).toBeCloseTo(water, 9)
@@ -113,7 +113,7 @@ describe('vapour', () => {
 describe('taking up liquid', () => {
   const swell = (tempC: number, sugar: number, seconds: number, capacityG = 800): number => {
     const own = pan({ water: 1000, held: 30, solids: 220, sugar }, tempC)
-    for (let t = 0; t < seconds; t += 4) takeUpLiquid(own, 0, SEMOLINA, member, capacityG, 4)
+    for (let t = 0; t < seconds; t += 4) takeUpLiquid(own, SEMOLINA, member, capacityG, 4)
     return own[HELD]!
   }
 
@@ -133,18 +133,18 @@ describe('taking up liquid', () => {
 describe('ripening', () => {
   it('adds about one dose second a second at 150 °C, and next to nothing below 85 °C', () => {
     const hot = pan({ solids: 200, fat: 80, nuts: 30 }, 150)
-    ripen(hot, 0, member, 10)
+    ripen(hot, member, 10)
     for (const dose of [BROWNING, AROMA, NUT_BROWNING]) expect(hot[dose]!).toBeCloseTo(10, 2)
     const warm = pan({ solids: 200, fat: 80 }, 80)
-    ripen(warm, 0, member, 100)
+    ripen(warm, member, 100)
     expect(warm[BROWNING]!).toBe(0)
   })
 
   it('darkens slowly at 150 °C and burns within minutes above 190 °C', () => {
     const after = (tempC: number, seconds: number): number => {
       const own = pan({ solids: 200, fat: 80 }, tempC)
-      for (let t = 0; t < seconds; t += 4) ripen(own, 0, member, 4)
-      return roastLightness(own, 0, SEMOLINA.rawLightness, SEMOLINA.finalLightness, member)
+      for (let t = 0; t < seconds; t += 4) ripen(own, member, 4)
+      return roastLightness(own, SEMOLINA.rawLightness, SEMOLINA.finalLightness, member)
     }
     expect(after(150, 180)).toBeGreaterThan(SEMOLINA.stepLightness.golden)
     expect(after(150, 180)).toBeLessThan(SEMOLINA.rawLightness)
@@ -155,7 +155,7 @@ describe('ripening', () => {
   it('lets charring take over only when it is hot', () => {
     const share = (tempC: number): number => {
       const own = pan({ solids: 200, fat: 80 }, tempC)
-      ripen(own, 0, member, 10)
+      ripen(own, member, 10)
       return own[CHARRING]! / own[BROWNING]!
     }
     expect(share(195)).toBeGreaterThan(5 * share(160))
@@ -167,23 +167,21 @@ describe('mixing', () => {
     state = pan({ fat: 100 }, 150)
     addToVessel(
       state,
-      0,
       { water: 30, solids: 220, fat: 2, sugar: 0, invert: 0, nuts: 0, base: true, dry: true },
       27,
       member,
     )
-    expect(contentG(state, 0)).toBeCloseTo(352, 9)
+    expect(contentG(state)).toBeCloseTo(352, 9)
     expect(state[WATER]!).toBeCloseTo(250 * member.baseMoisture, 9)
     expect(state[HELD]!).toBe(state[WATER]!)
-    const heat = 2.1 * 100 * 150 + (heatCapacity(state, 0) - 2.1 * 100) * 27
-    expect(state[TEMP]!).toBeCloseTo(heat / heatCapacity(state, 0), 6)
+    const heat = 2.1 * 100 * 150 + (heatCapacity(state) - 2.1 * 100) * 27
+    expect(state[TEMP]!).toBeCloseTo(heat / heatCapacity(state), 6)
   })
 
   it('takes the temperature of what goes into an empty pan', () => {
     state = pan({}, 90)
     addToVessel(
       state,
-      0,
       { water: 100, solids: 0, fat: 0, sugar: 0, invert: 0, nuts: 0, base: false, dry: false },
       20,
       member,
@@ -192,23 +190,22 @@ describe('mixing', () => {
   })
 
   it('pours everything over and keeps the heat', () => {
-    const both = new Float64Array(2 * VESSEL_SIZE)
-    both.set(pan({ solids: 220, water: 20, held: 20, fat: 100 }, 150), 0)
-    both.set(pan({ water: 1000, sugar: 250 }, 101), VESSEL_SIZE)
-    const before = heatCapacity(both, 0) * both[TEMP]! + heatCapacity(both, VESSEL_SIZE) * both[VESSEL_SIZE + TEMP]!
-    pourInto(both, VESSEL_SIZE, 0)
-    expect(contentG(both, VESSEL_SIZE)).toBe(0)
-    expect(contentG(both, 0)).toBeCloseTo(1590, 9)
-    expect(heatCapacity(both, 0) * both[TEMP]!).toBeCloseTo(before, 4)
+    const from = pan({ water: 1000, sugar: 250 }, 101)
+    const to = pan({ solids: 220, water: 20, held: 20, fat: 100 }, 150)
+    const before = heatCapacity(to) * to[TEMP] + heatCapacity(from) * from[TEMP]
+    pourInto(from, to)
+    expect(contentG(from)).toBe(0)
+    expect(contentG(to)).toBeCloseTo(1590, 9)
+    expect(heatCapacity(to) * to[TEMP]).toBeCloseTo(before, 4)
   })
 })
 
 describe('volume', () => {
   it('is that of water for water, and grows as the grain swells', () => {
-    expect(contentMl(pan({ water: 980 }, 27), 0, SEMOLINA)).toBeCloseTo(1000, 6)
-    const dry = contentMl(pan({ solids: 220, water: 30, held: 30 }, 27), 0, SEMOLINA)
+    expect(contentMl(pan({ water: 980 }, 27), SEMOLINA)).toBeCloseTo(1000, 6)
+    const dry = contentMl(pan({ solids: 220, water: 30, held: 30 }, 27), SEMOLINA)
     expect(dry / (250 / 0.71)).toBeGreaterThan(0.7)
     expect(dry / (250 / 0.71)).toBeLessThan(1.2)
-    expect(contentMl(pan({ solids: 220, water: 800, held: 800 }, 95), 0, SEMOLINA) / dry).toBeGreaterThan(2)
+    expect(contentMl(pan({ solids: 220, water: 800, held: 800 }, 95), SEMOLINA) / dry).toBeGreaterThan(2)
   })
 })

@@ -1,4 +1,4 @@
-/** Where each number of one vessel stands in the flat state; masses in g, temperatures in °C, heat in J. */
+/** Where each number of one vessel stands; masses in g, temperatures in °C, heat in J. */
 export const PAN_TEMP = 0
 export const TEMP = 1
 export const WATER = 2
@@ -33,3 +33,51 @@ export const POWER = 18
 export const FLECKS = 19
 /** Numbers kept for one vessel. */
 export const VESSEL_SIZE = 20
+
+/** A place of a vessel's numbers. */
+export type Place =
+  | typeof PAN_TEMP
+  | typeof TEMP
+  | typeof WATER
+  | typeof SOLIDS
+  | typeof FAT
+  | typeof SUGAR
+  | typeof INVERT
+  | typeof NUTS
+  | typeof HELD
+  | typeof SOFT
+  | typeof WETTED
+  | typeof BROWNING
+  | typeof AROMA
+  | typeof NUT_BROWNING
+  | typeof CHARRING
+  | typeof VAPOUR
+  | typeof HEAT
+  | typeof VAPOUR_HEAT
+  | typeof POWER
+  | typeof FLECKS
+
+/** The numbers of one vessel, each at its place. */
+export type VesselState = Float64Array & Record<Place, number>
+
+/**
+ * The numbers of one vessel among those of several.
+ *
+ * @param all numbers of all vessels, one after another
+ * @param index which vessel, from 0
+ * @returns a view: what changes in it changes in all
+ */
+export function vesselIn(all: Float64Array, index: number): VesselState {
+  // Its length says that every place is there; no type of a typed array can.
+  return all.subarray(index * VESSEL_SIZE, (index + 1) * VESSEL_SIZE) as VesselState
+}
+
+/**
+ * A vessel of its own.
+ *
+ * @param like numbers it begins with; left out, all zero
+ * @returns a copy
+ */
+export function vesselState(like?: VesselState): VesselState {
+  return vesselIn(like ? like.slice() : new Float64Array(VESSEL_SIZE), 0)
+}

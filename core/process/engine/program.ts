@@ -145,8 +145,8 @@ export interface Program {
   readonly cooked: boolean
   /** Sugar over all of a syrup at its strength, g/g. */
   readonly syrupShare: number
-  /** Vessels of the main line; in the flat state the side vessels follow them. */
-  readonly vessels: readonly VesselConditions[]
+  /** Vessels of the main line, the first of which stands in the room of all. */
+  readonly vessels: readonly [VesselConditions, ...VesselConditions[]]
   readonly stages: readonly ProgramStage[]
   readonly sides: readonly ProgramSide[]
   readonly controls: readonly ProgramControl[]

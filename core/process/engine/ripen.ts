@@ -3,7 +3,7 @@ import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../../materials/browning/arrhenius'
 import { tabulate } from '../../maths/table/tabulate'
 import { CHARRING_RATE } from './roastLightness'
-import { AROMA, BROWNING, CHARRING, FLECKS, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER } from './layout'
+import { AROMA, BROWNING, CHARRING, FLECKS, NUTS, NUT_BROWNING, PAN_TEMP, SOLIDS, TEMP, WATER, type VesselState } from './layout'
 
 /** Activation energies in J/mol (estimates within published ranges for food browning, 60–130 kJ/mol). */
 const AROMA_ENERGY = constant('aromaEnergy')
@@ -27,23 +27,22 @@ const WET = constant('wetBrowning')
  * Adds one step's browning, aroma and charring; the touching share of the mass is nearer to the pan's temperature, and
  * only its dry share browns.
  *
- * @param state flat state, changed in place
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel, changed in place
  * @param member uncertain numbers
  * @param stepS length of the step in s
  */
-export function ripen(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
-  const film = state[at + TEMP] + member.film * (state[at + PAN_TEMP] - state[at + TEMP])
+export function ripen(state: VesselState, member: MemberValues, stepS: number): void {
+  const film = state[TEMP] + member.film * (state[PAN_TEMP] - state[TEMP])
   if (film < IDLE_C) return
-  if (state[at + NUTS] > 0) state[at + NUT_BROWNING] += nutRate(film) * stepS
-  const solids = state[at + SOLIDS]
+  if (state[NUTS] > 0) state[NUT_BROWNING] += nutRate(film) * stepS
+  const solids = state[SOLIDS]
   if (!(solids > 0)) return
-  const wetness = state[at + WATER] / solids / WET
+  const wetness = state[WATER] / solids / WET
   const dryS = stepS / (1 + wetness * wetness)
-  state[at + BROWNING] += arrhenius(film, member.browningEnergy) * dryS
-  state[at + AROMA] += aromaRate(film) * dryS
+  state[BROWNING] += arrhenius(film, member.browningEnergy) * dryS
+  state[AROMA] += aromaRate(film) * dryS
   if (film <= 120) return
-  state[at + CHARRING] += charringRate(film - 25) * dryS
-  const hot = film + LINGERS * (state[at + PAN_TEMP] - film)
-  state[at + FLECKS] += (member.browningRate * aromaRate(hot) + CHARRING_RATE * charringRate(hot - 25)) * dryS
+  state[CHARRING] += charringRate(film - 25) * dryS
+  const hot = film + LINGERS * (state[PAN_TEMP] - film)
+  state[FLECKS] += (member.browningRate * aromaRate(hot) + CHARRING_RATE * charringRate(hot - 25)) * dryS
 }

@@ -1,9 +1,10 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { MemberValues } from '../belief/memberValues'
 import { COLOUR_STEPS } from '../../formulation/signs/signIds'
 import { OPEN } from './cover'
 import { laidOut } from './laidOut'
-import { PAN_TEMP, TEMP, VESSEL_SIZE } from './layout'
-import type { FlameSetting, Program, ProgramStage } from './program'
+import { PAN_TEMP, TEMP, VESSEL_SIZE, vesselIn, type VesselState } from './layout'
+import type { FlameSetting, Program, ProgramSide, ProgramStage, ProgramTurn } from './program'
 import { fillStepDoses, SIGNS, type SignView } from './signs'
 import type { VesselControls } from './stepVessel'
 
@@ -12,33 +13,49 @@ export const COLD = 0
 export const LIT = 1
 export const EMPTIED = 2
 
-/**
- * One member on its way: the flat state, the controls as they stand (first the main line's, then the sides'), and where
- * it is. Used again for every member.
- */
+/** A side vessel on its way. */
+export interface Beside {
+  readonly plan: ProgramSide
+  readonly state: VesselState
+  readonly control: VesselControls
+  where: typeof COLD | typeof LIT | typeof EMPTIED
+  /** True once its sign has shown. */
+  ready: boolean
+}
+
+/** A turn of the flame, and when it is due, s since the start, or Infinity. */
+export interface DueTurn {
+  readonly plan: ProgramTurn
+  atS: number
+}
+
+/** One member on its way: the vessels and controls as they stand, and where it is. Used again for every member. */
 export interface Run extends SignView {
   readonly program: Program
   member: MemberValues
-  readonly state: Float64Array
-  /** The state before the last step: a step that jumped over the end of its stage is taken again, shorter. */
+  /** The numbers of all vessels, one after another: those of the main line, then the sides'. */
+  readonly all: Float64Array
+  /** The same before the last step: a step that jumped over the end of its stage is taken again, shorter. */
   readonly before: Float64Array
-  readonly controls: VesselControls[]
+  /** Vessels of the main line, and what the cook does to the one that is in use. */
+  readonly main: readonly VesselState[]
+  readonly control: VesselControls
+  readonly beside: readonly Beside[]
   readonly levels: Float64Array
   timeS: number
+  /** Which stage runs, from 0 to their number, where the run is over. */
   stage: number
-  /** Where the running stage's vessel begins in the state. */
-  at: number
+  /** That stage; null before the first and after the last. */
+  running: ProgramStage | null
+  /** Its vessel. */
+  state: VesselState
   stageStartS: number
   /** From when the seconds of a stage count: its start, or the moment a sealed pan came to pressure. */
   countsFromS: number
   /** When the sign of the running stage showed, or Infinity. */
   readyS: number
   stageMl: number
-  /** Where each side vessel is, and which have shown their sign. */
-  readonly sides: Uint8Array
-  readonly sideReady: Uint8Array
-  /** When each turn of the flame is due, or Infinity. */
-  readonly turnsAtS: Float64Array
+  readonly turns: readonly DueTurn[]
   nextControl: number
   nextChange: number
   nextQuery: number
@@ -53,31 +70,45 @@ export interface Run extends SignView {
  */
 export function startRun(given: Program, member: MemberValues): Run {
   const program = laidOut(given)
-  const vessels = program.vessels.length + program.sides.length
+  const mains = program.vessels.length
+  const all = new Float64Array((mains + program.sides.length) * VESSEL_SIZE)
+  const main = program.vessels.map((_, i) => vesselIn(all, i))
   const run: Run = {
     program,
     member,
-    state: new Float64Array(vessels * VESSEL_SIZE),
-    before: new Float64Array(vessels * VESSEL_SIZE),
-    controls: Array.from({ length: 1 + program.sides.length }, () => ({ powerW: 0, lagS: 0, cover: OPEN })),
+    all,
+    before: new Float64Array(all.length),
+    main,
+    control: noControl(),
+    beside: program.sides.map((plan, i) =>
+      ({ plan, state: vesselIn(all, mains + i), control: noControl(), where: COLD, ready: false })),
     levels: new Float64Array(SIGNS.length),
     timeS: 0,
     stage: -1,
-    at: 0,
+    running: null,
+    state: itemAt(main, 0),
     stageStartS: 0,
     countsFromS: 0,
     readyS: Number.POSITIVE_INFINITY,
     stageMl: 0,
     stepDoses: new Float64Array(COLOUR_STEPS.length),
-    sides: new Uint8Array(program.sides.length),
-    sideReady: new Uint8Array(program.sides.length),
-    turnsAtS: new Float64Array(program.turns.length),
+    turns: program.turns.map(plan => ({ plan, atS: Number.POSITIVE_INFINITY })),
     nextControl: 0,
     nextChange: 0,
     nextQuery: 0,
   }
   resetRun(run, member)
   return run
+}
+
+function noControl(): VesselControls {
+  return { powerW: 0, lagS: 0, cover: OPEN }
+}
+
+function reset(control: VesselControls): void {
+  control.powerW = 0
+  control.lagS = 0
+  control.cover = OPEN
 }
 
 /**
@@ -87,44 +118,36 @@ export function startRun(given: Program, member: MemberValues): Run {
  * @param member uncertain numbers
  */
 export function resetRun(run: Run, member: MemberValues): void {
-  const { program, state, controls } = run
+  const { program } = run
+  const { airC } = program.vessels[0]
   run.member = member
   fillStepDoses(program, member, run.stepDoses)
-  state.fill(0)
-  for (let at = 0; at < state.length; at += VESSEL_SIZE) {
-    state[at + PAN_TEMP] = program.vessels[0].airC
-    state[at + TEMP] = program.vessels[0].airC
+  run.all.fill(0)
+  for (const state of run.main) {
+    state[PAN_TEMP] = airC
+    state[TEMP] = airC
   }
-  for (const control of controls) {
-    control.powerW = 0
-    control.lagS = 0
-    control.cover = OPEN
+  reset(run.control)
+  for (const side of run.beside) {
+    side.state[PAN_TEMP] = airC
+    side.state[TEMP] = airC
+    reset(side.control)
+    side.where = COLD
+    side.ready = false
   }
   run.levels.fill(-1e9)
   run.timeS = 0
   run.stage = -1
-  run.at = 0
+  run.running = null
+  run.state = itemAt(run.main, 0)
   run.stageStartS = 0
   run.countsFromS = 0
   run.readyS = Number.POSITIVE_INFINITY
   run.stageMl = 0
-  run.turnsAtS.fill(Number.POSITIVE_INFINITY)
-  run.sides.fill(COLD)
-  run.sideReady.fill(0)
+  for (const turn of run.turns) turn.atS = Number.POSITIVE_INFINITY
   run.nextControl = 0
   run.nextChange = 0
   run.nextQuery = 0
-}
-
-/**
- * Where a side vessel begins in the state: after those of the main line.
- *
- * @param program whose side vessel
- * @param side its index
- * @returns index into the state
- */
-export function sideAt(program: Program, side: number): number {
-  return (program.vessels.length + side) * VESSEL_SIZE
 }
 
 /**

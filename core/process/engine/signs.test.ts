@@ -7,7 +7,7 @@ import { addToVessel } from './addToVessel'
 import { compileProgram } from '../program/compileProgram'
 import { SEALED } from './cover'
 import { evaporate } from './evaporate'
-import { AROMA, BROWNING, HELD, NUT_BROWNING, SOFT, TEMP, VAPOUR, WETTED } from './layout'
+import { AROMA, BROWNING, HELD, NUT_BROWNING, SOFT, TEMP, VAPOUR, WETTED, type VesselState } from './layout'
 import { roastLightness } from './roastLightness'
 import { fillStepDoses, SIGNS, signLevel } from './signs'
 import { softenTissue } from './softenTissue'
@@ -20,14 +20,14 @@ describe('signs', () => {
   const view = { program, member, stageMl: 1000, stepDoses: new Float64Array(5) }
   fillStepDoses(program, member, view.stepDoses)
   const third = { ...member, kept: 0.3 }
-  const level = (sign: (typeof SIGNS)[number], own: Float64Array, family = program.family): number =>
-    signLevel(SIGNS.indexOf(sign), own, 0, {
+  const level = (sign: (typeof SIGNS)[number], own: VesselState, family = program.family): number =>
+    signLevel(SIGNS.indexOf(sign), own, {
       ...view,
       member: family.fresh ? third : member,
       program: { ...program, family },
     })
   /** A wetted pan: the share that stays is of all its water. */
-  const wet = (contents: Parameters<typeof pan>[0]): Float64Array => {
+  const wet = (contents: Parameters<typeof pan>[0]): VesselState => {
     const own = pan(contents, 99)
     own[WETTED] = 1000
     return own
@@ -41,7 +41,7 @@ describe('signs', () => {
     expect(level('aroma', own)).toBeGreaterThan(0)
     own[BROWNING] = 5000
     expect(level('brown', own)).toBeGreaterThan(0)
-    expect(roastLightness(own, 0, program.colours.rawLightness, program.family.finalLightness, member)).toBeLessThan(
+    expect(roastLightness(own, program.colours.rawLightness, program.family.finalLightness, member)).toBeLessThan(
       program.colours.stepLightness.brown,
     )
   })
@@ -114,7 +114,7 @@ describe('under a sealed lid', () => {
     for (let i = 0; i < 400; i++) {
       heated(own, 1200, SEALED, 4)
       if (own[TEMP]! < 112) lost = own[VAPOUR]!
-      evaporate(own, 0, vessel, member, SEALED, 4)
+      evaporate(own, vessel, member, SEALED, 4)
     }
     expect(lost).toBe(0)
     expect(own[TEMP]!).toBeGreaterThan(114)
@@ -127,7 +127,7 @@ describe('fresh tissue', () => {
   it('softens within minutes at the boil and hardly at 60 °C', () => {
     const soft = (tempC: number, seconds: number): number => {
       const own = pan({ solids: 60, water: 600, held: 600 }, tempC)
-      for (let t = 0; t < seconds; t += 4) softenTissue(own, 0, member, 4)
+      for (let t = 0; t < seconds; t += 4) softenTissue(own, member, 4)
       return own[SOFT]!
     }
     expect(soft(100, 600)).toBeGreaterThan(0.9)
@@ -138,10 +138,10 @@ describe('fresh tissue', () => {
   it('lets its water go as it softens, down to what the dish keeps', () => {
     const own = pan({ solids: 60, water: 600, held: 600 }, 100)
     own[WETTED] = 600
-    expect(waterRoomG(own, 0, familyOf('vegetable'), member)).toBeCloseTo(600, 9)
+    expect(waterRoomG(own, familyOf('vegetable'), member)).toBeCloseTo(600, 9)
     own[SOFT] = 1
-    expect(waterRoomG(own, 0, familyOf('vegetable'), member)).toBeCloseTo(600 * member.kept, 9)
-    takeUpLiquid(own, 0, familyOf('vegetable'), member, 300, 4)
+    expect(waterRoomG(own, familyOf('vegetable'), member)).toBeCloseTo(600 * member.kept, 9)
+    takeUpLiquid(own, familyOf('vegetable'), member, 300, 4)
     expect(own[HELD]!).toBe(300)
   })
 })
@@ -152,7 +152,6 @@ describe('sugar put into swollen grain', () => {
       const own = pan({ solids: 200, water: 800, held: 780 }, 99)
       addToVessel(
         own,
-        0,
         { water: 0, solids: 0, fat: 0, sugar, invert: 0, nuts: 0, base: false, dry: false },
         27,
         member,
@@ -168,7 +167,6 @@ describe('sugar put into swollen grain', () => {
       const own = pan({ solids: 200, water, held: water }, 99)
       addToVessel(
         own,
-        0,
         { water: 0, solids: 0, fat: 0, sugar: 300, invert: 0, nuts: 0, base: false, dry: false },
         27,
         member,

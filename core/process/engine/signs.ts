@@ -1,9 +1,24 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { COLOUR_STEPS, TIMED_SIGNS, type SignId } from '../../formulation/signs/signIds'
 import { vapourPressureAt } from '../../materials/water/vapourPressureAt'
 import { contentMl } from './contentMl'
-import { AROMA, BROWNING, FLECKS, HELD, INVERT, NUTS, NUT_BROWNING, SOLIDS, SUGAR, TEMP, WATER, WETTED } from './layout'
+import {
+  AROMA,
+  BROWNING,
+  FLECKS,
+  HELD,
+  INVERT,
+  NUTS,
+  NUT_BROWNING,
+  SOLIDS,
+  SUGAR,
+  TEMP,
+  WATER,
+  WETTED,
+  type VesselState,
+} from './layout'
 import type { Program } from './program'
 import { darkeningDose } from './roastLightness'
 import { waterActivity } from './waterActivity'
@@ -62,7 +77,7 @@ export interface SignView {
 }
 
 const FIRST_STEP = SIGN[COLOUR_STEPS[0]]
-const LAST_STEP = SIGN[COLOUR_STEPS[COLOUR_STEPS.length - 1]]
+const LAST_STEP = SIGN[itemAt(COLOUR_STEPS, COLOUR_STEPS.length - 1)]
 const {
   aroma: SMELL,
   crumbly: CRUMBS,
@@ -87,80 +102,79 @@ const FRESH_FREE = freeAt(FRESH_FREE_AT)
  * How far a sign of a vessel is from showing: below zero before, zero as it shows, above after.
  *
  * @param sign index into `SIGNS`
- * @param state flat state
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel
  * @param view program, member, the stage's first volume, and doses of the colour steps
  * @returns a level in the sign's own unit (darkening dose, s, K, share of the water)
  */
-export function signLevel(sign: number, state: Float64Array, at: number, view: SignView): number {
-  if (!(state[at + SOLIDS] > 0) || sign === NUTS_GOLDEN) return bareLevel(sign, state, at, view)
+export function signLevel(sign: number, state: VesselState, view: SignView): number {
+  if (!(state[SOLIDS] > 0) || sign === NUTS_GOLDEN) return bareLevel(sign, state, view)
   if (sign >= FIRST_STEP && sign <= LAST_STEP) {
-    return state[at + BROWNING] > 0
-      ? darkeningDose(state, at, view.member) - view.stepDoses[sign - FIRST_STEP]
+    return state[BROWNING] > 0
+      ? darkeningDose(state, view.member) - numberAt(view.stepDoses, sign - FIRST_STEP)
       : NOT_YET
   }
-  if (sign === SPECKS) return state[at + FLECKS] - view.stepDoses[LAST_STEP - FIRST_STEP]
-  if (sign === SMELL) return state[at + AROMA] - view.member.aromaDose
-  return solidLevel(sign, state, at, view)
+  if (sign === SPECKS) return state[FLECKS] - numberAt(view.stepDoses, LAST_STEP - FIRST_STEP)
+  if (sign === SMELL) return state[AROMA] - view.member.aromaDose
+  return solidLevel(sign, state, view)
 }
 
 /** Signs that need no base in the vessel. */
-function bareLevel(sign: number, state: Float64Array, at: number, view: SignView): number {
+function bareLevel(sign: number, state: VesselState, view: SignView): number {
   const { program, member } = view
   switch (sign) {
-    case NUTS_GOLDEN: return state[at + NUTS] > 0 ? state[at + NUT_BROWNING] - member.nutDose : NOT_YET
-    case BOIL: return boilLevel(state, at, program.vessels[0].airPressure)
-    case STRENGTH: return strengthLevel(state, at, view)
-    case WARM: return HAND_WARM_C - state[at + TEMP]
-    case OPENED: return -boilLevel(state, at, program.vessels[0].airPressure)
+    case NUTS_GOLDEN: return state[NUTS] > 0 ? state[NUT_BROWNING] - member.nutDose : NOT_YET
+    case BOIL: return boilLevel(state, program.vessels[0].airPressure)
+    case STRENGTH: return strengthLevel(state, view)
+    case WARM: return HAND_WARM_C - state[TEMP]
+    case OPENED: return -boilLevel(state, program.vessels[0].airPressure)
     default: return NOT_YET
   }
 }
 
 /** How far the vapour's pressure is above that of a content at the boil, Pa. */
-function boilLevel(state: Float64Array, at: number, airPressure: number): number {
-  return state[at + WATER] > 0
-    ? waterActivity(state, at) * vapourPressureAt(state[at + TEMP]) - NEAR_BOIL * airPressure
+function boilLevel(state: VesselState, airPressure: number): number {
+  return state[WATER] > 0
+    ? waterActivity(state) * vapourPressureAt(state[TEMP]) - NEAR_BOIL * airPressure
     : NOT_YET
 }
 
-function solidLevel(sign: number, state: Float64Array, at: number, view: SignView): number {
+function solidLevel(sign: number, state: VesselState, view: SignView): number {
   const { program, member } = view
   switch (sign) {
     case CRUMBS:
-      return CRUMBLY * member.wetEye - state[at + WATER] / state[at + SOLIDS]
+      return CRUMBLY * member.wetEye - state[WATER] / state[SOLIDS]
     case LOOSE:
-      return FLOWING * member.wetEye - state[at + WATER] / state[at + SOLIDS]
+      return FLOWING * member.wetEye - state[WATER] / state[SOLIDS]
     case THICK:
-      return state[at + HELD] - THICKENED * waterRoomG(state, at, program.family, member)
+      return state[HELD] - THICKENED * waterRoomG(state, program.family, member)
     case HALVED:
-      return Math.max(HALF * view.stageMl - contentMl(state, at, program.family), 1e3 * wetLevel(DRY, state, at, view))
+      return Math.max(HALF * view.stageMl - contentMl(state, program.family), 1e3 * wetLevel(DRY, state, view))
     default:
-      return GRAIN_FREE[sign] >= 0 || sign === ONE_MASS || sign === ROLLS
-        ? wetLevel(sign, state, at, view)
-        : bareLevel(sign, state, at, view)
+      return numberAt(GRAIN_FREE, sign) >= 0 || sign === ONE_MASS || sign === ROLLS
+        ? wetLevel(sign, state, view)
+        : bareLevel(sign, state, view)
   }
 }
 
 /** Strength of a syrup by weight: what sugar there is over all of it. */
-function strengthLevel(state: Float64Array, at: number, { program, member }: SignView): number {
-  const sugar = state[at + SUGAR] + state[at + INVERT]
+function strengthLevel(state: VesselState, { program, member }: SignView): number {
+  const sugar = state[SUGAR] + state[INVERT]
   if (!(sugar > 0)) return NOT_YET
-  return (1 / program.syrupShare - 1) * member.strength - state[at + WATER] / sugar
+  return (1 / program.syrupShare - 1) * member.strength - state[WATER] / sugar
 }
 
 /** Fresh tissue is judged by what it keeps in the end: raw, it holds all of its water and is not done. */
-function wetLevel(sign: number, state: Float64Array, at: number, { program, member }: SignView): number {
-  const wetted = state[at + WETTED]
-  if (state[at + TEMP] < 60) return NOT_YET
+function wetLevel(sign: number, state: VesselState, { program, member }: SignView): number {
+  const wetted = state[WETTED]
+  if (state[TEMP] < 60) return NOT_YET
   const { family } = program
-  const water = Math.max(1e-3, state[at + WATER])
-  const kept = family.fresh ? wetted * member.kept : waterRoomG(state, at, family, member)
+  const water = Math.max(1e-3, state[WATER])
+  const kept = family.fresh ? wetted * member.kept : waterRoomG(state, family, member)
   if (sign === ONE_MASS || sign === ROLLS)
     return ((1 - (sign === ROLLS ? BELOW_ROLLS : BELOW_KEPT) * member.wetEye) * kept) / water - 1
   if (!(wetted > 0)) return NOT_YET
-  const held = family.fresh ? kept : state[at + HELD]
-  return (family.fresh ? FRESH_FREE : GRAIN_FREE)[sign] * member.wetEye - 1 + held / water
+  const held = family.fresh ? kept : state[HELD]
+  return numberAt((family.fresh ? FRESH_FREE : GRAIN_FREE), sign) * member.wetEye - 1 + held / water
 }
 
 /**
@@ -174,7 +188,8 @@ export function fillStepDoses(program: Program, member: MemberValues, into: Floa
   const { rawLightness, stepLightness } = program.colours
   const { finalLightness } = program.family
   for (let k = 0; k < COLOUR_STEPS.length; k++) {
-    const share = (stepLightness[COLOUR_STEPS[k]] + member.eye - finalLightness) / (rawLightness - finalLightness)
+    const share =
+      (stepLightness[itemAt(COLOUR_STEPS, k)] + member.eye - finalLightness) / (rawLightness - finalLightness)
     // A step that this eye calls on the raw base shows as soon as there is any browning.
     into[k] = share > 0 ? Math.max(1e-6, -Math.log(share)) : Number.POSITIVE_INFINITY
   }

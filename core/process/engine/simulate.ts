@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import type { MemberValues } from '../belief/memberValues'
 import { changePan } from './changePan'
 import { contentG } from './contentG'
@@ -5,12 +6,12 @@ import { contentMl } from './contentMl'
 import { heatCapacity } from './heatCapacity'
 import { memberLaidOut } from './laidOut'
 import { TEMP } from './layout'
-import type { Program, ProgramQuery } from './program'
+import type { Program, ProgramQuery, ProgramStage } from './program'
 import type { EnsembleRecord } from './record'
 import { COLD, flamePower, LIT, paceOf, resetRun, startRun, type Run } from './run'
 import { lightSide, stepSide, timeToReadyS } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
-import { enterStage, noteSign, stageIsOver } from './stages'
+import { enterStage, nextStartS, noteSign, stageIsOver } from './stages'
 import { tracePoint, type Trace } from './trace'
 
 /**
@@ -51,21 +52,21 @@ export function simulateRun(
   trace?: Trace,
 ): void {
   const { program } = run
-  for (let side = 0; side < program.sides.length; side++) {
-    if (program.sides[side].startS !== null) continue
+  for (const [i, side] of run.beside.entries()) {
+    if (side.plan.startS !== null) continue
     resetRun(run, member)
-    record.needs[index * record.sides + side] = timeToReadyS(run, side)
+    record.needs[index * record.sides + i] = timeToReadyS(run, side)
   }
   resetRun(run, member)
   enterStage(run, record, index)
   let due = 0
-  while (run.stage < program.stages.length && run.timeS < program.mostS) {
-    advance(run, record, index, nextStep(run))
+  while (run.running !== null && run.timeS < program.mostS) {
+    advance(run, run.running, record, index, nextStep(run, run.running))
     if (trace && run.timeS >= due) {
       trace.points.push(tracePoint(run))
       due = run.timeS + trace.everyS
     }
-    while (run.stage < program.stages.length && stageIsOver(run)) enterStage(run, record, index)
+    while (run.running !== null && stageIsOver(run, run.running)) enterStage(run, record, index)
   }
   if (trace && trace.points.at(-1)?.timeS !== run.timeS) trace.points.push(tracePoint(run))
 }
@@ -78,14 +79,13 @@ const LEAST_S = 1
 const SHORTEST_S = 1e-3
 
 /** The longest step that does not jump over anything with a known time. */
-function nextStep(run: Run): number {
+function nextStep(run: Run, stage: ProgramStage): number {
   const { program, timeS } = run
-  const stage = program.stages[run.stage]
-  const ease = EASE_K * heatCapacity(run.state, run.at) / Math.max(1, run.controls[0].powerW)
+  const ease = EASE_K * heatCapacity(run.state) / Math.max(1, run.control.powerW)
   let until = timeS + Math.max(LEAST_S, Math.min(stage.stepS, ease))
   const mixed = run.stageStartS + stage.leastS * run.member.uptake
   if (mixed > timeS && mixed < until) until = mixed
-  const next = run.stage + 1 < program.stages.length ? program.stages[run.stage + 1].startS : null
+  const next = nextStartS(run)
   if (next !== null && next > timeS && next < until) until = next
   if (stage.sign === null && next === null) {
     const end = Math.max(
@@ -94,93 +94,90 @@ function nextStep(run: Run): number {
     )
     if (end > timeS && end < until) until = end
   }
-  if (run.nextControl < program.controls.length) {
-    const moment = program.controls[run.nextControl].timeS
-    if (moment > timeS && moment < until) until = moment
-  }
-  if (run.nextChange < program.changes.length) {
-    const moment = program.changes[run.nextChange].timeS
-    if (moment > timeS && moment < until) until = moment
-  }
-  if (run.nextQuery < program.queries.length) {
-    const moment = program.queries[run.nextQuery].timeS
-    if (moment > timeS && moment < until) until = moment
-  }
-  for (let side = 0; side < program.sides.length; side++) {
-    const moment = program.sides[side].startS
-    if (moment !== null && moment > timeS && moment < until) until = moment
-  }
+  until = sooner(program.controls[run.nextControl]?.timeS, timeS, until)
+  until = sooner(program.changes[run.nextChange]?.timeS, timeS, until)
+  until = sooner(program.queries[run.nextQuery]?.timeS, timeS, until)
+  for (const side of program.sides) until = sooner(side.startS, timeS, until)
   return Math.max(SHORTEST_S, until - timeS)
+}
+
+/** A known moment, if it comes after now and before the other. */
+function sooner(moment: number | null | undefined, timeS: number, until: number): number {
+  return moment !== null && moment !== undefined && moment > timeS && moment < until ? moment : until
 }
 
 /** Shorter than this a step is not taken again, s. */
 const NEAR_S = 0.25
 
-function advance(run: Run, record: EnsembleRecord, index: number, stepS: number): void {
+function advance(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number, stepS: number): void {
   const { program } = run
-  applyControls(run)
-  run.before.set(run.state)
+  applyControls(run, stage)
+  run.before.set(run.all)
   const fromS = run.timeS
-  stepAll(run, record, index, stepS)
+  stepAll(run, stage, record, index, stepS)
   const over = run.timeS - run.readyS
-  if (over > NEAR_S && run.readyS > fromS + NEAR_S && run.timeS >= program.nowS + over && endsBySign(run)) {
+  const passed = over > NEAR_S && run.readyS > fromS + NEAR_S && run.timeS >= program.nowS + over
+  // True where nobody said when the next stage began: it begins with the sign.
+  if (passed && stage.sign !== null && nextStartS(run) === null) {
     // Once more from before, up to the sign: what happens next begins at its own moment.
-    run.state.set(run.before)
+    run.all.set(run.before)
     run.timeS = fromS
-    stepAll(run, record, index, stepS - over)
+    stepAll(run, stage, record, index, stepS - over)
   }
-  while (run.nextQuery < program.queries.length && program.queries[run.nextQuery].timeS <= run.timeS) {
-    const query = program.queries[run.nextQuery]
+  for (
+    let query = program.queries[run.nextQuery];
+    query !== undefined && query.timeS <= run.timeS;
+    query = program.queries[run.nextQuery]
+  ) {
     record.readings[index * record.queries + run.nextQuery] = reading(run, query.of)
     run.nextQuery++
   }
 }
 
 function reading(run: Run, of: ProgramQuery['of']): number {
-  if (of === 'volume-ml') return contentMl(run.state, run.at, run.program.family)
-  return of === 'content-g' ? contentG(run.state, run.at) : run.state[run.at + TEMP]
+  if (of === 'volume-ml') return contentMl(run.state, run.program.family)
+  return of === 'content-g' ? contentG(run.state) : run.state[TEMP]
 }
 
-/** True where nobody said when the next stage began: it begins with the sign. */
-function endsBySign(run: Run): boolean {
-  const { stages } = run.program
-  return stages[run.stage].sign !== null && (run.stage + 1 >= stages.length || stages[run.stage + 1].startS === null)
-}
-
-function stepAll(run: Run, record: EnsembleRecord, index: number, stepS: number): void {
+function stepAll(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number, stepS: number): void {
   const { program } = run
-  const stage = program.stages[run.stage]
-  program.step(run.state, run.at, program.vessels[stage.vessel], program.family, run.member, run.controls[0], stepS)
+  program.step(run.state, itemAt(program.vessels, stage.vessel), program.family, run.member, run.control, stepS)
   run.timeS += stepS
-  noteSigns(run, record, index, stepS)
-  for (let side = 0; side < program.sides.length; side++) {
-    if (run.sides[side] !== LIT) continue
-    const { sign } = program.sides[side]
+  noteSigns(run, stage, record, index, stepS)
+  for (const side of run.beside) {
+    if (side.where !== LIT) continue
+    const { sign } = side.plan
     if (stepSide(run, side, stepS) && sign !== null) noteSign(run, record, index, sign, run.timeS, true)
   }
 }
 
-function applyControls(run: Run): void {
+function applyControls(run: Run, stage: ProgramStage): void {
   const { program } = run
-  for (let k = 0; k < program.turns.length; k++) {
-    if (run.turnsAtS[k] > run.timeS) continue
-    run.turnsAtS[k] = Number.POSITIVE_INFINITY
-    run.controls[0].powerW =
-      flamePower(program.turns[k].flame, run.member) * paceOf(program.stages[run.stage], run.member)
+  for (const turn of run.turns) {
+    if (turn.atS > run.timeS) continue
+    turn.atS = Number.POSITIVE_INFINITY
+    run.control.powerW = flamePower(turn.plan.flame, run.member) * paceOf(stage, run.member)
   }
-  for (let side = 0; side < program.sides.length; side++) {
-    const { startS } = program.sides[side]
-    if (run.sides[side] === COLD && startS !== null && startS <= run.timeS) lightSide(run, side)
+  for (const side of run.beside) {
+    const { startS } = side.plan
+    if (side.where === COLD && startS !== null && startS <= run.timeS) lightSide(run, side)
   }
-  while (run.nextChange < program.changes.length && program.changes[run.nextChange].timeS <= run.timeS) {
-    changePan(run, program.changes[run.nextChange])
+  for (
+    let change = program.changes[run.nextChange];
+    change !== undefined && change.timeS <= run.timeS;
+    change = program.changes[run.nextChange]
+  ) {
+    changePan(run, change)
     run.nextChange++
   }
-  while (run.nextControl < program.controls.length && program.controls[run.nextControl].timeS <= run.timeS) {
-    const control = program.controls[run.nextControl]
-    const controls = run.controls[control.vessel]
+  for (
+    let control = program.controls[run.nextControl];
+    control !== undefined && control.timeS <= run.timeS;
+    control = program.controls[run.nextControl]
+  ) {
+    const controls = control.vessel === 0 ? run.control : itemAt(run.beside, control.vessel - 1).control
     if (control.flame) {
-      const pace = control.vessel === 0 ? paceOf(program.stages[run.stage], run.member) : 1
+      const pace = control.vessel === 0 ? paceOf(stage, run.member) : 1
       controls.powerW = flamePower(control.flame, run.member) * pace
       controls.lagS = control.flame.lagS
     }
@@ -189,15 +186,13 @@ function applyControls(run: Run): void {
   }
 }
 
-function noteSigns(run: Run, record: EnsembleRecord, index: number, stepS: number): void {
-  const { watches, leastS } = run.program.stages[run.stage]
+function noteSigns(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number, stepS: number): void {
   // Sums of steps miss the moment itself by their rounding.
-  if (leastS > 0 && run.timeS - run.stageStartS < leastS * run.member.uptake - 1e-6) return
-  for (let k = 0; k < watches.length; k++) {
-    const sign = watches[k]
+  if (stage.leastS > 0 && run.timeS - run.stageStartS < stage.leastS * run.member.uptake - 1e-6) return
+  for (const sign of stage.watches) {
     if (record.signs[index * SIGNS.length + sign] !== Number.POSITIVE_INFINITY) continue
-    const level = signLevel(sign, run.state, run.at, run)
-    const before = run.levels[sign]
+    const level = signLevel(sign, run.state, run)
+    const before = numberAt(run.levels, sign)
     run.levels[sign] = level
     if (level < 0) continue
     const share = before > -1e8 && level > before ? level / (level - before) : 0

@@ -3,7 +3,7 @@ import type { MemberValues } from '../belief/memberValues'
 import { arrhenius } from '../../materials/browning/arrhenius'
 import { decayed } from '../../maths/table/decayed'
 import { tabulate } from '../../maths/table/tabulate'
-import { SOFT, TEMP } from './layout'
+import { SOFT, TEMP, type VesselState } from './layout'
 
 /**
  * Softening of vegetable tissue: 1/s at 100 °C and activation energy in J/mol (estimates within published ranges,
@@ -17,14 +17,13 @@ const IDLE_C = 55
 /**
  * Softens fresh tissue for one step: first order in what is still firm, by temperature (Arrhenius).
  *
- * @param state flat state, changed in place
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel, changed in place
  * @param member uncertain numbers
  * @param stepS length of the step in s
  */
-export function softenTissue(state: Float64Array, at: number, member: MemberValues, stepS: number): void {
-  const temp = state[at + TEMP]
-  if (temp < IDLE_C || state[at + SOFT] > 0.999) return
+export function softenTissue(state: VesselState, member: MemberValues, stepS: number): void {
+  const temp = state[TEMP]
+  if (temp < IDLE_C || state[SOFT] > 0.999) return
   const rate = member.softening * rateAt(temp)
-  state[at + SOFT] += (1 - state[at + SOFT]) * decayed(rate * stepS)
+  state[SOFT] += (1 - state[SOFT]) * decayed(rate * stepS)
 }

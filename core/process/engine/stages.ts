@@ -1,12 +1,14 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { addToVessel } from './addToVessel'
 import { contentG } from './contentG'
 import { contentMl } from './contentMl'
 import { boilingTempC } from './boilingTempC'
 import { VALVE_PA } from './cover'
-import { NUTS, PAN_TEMP, SOFT, SOLIDS, TEMP, VESSEL_SIZE } from './layout'
+import { NUTS, PAN_TEMP, SOFT, SOLIDS, TEMP, vesselState } from './layout'
+import type { ProgramStage } from './program'
 import { pourInto } from './pourInto'
 import type { EnsembleRecord } from './record'
-import { COLD, EMPTIED, flamePower, LIT, paceOf, sideAt, type Run } from './run'
+import { COLD, EMPTIED, flamePower, LIT, paceOf, type Beside, type Run } from './run'
 import { makeReady, stepSide } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
 
@@ -34,12 +36,22 @@ export function noteSign(
 ): void {
   record.signs[index * SIGNS.length + sign] = timeS
   if (beside) return
-  if (run.program.stages[run.stage]?.sign === sign) run.readyS = timeS
-  const { turns } = run.program
-  for (let k = 0; k < turns.length; k++) {
-    if (turns[k].sign === sign && turns[k].stage === run.stage)
-      run.turnsAtS[k] = timeS + turns[k].late[index % turns[k].late.length] * (timeS - run.stageStartS)
+  if (run.running?.sign === sign) run.readyS = timeS
+  for (const turn of run.turns) {
+    const { plan } = turn
+    if (plan.sign === sign && plan.stage === run.stage)
+      turn.atS = timeS + numberAt(plan.late, index % plan.late.length) * (timeS - run.stageStartS)
   }
+}
+
+/**
+ * When the stage after the running one began.
+ *
+ * @param run the run
+ * @returns s since the start; null if it has not, or if none follows
+ */
+export function nextStartS(run: Run): number | null {
+  return run.program.stages[run.stage + 1]?.startS ?? null
 }
 
 /**
@@ -47,21 +59,18 @@ export function noteSign(
  * never before now.
  *
  * @param run the run
+ * @param stage the stage that runs
  * @returns true where the next stage begins
  */
-export function stageIsOver(run: Run): boolean {
-  const { stages, nowS } = run.program
-  if (run.stage + 1 < stages.length) {
-    const { startS } = stages[run.stage + 1]
-    if (startS !== null) return run.timeS >= startS
-  }
-  if (run.timeS < nowS) return false
-  const stage = stages[run.stage]
+export function stageIsOver(run: Run, stage: ProgramStage): boolean {
+  const startS = nextStartS(run)
+  if (startS !== null) return run.timeS >= startS
+  if (run.timeS < run.program.nowS) return false
   if (stage.sign !== null) return run.timeS >= run.readyS - 1e-6
   if (stage.underPressure && run.countsFromS === Number.POSITIVE_INFINITY) {
     if (stage.pressureS !== null) run.countsFromS = stage.pressureS
-    const pressure = run.program.vessels[stage.vessel].airPressure + VALVE_PA
-    if (stage.pressureS === null && run.state[run.at + TEMP] >= boilingTempC(run.state, run.at, pressure) - 0.5)
+    const pressure = itemAt(run.program.vessels, stage.vessel).airPressure + VALVE_PA
+    if (stage.pressureS === null && run.state[TEMP] >= boilingTempC(run.state, pressure) - 0.5)
       run.countsFromS = run.timeS
   }
   return run.timeS >= run.countsFromS + (stage.pours > 0 ? run.member.pourTime * stage.pours : stage.seconds) - 1e-6
@@ -75,111 +84,99 @@ export function stageIsOver(run: Run): boolean {
  * @param index which member
  */
 export function enterStage(run: Run, record: EnsembleRecord, index: number): void {
-  const { program, state } = run
-  const before = run.stage >= 0 ? program.stages[run.stage] : null
-  if (before) leaveStage(run, record, index)
+  const { program } = run
+  if (run.running) leaveStage(run, run.running, record, index)
   run.stage++
   run.stageStartS = run.timeS
   run.readyS = Number.POSITIVE_INFINITY
-  if (run.stage >= program.stages.length) {
+  const stage = program.stages[run.stage]
+  run.running = stage ?? null
+  if (stage === undefined) {
     record.ends[index] = run.timeS
     return
   }
-  const stage = program.stages[run.stage]
   run.countsFromS = stage.underPressure ? Number.POSITIVE_INFINITY : run.timeS
   record.starts[index * record.stages + run.stage] = run.timeS
-  record.masses[index * record.stages + run.stage] = contentG(state, run.at)
-  const at = stage.vessel * VESSEL_SIZE
-  run.at = at
-  if (stage.tips !== null) pourInto(state, stage.tips * VESSEL_SIZE, at)
-  for (let k = 0; k < stage.adds.length; k++)
-    addToVessel(state, at, stage.adds[k], program.vessels[0].contentC, run.member)
-  if (program.cooked && state[at + SOLIDS] > 0) state[at + SOFT] = 1
-  if (stage.from !== null) pour(run, record, index, stage.from, stage.fromShare)
-  run.stageMl = contentMl(state, at, program.family)
-  const control = run.controls[0]
-  control.powerW = flamePower(stage.flame, run.member) * paceOf(stage, run.member)
-  control.lagS = stage.flame.lagS
-  control.cover = stage.cover
-  for (let k = 0; k < stage.watches.length; k++) run.levels[stage.watches[k]] = -1e9
-  for (let k = 0; k < program.turns.length; k++) {
+  record.masses[index * record.stages + run.stage] = contentG(run.state)
+  run.state = itemAt(run.main, stage.vessel)
+  putIn(run, stage, record, index)
+  run.stageMl = contentMl(run.state, program.family)
+  run.control.powerW = flamePower(stage.flame, run.member) * paceOf(stage, run.member)
+  run.control.lagS = stage.flame.lagS
+  run.control.cover = stage.cover
+  for (const sign of stage.watches) run.levels[sign] = -1e9
+  for (const turn of run.turns) {
     // A sign that was there before the stage began is there as it begins; a turn that did not come in its stage is off.
-    const shown =
-      program.turns[k].stage === run.stage
-      && record.signs[index * SIGNS.length + program.turns[k].sign] < Number.POSITIVE_INFINITY
-    run.turnsAtS[k] = shown ? run.timeS : Number.POSITIVE_INFINITY
+    const shown = turn.plan.stage === run.stage && hasShown(record, index, turn.plan.sign)
+    turn.atS = shown ? run.timeS : Number.POSITIVE_INFINITY
   }
-  if (stage.sign !== null) run.readyS = record.signs[index * SIGNS.length + stage.sign]
+  if (stage.sign !== null) run.readyS = numberAt(record.signs, index * SIGNS.length + stage.sign)
 }
 
-function pour(run: Run, record: EnsembleRecord, index: number, side: number, share: number): void {
-  const { sign } = run.program.sides[side]
-  if (run.sides[side] === LIT && run.sideReady[side] === 0 && sign !== null) noteLate(run, record, index, side, sign)
-  if (run.sides[side] === COLD) makeReady(run, side)
-  const at = sideAt(run.program, side)
+function hasShown(record: EnsembleRecord, index: number, sign: number): boolean {
+  return numberAt(record.signs, index * SIGNS.length + sign) < Number.POSITIVE_INFINITY
+}
+
+/** Everything that comes into a stage's vessel as it begins. */
+function putIn(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number): void {
+  const { program, state } = run
+  if (stage.tips !== null) pourInto(itemAt(run.main, stage.tips), state)
+  for (const addition of stage.adds) addToVessel(state, addition, program.vessels[0].contentC, run.member)
+  if (program.cooked && state[SOLIDS] > 0) state[SOFT] = 1
+  if (stage.from !== null) pour(run, record, index, itemAt(run.beside, stage.from), stage.fromShare)
+}
+
+function pour(run: Run, record: EnsembleRecord, index: number, side: Beside, share: number): void {
+  const { sign, staysIn } = side.plan
+  if (side.where === LIT && !side.ready && sign !== null) noteLate(run, record, index, side, sign)
+  if (side.where === COLD) makeReady(run, side)
   // The vessel itself is as hot as what boils in it.
-  if (run.program.sides[side].staysIn)
-    run.state[run.at + PAN_TEMP] = Math.max(run.state[at + PAN_TEMP], run.state[at + TEMP])
-  pourInto(run.state, at, run.at, share)
-  run.sides[side] = EMPTIED
+  if (staysIn) run.state[PAN_TEMP] = Math.max(side.state[PAN_TEMP], side.state[TEMP])
+  pourInto(side.state, run.state, share)
+  side.where = EMPTIED
 }
 
 /**
  * Poured before it was ready: a copy of the side vessel runs on, so that its window still says when it would have been.
  */
-function noteLate(run: Run, record: EnsembleRecord, index: number, side: number, sign: number): void {
-  const copy: Run = {
-    ...run,
-    state: run.state.slice(),
-    sideReady: run.sideReady.slice(),
-    controls: run.controls.map(one => ({ ...one })),
-  }
+function noteLate(run: Run, record: EnsembleRecord, index: number, side: Beside, sign: number): void {
+  const copy: Beside = { ...side, state: vesselState(side.state), control: { ...side.control } }
   for (let timeS = run.timeS; timeS < run.program.mostS; timeS += STEP_S) {
-    if (!stepSide(copy, side, STEP_S)) continue
+    if (!stepSide(run, copy, STEP_S)) continue
     record.signs[index * SIGNS.length + sign] = timeS + STEP_S
     return
   }
 }
 
-function leaveStage(run: Run, record: EnsembleRecord, index: number): void {
-  const stage = run.program.stages[run.stage]
-  runShadow(run, record, index)
-  if (stage.nutsLeave) run.state[run.at + NUTS] = 0
+function leaveStage(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number): void {
+  runShadow(run, stage, record, index)
+  if (stage.nutsLeave) run.state[NUTS] = 0
 }
 
 /**
  * A stage may have been cut short before a sign that was tapped in it showed in this member. Running a copy on tells
  * when it would have shown, so that the tap can be weighed.
  */
-function runShadow(run: Run, record: EnsembleRecord, index: number): void {
-  const stage = run.program.stages[run.stage]
-  if (!cutShort(run, record, index)) return
-  const state = run.state.slice(run.at, run.at + VESSEL_SIZE)
+function runShadow(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number): void {
+  if (!cutShort(run, stage, record, index)) return
+  const state = vesselState(run.state)
   const { family, vessels, mostS } = run.program
+  const vessel = itemAt(vessels, stage.vessel)
   for (let timeS = run.timeS; timeS < Math.min(mostS, run.timeS + SHADOW_S); timeS += STEP_S) {
-    run.program.step(state, 0, vessels[stage.vessel], family, run.member, run.controls[0], STEP_S)
+    run.program.step(state, vessel, family, run.member, run.control, STEP_S)
     let open = 0
-    for (let k = 0; k < stage.watches.length; k++) {
-      const key = index * SIGNS.length + stage.watches[k]
-      if (record.signs[key] !== Number.POSITIVE_INFINITY) continue
-      if (signLevel(stage.watches[k], state, 0, run) >= 0) record.signs[key] = timeS + STEP_S
+    for (const sign of stage.watches) {
+      if (hasShown(record, index, sign)) continue
+      if (signLevel(sign, state, run) >= 0) record.signs[index * SIGNS.length + sign] = timeS + STEP_S
       else open++
     }
-    if (
-      open === 0
-      || (stage.sign !== null && record.signs[index * SIGNS.length + stage.sign] < Number.POSITIVE_INFINITY)
-    )
-      return
+    if (open === 0 || (stage.sign !== null && hasShown(record, index, stage.sign))) return
   }
 }
 
 /** True where the stage ended by the cook's hand before its sign, or before a sign that was tapped in it, had shown. */
-function cutShort(run: Run, record: EnsembleRecord, index: number): boolean {
-  const { stages } = run.program
-  const next = run.stage + 1 < stages.length ? stages[run.stage + 1].startS : null
-  if (next === null) return false
-  const stage = stages[run.stage]
-  const missing = (sign: number): boolean => record.signs[index * SIGNS.length + sign] === Number.POSITIVE_INFINITY
+function cutShort(run: Run, stage: ProgramStage, record: EnsembleRecord, index: number): boolean {
+  if (nextStartS(run) === null) return false
+  const missing = (sign: number): boolean => !hasShown(record, index, sign)
   return (stage.sign !== null && missing(stage.sign)) || stage.tapped.some(missing)
 }
-

@@ -3,7 +3,7 @@ import type { BaseNumbers } from './baseNumbers'
 import type { Cover } from './cover'
 import { evaporate } from './evaporate'
 import { exchangeHeat } from './exchangeHeat'
-import { POWER, SOLIDS } from './layout'
+import { POWER, SOLIDS, type VesselState } from './layout'
 import { ripen } from './ripen'
 import { softenTissue } from './softenTissue'
 import { takeUpLiquid } from './takeUpLiquid'
@@ -22,8 +22,7 @@ export interface VesselControls {
  * One step of one vessel under the few laws that every dish shares, in a fixed order: flame, heat, vapour, softening,
  * swelling, ripening.
  *
- * @param state flat state, changed in place
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel, changed in place
  * @param vessel the vessel and the room
  * @param family the base's numbers
  * @param member uncertain numbers
@@ -31,8 +30,7 @@ export interface VesselControls {
  * @param stepS length of the step in s, 0.05 to 10
  */
 export function stepVessel(
-  state: Float64Array,
-  at: number,
+  state: VesselState,
   vessel: VesselConditions,
   family: BaseNumbers,
   member: MemberValues,
@@ -40,11 +38,11 @@ export function stepVessel(
   stepS: number,
 ): void {
   const { powerW, lagS, cover } = controls
-  state[at + POWER] = lagS > 0 ? powerW + (state[at + POWER] - powerW) * Math.exp(-stepS / lagS) : powerW
-  exchangeHeat(state, at, vessel, family, member, cover, stepS)
-  evaporate(state, at, vessel, member, cover, stepS)
-  if (!(state[at + SOLIDS] > 0)) return ripen(state, at, member, stepS)
-  if (family.fresh) softenTissue(state, at, member, stepS)
-  takeUpLiquid(state, at, family, member, waterRoomG(state, at, family, member), stepS)
-  ripen(state, at, member, stepS)
+  state[POWER] = lagS > 0 ? powerW + (state[POWER] - powerW) * Math.exp(-stepS / lagS) : powerW
+  exchangeHeat(state, vessel, family, member, cover, stepS)
+  evaporate(state, vessel, member, cover, stepS)
+  if (!(state[SOLIDS] > 0)) return ripen(state, member, stepS)
+  if (family.fresh) softenTissue(state, member, stepS)
+  takeUpLiquid(state, family, member, waterRoomG(state, family, member), stepS)
+  ripen(state, member, stepS)
 }

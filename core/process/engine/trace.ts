@@ -1,6 +1,6 @@
 import { contentG } from './contentG'
 import { contentMl } from './contentMl'
-import { HELD, PAN_TEMP, TEMP, VESSEL_SIZE, WATER } from './layout'
+import { HELD, PAN_TEMP, TEMP, vesselState, WATER, type VesselState } from './layout'
 import { roastLightness } from './roastLightness'
 import type { Run } from './run'
 
@@ -25,7 +25,7 @@ export interface TracePoint {
   readonly contentG: number
   readonly volumeMl: number
   /** Copy of the running vessel's numbers, and of the whole flat state. */
-  readonly state: Float64Array
+  readonly state: VesselState
   readonly all: Float64Array
 }
 
@@ -37,19 +37,18 @@ export interface TracePoint {
  */
 export function tracePoint(run: Run): TracePoint {
   const { program } = run
-  const { at } = run
-  const state = run.state.slice(at, at + VESSEL_SIZE)
+  const state = vesselState(run.state)
   return {
     timeS: run.timeS,
     stage: run.stage,
     tempC: state[TEMP],
     panC: state[PAN_TEMP],
-    lightness: roastLightness(state, 0, program.colours.rawLightness, program.family.finalLightness, run.member),
+    lightness: roastLightness(state, program.colours.rawLightness, program.family.finalLightness, run.member),
     waterG: state[WATER],
     heldG: state[HELD],
-    contentG: contentG(state, 0),
-    volumeMl: contentMl(state, 0, program.family),
+    contentG: contentG(state),
+    volumeMl: contentMl(state, program.family),
     state,
-    all: run.state.slice(),
+    all: run.all.slice(),
   }
 }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { beliefColumns, MEMBER_NAMES, type BeliefColumns } from '../belief/memberValues'
 import type { Belief } from '../../materials/belief/belief'
 import type { CookPlan } from '../../record/plan/plan'
@@ -146,7 +147,7 @@ export function* conditionSteps(
     logCorrection = proposal.logCorrection
     record = yield* ensembleSteps(program, columns, normals)
     const logs = marks.logLikelihoods(record)
-    weights = normalisedWeights(logs.map((log, i) => log + proposal.logCorrection[i]))
+    weights = normalisedWeights(logs.map((log, i) => log + numberAt(proposal.logCorrection, i)))
   }
   return {
     columns,

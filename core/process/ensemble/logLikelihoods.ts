@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { CookPlan } from '../../record/plan/plan'
@@ -37,7 +38,7 @@ export function logLikelihoods(plan: CookPlan, cook: LiveCook, program: Program,
   const sums = new Float64Array(record.members)
   for (let i = 0; i < record.members; i++) {
     sums[i] = looksOf(cook, record, i) + waitingOf(cook, program, record, i) + notYetOf(cook, program, record, i)
-    for (const term of terms) sums[i] += tapDensity(term(record, i))
+    for (const term of terms) sums[i] = numberAt(sums, i) + tapDensity(term(record, i))
   }
   return sums
 }
@@ -97,8 +98,8 @@ function stageTerms(cook: LiveCook, program: Program): Residual[] {
   const terms: Residual[] = []
   const early = pouredEarly(cook, program)
   for (let k = 1; k < program.stages.length; k++) {
-    const began = cook.stageStarts[k]
-    const { sign } = program.stages[k - 1]
+    const began = itemAt(cook.stageStarts, k)
+    const { sign } = itemAt(program.stages, k - 1)
     if (began === null || sign === null || (sign === early?.sign && began === early.timeS)) continue
     // Where nobody marked when the stage before began, its clock is that of the last one that was.
     const from = cook.stageStarts[k - 1] ?? clockStart(cook, began)

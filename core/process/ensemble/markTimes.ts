@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { EnsembleRecord } from '../engine/record'
 import { SIGNS } from '../engine/signs'
@@ -7,7 +8,7 @@ export type Residual = (record: EnsembleRecord, member: number) => number
 
 /** When a sign (an index into `SIGNS`) showed in a member, s; Infinity where it never did. */
 export function signTime(record: EnsembleRecord, member: number, sign: number): number {
-  return record.signs[member * SIGNS.length + sign]
+  return numberAt(record.signs, member * SIGNS.length + sign)
 }
 
 /**

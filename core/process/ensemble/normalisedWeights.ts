@@ -1,3 +1,5 @@
+import { numberAt } from '../../maths/table/itemAt'
+
 /**
  * Weights from log-likelihoods, scaled to add to one without underflow.
  *
@@ -10,12 +12,12 @@ export function normalisedWeights(logs: Float64Array): Float64Array {
   for (const log of logs) if (log > most) most = log
   let total = 0
   for (let i = 0; i < logs.length; i++) {
-    const weight = Math.exp(logs[i] - most)
+    const weight = Math.exp(numberAt(logs, i) - most)
     weights[i] = weight > 0 ? weight : 0
-    total += weights[i]
+    total += numberAt(weights, i)
   }
   if (!(total > 0)) return weights.fill(1 / logs.length)
-  for (let i = 0; i < weights.length; i++) weights[i] /= total
+  for (let i = 0; i < weights.length; i++) weights[i] = numberAt(weights, i) / total
   return weights
 }
 

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { LiveCook } from '../../record/marks/liveCook'
 import { normalCdf } from '../../maths/random/normalCdf'
@@ -45,9 +46,9 @@ export function pouredEarly(
   const slip = cook.slips.find(one => one.what === 'poured-early')
   if (!slip) return null
   for (let k = program.stages.length - 1; k > 0; k--) {
-    const began = cook.stageStarts[k]
-    const { sign } = program.stages[k - 1]
-    if (began !== null && began <= slip.timeS && program.stages[k].from !== null && sign !== null)
+    const began = itemAt(cook.stageStarts, k)
+    const { sign } = itemAt(program.stages, k - 1)
+    if (began !== null && began <= slip.timeS && itemAt(program.stages, k).from !== null && sign !== null)
       return { sign, timeS: began }
   }
   return null

@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { MEMBER_NAMES } from '../belief/memberValues'
 import { cholesky, solveCholesky, solveUpper } from '../../maths/linear/cholesky'
 import { ridge } from '../../maths/linear/ridge'
@@ -46,12 +47,12 @@ export function proposeMembers(
   const fresh = Math.round(members * FRESH_SHARE)
   const logCorrection = new Float64Array(members)
   let logDeterminant = 0
-  for (let k = 0; k < size; k++) logDeterminant += Math.log(lower[k * size + k])
+  for (let k = 0; k < size; k++) logDeterminant += Math.log(numberAt(lower, k * size + k))
   for (let i = 0; i < members; i++) {
     const own = drawn.subarray(i * size, (i + 1) * size)
     if (i >= fresh) {
       const moved = solveUpper(lower, own, size)
-      for (let k = 0; k < size; k++) own[k] = mean[k] + moved[k]
+      for (let k = 0; k < size; k++) own[k] = numberAt(mean, k) + numberAt(moved, k)
     }
     logCorrection[i] = correction(own, mean, lower, logDeterminant)
   }
@@ -65,13 +66,14 @@ function linearAnswer(normals: Float64Array, weights: Float64Array, residuals: R
   const pull = new Float64Array(size)
   for (let k = 0; k < size; k++) precision[k * size + k] = 1
   const even = new Float64Array(weights.length).fill(0.3 / weights.length)
-  const balanced = weights.map((weight, i) => 0.7 * weight + even[i])
+  const balanced = weights.map((weight, i) => 0.7 * weight + numberAt(even, i))
   for (const term of residuals.terms) {
     const { constant, slope, variance } = ridge(normals, size, term, balanced)
     const noise = 1 + variance
     for (let p = 0; p < size; p++) {
-      pull[p] -= slope[p] * constant / noise
-      for (let q = 0; q < size; q++) precision[p * size + q] += slope[p] * slope[q] / noise
+      pull[p] = numberAt(pull, p) - numberAt(slope, p) * constant / noise
+      for (let q = 0; q < size; q++)
+        precision[p * size + q] = numberAt(precision, p * size + q) + (numberAt(slope, p) * numberAt(slope, q)) / noise
     }
   }
   return { mean: solveCholesky(cholesky(precision, size), pull), precision }
@@ -89,12 +91,12 @@ function widened(precision: Float64Array, size: number): Float64Array {
 function correction(own: Float64Array, mean: Float64Array, lower: Float64Array, logDeterminant: number): number {
   const size = own.length
   let logBelief = 0
-  for (let k = 0; k < size; k++) logBelief -= own[k] * own[k] / 2
+  for (let k = 0; k < size; k++) logBelief -= numberAt(own, k) * numberAt(own, k) / 2
   let logPeak = logDeterminant
   // (z − m)ᵀ·L·Lᵀ·(z − m): the precision's own factor, applied from the right.
   for (let k = 0; k < size; k++) {
     let along = 0
-    for (let p = k; p < size; p++) along += lower[p * size + k] * (own[p] - mean[p])
+    for (let p = k; p < size; p++) along += numberAt(lower, p * size + k) * (numberAt(own, p) - numberAt(mean, p))
     logPeak -= along * along / 2
   }
   const most = Math.max(logBelief, logPeak)

@@ -1,3 +1,4 @@
+import { fieldAt, numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import { mainVessel } from '../../formulation/dish/mainVessel'
 import type { LiveCook } from '../../record/marks/liveCook'
@@ -27,11 +28,12 @@ const GUESSED_TARE = constant('guessedTare')
  */
 export function readingTerms(plan: CookPlan, cook: LiveCook, program: Program): Residual[] {
   const main = mainVessel(plan.dish)
-  const pan = plan.vessels[main]
+  const pan = fieldAt(plan.vessels, main)
   const tare = pan.vessel.massG
   const readings = program.queries.length - (program.nowS > 0 ? 2 : 0)
   return program.queries.flatMap((query, k): Residual[] => {
-    const forecast = (record: EnsembleRecord, member: number): number => record.readings[member * record.queries + k]
+    const forecast = (record: EnsembleRecord, member: number): number =>
+      numberAt(record.readings, member * record.queries + k)
     if (query.of === 'temp-c') {
       const read = k < readings ? cook.temperatures.find(one => one.timeS === query.timeS) : undefined
       return read

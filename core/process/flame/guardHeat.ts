@@ -1,3 +1,5 @@
+import { stageOf } from '../../formulation/dish/stageOf'
+import { itemAt } from '../../maths/table/itemAt'
 import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../belief/memberValues'
 import type { Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
@@ -5,7 +7,7 @@ import { sideStages } from '../../formulation/dish/sideStages'
 import { compileProgram } from '../program/compileProgram'
 import type { Program } from '../engine/program'
 import { ensembleRecord } from '../engine/record'
-import { sideAt, startRun } from '../engine/run'
+import { startRun } from '../engine/run'
 import { lightSide, stepSide } from '../engine/sideVessels'
 import { simulate } from '../engine/simulate'
 import type { Trace, TracePoint } from '../engine/trace'
@@ -51,10 +53,10 @@ export function guardHeat(plan: CookPlan, chosen: Readonly<Record<string, string
 }
 
 function lowerMark(plan: CookPlan, id: string): string | undefined {
-  const stage = plan.dish.stages.find(one => one.id === id)!
+  const stage = stageOf(plan.dish, id)
   const marks = plan.fires[stage.vessel]?.marks ?? []
   const at = marks.findIndex(mark => mark.id === plan.flames[id])
-  return at > 0 ? marks[at - 1].id : undefined
+  return at > 0 ? itemAt(marks, at - 1).id : undefined
 }
 
 /**
@@ -73,14 +75,14 @@ export function hotStages(plan: CookPlan): Found {
   }
   const line = mainLine(plan.dish)
   for (const { stage, state } of points)
-    if (stage < line.length) note(line[stage], tooHot(state, 0, smokeC, coated(line[stage])))
+    if (stage < line.length) note(itemAt(line, stage), tooHot(state, smokeC, coated(itemAt(line, stage))))
   sideStages(plan.dish).forEach((stage, side) => {
     const run = startRun(program, member)
-    const at = sideAt(program, side)
-    lightSide(run, side)
-    for (let timeS = 0; timeS < BESIDE_S && run.sideReady[side] === 0; timeS += STEP_S) {
-      stepSide(run, side, STEP_S)
-      note(stage, tooHot(run.state, at, smokeC, coated(stage)))
+    const vessel = itemAt(run.beside, side)
+    lightSide(run, vessel)
+    for (let timeS = 0; timeS < BESIDE_S && !vessel.ready; timeS += STEP_S) {
+      stepSide(run, vessel, STEP_S)
+      note(stage, tooHot(vessel.state, smokeC, coated(stage)))
     }
   })
   return found

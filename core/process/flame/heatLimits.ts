@@ -1,5 +1,5 @@
 import { contentG } from '../engine/contentG'
-import { FAT, INVERT, PAN_TEMP, SUGAR, TEMP } from '../engine/layout'
+import { FAT, INVERT, PAN_TEMP, SUGAR, TEMP, type VesselState } from '../engine/layout'
 import type { CookPlan } from '../../record/plan/plan'
 import type { HeatCaution } from '../../formulation/dish/stageCodes'
 
@@ -31,29 +31,30 @@ const SOME = 0.05
  * @returns °C; null where there is no fat
  */
 export function smokePointC(plan: Pick<CookPlan, 'amounts'>): number | null {
-  const fats = plan.amounts.filter(one => one.smokeC !== undefined && one.massG > 0)
+  const fats = plan.amounts.flatMap(({ smokeC, massG }) =>
+    smokeC !== undefined && massG > 0 ? [{ smokeC, massG }] : [],
+  )
   const allG = fats.reduce((sum, one) => sum + one.massG, 0)
-  const counted = fats.filter(one => one.massG > SOME * allG).map(one => one.smokeC!)
+  const counted = fats.filter(one => one.massG > SOME * allG).map(one => one.smokeC)
   return counted.length > 0 ? Math.min(...counted) : null
 }
 
 /**
  * Which limits a vessel's state comes too near to.
  *
- * @param state flat state
- * @param at where the vessel's numbers begin in it
+ * @param state the numbers of one vessel
  * @param smokeC smoke point of its fat, °C; null where it has none of its own
  * @param coated whether the pan is coated
  * @returns cautions; none where it stays below them all
  */
-export function tooHot(state: Float64Array, at: number, smokeC: number | null, coated: boolean): HeatCaution[] {
-  const massG = contentG(state, at)
-  const [fat, sugar] = [state[at + FAT] > FATTY * massG, state[at + SUGAR] + state[at + INVERT] > SUGARY * massG]
+export function tooHot(state: VesselState, smokeC: number | null, coated: boolean): HeatCaution[] {
+  const massG = contentG(state)
+  const [fat, sugar] = [state[FAT] > FATTY * massG, state[SUGAR] + state[INVERT] > SUGARY * massG]
   const smokes = fat ? smokeC ?? UNKNOWN_SMOKE_C : DRY_BURNS_C
-  const contentC = massG > 1 ? state[at + TEMP] : 0
+  const contentC = massG > 1 ? state[TEMP] : 0
   return [
     ...(contentC > smokes - NEAR_K ? [fat ? 'smoke' as const : 'scorch' as const] : []),
     ...(sugar && contentC > SUGAR_BURNS_C - NEAR_K ? ['scorch' as const] : []),
-    ...(state[at + PAN_TEMP] > (coated ? COATING_C : BARE_PAN_C) - NEAR_K ? ['dry-pan' as const] : []),
+    ...(state[PAN_TEMP] > (coated ? COATING_C : BARE_PAN_C) - NEAR_K ? ['dry-pan' as const] : []),
   ]
 }

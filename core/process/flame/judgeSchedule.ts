@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { EnsembleRecord } from '../engine/record'
 import { windowOf } from '../forecast/windowOf'
@@ -44,10 +45,10 @@ export function judgeSchedule(
     if (!Number.isFinite(wanted)) continue
     const ended = (timeS: number): number =>
       Number.isFinite(timeS) ? normalCdf(Math.log(Math.max(1, timeS - HAND_S) / Math.max(1, wanted)) / END_NOISE) : 1
-    reaches += weights[i] * Math.max(0, ended(toS) - (fromS > 0 && !short ? ended(fromS) : 0))
-    burns += weights[i] * (1 - ended(ruinedS))
-    inTime += weights[i] * normalCdf(Math.log(wish.patienceS / Math.max(1, wanted)) / END_NOISE)
-    comes += short ? 0 : weights[i]
+    reaches += numberAt(weights, i) * Math.max(0, ended(toS) - (fromS > 0 && !short ? ended(fromS) : 0))
+    burns += numberAt(weights, i) * (1 - ended(ruinedS))
+    inTime += numberAt(weights, i) * normalCdf(Math.log(wish.patienceS / Math.max(1, wanted)) / END_NOISE)
+    comes += short ? 0 : numberAt(weights, i)
   }
   return { turns, lastsS: windowOf(lasts, weights), reaches, burns, inTime, comes }
 }

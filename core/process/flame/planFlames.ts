@@ -1,3 +1,4 @@
+import { fieldAt, itemAt } from '../../maths/table/itemAt'
 import { beliefColumns, MEMBER_NAMES } from '../belief/memberValues'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { lateness } from '../program/lateness'
@@ -41,7 +42,7 @@ const ROASTS: readonly string[] = ['aroma', ...COLOUR_STEPS]
  * @throws CoreError `cannot-work` where nothing is roasted
  */
 export function cookedThroughS(plan: Pick<CookPlan, 'dish' | 'amounts' | 'fires'>, step: FlameWish['step']): number {
-  const stage = mainLine(plan.dish)[roastIndex(plan)]
+  const stage = itemAt(mainLine(plan.dish), roastIndex(plan))
   const own = 'sign' in stage.until ? ROASTS.indexOf(stage.until.sign) : -1
   const lighter = own < 0 ? 1 : Math.min(1, (ROASTS.indexOf(step) + 1) / (own + 1))
   return THROUGH * lighter * usualSeconds({ ...plan, flames: {} }, stage)
@@ -109,7 +110,7 @@ export function* searchFlames(plan: CookPlan, wish: FlameWish): Generator<FlameS
 }
 
 function marksOf(plan: CookPlan, k: number): string[] {
-  return plan.fires[mainLine(plan.dish)[k].vessel].marks.map(mark => mark.id)
+  return fieldAt(plan.fires, itemAt(mainLine(plan.dish), k).vessel).marks.map(mark => mark.id)
 }
 
 /**
@@ -156,7 +157,7 @@ function worth(one: FlameSchedule, wish: FlameWish, leastS: number): number {
 
 function chosen(judged: readonly FlameSchedule[], wish: FlameWish, leastS: number): FlamePlan {
   const ranked = [...judged].sort((p, q) => worth(q, wish, leastS) - worth(p, wish, leastS))
-  const [advised] = ranked
+  const advised = itemAt(ranked, 0)
   const others = ranked.slice(1)
   const beside = (keep: (one: FlameSchedule) => boolean): FlameSchedule | null => others.find(keep) ?? null
   return {

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { finish } from '../../finish'
 import { conditionSteps, marksOf } from '../ensemble/conditionEnsemble'
@@ -66,7 +67,7 @@ export function* roastAheadSteps(
   members: number,
 ): Generator<void, RoastAhead> {
   const cook = replay(plan, observations)
-  const { vessel } = mainLine(plan.dish)[roastIndex(plan)]
+  const { vessel } = itemAt(mainLine(plan.dish), roastIndex(plan))
   const off = { timeS: nowS, id: 'off', what: { vessel, mark: 'off' } }
   const asItStands = yield* look(plan, cook, nowS, wish, members)
   const { end } = yield* look(plan, { ...cook, controls: [...cook.controls, off] }, nowS, wish, members)

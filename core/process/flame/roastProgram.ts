@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { markFlame } from '../program/flameOf'
 import type { Program, ProgramTurn } from '../engine/program'
@@ -30,8 +31,8 @@ export function roastProgram(
 ): (turns: readonly FlameTurn[]) => Program {
   const whole = compileProgram(plan, cook, nowS)
   const k = roastIndex(plan)
-  const roast = whole.stages[k]
-  const { vessel } = mainLine(plan.dish)[k]
+  const roast = itemAt(whole.stages, k)
+  const { vessel } = itemAt(mainLine(plan.dish), k)
   const before = whole.stages.slice(0, k).map(stage => ({ ...stage, from: null }))
   return turns => {
     const flames = turns.map(turn => ({ cue: turn.cue, flame: markFlame(plan, vessel, turn.mark) }))

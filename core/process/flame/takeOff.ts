@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { COLOUR_STEPS } from '../../formulation/signs/signIds'
 import type { EnsembleRecord } from '../engine/record'
 import { SIGN, SIGNS } from '../engine/signs'
@@ -35,9 +36,9 @@ export interface Within {
  */
 export function withinOf(record: EnsembleRecord, i: number, roast: number, step: RoastStep): Within {
   const at = ROAST_STEPS.indexOf(step)
-  const start = record.starts[i * record.stages + roast]
+  const start = numberAt(record.starts, i * record.stages + roast)
   const since = (sign: RoastStep | 'flecks' | undefined): number =>
-    sign === undefined ? Number.POSITIVE_INFINITY : record.signs[i * SIGNS.length + SIGN[sign]] - start
+    sign === undefined ? Number.POSITIVE_INFINITY : numberAt(record.signs, i * SIGNS.length + SIGN[sign]) - start
   const ruinedS = Math.min(since('burnt'), since('flecks'))
   return {
     fromS: at === 0 ? 0 : since(ROAST_STEPS[at - 1]),
@@ -86,13 +87,13 @@ export function takeOff(
     let reaches = 0
     let burnt = 0
     members.forEach((one, i) => {
-      reaches += weights[i] * Math.max(0, passed(one.fromS) - passed(one.toS))
-      burnt += weights[i] * passed(one.ruinedS)
+      reaches += numberAt(weights, i) * Math.max(0, passed(one.fromS) - passed(one.toS))
+      burnt += numberAt(weights, i) * passed(one.ruinedS)
     })
     return { timeS: startS + since, reaches, worth: reaches - BURNT_COSTS * burnt }
   })
   const best = Math.max(...moments.map(one => one.worth))
   const good = moments.filter(one => one.worth >= best - AS_GOOD)
-  const { timeS, reaches } = good[Math.floor(good.length / 2)]
+  const { timeS, reaches } = itemAt(good, Math.floor(good.length / 2))
   return { timeS, reaches }
 }

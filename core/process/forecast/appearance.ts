@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { Lab } from '../../materials/colour/lab'
 import { labOnPath } from '../../materials/colour/labOnPath'
@@ -24,7 +25,7 @@ export function appearance(program: Program, point: TracePoint): Lab {
   const { state } = point
   if (!(state[SOLIDS] > 0)) return FAT_COLOUR
   const { family, colours } = program
-  const stage = program.stages[Math.min(point.stage, program.stages.length - 1)]
+  const stage = itemAt(program.stages, Math.min(point.stage, program.stages.length - 1))
   const wetted = family.fresh || program.stages.some((one, k) => k <= point.stage && (one.from !== null || one.wet))
   if (!wetted) return labOnPath(colours.path, point.lightness)
   const free = state[WATER] > 0 ? 1 - state[HELD] / state[WATER] : 0

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { memberValues } from '../belief/memberValues'
 import { drawnEvenly } from '../../maths/random/drawnEvenly'
 import type { ConditionedEnsemble } from '../ensemble/conditionEnsemble'
@@ -50,7 +51,7 @@ export function bandsOf(
   return times.map((timeS, k) =>
     bandAt(
       timeS,
-      runs.map(run => run[k]),
+      runs.map(run => itemAt(run, k)),
     ),
   )
 }
@@ -59,8 +60,8 @@ export function bandsOf(
 function momentsAt(points: readonly TracePoint[], times: readonly number[]): TracePoint[] {
   let at = 0
   return times.map((timeS) => {
-    while (at + 1 < points.length && points[at + 1].timeS <= timeS + 1e-6) at++
-    return points[at]
+    while (at + 1 < points.length && itemAt(points, at + 1).timeS <= timeS + 1e-6) at++
+    return itemAt(points, at)
   })
 }
 
@@ -69,7 +70,7 @@ function bandAt(timeS: number, points: readonly ReturnType<typeof pointOf>[]): F
   const of = (value: (point: ReturnType<typeof pointOf>) => number): Window => windowOf(points.map(value), even)
   const byLightness = points.map(point => point.colour).sort((p, q) => p.lightness - q.lightness)
   const colourAt = (share: number) =>
-    byLightness[Math.min(byLightness.length - 1, Math.floor(share * byLightness.length))]
+    itemAt(byLightness, Math.min(byLightness.length - 1, Math.floor(share * byLightness.length)))
   return {
     timeS,
     tempC: of(point => point.tempC),

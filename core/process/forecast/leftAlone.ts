@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import type { MemberValues } from '../belief/memberValues'
 import type { Program } from '../engine/program'
 import { ensembleRecord } from '../engine/record'
@@ -31,7 +32,7 @@ export function leftAlone(program: Program, member: MemberValues): LeftAlone | n
   const alone: Program = { ...program, stages: [...program.stages.slice(0, k), { ...roast, sign: SIGN.brown }] }
   const record = ensembleRecord(1, alone.stages.length, alone.queries.length, alone.sides.length)
   simulate(alone, member, record, 0)
-  const fromS = record.signs[roast.sign]
-  const lastsS = record.signs[SIGNS.indexOf('brown')] - fromS
-  return Number.isFinite(lastsS) ? { fromS, aromaS: record.signs[SIGN.aroma], lastsS } : null
+  const fromS = numberAt(record.signs, roast.sign)
+  const lastsS = numberAt(record.signs, SIGNS.indexOf('brown')) - fromS
+  return Number.isFinite(lastsS) ? { fromS, aromaS: numberAt(record.signs, SIGN.aroma), lastsS } : null
 }

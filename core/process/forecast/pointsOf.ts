@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { MemberValues } from '../belief/memberValues'
 import { appearance } from './appearance'
@@ -54,15 +55,15 @@ export function pointOf(
 
 /** Fat above what the mass holds: less of it is held while the mass is wet. */
 function fatOutG(program: Program, state: Float64Array): number {
-  const solids = state[SOLIDS]
-  const wet = state[WATER] > 0 ? Math.min(1, state[WATER] / Math.max(1, 3 * solids)) : 0
-  const holds = program.family.mostFatPerSolids * solids * (1 - WET_SHARE * wet) + SUGAR_HOLDS * state[SUGAR]
-  return Math.max(0, state[FAT] - holds)
+  const solids = numberAt(state, SOLIDS)
+  const wet = numberAt(state, WATER) > 0 ? Math.min(1, numberAt(state, WATER) / Math.max(1, 3 * solids)) : 0
+  const holds = program.family.mostFatPerSolids * solids * (1 - WET_SHARE * wet) + SUGAR_HOLDS * numberAt(state, SUGAR)
+  return Math.max(0, numberAt(state, FAT) - holds)
 }
 
 /** From 0, what runs like water, to 1, what stands by itself: how little of the mass is liquid between its parts. */
 function stiffness(state: Float64Array): number {
-  const liquid = state[WATER] - state[HELD] + 0.6 * state[FAT]
-  const solid = state[SOLIDS] + state[HELD] + 0.5 * state[SUGAR]
+  const liquid = numberAt(state, WATER) - numberAt(state, HELD) + 0.6 * numberAt(state, FAT)
+  const solid = numberAt(state, SOLIDS) + numberAt(state, HELD) + 0.5 * numberAt(state, SUGAR)
   return solid + liquid > 0 ? Math.min(1, solid / (solid + 4 * Math.max(0, liquid))) : 0
 }

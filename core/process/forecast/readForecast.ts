@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { memberValues, MEMBER_NAMES, type MemberValues } from '../belief/memberValues'
 import { doneIndex } from '../../formulation/dish/doneIndex'
 import type { SignId } from '../../formulation/signs/signIds'
@@ -15,8 +16,7 @@ import { pointsOf } from './pointsOf'
 import type { Program } from '../engine/program'
 import { ensembleRecord } from '../engine/record'
 import { contentG } from '../engine/contentG'
-import { TEMP } from '../engine/layout'
-import { sideAt } from '../engine/run'
+import { TEMP, vesselIn } from '../engine/layout'
 import { SIGNS } from '../engine/signs'
 import { simulate } from '../engine/simulate'
 import type { TracePoint } from '../engine/trace'
@@ -66,7 +66,7 @@ export function readForecast(
     turnDownS: alone && alone.lastsS < PATIENCE_S ? Math.max(program.nowS, Math.min(alone.aromaS, alone.fromS)) : null,
     leftAloneS: alone ? alone.lastsS : null,
     points: pointsOf(program, middle, trace),
-    ...(outline ? {} : { bands: bandsOf(program, ensemble, stages[doneIndex(plan.dish)].late) }),
+    ...(outline ? {} : { bands: bandsOf(program, ensemble, itemAt(stages, doneIndex(plan.dish)).late) }),
     restsOn: restsOn(plan, cook),
     ...(record.queries > 0 && program.nowS > 0 && cook.finishedS === null ? { panNow: panNow(ensemble, weights) } : {}),
   }
@@ -136,7 +136,8 @@ function finishedOf(plan: CookPlan, { record, weights }: ConditionedEnsemble, tr
 function middleMember(ensemble: ConditionedEnsemble): MemberValues {
   const middle = new Float64Array(MEMBER_NAMES.length)
   ensemble.weights.forEach((weight, i) => {
-    for (let k = 0; k < middle.length; k++) middle[k] += weight * ensemble.normals[i * middle.length + k]
+    for (let k = 0; k < middle.length; k++)
+      middle[k] = numberAt(middle, k) + weight * numberAt(ensemble.normals, i * middle.length + k)
   })
   return memberValues(ensemble.columns, middle, 0)
 }
@@ -159,21 +160,21 @@ function sidesOf(
   const { record, weights } = ensemble
   const capped = (timeS: number): number => Math.min(program.mostS, timeS)
   return sideStages(plan.dish).map((stage, k) => {
-    const { meets, sign } = program.sides[k]
+    const { meets, sign } = itemAt(program.sides, k)
     const lit = cook.lit[stage.vessel]
-    const shows = sign === null ? null : signs[SIGNS[sign]] ?? null
+    const shows = sign === null ? null : signs[itemAt(SIGNS, sign)] ?? null
     const needs = lit === undefined
       ? columnOf(record.needs, record.sides, k)
       : columnOf(record.signs, SIGNS.length, sign ?? 0).map(timeS => timeS - lit)
     // A flame too small ever to bring it there says nothing of when to light it.
     const reaching = normalised(weights.map((weight, i) => (Number.isFinite(needs[i]) ? weight : 0)), weights)
     const meetsS = meets < record.stages ? columnOf(record.starts, record.stages, meets) : record.ends
-    const light = needs.map((need, i) => capped(meetsS[i]) - capped(need))
+    const light = needs.map((need, i) => capped(numberAt(meetsS, i)) - capped(need))
     return {
       vessel: stage.vessel,
       meets,
       needs: windowOf(needs.map(capped), reaching),
-      lightS: lit === undefined ? Math.max(0, weightedQuantile(light, reaching, [LIGHT_EARLY])[0]) : null,
+      lightS: lit === undefined ? Math.max(0, itemAt(weightedQuantile(light, reaching, [LIGHT_EARLY]), 0)) : null,
       boils: lit === undefined ? null : shows,
       ...(lit === undefined ? {} : sideNow(program, trace, k)),
     }
@@ -184,12 +185,12 @@ function sidesOf(
 function sideNow(program: Program, trace: readonly TracePoint[], side: number): Pick<SideForecast, 'now'> {
   const here = trace.filter(point => point.timeS <= program.nowS).at(-1)
   if (!here) return {}
-  const at = sideAt(program, side)
-  const heldG = program.sides[side].adds.reduce(
+  const state = vesselIn(here.all, program.vessels.length + side)
+  const heldG = itemAt(program.sides, side).adds.reduce(
     (sum, add) => sum + add.water + add.solids + add.fat + add.sugar + add.invert + add.nuts,
     0,
   )
-  return { now: { tempC: here.all[at + TEMP], contentG: contentG(here.all, at), heldG } }
+  return { now: { tempC: state[TEMP], contentG: contentG(state), heldG } }
 }
 
 /** Weights that add to one again; the other ones where nothing is left of them. */

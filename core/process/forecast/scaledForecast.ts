@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Forecast } from '../../record/plan/forecast'
 import type { Window } from '../../maths/random/window'
 
@@ -22,7 +23,7 @@ export function scaledForecast(known: FineForecast, now: Forecast): Forecast {
     leftAloneS: fine.leftAloneS,
     effective: fine.effective,
     members: fine.members,
-    stages: now.stages.map((window, k) => scaled(fine.stages[k], outline.stages[k], window)),
+    stages: now.stages.map((window, k) => scaled(itemAt(fine.stages, k), itemAt(outline.stages, k), window)),
     signs: Object.fromEntries(Object.entries(now.signs).map(([sign, window]) => {
       const key = sign as keyof Forecast['signs']
       const [before, then] = [fine.signs[key], outline.signs[key]]

@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { MEMBER_NAMES } from '../belief/memberValues'
 import { finish } from '../../finish'
 import { drawnEvenly } from '../../maths/random/drawnEvenly'
@@ -102,7 +103,7 @@ function weighedAnew(standing: StoredRuns, cook: LiveCook, nowS: number): Reweig
   const program: Program = { ...standing.program, nowS }
   const logs = logLikelihoods(plan, cook, program, ensemble.record)
   const { logCorrection } = ensemble
-  const weights = normalisedWeights(logCorrection ? logs.map((log, i) => log + logCorrection[i]) : logs)
+  const weights = normalisedWeights(logCorrection ? logs.map((log, i) => log + numberAt(logCorrection, i)) : logs)
   const effective = effectiveMembers(weights)
   return effective < TOO_FEW
     ? null
@@ -123,7 +124,7 @@ function runAgain(standing: StoredRuns, cook: LiveCook, nowS: number): Reweighed
   const record = runEnsemble(program, ensemble.columns, normals)
   const before = logLikelihoods(plan, standing.cook, standing.program, ensemble.record)
   const weights = normalisedWeights(
-    logLikelihoods(plan, cook, program, record).map((log, i) => log - before[parents[i]]),
+    logLikelihoods(plan, cook, program, record).map((log, i) => log - itemAt(before, itemAt(parents, i))),
   )
   const effective = effectiveMembers(weights)
   return effective < TOO_FEW

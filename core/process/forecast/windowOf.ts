@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { weightedQuantile } from '../../maths/random/weightedQuantile'
 import type { Window } from '../../maths/random/window'
 
@@ -11,8 +12,8 @@ const SHARES = [0.1, 0.5, 0.9] as const
  * @returns the window, in the unit of the values
  */
 export function windowOf(values: ArrayLike<number>, weights: Float64Array): Window {
-  const [early, middle, late] = weightedQuantile(values, weights, SHARES)
-  return { early, middle, late }
+  const at = weightedQuantile(values, weights, SHARES)
+  return { early: itemAt(at, 0), middle: itemAt(at, 1), late: itemAt(at, 2) }
 }
 
 /**
@@ -25,9 +26,10 @@ export function windowOf(values: ArrayLike<number>, weights: Float64Array): Wind
  */
 export function shownWindow(times: Float64Array, weights: Float64Array, share: number): Window | null {
   let shown = 0
-  for (let i = 0; i < times.length; i++) if (times[i] < Number.POSITIVE_INFINITY) shown += weights[i]
+  for (let i = 0; i < times.length; i++)
+    if (numberAt(times, i) < Number.POSITIVE_INFINITY) shown += numberAt(weights, i)
   if (shown < share) return null
-  return windowOf(times, weights.map((weight, i) => (times[i] < Number.POSITIVE_INFINITY ? weight : 0)))
+  return windowOf(times, weights.map((weight, i) => (numberAt(times, i) < Number.POSITIVE_INFINITY ? weight : 0)))
 }
 
 /**
@@ -40,6 +42,6 @@ export function shownWindow(times: Float64Array, weights: Float64Array, share: n
  */
 export function columnOf(values: Float64Array, width: number, k: number): Float64Array {
   const column = new Float64Array(values.length / width)
-  for (let i = 0; i < column.length; i++) column[i] = values[i * width + k]
+  for (let i = 0; i < column.length; i++) column[i] = numberAt(values, i * width + k)
   return column
 }

@@ -1,3 +1,4 @@
+import { lastOf } from '../../maths/table/itemAt'
 import { requireRange } from '../../requireRange'
 import type { Place } from '../../record/marks/place'
 import type { ActivityRange } from './activityRange'
@@ -86,7 +87,7 @@ export function mostStandingH(roomC: number): number {
 export function keepingOf(facts: KeepingFacts): Keeping {
   requireRange('keepingOf.roomC', facts.roomC, -20, 55)
   const activity = requireRange('keepingOf.activity', facts.activity.high, 0, 1)
-  const band = BANDS.find(one => activity < one.to) ?? BANDS[BANDS.length - 1]
+  const band = BANDS.find(one => activity < one.to) ?? lastOf(BANDS)
   const also: KeepingReason[] = [
     ...(facts.milk ? ['milk' as const] : []),
     ...(facts.produce ? ['produce' as const] : []),

@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import type { Evidence } from '../../materials/belief/reading'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
 import { mainLine } from '../../formulation/dish/mainLine'
@@ -35,7 +36,7 @@ export function blendEvidence(plan: CookPlan, cook: LiveCook): Evidence[] {
   if (!(tookS > LEAST_S)) return []
   const middle = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
   const physicsS = spanS(program, told.map(one => one.k), { ...middle, wetPace: 1 })
-  const usualS = told.reduce((sum, one) => sum + usualSeconds(plan, line[one.k]), 0)
+  const usualS = told.reduce((sum, one) => sum + usualSeconds(plan, itemAt(line, one.k)), 0)
   const off = (name: string, forecastS: number): Evidence => ({
     name,
     of: 'blend',

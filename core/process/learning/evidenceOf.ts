@@ -1,3 +1,4 @@
+import { numberAt } from '../../maths/table/itemAt'
 import type { ConditionedEnsemble } from '../ensemble/conditionEnsemble'
 import { pivotWatts, stageWatts } from '../belief/pivotWatts'
 import { sideStages } from '../../formulation/dish/sideStages'
@@ -49,7 +50,7 @@ export function readingOf(
   let mean = 0
   let square = 0
   weights.forEach((weight, i) => {
-    const z = normals[i * MEMBER_NAMES.length + k]
+    const z = numberAt(normals, i * MEMBER_NAMES.length + k)
     mean += weight * z
     square += weight * z * z
   })
@@ -57,7 +58,7 @@ export function readingOf(
   if (!(variance < 1 - WORTH)) return null
   const readingVariance = 1 / (1 / variance - 1)
   const readingZ = (mean / variance) * readingVariance
-  const middle = columns.factor[k] ? Math.log(columns.median[k]) : columns.median[k]
-  const spread = columns.spread[k]
+  const middle = columns.factor[k] ? Math.log(numberAt(columns.median, k)) : numberAt(columns.median, k)
+  const spread = numberAt(columns.spread, k)
   return { value: middle + spread * readingZ, variance: readingVariance * spread * spread }
 }

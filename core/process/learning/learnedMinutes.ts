@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { Evidence } from '../../materials/belief/reading'
 import type { Dish } from '../../formulation/dish/dish'
@@ -26,7 +27,7 @@ const nameOf = (dish: string, stage: string): string => `minutes.${dish}.${stage
  */
 export function minutesEvidence(plan: CookPlan, cook: LiveCook): Evidence[] {
   return mainLine(plan.dish).flatMap((stage, k): Evidence[] => {
-    const from = cook.stageStarts[k]
+    const from = itemAt(cook.stageStarts, k)
     const to = cook.stageStarts[k + 1]
     if (from === null || to === null || to === undefined || stage.does === 'rest') return []
     const factor = (to - from) / usualSeconds(plan, stage)

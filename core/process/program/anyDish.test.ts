@@ -23,7 +23,7 @@ import { evaporate } from '../engine/evaporate'
 import { exchangeHeat } from '../engine/exchangeHeat'
 import { forecastCook } from '../forecast/forecastCook'
 import { heatCapacity } from '../engine/heatCapacity'
-import { HEAT, HELD, PAN_TEMP, POWER, TEMP, VAPOUR, VAPOUR_HEAT, VESSEL_SIZE, WATER } from '../engine/layout'
+import { HEAT, HELD, PAN_TEMP, POWER, TEMP, VAPOUR, VAPOUR_HEAT, vesselIn, WATER, type VesselState } from '../engine/layout'
 import { ensembleRecord } from '../engine/record'
 import { simulate } from '../engine/simulate'
 import type { TracePoint } from '../engine/trace'
@@ -74,19 +74,17 @@ describe('any dish', () => {
     fc.assert(fc.property(dishes, seeds, fc.double({ min: -0.6, max: 0.6, noNaN: true }), (id, seed, more) => {
       const { trace, program, values } = traced(starterPlan(id), seed, more)
       const vessels = [...program.vessels, ...program.sides.map(side => side.vessel)]
-      const mass = (point: TracePoint, at: number): number => contentG(point.all, at) + point.all[at + VAPOUR]!
-      const heat = (point: TracePoint, v: number): number =>
-        vessels[v]!.panHeat * values.panMass * point.all[v * VESSEL_SIZE + PAN_TEMP]!
-        + heatCapacity(point.all, v * VESSEL_SIZE) * point.all[v * VESSEL_SIZE + TEMP]!
-      const flow = (point: TracePoint, at: number): number => point.all[at + HEAT]! - point.all[at + VAPOUR_HEAT]!
+      const mass = (own: VesselState): number => contentG(own) + own[VAPOUR]
+      const heat = (own: VesselState, v: number): number =>
+        vessels[v]!.panHeat * values.panMass * own[PAN_TEMP] + heatCapacity(own) * own[TEMP]
+      const flow = (own: VesselState): number => own[HEAT] - own[VAPOUR_HEAT]
       for (let i = 1; i < trace.length; i++) {
-        const [before, after] = [trace[i - 1]!, trace[i]!]
-        if (before.stage !== after.stage) continue
+        if (trace[i - 1]!.stage !== trace[i]!.stage) continue
         for (let v = 0; v < vessels.length; v++) {
-          const at = v * VESSEL_SIZE
-          if (contentG(before.all, at) < 1 || contentG(after.all, at) < 1) continue
-          expect(Math.abs(mass(after, at) / mass(before, at) - 1)).toBeLessThan(1e-9)
-          const change = heat(after, v) - heat(before, v) - (flow(after, at) - flow(before, at))
+          const [before, after] = [vesselIn(trace[i - 1]!.all, v), vesselIn(trace[i]!.all, v)]
+          if (contentG(before) < 1 || contentG(after) < 1) continue
+          expect(Math.abs(mass(after) / mass(before) - 1)).toBeLessThan(1e-9)
+          const change = heat(after, v) - heat(before, v) - (flow(after) - flow(before))
           expect(Math.abs(change) / heat(after, v)).toBeLessThan(1e-9)
           checked++
         }
@@ -127,11 +125,11 @@ const powers = fc.double({ min: 300, max: 2500, noNaN: true })
 
 describe('any pan', () => {
   it('boils off more water never sooner', () => {
-    const secondsTo = (own: Float64Array, left: number, power: number): number => {
+    const secondsTo = (own: VesselState, left: number, power: number): number => {
       let t = 0
       for (; own[WATER]! > left && t < 20_000; t += 6) {
         heated(own, power, OPEN, 6)
-        evaporate(own, 0, vessel, member, OPEN, 6)
+        evaporate(own, vessel, member, OPEN, 6)
       }
       return t
     }
@@ -150,8 +148,8 @@ describe('any pan', () => {
       for (let t = 0; t < 1200; t += 6) {
         for (const [own, mass] of [[light, 1], [heavy, heavier]] as const) {
           own[POWER] = power
-          exchangeHeat(own, 0, vessel, base, { ...member, panMass: mass }, OPEN, 6)
-          evaporate(own, 0, vessel, member, OPEN, 6)
+          exchangeHeat(own, vessel, base, { ...member, panMass: mass }, OPEN, 6)
+          evaporate(own, vessel, member, OPEN, 6)
         }
         // Once it boils or dries, what is left in the pan is no longer the same.
         if (light[WATER]! < 0.995 * what.water) return

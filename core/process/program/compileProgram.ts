@@ -1,3 +1,4 @@
+import { itemAt, known } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import { basesPerBase } from '../../formulation/dish/basesOf'
 import { boundaryIndex } from '../../formulation/dish/boundaryIndex'
@@ -67,6 +68,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
   const cooked = plan.dish.choices?.preparation === 'cooked-puree'
   const family = familyOf(plan.dish.family)
   const vessels = [...new Set(line.map(stage => stage.vessel))]
+  const [first, ...others] = vessels.map(room)
   return {
     family: basesNumbers(plan, family.fresh || cooked),
     beside: baseNumbers(family, false, 0),
@@ -74,7 +76,7 @@ export function compileProgram(plan: CookPlan, cook: LiveCook, nowS: number): Pr
     step: stepVessel,
     cooked,
     syrupShare: syrupShareOf(plan.dish),
-    vessels: vessels.map(room),
+    vessels: [known(first, 'vessel'), ...others],
     stages: stagesOf(plan, cook, vessels),
     sides: sides.map((stage): ProgramSide => ({
       vessel: room(stage.vessel),
@@ -107,10 +109,10 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
   const tints = stageTints(plan.dish)
   const tips = tipsOf(plan.dish, vessels)
   return line.map((stage, i): ProgramStage => ({
-    startS: i === 0 ? 0 : starts[i],
+    startS: i === 0 ? 0 : itemAt(starts, i),
     vessel: vessels.indexOf(stage.vessel),
     adds: addedOf(plan, cook, stage, starts[i] ?? Number.POSITIVE_INFINITY),
-    tips: tips[i],
+    tips: itemAt(tips, i),
     nutsLeave: stage.takesOut.length > 0,
     flame: flameOf(plan, stage),
     cover: coverOf(stage),
@@ -132,7 +134,7 @@ function stagesOf(plan: CookPlan, cook: LiveCook, vessels: readonly string[]): P
       starts[i] ?? Number.POSITIVE_INFINITY,
       starts[i + 1] ?? Number.POSITIVE_INFINITY,
     ),
-    tint: tints[i],
+    tint: itemAt(tints, i),
   }))
 }
 
@@ -189,7 +191,7 @@ function tipsOf(dish: Dish, vessels: readonly string[]): (number | null)[] {
 function fillStarts(starts: readonly (number | null)[]): (number | null)[] {
   const filled = [...starts]
   for (let i = filled.length - 2; i >= 0; i--) {
-    const next = filled[i + 1]
+    const next = itemAt(filled, i + 1)
     if (next === null) continue
     filled[i] = Math.min(filled[i] ?? next, next)
   }
@@ -253,7 +255,7 @@ function standsAs(plan: CookPlan, cook: LiveCook, vessel: string, timeS: number)
 function turnsOf(plan: CookPlan, cook: LiveCook): ProgramTurn[] {
   const stage = lastRoast(plan.dish)
   if (!plan.turns || stage < 0) return []
-  const { vessel } = mainLine(plan.dish)[stage]
+  const { vessel } = itemAt(mainLine(plan.dish), stage)
   const late = lateness(plan.seed)
   return plan.turns.flatMap(({ cue, mark }): ProgramTurn[] =>
     cue === 'start' || mark === 'off' || hasShown(cook, cue)

@@ -1,3 +1,4 @@
+import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
 import { usualMinutes } from '../../formulation/dish/usualMinutes'
@@ -54,7 +55,7 @@ export function blendedPace(plan: CookPlan, paced: Paced, weight: number): numbe
   const program = usualProgram(plan, plan.dish.usual.baseG / base.massG)
   const open = pacedStages(program, paced)
   const line = mainLine(plan.dish)
-  const usualS = open.reduce((sum, k) => sum + 60 * usualMinutes(plan.dish, line[k]), 0)
+  const usualS = open.reduce((sum, k) => sum + 60 * usualMinutes(plan.dish, itemAt(line, k)), 0)
   if (!(usualS > 0)) return 1
   const middle = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
   const plain = spanS(program, open, { ...middle, [paced]: 1 })
@@ -90,7 +91,7 @@ export function spanS(program: Program, open: readonly number[], member: Paramet
   const record = ensembleRecord(1, program.stages.length, program.queries.length, program.sides.length)
   simulate(program, member, record, 0)
   return open.reduce((sum, k) => {
-    const end = k + 1 < record.stages ? record.starts[k + 1] : record.ends[0]
-    return sum + Math.min(end, program.mostS) - Math.min(record.starts[k], program.mostS)
+    const end = k + 1 < record.stages ? numberAt(record.starts, k + 1) : numberAt(record.ends, 0)
+    return sum + Math.min(end, program.mostS) - Math.min(numberAt(record.starts, k), program.mostS)
   }, 1)
 }

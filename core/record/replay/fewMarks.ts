@@ -1,3 +1,4 @@
+import { itemAt } from '../../maths/table/itemAt'
 import { MARK_KINDS, type ListedMarks } from '../marks/kinds'
 import type { LiveCook } from '../marks/liveCook'
 import type { Marked } from '../marks/marked'
@@ -26,5 +27,7 @@ export function fewMarks(cook: LiveCook): LiveCook {
 
 function few<T>(list: readonly Marked<T>[]): readonly Marked<T>[] {
   if (list.length <= MOST_MARKS) return list
-  return Array.from({ length: MOST_MARKS }, (_, i) => list[Math.round(i * (list.length - 1) / (MOST_MARKS - 1))])
+  return Array.from({ length: MOST_MARKS }, (_, i) =>
+    itemAt(list, Math.round((i * (list.length - 1)) / (MOST_MARKS - 1))),
+  )
 }

@@ -1,3 +1,5 @@
+import { itemAt } from '../../../maths/table/itemAt'
+
 /** What JSON holds. */
 export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json }
 
@@ -143,6 +145,6 @@ function textOf(value: Json): string {
   if (typeof value === 'string') return value.trim()
   if (typeof value === 'number') return String(value)
   if (value === null || typeof value !== 'object') return ''
-  if (isList(value)) return value.length > 0 ? textOf(value[0]!) : ''
+  if (isList(value)) return value.length > 0 ? textOf(itemAt(value, 0)) : ''
   return textOf(value['@value'] ?? value.name ?? null)
 }

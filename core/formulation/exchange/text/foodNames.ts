@@ -1,3 +1,4 @@
+import { itemAt } from '../../../maths/table/itemAt'
 import type { Ingredient } from '../../../materials/composition/ingredient'
 import { foldSpelling } from '../../spelling/foldSpelling'
 
@@ -189,7 +190,7 @@ function whole(
 const within = (name: ReadonlySet<string>, all: ReadonlySet<string>): boolean => [...name].every(word => all.has(word))
 
 function only(rows: readonly Ingredient[], plainly: string | undefined): Ingredient | null {
-  return rows.length === 1 ? rows[0]! : rows.find(row => row.id === plainly) ?? null
+  return rows.length === 1 ? itemAt(rows, 0) : rows.find(row => row.id === plainly) ?? null
 }
 
 function sum(all: readonly string[], says: (word: string) => number): number {

@@ -1,3 +1,4 @@
+import { itemAt } from '../../../maths/table/itemAt'
 import { readQuantity } from '../../measures/readQuantity'
 import { PINCH_ML, unitAtHead, type Unit } from '../../measures/units'
 import type { PieceSize } from '../../measures/parseAmount'
@@ -110,7 +111,7 @@ export function amountAtHead(text: string): AtHead | null {
   rest = opening?.rest ?? rest
   let [isLoose, size]: [boolean, PieceSize] = [false, 'medium']
   const sized = /^([\p{L}\p{M}]+)(?:[\s-]*sized?)?\s+/u.exec(rest)
-  const said = sized ? SIZES.get(sized[1]!) : undefined
+  const said = sized ? SIZES.get(itemAt(sized, 1)) : undefined
   if (sized && said && !unitAtHead(rest)) {
     const unit = unitAtHead(rest.slice(sized[0].length))?.unit
     if (!unit) [size, rest] = [said, rest.slice(sized[0].length)]
@@ -171,8 +172,8 @@ function moreOf(rest: string): [{ readonly value: number, readonly unit: Unit }[
 /** `(200 g)`, `(about 7 oz)`: the same amount once more. */
 function takeBracket(rest: string): { readonly twin: LineAmount['twin'], readonly rest: string } | null {
   const found = /^\s*\(([^)]*)\)\s*/.exec(rest)
-  if (found && isVessel(found[1]!)) return { twin: null, rest: rest.slice(found[0].length) }
-  const inside = found ? amountOnly(found[1]!.replace(ABOUT, '').replace(/^(?:or|=)\s+/i, '').split(/[/;,]/)[0]!) : null
+  if (found && isVessel(itemAt(found, 1))) return { twin: null, rest: rest.slice(found[0].length) }
+  const inside = found ? amountOnly(itemAt(itemAt(found, 1).replace(ABOUT, '').replace(/^(?:or|=)\s+/i, '').split(/[/;,]/), 0)) : null
   return found && inside && inside.rest.trim() === '' ? { twin: inside.twin, rest: rest.slice(found[0].length) } : null
 }
 

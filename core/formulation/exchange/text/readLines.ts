@@ -1,3 +1,4 @@
+import { itemAt } from '../../../maths/table/itemAt'
 import type { Ingredient } from '../../../materials/composition/ingredient'
 import type { MeasureSize } from '../../measures/inMeasures'
 import { unitAtHead, type Unit, type Vessel } from '../../measures/units'
@@ -153,9 +154,9 @@ function eitherOf(name: string, foods: FoodIndex): { readonly found: FoundFood, 
   const each = pieces.map(piece => foods.find(amountAtHead(piece)?.rest ?? piece))
   const rows = [...new Set(each.flatMap(one => (one.row && one.sure ? [one.row] : [])))]
   if (rows.length > 1 && !whole.sure)
-    return { found: { row: rows[0]!, others: rows.slice(1), sure: true }, isEither: true }
+    return { found: { row: itemAt(rows, 0), others: rows.slice(1), sure: true }, isEither: true }
   const isOne = rows.length === 1 && each.every(one => one.sure)
-  return { found: isOne ? each[0]! : { ...(whole.row ? whole : each[0]!), sure: false }, isEither: false }
+  return { found: isOne ? itemAt(each, 0) : { ...(whole.row ? whole : itemAt(each, 0)), sure: false }, isEither: false }
 }
 
 interface Weight { readonly massG: number, readonly sure: boolean }
@@ -169,21 +170,21 @@ function massOf(
 ): Weight | null {
   const value = amount.to === null ? amount.value : (amount.value + amount.to) / 2
   const said = amount.unit === null ? counted(value, amount, row) : inUnit(value, amount.unit, row, cup, firstVessel)
-  const more = amount.more.map(one => inUnit(one.value, one.unit, row, cup, firstVessel))
+  const more = amount.more.flatMap(one => inUnit(one.value, one.unit, row, cup, firstVessel) ?? [])
   const twin = amount.twin ? inUnit(amount.twin.value, amount.twin.unit, row, cup, firstVessel) : null
   // A weight is a weight: what stands beside it says the same in other units, and is rounded.
-  if (twin && amount.unit?.kind !== 'mass' && amount.twin!.unit.kind !== 'loose') {
+  if (twin && amount.twin && amount.unit?.kind !== 'mass' && amount.twin.unit.kind !== 'loose') {
     const agrees =
       said === null
       || amount.isLoose
       || amount.unit?.kind === 'vessel'
       || Math.abs(said.massG - twin.massG) <= TWIN_AGREES * twin.massG
-    return { massG: twin.massG, sure: agrees && (amount.unit !== null || amount.twin!.unit.kind === 'mass') }
+    return { massG: twin.massG, sure: agrees && (amount.unit !== null || amount.twin.unit.kind === 'mass') }
   }
-  if (said === null || more.some(one => one === null)) return null
+  if (said === null || more.length < amount.more.length) return null
   return {
-    massG: said.massG + more.reduce((sum, one) => sum + one!.massG, 0),
-    sure: said.sure && !amount.isLoose && more.every(one => one!.sure),
+    massG: said.massG + more.reduce((sum, one) => sum + one.massG, 0),
+    sure: said.sure && !amount.isLoose && more.every(one => one.sure),
   }
 }
 

@@ -1,3 +1,4 @@
+import { itemAt } from '../../../maths/table/itemAt'
 import type { FoodIndex } from './foodNames'
 import { amountAtHead } from './lineAmount'
 
@@ -33,21 +34,21 @@ function withAmounts(line: string, foods: FoodIndex): string[] | null {
 /** `cashews and raisins`: two foods that share an amount, said for each or for both. */
 function alike(line: string, foods: FoodIndex): string[] | null {
   const joined = /^(.*?)\s*(?:,\s*)?(?:\band\b|&|\+|और|மற்றும்)\s*(.*)$/iu.exec(line)
-  if (!joined || opens(joined[1]!)) return null
-  const head = amountAtHead(joined[1]!)
-  const [one, two] = [head?.rest ?? joined[1]!, joined[2]!.replace(EACH, '').trim()]
+  if (!joined || opens(itemAt(joined, 1))) return null
+  const head = amountAtHead(itemAt(joined, 1))
+  const [one, two] = [head?.rest ?? itemAt(joined, 1), itemAt(joined, 2).replace(EACH, '').trim()]
   const tail = tailAmount(two)
   const names = [one.replace(/^(?:each|of|each of)\s+/i, ''), tail?.name ?? two].map(name => name.trim())
   const found = names.map(name => foods.find(name))
-  if (!found.every(each => each.sure) || found[0]!.row === found[1]!.row) return null
-  const amount = head ? joined[1]!.slice(0, joined[1]!.length - head.rest.length).trim() : tail?.amount ?? ''
+  if (!found.every(each => each.sure) || itemAt(found, 0).row === itemAt(found, 1).row) return null
+  const amount = head ? itemAt(joined, 1).slice(0, itemAt(joined, 1).length - head.rest.length).trim() : tail?.amount ?? ''
   const isEach = EACH.test(line)
   return names.map(name => (isEach && amount !== '' ? `${amount} ${name}` : name))
 }
 
 function tailAmount(text: string): { readonly name: string, readonly amount: string } | null {
   const found = /^(.*?)[\s:–—\-,]+([\d½¼¾⅓⅔].*)$/u.exec(text)
-  return found ? { name: found[1]!, amount: found[2]!.trim() } : null
+  return found ? { name: itemAt(found, 1), amount: itemAt(found, 2).trim() } : null
 }
 
 /** True within a bracket. */
