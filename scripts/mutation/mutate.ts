@@ -1,5 +1,6 @@
-// npm run mutate [mutants a layer] [seed]: changes the core in small ways and looks whether its tests notice.
-// What was sampled, and what lived, is kept in docs/mutation.json.
+// npm run mutate [mutants a group] [seed] [group]: changes the core in small ways and looks whether its tests notice.
+// Groups are the layers of the core and the four rooms that must hold most. What was sampled, and what lived, is kept
+// in docs/mutation.json (of one group alone: in test-results/).
 import { spawn } from 'node:child_process'
 import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
@@ -9,7 +10,7 @@ import { seededRandom } from '../../core/maths/random/seededRandom'
 import { mutantsOf, type Mutant } from './mutantsOf'
 
 const ROOT = '.'
-const A_LAYER = Number(process.argv[2] ?? 60)
+const A_GROUP = Number(process.argv[2] ?? 60)
 const SEED = Number(process.argv[3] ?? 1)
 const ONLY = process.argv[4]
 /** Tests of one mutant at a time, the nearest first, and so long for all of them, ms: longer, and it lives. */
@@ -34,8 +35,17 @@ const ROOMS = [
   'tsconfig.tools.json',
 ]
 
+/** Rooms that are sampled for themselves beside their layers, and the paths that belong to them. */
+const HELD_MOST: Readonly<Record<string, RegExp>> = {
+  keeping: /^core\/process\/keeping\//,
+  checker: /^core\/day\/problem\/(check|overbooked|presence|holdsOf|slackOf)/,
+  faults: /^core\/cook\/faults\//,
+  repair: /^core\/cook\/(repair|remedies)\//,
+}
+
 type Came = 'killed' | 'lived' | 'endless'
-interface Tried extends Mutant { readonly layer: string, readonly came: Came }
+interface Sampled extends Mutant { readonly groups: string[] }
+interface Tried extends Sampled { readonly came: Came }
 
 const files = readdirSync(join(ROOT, 'core'), { recursive: true, encoding: 'utf8' })
   .filter(one => one.endsWith('.ts') && !one.endsWith('.test.ts')).map(one => join('core', one)).sort()
@@ -68,17 +78,24 @@ async function testsByFile(): Promise<ReadonlyMap<string, readonly string[]>> {
   }))
 }
 
-function sampled(): (Mutant & { readonly layer: string })[] {
+function sampled(): Sampled[] {
   const random = seededRandom(SEED)
-  const layers = [...new Set(files.map(layerOf))].filter(layer => ONLY === undefined || layer === ONLY)
-  return layers.flatMap((layer) => {
-    const all = files
-      .filter(file => layerOf(file) === layer)
-      .flatMap(file => mutantsOf(file, readFileSync(join(ROOT, file), 'utf8')))
-    const taken: Mutant[] = []
-    while (taken.length < A_LAYER && all.length > 0) taken.push(...all.splice(Math.floor(random() * all.length), 1))
-    return taken.map(one => ({ ...one, layer }))
-  })
+  const layers = [...new Set(files.map(layerOf))]
+  const groups = [
+    ...layers.map(name => ({ name, of: files.filter(file => layerOf(file) === name) })),
+    ...Object.entries(HELD_MOST).map(([name, path]) => ({ name, of: files.filter(file => path.test(file)) })),
+  ].filter(({ name }) => ONLY === undefined || name === ONLY)
+  const taken = new Map<string, Sampled>()
+  for (const { name, of } of groups) {
+    const all = of.flatMap(file => mutantsOf(file, readFileSync(join(ROOT, file), 'utf8')))
+    for (let i = 0; i < A_GROUP && all.length > 0; i += 1) {
+      for (const one of all.splice(Math.floor(random() * all.length), 1)) {
+        const key = `${one.file} ${one.from} ${one.is}`
+        taken.set(key, { ...one, groups: [...taken.get(key)?.groups ?? [], name] })
+      }
+    }
+  }
+  return [...taken.values()]
 }
 
 function run(folder: string, tests: readonly string[], leftMs: number): Promise<'passed' | 'failed' | 'endless'> {
@@ -137,17 +154,18 @@ await Promise.all(Array.from({ length: Math.max(1, cpus().length) }, async () =>
   }
   rmSync(folder, { recursive: true, force: true })
 }))
-const byLayer = Object.fromEntries([...new Set(tried.map(one => one.layer))].map((layer) => {
-  const own = tried.filter(one => one.layer === layer)
-  return [layer, { sampled: own.length, killed: own.filter(one => one.came !== 'lived').length }]
+const names = [...new Set(tried.flatMap(one => one.groups))]
+const byGroup = Object.fromEntries(names.map((name) => {
+  const own = tried.filter(one => one.groups.includes(name))
+  return [name, { sampled: own.length, killed: own.filter(one => one.came !== 'lived').length }]
 }))
-console.log(byLayer)
+console.log(byGroup)
 writeFileSync(
   join(ROOT, ONLY === undefined ? 'docs/mutation.json' : `test-results/mutation-${ONLY}.json`),
   `${JSON.stringify(
     {
       seed: SEED,
-      byLayer,
+      byGroup,
       mutants: tried
         .sort((p, q) => (p.file < q.file ? -1 : p.file > q.file ? 1 : p.from - q.from))
         .map(({ from: _, to: __, ...one }) => one),
