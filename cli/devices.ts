@@ -1,3 +1,4 @@
+import { isOneOf } from '../core/records'
 import WebSocket from 'ws'
 import { z } from 'zod'
 import { ClockSchema } from '../contracts/clock'
@@ -132,7 +133,7 @@ async function post(wish: StandIns, reading: Reading, sentAt: number): Promise<r
   return answer.ok ? AnswerSchema.parse(await answer.json()).marked ?? [] : []
 }
 
-const UNITS: readonly string[] = ['g', 'kg', 'oz', 'lb'] satisfies ReadingUnit[]
+const UNITS = ['g', 'kg', 'oz', 'lb'] as const satisfies readonly ReadingUnit[]
 
 /**
  * Reads the flags of the command.
@@ -145,7 +146,7 @@ export function standInsOf(flags: Readonly<Record<string, string | undefined>>):
   const { cook, unit } = flags
   if (!cook)
     throw new Error('Which cook? Give --cook and the id from the address of its fire screen. Nothing was sent.')
-  if (unit !== undefined && unit !== 'none' && !UNITS.includes(unit))
+  if (unit !== undefined && unit !== 'none' && !isOneOf(UNITS, unit))
     throw new Error(`--unit is ${unit}; it can be ${UNITS.join(', ')} or none. Nothing was sent.`)
   const number = (name: string, usual: number): number => {
     const value = flags[name] === undefined ? usual : Number(flags[name])
@@ -159,7 +160,7 @@ export function standInsOf(flags: Readonly<Record<string, string | undefined>>):
     forS: number('seconds', 3600),
     everyMs: number('every', 500),
     scale: {
-      ...(unit === undefined ? {} : { unit: unit === 'none' ? null : (unit as ReadingUnit) }),
+      ...(unit === undefined ? {} : { unit: unit === 'none' ? null : unit }),
       offset: number('offset', 0),
       lost: number('lost', SOUND_SCALE.lost),
     },

@@ -1,3 +1,5 @@
+import { text } from 'node:stream/consumers'
+import { z } from 'zod'
 import { readFile } from 'node:fs/promises'
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
@@ -112,14 +114,7 @@ function flagsOf(args: readonly string[]): Record<string, string | undefined> {
 async function readJson(file: string | undefined): Promise<unknown> {
   if (file === undefined)
     throw new CoreError('not-understood', 'hearth.file', { wanted: 'a file, or - for standard input' })
-  const text = file === '-' ? await readStandardInput() : await readFile(file, 'utf8')
-  return JSON.parse(text)
-}
-
-async function readStandardInput(): Promise<string> {
-  const chunks: Buffer[] = []
-  for await (const chunk of process.stdin) chunks.push(chunk as Buffer)
-  return Buffer.concat(chunks).toString('utf8')
+  return JSON.parse(file === '-' ? await text(process.stdin) : await readFile(file, 'utf8'))
 }
 
 async function main([name, ...args]: readonly string[]): Promise<number> {
@@ -150,9 +145,8 @@ async function main([name, ...args]: readonly string[]): Promise<number> {
 function sayRefusal(error: unknown): string {
   if (error instanceof CoreError) return `${REFUSALS[error.code]} (${error.path} ${JSON.stringify(error.limits)})`
   if (error instanceof SyntaxError) return `This is not JSON: ${error.message}. Nothing was changed.`
-  if (error !== null && typeof error === 'object' && 'issues' in error && Array.isArray(error.issues)) {
-    const issues = error.issues as readonly { readonly path: readonly PropertyKey[], readonly message: string }[]
-    return `The file does not have the form it should (docs/schemas). Nothing was changed.\n${issues
+  if (error instanceof z.ZodError) {
+    return `The file does not have the form it should (docs/schemas). Nothing was changed.\n${error.issues
       .slice(0, 20)
       .map(issue => `  ${issue.path.map(String).join('.')}: ${issue.message}`)
       .join('\n')}`
@@ -160,6 +154,6 @@ function sayRefusal(error: unknown): string {
   return `${error instanceof Error ? error.message : String(error)} Nothing was changed.`
 }
 
-if (!isMainThread && (workerData as { judge?: boolean } | null)?.judge)
+if (!isMainThread && z.object({ judge: z.literal(true) }).safeParse(workerData).success)
   parentPort?.on('message', (slice: Slice) => parentPort?.postMessage(judgeSlice(slice)))
 else process.exitCode = await main(process.argv.slice(2))

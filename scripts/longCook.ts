@@ -8,7 +8,7 @@ import { join } from 'node:path'
 import { serve } from './bench/serve'
 
 const marks = Number(process.argv[2] ?? 50_000)
-const PLAN = JSON.parse(readFileSync('docs/examples/cook-plan.json', 'utf8')) as Record<string, unknown>
+const PLAN: Record<string, unknown> = JSON.parse(readFileSync('docs/examples/cook-plan.json', 'utf8'))
 const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-long-'))
 const { port, end } = await serve('.', folder)
 const url = `http://127.0.0.1:${port}/api`
@@ -39,9 +39,7 @@ async function timed(name: string, what: () => Promise<unknown>): Promise<void> 
 }
 const settled = async (id: string): Promise<void> => {
   for (let i = 0; i < 1200; i++) {
-    const answer = await fetch(`${url}/batches?limit=10`).then(
-      one => one.json() as Promise<{ batches: { id: string }[] }>,
-    )
+    const answer: { batches: { id: string }[] } = await fetch(`${url}/batches?limit=10`).then(one => one.json())
     if (answer.batches.some(one => one.id === id)) return
     await new Promise(done => setTimeout(done, 100))
   }

@@ -1,6 +1,7 @@
 // npm run schemas: writes docs/schemas/*.schema.json from the contracts, docs/examples/*.json from the starter data,
 // and
 // docs/constants.md from the numbers of the model.
+import { entriesOf } from '../core/records'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
@@ -112,14 +113,14 @@ const EXAMPLES: Readonly<Record<keyof typeof FORMATS, unknown>> = {
 
 mkdirSync(join(folder, 'schemas'), { recursive: true })
 mkdirSync(join(folder, 'examples'), { recursive: true })
-for (const [name, schema] of Object.entries(FORMATS)) {
+for (const [name, schema] of entriesOf(FORMATS)) {
   writeFileSync(
     join(folder, 'schemas', `${name}.schema.json`),
     `${JSON.stringify(z.toJSONSchema(schema, { io: 'input' }), null, 2)}\n`,
   )
   writeFileSync(
     join(folder, 'examples', `${name}.json`),
-    `${JSON.stringify(EXAMPLES[name as keyof typeof FORMATS], null, 2)}\n`,
+    `${JSON.stringify(EXAMPLES[name], null, 2)}\n`,
   )
 }
 writeFileSync(join(folder, 'constants.md'), constantsPage())

@@ -14,7 +14,10 @@ import { cookedTemplates, seedLedger } from './seedLedger'
 const words = process.argv.slice(2)
 const keep = words[0] === '--keep' ? words.splice(0, 2)[1] : undefined
 const houses = (words.length > 0 ? words : ['1600:1600', '14000:1600']).map(
-  one => one.split(':').map(Number) as [number, number | undefined],
+  (one) => {
+    const [batches, templates] = one.split(':').map(Number)
+    return [batches ?? 0, templates] as const
+  },
 )
 const PORT = 4611
 const URL_ = `http://127.0.0.1:${PORT}`

@@ -1,7 +1,7 @@
 import type { Choices } from '../core/formulation/dish/choices'
 import type { TroubleCode } from '../core/formulation/dish/troublesOf'
 import type { FamilyId } from '../core/formulation/family/family'
-import { entriesOf } from '../core/entriesOf'
+import { entriesOf } from '../core/records'
 import { wordFor } from './wordFor'
 
 /** Families as they are offered, with the names people search by. */

@@ -78,7 +78,7 @@ export function schoolOf(dish: Pick<DishCard, 'base' | 'choices' | 'ingredients'
  * @returns such as `Semolina`
  */
 export function familyName(dish: Pick<DishCard, 'family'>): string {
-  return FAMILY_WORDS[dish.family as keyof typeof FAMILY_WORDS]?.name ?? dish.family
+  return wordFor(FAMILY_WORDS, dish.family)?.name ?? dish.family
 }
 
 /** What turns a dish at its keystone, by the id of the stage that begins or ends there. */

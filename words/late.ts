@@ -1,3 +1,4 @@
+import { isOneOf, keysOf } from '../core/records'
 import type { Doing, Stage } from '../core/formulation/dish/dish'
 import type { Late, LateLevel } from '../core/cook/guidance/lateOf'
 import { clockText } from './clockText'
@@ -45,7 +46,7 @@ const LATE_WAYS: Readonly<Record<LateDoing, string>> = {
 }
 
 const doingOf = ({ id, does }: Stage): LateDoing =>
-  id === 'rain' ? id : does in LATE_CUES ? (does as LateDoing) : 'cook-down'
+  id === 'rain' ? id : isOneOf(keysOf(LATE_CUES), does) ? does : 'cook-down'
 
 /**
  * What to do about a stage that is late.

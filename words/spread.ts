@@ -1,3 +1,4 @@
+import { wordFor } from './wordFor'
 import { stageOfBase } from '../core/formulation/dish/stageOfBase'
 import type { OfferKind } from '../contracts/planner'
 import type { DayTroubleCode } from '../core/day/problem/checkDay'
@@ -64,7 +65,7 @@ export const DAY_TROUBLE_WORDS: Readonly<Record<DayTroubleCode, (about: string) 
   'no-hands': () => 'Nobody is there to cook. The day is kept; add somebody under Hands.',
   'no-fire': () => 'There is no fire. The day is kept; add one under Kitchen of the day.',
   'no-vessel': about =>
-    `A dish needs a ${VESSEL_WORDS[about as VesselKind] ?? about}, and there is none. The day is kept; add or borrow one under Kitchen of the day, or take the dish off.`,
+    `A dish needs a ${wordFor(VESSEL_WORDS, about) ?? about}, and there is none. The day is kept; add or borrow one under Kitchen of the day, or take the dish off.`,
   'step-length': about =>
     `The step ${about} lasts no minute or more than a day and a half. The day is kept; change the amount of its dish.`,
   'circular-waits': () => 'Some steps wait for one another in a circle. The day is kept; take the last change back.',
@@ -91,7 +92,7 @@ const CLASH_WORDS: Readonly<Record<ClashKind, (about: string, named: (id: string
       .split(' ')
       .map(step => clashStep(step, named))
       .join(' and ')}`,
-  vessel: about => `how many of these there are: ${VESSEL_WORDS[about as VesselKind] ?? about}`,
+  vessel: about => `how many of these there are: ${wordFor(VESSEL_WORDS, about) ?? about}`,
   fires: () => 'how many fires there are',
   hands: () => 'how many pairs of hands there are',
   who: (about, named) => `who may stand at the fire for ${named(about)}`,

@@ -1,13 +1,9 @@
+import { workerScope } from './scope'
 import type { WorkerAnswer, WorkerQuestion } from '../contracts/worker'
 import { answers, type RunsByStream } from './answer'
 import { breath } from './breath'
 
-interface WorkerScope {
-  onmessage: ((event: { data: WorkerQuestion }) => void) | null
-  postMessage(message: WorkerAnswer): void
-}
-
-const scope = globalThis as unknown as WorkerScope
+const scope = workerScope<WorkerQuestion, WorkerAnswer>()
 const waiting = new Map<string, WorkerQuestion>()
 const kept: RunsByStream = new Map()
 /** What is more urgent passes what is less. */

@@ -1,13 +1,9 @@
+import { workerScope } from './scope'
 import type { PlannerAnswer, PlannerQuestion } from '../contracts/planner'
 import { breath } from './breath'
 import { planSteps } from './plan'
 
-interface WorkerScope {
-  onmessage: ((event: { data: PlannerQuestion }) => void) | null
-  postMessage(message: PlannerAnswer): void
-}
-
-const scope = globalThis as unknown as WorkerScope
+const scope = workerScope<PlannerQuestion, PlannerAnswer>()
 let asked = 0
 
 /** The newest question is worked on; an older one ends where it is. */

@@ -43,9 +43,9 @@ export async function dishOfAddress(text: string): Promise<SharedDish | 'damaged
 }
 
 /** A small address may unpack to more than a house can hold: it is read no further than a dish can be long. */
-async function readAtMost(stream: ReadableStream<Uint8Array>): Promise<string> {
+async function readAtMost(stream: ReadableStream<Uint8Array<ArrayBuffer>>): Promise<string> {
   const reader = stream.getReader()
-  const pieces: Uint8Array[] = []
+  const pieces: BlobPart[] = []
   for (let length = 0; ;) {
     const { value, done } = await reader.read()
     if (done) break
@@ -53,7 +53,7 @@ async function readAtMost(stream: ReadableStream<Uint8Array>): Promise<string> {
     if (length > MOST_BYTES) throw new RangeError('too much')
     pieces.push(value)
   }
-  return new Blob(pieces as BlobPart[]).text()
+  return new Blob(pieces).text()
 }
 
 function toLetters(bytes: Uint8Array): string {

@@ -1,3 +1,4 @@
+import { isOneOf } from '../../core/records'
 import { shallowRef, watch, type Ref } from 'vue'
 import { z } from 'zod'
 import { BatchPageSchema, BatchSchema, type Batch } from '../../contracts/batch'
@@ -69,7 +70,7 @@ export function useFaultFinder(batch: Ref<Batch | null>, faults: Ref<readonly st
     const of = batch.value
     if (!of) return
     const record = recordOf(of)
-    const known = faults.value.filter((one): one is EndFault => (END_FAULTS as readonly string[]).includes(one))
+    const known = faults.value.filter((one): one is EndFault => isOneOf(END_FAULTS, one))
     const good = beside.value?.good ?? []
     found.value = {
       good: good.length, changes: beside.value?.changes ?? [],

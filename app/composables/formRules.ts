@@ -24,7 +24,7 @@ export function formRules<S extends z.ZodRawShape>(
 ): FormRules {
   const rules: Record<string, FormItemRule> = {}
   for (const [name, field] of Object.entries<FormField | undefined>(fields)) {
-    const part = schema.shape[name] as z.ZodType | undefined
+    const part = fieldOf(schema, name)
     if (!field || !part) continue
     rules[name] = {
       trigger: 'blur',
@@ -35,6 +35,11 @@ export function formRules<S extends z.ZodRawShape>(
     }
   }
   return rules
+}
+
+/** A field of a contract; its shape says which there are, not what they are. */
+function fieldOf(schema: z.ZodObject, name: string): z.ZodType | undefined {
+  return schema.shape[name] as z.ZodType | undefined
 }
 
 /**
@@ -49,7 +54,7 @@ export function isHeld<S extends z.ZodRawShape>(
   schema: z.ZodObject<S>,
   values: { readonly [K in keyof S & string]?: unknown },
 ): boolean {
-  return Object.entries(values).every(([name, value]) => (schema.shape[name] as z.ZodType).safeParse(value).success)
+  return Object.entries(values).every(([name, value]) => fieldOf(schema, name)?.safeParse(value).success === true)
 }
 
 /**
@@ -62,7 +67,8 @@ export function isHeld<S extends z.ZodRawShape>(
 export async function isRight(form: Readonly<Ref<FormInstance | null>>): Promise<boolean> {
   const held = form.value
   if (!held) return false
-  const { $el: drawn } = held as unknown as { readonly $el: HTMLElement }
+  const drawn: unknown = '$el' in held ? held.$el : null
+  if (!(drawn instanceof HTMLElement)) return false
   for (const field of drawn.querySelectorAll('[aria-invalid]'))
     for (const what of ['aria-invalid', 'aria-describedby']) field.removeAttribute(what)
   if (await held.validate().then(() => true, () => false)) return true

@@ -189,6 +189,8 @@ export function momentText(ms: number, nowMs: number): string {
   return days === -1 ? `yesterday ${time}` : `${weekdayText(ms)}, ${time}`
 }
 
+const NEAR_DAYS: ReadonlyMap<number, string> = new Map([[0, 'today'], [1, 'tomorrow'], [-1, 'yesterday']])
+
 /**
  * A day near today.
  *
@@ -198,7 +200,7 @@ export function momentText(ms: number, nowMs: number): string {
  */
 export function nearDayText(ms: number, nowMs: number): string {
   const days = daysApart(ms, nowMs)
-  return ({ 0: 'today', 1: 'tomorrow', [-1]: 'yesterday' } as Readonly<Record<number, string>>)[days] ?? weekdayText(ms)
+  return NEAR_DAYS.get(days) ?? weekdayText(ms)
 }
 
 function weekdayText(ms: number): string {

@@ -1,4 +1,4 @@
-import { readonly, ref, shallowRef, type Ref } from 'vue'
+import { computed, readonly, ref, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
 import {
   BackupSizeSchema,
@@ -130,9 +130,9 @@ export function useHouseFiles(): HouseFiles {
   }
   return {
     arrived,
-    copies: readonly(copies) as Readonly<Ref<Copies | null>>,
+    copies: computed(() => copies.value),
     size: readonly(size),
-    unreadable: readonly(unreadable) as Readonly<Ref<Unreadable>>,
+    unreadable: computed(() => unreadable.value),
     says: readonly(says),
     wrong: readonly(wrong),
     busy: readonly(busy),

@@ -1,5 +1,5 @@
 import { createSharedComposable } from '@vueuse/core'
-import { onScopeDispose, readonly, shallowRef, type Ref } from 'vue'
+import { computed, onScopeDispose, shallowRef, type Ref } from 'vue'
 import { z } from 'zod'
 import { LiveCookLineSchema, type LiveCookLine } from '../../contracts/cook'
 import { ask } from '../clients/api'
@@ -20,5 +20,5 @@ export const useLiveCooks = createSharedComposable((): Readonly<Ref<readonly Liv
   void read()
   const timer = setInterval(() => void read(), 5000)
   onScopeDispose(() => clearInterval(timer))
-  return readonly(cooks) as Readonly<Ref<readonly LiveCookLine[]>>
+  return computed(() => cooks.value)
 })

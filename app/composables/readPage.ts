@@ -20,7 +20,8 @@ export function readPage(html: string): PageData {
   const broken: string[] = []
   for (const block of page.querySelectorAll('script[type*="ld+json" i]')) {
     try {
-      values.push(JSON.parse(bareJson(block.textContent)) as Json)
+      const value: Json = JSON.parse(bareJson(block.textContent))
+      values.push(value)
     }
     catch (error) {
       broken.push(error instanceof Error ? error.message : 'no JSON')

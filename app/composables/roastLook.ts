@@ -1,3 +1,5 @@
+import { ROAST_STEPS } from '../../core/process/flame/takeOff'
+import { isOneOf } from '../../core/records'
 import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import { mainLine } from '../../core/formulation/dish/mainLine'
@@ -45,14 +47,14 @@ export function useRoastLook(
     const mine = ++question
     const at = current ? lastRoast(current.dish) : -1
     const stage = current ? mainLine(current.dish)[at] : undefined
-    if (!current || !live || !stage || live.stage !== at || live.finishedS !== null || !('sign' in stage.until)) {
+    if (!current || !live || !stage || live.stage !== at || live.finishedS !== null || !('sign' in stage.until) || !isOneOf(ROAST_STEPS, stage.until.sign)) {
       ahead.value = null
       return
     }
     askedS = nowS.value
     askedMs = performance.now()
     const wish: FlameWish = {
-      step: stage.until.sign as FlameWish['step'],
+      step: stage.until.sign,
       patienceS: Math.min(7200, 60 * AHEAD * Math.max(5, usualMinutes(current.dish, stage))),
       risk: 0.02,
     }

@@ -1,3 +1,4 @@
+import type { StoredObservation } from '../../contracts/observation'
 import { computed, effectScope, onScopeDispose, shallowRef, watch, type EffectScope, type Ref } from 'vue'
 import type { Spread } from '../../contracts/spread'
 import type { Forecast } from '../../core/record/plan/forecast'
@@ -23,7 +24,7 @@ const FORECAST_MS = 20_000
 interface Cooks {
   readonly known: Readonly<Record<string, { readonly plan: CookPlan, readonly observations: readonly Observation[] }>>
   load(id: string): Promise<unknown>
-  receive(id: string, stored: never): void
+  receive(id: string, stored: readonly StoredObservation[]): void
 }
 
 /**
@@ -57,7 +58,7 @@ export function useSpreadToday(
           scope.run(() =>
             followStream(
               cook,
-              stored => cooks.receive(cook, stored as never),
+              stored => cooks.receive(cook, stored),
               () => void cooks.load(cook),
             ),
           ),

@@ -1,3 +1,5 @@
+import { fieldAt } from '../../core/maths/table/itemAt'
+import { recordOf } from '../../core/records'
 import { enginePartsOf } from '../../core/materials/composition/enginePartsOf'
 import { energyOf } from '../../core/materials/composition/energyOf'
 import type { Allergen, Ingredient, Kind, Piece } from '../../core/materials/composition/ingredient'
@@ -43,9 +45,8 @@ const CUP = /in a 240 ml cup|at 20 °C/
  */
 export function row(id: string, name: string, kind: Kind, text: RowText): Ingredient {
   const { from } = text
-  const table = typeof from === 'string' ? TABLE[from] : null
-  const given = table ? pick(table) : { ...NOTHING, ...(from as { parts: Partial<Nutrients> }).parts }
-  const nutrients: Nutrients = given.energyKj > 0 ? given : { ...given, energyKj: Math.round(energyOf(given)) }
+  const given = typeof from === 'string' ? tabled(from) : { nutrients: { ...NOTHING, ...from.parts }, cite: from.cite, recalled: from.cite.includes('recalled') }
+  const nutrients: Nutrients = given.nutrients.energyKj > 0 ? given.nutrients : { ...given.nutrients, energyKj: Math.round(energyOf(given.nutrients)) }
   return {
     id, name, kind, nutrients,
     otherNames: text.others ?? [],
@@ -63,14 +64,19 @@ export function row(id: string, name: string, kind: Kind, text: RowText): Ingred
     source: {
       density: text.density[1],
       densityOrigin: CUP.test(text.density[1]) ? 'table' : 'estimate',
-      composition: table ? `Indian Food Composition Tables 2017 (National Institute of Nutrition), ${String(from)} ${table.name}` : (from as { cite: string }).cite,
-      compositionOrigin: table || !(from as { cite: string }).cite.includes('recalled') ? 'table' : 'recalled',
+      composition: given.cite,
+      compositionOrigin: given.recalled ? 'recalled' : 'table',
     },
   }
 }
 
+function tabled(code: string): { readonly nutrients: Nutrients, readonly cite: string, readonly recalled: boolean } {
+  const table = fieldAt(TABLE, code)
+  return { nutrients: pick(table), cite: `Indian Food Composition Tables 2017 (National Institute of Nutrition), ${code} ${table.name}`, recalled: false }
+}
+
 function pick(table: { readonly [part: string]: number | string }): Nutrients {
-  return Object.fromEntries([...WEIGHT_PARTS, 'energyKj' as const].map(part => [part, Number(table[part])])) as unknown as Nutrients
+  return recordOf([...WEIGHT_PARTS, 'energyKj'], part => Number(table[part]))
 }
 
 function pieceOf([noun, plural, small, medium, large]: NonNullable<RowText['piece']>): Piece {

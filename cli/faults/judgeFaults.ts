@@ -1,5 +1,4 @@
 import { findCauses } from '../../core/cook/faults/findCauses'
-import type { EndFault } from '../../core/cook/faults/faults'
 import { faultyBatch } from './faultyBatch'
 import { INJECTIONS } from './injections'
 
@@ -43,7 +42,7 @@ export function judgeFaults(count: number): FaultReport {
     ).map(one => one.cause)
     const named = ranked[0] ?? 'none'
     confusion[cause] = { ...confusion[cause], [named]: (confusion[cause]?.[named] ?? 0) + 1 }
-    const of = byFault[fault as EndFault] ?? { batches: 0, right: 0 }
+    const of = byFault[fault] ?? { batches: 0, right: 0 }
     byFault[fault] = { batches: of.batches + 1, right: of.right + (named === cause ? 1 : 0) }
     first += named === cause ? 1 : 0
     three += ranked.slice(0, 3).includes(cause) ? 1 : 0

@@ -1,6 +1,7 @@
+import { keysOf } from '../../core/records'
 import { Worker } from 'node:worker_threads'
 import type { JudgeReport } from '../../contracts/judge'
-import { OTHER_LAWS, type OtherLaw } from '../../devices/otherLaws'
+import { OTHER_LAWS } from '../../devices/otherLaws'
 import type { Held, State, Verdict } from './judgeCook'
 import { judgeSyrup } from './judgeSyrup'
 import { judgeSlice, type Slice, type SliceResult } from './slice'
@@ -17,7 +18,7 @@ export const FULL: Size = { cooks: 2010, wrong: 160, flames: 450, members: 90, f
 export const QUICK: Size = { cooks: 90, wrong: 40, flames: 30, members: 80, flameMembers: 80 }
 
 const SLICE = 20
-const WORLDS = Object.keys(OTHER_LAWS) as OtherLaw[]
+const WORLDS = keysOf(OTHER_LAWS)
 
 /**
  * Judges the forecast on imaginary cooks: its own laws and other ones, rivals, flame plan, syrup.

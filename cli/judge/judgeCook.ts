@@ -104,7 +104,7 @@ const endOf = (plan: CookPlan, record: EnsembleRecord): number => startOf(record
 /** The end of the last roast to a colour or an aroma, and the end of the dish at the fire. */
 export function targetsOf(plan: CookPlan, record: EnsembleRecord): { readonly of: 'roast' | 'dish', readonly stage: number, readonly timeS: number }[] {
   const line = mainLine(plan.dish)
-  const roast = line.findLastIndex(stage => stage.does === 'roast' && 'sign' in stage.until && ROAST_SIGNS.includes(SIGN[stage.until.sign as keyof typeof SIGN]))
+  const roast = line.findLastIndex(stage => stage.does === 'roast' && 'sign' in stage.until && ROAST_SIGNS.includes(SIGN[stage.until.sign]))
   const done = doneIndex(plan.dish)
   return [...(roast >= 0 ? [{ of: 'roast' as const, stage: roast + 1, timeS: startOf(record, roast + 1) }] : []), { of: 'dish' as const, stage: done, timeS: startOf(record, done) }]
 }
@@ -136,7 +136,7 @@ export function tapsOf(plan: CookPlan, record: EnsembleRecord, uniform: Uniform)
   const done = doneIndex(plan.dish)
   const found: Tap[] = []
   line.slice(0, done).forEach((stage, k) => {
-    const own = 'sign' in stage.until ? SIGN[stage.until.sign as keyof typeof SIGN] : undefined
+    const own = 'sign' in stage.until ? SIGN[stage.until.sign] : undefined
     if (stage.does === 'fry' || own === undefined) return
     const signs = stage.does === 'roast' ? tappedIn(own) : [own]
     for (const sign of signs) {

@@ -69,7 +69,7 @@ export function judgeFlame(
 function wantedStep(dish: Dish): ColourStep | null {
   const stage = mainLine(dish).findLast(
     one =>
-      one.does === 'roast' && 'sign' in one.until && ROAST_SIGNS.includes(SIGN[one.until.sign as keyof typeof SIGN]),
+      one.does === 'roast' && 'sign' in one.until && ROAST_SIGNS.includes(SIGN[one.until.sign]),
   )
   return COLOUR_STEPS.find(step => stage && 'sign' in stage.until && stage.until.sign === step) ?? null
 }

@@ -74,7 +74,7 @@ function inventDish(template: Template, id: string, meal: string, uniform: Unifo
   const serve = pick(uniform, template.serve)
   const chill = serve === 'cold' ? template.chill : undefined
   const activities = [...template.rows, ...(chill?.rows ?? [])].map(([step, dur, hands, burner, more]): Activity =>
-    ({ id: step, dur: dur.map(minutes => Math.round(minutes * factor)) as unknown as Durations, hands, burner, ...more }))
+    ({ id: step, dur: [Math.round(dur[0] * factor), Math.round(dur[1] * factor), Math.round(dur[2] * factor)], hands, burner, ...more }))
   return {
     id, template: template.id, meal, serve, sink: activities.at(-1)!.id, ready: chill?.ready ?? template.ready, activities,
     lags: [...template.lags, ...(chill?.lags ?? [])].map(([from, to, min, max, kind]): Lag => ({ from, to, min, max, kind })),

@@ -5,8 +5,9 @@ import { spawn } from 'node:child_process'
 import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
-import { cruise, type ICruiseResult } from 'dependency-cruiser'
+import { cruise } from 'dependency-cruiser'
 import { seededRandom } from '../../core/maths/random/seededRandom'
+import { cruised } from '../structureOf'
 import { mutantsOf, type Mutant } from './mutantsOf'
 
 const ROOT = '.'
@@ -25,6 +26,8 @@ const ROOMS = [
   'contracts',
   'book',
   'words',
+  'docs',
+  'scripts',
   'devices',
   'cli',
   'app/drawings',
@@ -62,7 +65,7 @@ async function testsByFile(): Promise<ReadonlyMap<string, readonly string[]>> {
     enhancedResolveOptions: { extensions: ['.ts', '.js', '.json'] },
   })
   const importers = new Map<string, string[]>()
-  for (const { source, dependencies } of (output as ICruiseResult).modules) {
+  for (const { source, dependencies } of cruised(output).modules) {
     for (const { resolved } of dependencies) importers.set(resolved, [...importers.get(resolved) ?? [], source])
   }
   return new Map(files.map((file) => {

@@ -51,8 +51,8 @@ async function fill(context: QueryInterface): Promise<void> {
       { type: QueryTypes.SELECT, replacements: { last, most: AT_ONCE } })
     if (rows.length === 0) return
     for (const row of rows) {
-      const plan = JSON.parse(row.plan) as OldPlan
-      const summary = JSON.parse(row.summary) as Record<string, unknown>
+      const plan: OldPlan = JSON.parse(row.plan)
+      const summary: Record<string, unknown> = JSON.parse(row.summary)
       const picture = Object.fromEntries(DRAWN.map(name => [name, summary[name]]))
       const faults = Array.isArray(summary.faults) ? summary.faults.map(String) : []
       const vessel = plan.dish?.stages?.find(stage => stage.id === plan.dish?.keystone?.stage)?.vessel ?? 'pan'

@@ -134,7 +134,7 @@ function beside(args: readonly string[]): ChildProcess & { readonly stdin: Writa
 
 function answerIn(text: string): unknown {
   if (text === '') throw new AsideFailed('ended')
-  const reply = JSON.parse(text) as Reply
+  const reply: Reply = JSON.parse(text)
   if ('answer' in reply) return reply.answer
   throw 'refused' in reply
     ? new Refusal(reply.refused.code, reply.refused.about)

@@ -61,7 +61,7 @@ export function calendarsOf(database: Database, clock: HearthClock, kitchens: Pi
   ): Promise<{ readonly name: string, readonly told: readonly ToldEntry[] } | null> {
     const id = String(row.id)
     const spread = readRow(row.spread, value =>
-      SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),
+      SpreadSchema.parse(Object.assign({}, value, { revision: Number(row.revision) })),
     )
     if (!spread) return null
     const known = await rowOf(CalendarDay, { where: { spreadId: id } })

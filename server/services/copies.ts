@@ -1,3 +1,4 @@
+import { isOneOf, keysOf } from '../../core/records'
 import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Copies, CopyKind } from '../../contracts/backup'
@@ -35,7 +36,7 @@ const EVERY_MS = 30 * 60_000
 export function kindOfCopy(name: string): CopyKind | null {
   if (/^hearth-\d{4}-\d{2}-\d{2}\.sqlite$/.test(name)) return 'daily'
   const [, kind] = /^(before-update|before-restore)-[\dTZ-]+\.sqlite$/.exec(name) ?? []
-  return kind === undefined ? null : kind as CopyKind
+  return isOneOf(keysOf(KEPT), kind) ? kind : null
 }
 
 /**
@@ -81,7 +82,7 @@ export async function letOldGo(folder: string, today: string): Promise<void> {
   const all = await copiesIn(folder)
   const ahead = (name: string): boolean => kindOfCopy(name) === 'daily' && name > `hearth-${today}.sqlite`
   const gone = [
-    ...(Object.keys(KEPT) as CopyKind[]).flatMap(kind =>
+    ...(keysOf(KEPT)).flatMap(kind =>
       all.filter(name => kindOfCopy(name) === kind && !ahead(name)).slice(0, -KEPT[kind]),
     ),
     ...all.filter(ahead).slice(0, -KEPT_AHEAD),

@@ -153,7 +153,9 @@ async function* newestFirst(own: OwnConnection, columns: string): AsyncGenerator
     )
     if (rows.length > 0) yield rows
     if (rows.length < AT_ONCE_ELSE) return
-    ;({ started_at: at, id: last } = rows.at(-1)! as { started_at: number, id: string })
+    const end = rows.at(-1)
+    at = Number(end?.started_at)
+    last = String(end?.id)
   }
 }
 

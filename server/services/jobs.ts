@@ -52,7 +52,8 @@ async function knownSummary(
   if (!row) return null
   try {
     const summary = BatchSummarySchema.safeParse(JSON.parse(row.summary))
-    return summary.success ? { summary: summary.data, evidence: JSON.parse(row.evidence) as unknown[] } : null
+    const evidence: unknown[] = JSON.parse(row.evidence)
+    return summary.success ? { summary: summary.data, evidence } : null
   } catch {
     return null
   }

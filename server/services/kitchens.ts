@@ -1,3 +1,4 @@
+import { recordOf } from '../../core/records'
 import type { z } from 'zod'
 import { SHELF_NAMES, SHELVES, type Kitchen, type ShelfName } from '../../contracts/kitchen'
 import type { HearthClock } from './clock'
@@ -38,7 +39,7 @@ export function kitchensOf(database: Database, clock: HearthClock): Kitchens {
           const item = readAs<z.ZodType>(row.item, SHELVES[shelf])
           return item === null ? [] : [item]
         })
-      return Object.fromEntries(SHELF_NAMES.map(shelf => [shelf, items(shelf)])) as unknown as Kitchen
+      return recordOf(SHELF_NAMES, items) as Kitchen // each item was read by its shelf's schema
     },
     isBare: async () => await ShelfItem.count() === 0,
     async put(shelf, item) {

@@ -1,3 +1,4 @@
+import { isOneOf } from '../../core/records'
 import { QueryTypes } from 'sequelize'
 import {
   BatchAfterSchema,
@@ -160,7 +161,7 @@ async function kindsOf(select: Select): Promise<Omit<BatchTally, 'count' | 'righ
     ),
   ])
   return {
-    dishes, pans, fires, faults, families: families.filter(one => (FAMILY_IDS as readonly string[]).includes(one.id)),
+    dishes, pans, fires, faults, families: families.filter(one => isOneOf(FAMILY_IDS, one.id)),
     seasons: seasons.map(({ id, count: many }) => ({
       id: SEASONS[Number(id)]!,
       name: SEASONS[Number(id)]!,

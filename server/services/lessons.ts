@@ -50,7 +50,7 @@ export function lessonsOf(database: Database, clock: HearthClock, batches: Batch
       limit: MOST })
     return rows.flatMap((row) => {
       const told = readRow(row.lesson, lesson =>
-        ToldLessonSchema.parse({ lesson, ...readRow(row.told, value => value as object) }),
+        ToldLessonSchema.parse(Object.assign({ lesson }, readRow(row.told, told => told))),
       )
       return told ? [told] : []
     })

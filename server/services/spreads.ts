@@ -1,7 +1,8 @@
+import { z } from 'zod'
 import { SpreadSchema, type Spread, type SpreadLine } from '../../contracts/spread'
 import type { HearthClock } from './clock'
 import type { Database } from './database'
-import { readRow } from './readRow'
+import { readAs, readRow } from './readRow'
 import { Refusal } from './refusal'
 import { rowOf, rowsOf } from '../models/rows'
 
@@ -22,6 +23,9 @@ export interface Spreads {
 /** So many of the latest days are listed. */
 const MOST = 200
 
+/** What a line tells of a day beside its columns. */
+const DishesSchema = z.object({ dishes: z.array(z.unknown()) })
+
 /**
  * The days of one database. Removing is soft; putting a day again brings it back.
  *
@@ -36,7 +40,7 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
     const row = await rowOf(Table, { where: { id, removedAt: null } })
     if (!row) return null
     const spread = readRow(row.spread, value =>
-      SpreadSchema.parse({ ...(value as object), revision: Number(row.revision) }),
+      SpreadSchema.parse(Object.assign({}, value, { revision: Number(row.revision) })),
     )
     if (!spread) throw new Refusal('not-readable', `spreads/${id}`)
     return spread
@@ -55,7 +59,7 @@ export function spreadsOf(database: Database, clock: HearthClock): Spreads {
         eve: String(row.eve),
         revision: Number(row.revision),
         changedAt: Number(row.changedAt),
-        dishes: readRow(row.spread, value => (value as Spread).dishes.length) ?? 0,
+        dishes: readAs(row.spread, DishesSchema)?.dishes.length ?? 0,
       }))
     },
     async one(id) {

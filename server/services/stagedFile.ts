@@ -1,3 +1,4 @@
+import { isOneOf } from '../../core/records'
 import { createHash } from 'node:crypto'
 import { statfs } from 'node:fs/promises'
 import { Transform, type Readable } from 'node:stream'
@@ -74,7 +75,7 @@ export async function stageBackup(storage: string, file: Readable): Promise<Stag
 function headOf(value: unknown): BackupHead {
   const first = BackupHeadSchema.safeParse(value)
   if (!first.success) throw refuse('the first line is none of a backup')
-  if (first.data.tables.some(one => !(BACKUP_TABLES as readonly string[]).includes(one.name)))
+  if (first.data.tables.some(one => !isOneOf(BACKUP_TABLES, one.name)))
     throw refuse('a table that is not known')
   return first.data
 }

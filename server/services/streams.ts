@@ -117,12 +117,14 @@ function isWhole(read: Readonly<Record<keyof StoredObservation, unknown>>): read
   )
 }
 
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}
+
 function payloadOf(text: unknown): Record<string, unknown> | null {
   try {
     const value: unknown = JSON.parse(String(text))
-    return typeof value === 'object' && value !== null && !Array.isArray(value)
-      ? (value as Record<string, unknown>)
-      : null
+    return isRecord(value) ? value : null
   }
   catch {
     return null

@@ -25,7 +25,7 @@ const KINDS: readonly Kind[] = [
   },
   {
     sql: "SELECT 'day' AS what, name || ', ' || eve AS name, spread AS text, revision FROM spreads WHERE removed_at IS NULL",
-    read: (value, row) => SpreadSchema.parse({ ...(value as object), revision: row.revision }),
+    read: (value, row) => SpreadSchema.parse(Object.assign({}, value, { revision: row.revision })),
   },
   {
     sql: "SELECT 'batch' AS what, dish || ', ' || id AS name, summary AS text FROM batches WHERE NOT json_valid(summary) OR NOT json_valid(picture)",

@@ -23,7 +23,7 @@ const offered = computed(() => {
   const first = [props.line.ingredient, ...props.line.others].flatMap(id => props.options.filter(one => one.value === id))
   return [...first, { value: '', label: 'leave this line out' }, ...props.options.filter(one => !first.includes(one))]
 })
-const asksAmount = computed(() => props.line.massG === null || ['range', 'measure', 'no-amount'].some(doubt => (props.line.doubts as readonly string[]).includes(doubt)) || props.line.typed !== '')
+const asksAmount = computed(() => props.line.massG === null || props.line.doubts.some(doubt => ['range', 'measure', 'no-amount'].includes(doubt)) || props.line.typed !== '')
 const isDoubted = computed(() => props.line.doubts.length > 0 && !props.line.left)
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wordFor } from '../../../words/wordFor'
 import { computed } from 'vue'
 import { timeOfDay } from '../../composables/format'
 import type { CookPlan } from '../../../core/record/plan/plan'
@@ -30,7 +31,7 @@ function when(minutes: number, done: boolean): string {
 const rows = computed(() => steps.value.map((stage) => {
   const done = props.cook.steps[stage.id] !== undefined
   const words = [...(stage.watch ?? []).map(code => watchText(code)), ...(stage.expect ?? []).map(code => expectText(code))].filter(Boolean)
-  const cautions = (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean)
+  const cautions = (stage.cautions ?? []).flatMap(code => wordFor(CAUTIONS, code) ?? [])
   return { id: stage.id, name: stageName(stage), cue: stageCueText(stage), when: 'minutes' in stage.until ? when(stage.until.minutes, done) : '', words: words.join(' '), cautions: done ? [] : cautions, done }
 }))
 </script>

@@ -19,7 +19,7 @@ export type Board = Extract<ShelfName, 'measures' | 'pans' | 'fires' | 'trays'>
 export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
   return [
     {
-      shelf: 'measures' as Board,
+      shelf: 'measures' as const,
       title: 'Cups and spoons',
       adds: [
         ['cup', 'Another cup'],
@@ -34,7 +34,7 @@ export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
       })),
     },
     {
-      shelf: 'pans' as Board,
+      shelf: 'pans' as const,
       title: 'Pans and pots',
       adds: [
         ['pan', 'Another pan'],
@@ -50,7 +50,7 @@ export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
       })),
     },
     {
-      shelf: 'fires' as Board,
+      shelf: 'fires' as const,
       title: 'Fires',
       adds: [['fire', 'Another fire']] as const,
       things: kitchen.fires.map(one => ({
@@ -62,7 +62,7 @@ export function boardsOf(kitchen: Kitchen, evidence: readonly Evidence[]) {
       })),
     },
     {
-      shelf: 'trays' as Board,
+      shelf: 'trays' as const,
       title: 'Trays and plates',
       adds: [['tray', 'Another tray']] as const,
       things: kitchen.trays.map(one => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keysOf } from '../../../core/records'
 import { computed } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
 import { trendOf } from '../../../core/cook/compare/trendOf'
@@ -24,7 +25,7 @@ function valueOf(figure: Figure, { summary }: BatchListLine): number | null {
   return finishedG === null || !(baseG > 0) ? null : 100 * finishedG / baseG
 }
 const text = (figure: Figure, value: number): string => (figure === 'yield' ? gramsText(value) : clockText(value))
-const figures = computed(() => (Object.keys(TREND_WORDS) as Figure[]).flatMap((figure) => {
+const figures = computed(() => (keysOf(TREND_WORDS)).flatMap((figure) => {
   const points = props.batches.slice(0, MOST).flatMap((batch) => {
     const value = valueOf(figure, batch)
     return value === null ? [] : [{ id: batch.id, at: batch.startedAt, value, faulty: batch.summary.faults.length > 0 }]

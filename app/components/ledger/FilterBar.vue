@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BatchFilter, BatchTally } from '../../../contracts/batch'
+import { BatchFilterSchema, type BatchFilter, type BatchTally } from '../../../contracts/batch'
 import { SEASON_WORDS } from '../../../words/ledger'
 import { familyName } from '../../../words/dish'
 import LabelledChoice from '../LabelledChoice.vue'
@@ -21,7 +21,7 @@ const emit = defineEmits<{
 
 type Key = keyof BatchFilter
 const ALL = '–'
-const BARS: readonly { readonly key: Key, readonly asks: string, readonly from: keyof BatchTally }[] = [
+const BARS: readonly { readonly key: Key, readonly asks: string, readonly from: 'dishes' | 'families' | 'faults' | 'pans' | 'fires' | 'seasons' }[] = [
   { key: 'dish', asks: 'Dish', from: 'dishes' }, { key: 'family', asks: 'Base', from: 'families' }, { key: 'fault', asks: 'How it came', from: 'faults' },
   { key: 'pan', asks: 'Pan', from: 'pans' }, { key: 'fire', asks: 'Fire', from: 'fires' }, { key: 'season', asks: 'Season', from: 'seasons' },
 ]
@@ -31,7 +31,7 @@ function nameOf(key: Key, one: { readonly id: string, readonly name: string }): 
   return key === 'season' ? wordFor(SEASON_WORDS, one.id) ?? one.id : one.name
 }
 const bars = computed(() => BARS.map(({ key, asks, from }) => {
-  const found = props.tally[from] as BatchTally['dishes']
+  const found: readonly { readonly id: string, readonly name: string, readonly count: number }[] = props.tally[from]
   const options = found.map(one => ({ value: one.id, label: `${nameOf(key, one)} (${one.count})` }))
   const first = key === 'fault'
     ? [{ value: ALL, label: 'all' }, { value: 'none', label: `came right (${props.tally.right})` }, { value: 'any', label: `any fault (${props.tally.count - props.tally.right})` }]
@@ -40,7 +40,7 @@ const bars = computed(() => BARS.map(({ key, asks, from }) => {
 }).filter(bar => bar.useful))
 function choose(key: Key, value: string): void {
   const { [key]: _, ...rest } = props.filter
-  emit('change', (value === ALL ? rest : { ...rest, [key]: value }) as BatchFilter)
+  emit('change', BatchFilterSchema.parse(value === ALL ? rest : { ...rest, [key]: value }))
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keysOf } from '../../../core/records'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { degreesOfHouse, gramsOfHouse } from '../../composables/format'
@@ -94,7 +95,7 @@ const told = computed(() => {
     return [`${name}: ${says}`]
   })
 })
-const available = computed(() => (Object.keys(PAN_NUMBERS) as PanNumber[]).filter((id) => {
+const available = computed(() => (keysOf(PAN_NUMBERS)).filter((id) => {
   if (id === 'fat') return bands.value.some(band => band.fatOutG.late > 1)
   return id !== 'smell' || mainLine(props.dish).some(stage => stage.does === 'roast')
 }))

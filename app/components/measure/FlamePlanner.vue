@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ROAST_STEPS } from '../../../core/process/flame/takeOff'
+import { isOneOf } from '../../../core/records'
 import { computed, ref, toRef, watch } from 'vue'
 import { useFlamePlanning } from '../../composables/flamePlanning'
 import { minutesText } from '../../composables/format'
@@ -35,7 +37,7 @@ watch(() => props.plan.dish.id, () => {
 const risk = ref(0.02)
 const wish = computed((): FlameWish | null => {
   const until = stage.value?.until
-  return until && 'sign' in until ? { step: until.sign as FlameWish['step'], patienceS: 60 * patience.value, risk: risk.value } : null
+  return until && 'sign' in until && isOneOf(ROAST_STEPS, until.sign) ? { step: until.sign, patienceS: 60 * patience.value, risk: risk.value } : null
 })
 const { found, done, trouble } = useFlamePlanning(toRef(() => props.plan), wish)
 interface Row { readonly name: string, readonly schedule: FlameSchedule }

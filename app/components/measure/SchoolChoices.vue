@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keysOf } from '../../../core/records'
 import { computed } from 'vue'
 import { CHOICE_VALUES, type Choices } from '../../../core/formulation/dish/choices'
 import type { DishCard } from '../../../core/formulation/dish/dish'
@@ -21,7 +22,7 @@ const emit = defineEmits<{
 }>()
 
 /** Questions that only some dishes ask. */
-const asked = computed(() => (Object.keys(CHOICE_VALUES) as (keyof Choices)[]).filter((key) => {
+const asked = computed(() => keysOf(CHOICE_VALUES).filter((key) => {
   const { family, choices, ingredients } = props.card
   const { kind, fresh } = familyOf(family)
   switch (key) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wordFor } from '../../../words/wordFor'
 import { computed } from 'vue'
 import { useSayAmount } from '../../composables/houseAmounts'
 import { goesInAgain } from '../../../core/formulation/dish/goesInAgain'
@@ -38,7 +39,7 @@ function shown(stage: Stage) {
     goesIn: [...stage.adds.map(add => (goesInAgain(props.dish.stages, stage.id, add.ingredient) ? `the ${add.ingredient.replaceAll('-', ' ')} set aside` : said(add.ingredient, add.share))), ...(stage.from ? ['what is in the pot'] : [])].join(', ') || (stage.handles ?? []).map(id => said(id, 1)).join(', '),
     until: 'sign' in stage.until ? `until ${SIGN_WORDS[stage.until.sign]?.waited ?? stage.until.sign}` : '',
     expect: (stage.expect ?? []).map(code => expectText(code)).join(' '),
-    cautions: (stage.cautions ?? []).map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean),
+    cautions: (stage.cautions ?? []).flatMap(code => wordFor(CAUTIONS, code) ?? []),
   }
 }
 </script>

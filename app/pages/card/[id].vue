@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wordFor } from '../../../words/wordFor'
 import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
@@ -42,7 +43,7 @@ const steps = computed(() => {
   return stepsOf(staged, goesIn).map((step, i) => ({ ...step, stage: staged.stages[i]! }))
 })
 const times = computed(() => (dish.value ? usualTotalMinutes(dish.value) : null))
-const cautions = computed(() => [...new Set((made.value?.stages ?? []).flatMap(stage => stage.cautions ?? []))].map(code => CAUTIONS[code as keyof typeof CAUTIONS]).filter(Boolean))
+const cautions = computed(() => [...new Set((made.value?.stages ?? []).flatMap(stage => stage.cautions ?? []))].flatMap(code => wordFor(CAUTIONS, code) ?? []))
 const minutes = (value: number): string => (value >= 90 ? `${Math.round(value / 30) / 2} h` : `${Math.round(value)} min`)
 function print(): void {
   window.print()

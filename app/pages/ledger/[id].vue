@@ -108,7 +108,7 @@ const LIKED_AS: Readonly<Record<LikedFor, Readonly<Record<Liking, string>>>> = {
 const wishes = computed(() => LIKED_FOR.flatMap((of) => {
   const liking = liked.value[of]
   const edit = liking ? editForLiking(of, liking) : null
-  return edit ? [{ of, edit, liking: liking as Liking }] : []
+  return liking && edit ? [{ of, edit, liking }] : []
 }))
 function like(of: LikedFor, liking: Liking): void {
   after.mark({ kind: 'liked', payload: { [of]: liking } })

@@ -17,7 +17,7 @@ const filter = computed((): BatchFilter => {
   const parsed = BatchFilterSchema.safeParse(Object.fromEntries(Object.entries(route.query).filter(([, value]) => typeof value === 'string')))
   return parsed.success ? parsed.data : {}
 })
-const query = computed(() => new URLSearchParams(filter.value as Record<string, string>).toString())
+const query = computed(() => new URLSearchParams(Object.entries(filter.value)).toString())
 
 const batches = shallowRef<readonly BatchListLine[]>([])
 const next = ref<string | null>(null)

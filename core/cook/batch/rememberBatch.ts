@@ -77,6 +77,9 @@ export function rememberBatch(told: Remembered, table: readonly Ingredient[]): R
   return { plan, observations: storyOf(dish, roast, told, plan) }
 }
 
+/** What was told: when, s since the start, which kind of mark, and what it holds. */
+type Told = [timeS: number, kind: string, payload: Record<string, unknown>]
+
 function storyOf(dish: Dish, roast: number, told: Remembered, plan: CookPlan): Observation[] {
   const line = mainLine(dish)
   const done = doneIndex(dish)
@@ -84,32 +87,20 @@ function storyOf(dish: Dish, roast: number, told: Remembered, plan: CookPlan): O
   const main = mainVessel(dish)
   const vessel = plan.vessels[main]?.vessel
   const known = roastS === null ? null : Math.min(done, Math.max(1, roast + 1))
-  const moments: [number, string, Record<string, unknown>][] = [
+  const moments: Told[] = [
     [0, 'cook.started', { from: 'memory' }],
     ...(roastS !== null && known !== null && known < line.length
-      ? [[roastS, 'stage.began', { stage: itemAt(line, known).id }] as [number, string, Record<string, unknown>]]
+      ? [[roastS, 'stage.began', { stage: itemAt(line, known).id }] satisfies Told]
       : []),
     ...(done < line.length
-      ? [[totalS, 'stage.began', { stage: itemAt(line, done).id }] as [number, string, Record<string, unknown>]]
+      ? [[totalS, 'stage.began', { stage: itemAt(line, done).id }] satisfies Told]
       : []),
     [totalS + 60, 'cook.finished', {}],
     ...(told.finishedG !== null && vessel
-      ? [
-          [totalS + 61, 'weighed', { vessel: main, grossG: told.finishedG + vessel.massG }] as [
-            number,
-            string,
-            Record<string, unknown>,
-          ],
-        ]
+      ? [[totalS + 61, 'weighed', { vessel: main, grossG: told.finishedG + vessel.massG }] satisfies Told]
       : []),
     ...(told.outcome
-      ? [
-          [totalS + 62, 'outcome', { faults: told.outcome.faults, line: told.outcome.line }] as [
-            number,
-            string,
-            Record<string, unknown>,
-          ],
-        ]
+      ? [[totalS + 62, 'outcome', { faults: told.outcome.faults, line: told.outcome.line }] satisfies Told]
       : []),
     [totalS + 63, 'gone', {}],
   ]

@@ -117,6 +117,6 @@ function happened(one: BatchRecord, other: BatchRecord): Difference[] {
  * @returns true where `is` is darker
  */
 export function darker(is: string, was: string): boolean {
-  const place = (step: string): number => (COLOUR_STEPS as readonly string[]).indexOf(step)
+  const place = (step: string): number => COLOUR_STEPS.findIndex(one => one === step)
   return place(is) > place(was)
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { dryG } from '../../process/program/contentsNow'
 import { flamesNow } from '../../record/replay/flamesNow'
@@ -165,4 +166,4 @@ export type FaultCause = keyof typeof ROWS
 export const CAUSES: Readonly<Record<FaultCause, CauseRow>> = ROWS
 
 /** The codes of all causes. */
-export const FAULT_CAUSES = Object.keys(ROWS) as readonly FaultCause[]
+export const FAULT_CAUSES: readonly FaultCause[] = keysOf(ROWS)

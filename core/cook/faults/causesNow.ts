@@ -1,4 +1,4 @@
-import { entriesOf } from '../../entriesOf'
+import { entriesOf } from '../../records'
 import type { Bench } from '../remedies/bench'
 import { CAUSES, type FaultCause, type RecordSays } from './causes'
 import { FAULTS, type Fault } from './faults'

@@ -1,4 +1,3 @@
-import type { Choices } from '../../formulation/dish/choices'
 import type { DishCard, Part } from '../../formulation/dish/dish'
 import { withChoice } from '../../formulation/dish/withChoice'
 import type { Ingredient } from '../../materials/composition/ingredient'
@@ -118,7 +117,7 @@ export function editedDish(
   if (edit.kind === 'choice')
     return card.choices[edit.key] === edit.value
       ? null
-      : withChoice(next, { [edit.key]: edit.value } as Partial<Choices>, rowOf)
+      : withChoice(next, { [edit.key]: edit.value }, rowOf)
   if (edit.kind === 'minutes') {
     const known = edit.stages.filter(stage => card.usual.minutes[stage] !== undefined)
     if (known.length === 0) return null

@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import type { Dish, DishCard } from '../../formulation/dish/dish'
 import { takesMilk } from '../../formulation/dish/splitsMilk'
 import { familyOf } from '../../formulation/family/families'
@@ -177,7 +178,7 @@ export type EndFault = { [F in Fault]: (typeof ROWS)[F]['atEnd'] extends false ?
 export const FAULTS: Readonly<Record<Fault, FaultRow>> = ROWS
 
 /** The codes of all faults, the usual ones first. */
-export const FAULT_IDS = Object.keys(ROWS) as readonly Fault[]
+export const FAULT_IDS = keysOf(ROWS)
 
 /** Those that are named of the finished sweet. */
 export const END_FAULTS = FAULT_IDS.filter((fault): fault is EndFault => FAULTS[fault].atEnd !== false)

@@ -103,7 +103,7 @@ function colourOff({ plan, summary }: BatchRecord, roast: number): number | null
   const until = mainLine(plan.dish)[roast]?.until
   if (!until || !('sign' in until) || roast < 0) return null
   const place = (step: string | null): number =>
-    step === null ? -1 : (COLOUR_STEPS as readonly string[]).indexOf(step)
+    step === null ? -1 : COLOUR_STEPS.findIndex(one => one === step)
   const wanted = place(until.sign)
   return until.sign === 'aroma' || wanted >= 0
     ? place(summary.darkestStep) - (until.sign === 'aroma' ? -0.5 : wanted)

@@ -1,7 +1,7 @@
 import { itemAt } from '../../maths/table/itemAt'
 import type { Part } from '../../formulation/dish/dish'
 import type { BatchRecord } from '../compare/difference'
-import { entriesOf } from '../../entriesOf'
+import { entriesOf, recordOf } from '../../records'
 import { CAUSES, USUAL, type Expectation, type FaultCause } from './causes'
 import { FAULTS, type EndFault } from './faults'
 import { FEATURES, featuresOf, type Feature, type Features } from './features'
@@ -110,7 +110,7 @@ function usualOf(good: readonly Features[]): Features {
     const values = good.flatMap(one => (one[of] === null ? [] : [one[of]])).sort((p, q) => p - q)
     return values.length < LEAST_GOOD ? null : itemAt(values, Math.floor(values.length / 2))
   }
-  return Object.fromEntries(FEATURES.map(of => [of, middle(of)])) as unknown as Features
+  return recordOf(FEATURES, middle)
 }
 
 function logRatio(value: number, [middle, spread]: Expectation, [usually, usualSpread]: Expectation): number {

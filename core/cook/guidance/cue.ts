@@ -1,3 +1,4 @@
+import { isOneOf } from '../../records'
 import { stageOf } from '../../formulation/dish/stageOf'
 import { itemAt } from '../../maths/table/itemAt'
 import type { Stage } from '../../formulation/dish/dish'
@@ -185,7 +186,7 @@ function nextSign(plan: CookPlan, cook: LiveCook, forecast: Forecast | null): Cu
   if (!forecast || !stage || !('sign' in stage.until)) return null
   const aroma: SignId[] =
     stage.does === 'roast' && !isStage(stage, 'paste') && !hasShown(cook, 'aroma') ? ['aroma'] : []
-  for (const sign of [...aroma, stage.until.sign as SignId]) {
+  for (const sign of [...aroma, stage.until.sign]) {
     const window = forecast.signs[sign]
     if (window && !hasShown(cook, sign)) return { sign, window }
   }
@@ -221,7 +222,7 @@ const nextCue = (next: Stage | undefined): CueCode =>
 
 /** The caution of a stage itself: where nothing but grain is in the pan there is no hot fat. */
 const ownCaution = ({ cautions }: Stage): CautionCode | null =>
-  firstKnown(CAUTION_CODES.filter(code => !(HEAT_CAUTIONS as readonly string[]).includes(code)), cautions)
+  firstKnown(CAUTION_CODES.filter(code => !isOneOf(HEAT_CAUTIONS, code)), cautions)
 
 type StageCue = Pick<Cue, 'code' | 'caution' | 'mark'>
 

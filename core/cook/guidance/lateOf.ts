@@ -3,7 +3,7 @@ import { mainLine } from '../../formulation/dish/mainLine'
 import { sideStages } from '../../formulation/dish/sideStages'
 import type { Forecast } from '../../record/plan/forecast'
 import type { Window } from '../../maths/random/window'
-import { COLOUR_STEPS, type SignId } from '../../formulation/signs/signIds'
+import { COLOUR_STEPS } from '../../formulation/signs/signIds'
 import { hasShown } from '../../record/replay/hasShown'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { CookPlan } from '../../record/plan/plan'
@@ -61,7 +61,7 @@ function lateStage(plan: CookPlan, cook: LiveCook, forecast: Forecast | null, no
   }
   if ('minutes' in stage.until)
     return late(stage, countsFromS(stage, cook, began) + stage.until.minutes * 60 + MINUTES_S, null, nowS)
-  const sign = stage.until.sign as SignId
+  const sign = stage.until.sign
   if (hasShown(cook, sign)) return late(stage, Math.max(began, shownAt(cook, sign)) + HAND_S, null, nowS)
   const window = forecast?.signs[sign] ?? null
   return window ? late(stage, window.late, window, nowS) : []

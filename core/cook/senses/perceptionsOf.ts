@@ -84,7 +84,7 @@ function ofDoing(dish: Of, stage: Stage): readonly TermCode[] {
  * @returns perceptions by sense, each once, with what marking one writes down
  */
 export function perceptionsOf(dish: Of, stage: Stage): readonly Offered[] {
-  const own = 'sign' in stage.until ? ofSign(dish, stage.until.sign as SignId) : []
+  const own = 'sign' in stage.until ? ofSign(dish, stage.until.sign) : []
   const codes = [...new Set([...own, ...ofDoing(dish, stage)])]
   return SENSES.flatMap(sense => codes.filter(code => TERMS[code].sense === sense).map(offered))
 }

@@ -1,4 +1,4 @@
-import { dishOf } from '../problem/parts'
+import { dishOf, partsOfStep } from '../problem/parts'
 import { fieldAt } from '../../maths/table/itemAt'
 import type { Day, Starts } from '../problem/day'
 import { holdsOf, serves } from '../problem/holdsOf'
@@ -127,7 +127,7 @@ function takesVessel(day: Day, step: PlannedStep): boolean {
 
 /** Steps that have to be done before a step, near and far. */
 function neededBy(day: Day, step: string): string[] {
-  const [id, activity] = step.split('.') as [string, string]
+  const [id, activity] = partsOfStep(step)
   const dish = dishOf(day, id)
   const needed = new Set<string>()
   const add = (to: string): void => {

@@ -1,4 +1,4 @@
-import { activityOf, dishOf, mealOf } from './parts'
+import { activityOf, dishOf, mealOf, partsOfStep } from './parts'
 import { fieldAt, itemAt } from '../../maths/table/itemAt'
 import type { Activity, Day, DayDish, Starts } from './day'
 import { holdsOf } from './holdsOf'
@@ -97,7 +97,7 @@ function lagBreaches(dish: DayDish, starts: Starts): Breach[] {
 
 function linkBreaches(day: Day, starts: Starts): Breach[] {
   return (day.links ?? []).flatMap((link) => {
-    const [dish, activity] = link.from.split('.') as [string, string]
+    const [dish, activity] = partsOfStep(link.from)
     const wait = fieldAt(starts, link.to) - fieldAt(starts, link.from) - likely(dishOf(day, dish), activity)
     return wait >= link.min && (link.max === null || wait <= link.max)
       ? []
@@ -108,7 +108,7 @@ function linkBreaches(day: Day, starts: Starts): Breach[] {
 function wishBreaches(day: Day, starts: Starts): Breach[] {
   return (day.wishes ?? []).flatMap((wish) => {
     const from = fieldAt(starts, wish.step)
-    const [dish, activity] = wish.step.split('.') as [string, string]
+    const [dish, activity] = partsOfStep(wish.step)
     const to = from + likely(dishOf(day, dish), activity)
     const kept = wish.kind === 'pin' ? from === wish.start : to <= wish.from || from >= wish.to
     return kept ? [] : [{ kind: 'wish', step: wish.step, minute: from } as const]

@@ -36,3 +36,14 @@ export function mealOf(day: Pick<Day, 'meals'>, dish: Pick<DayDish, 'meal'>): Da
 export function activityOf(dish: Pick<DayDish, 'activities'>, id: string): Activity {
   return known(dish.activities.find(activity => activity.id === id), id)
 }
+
+/**
+ * The dish and the step that a step of the day is named by.
+ *
+ * @param step `dish.activity`
+ * @returns both ids
+ */
+export function partsOfStep(step: string): readonly [dish: string, activity: string] {
+  const at = step.indexOf('.')
+  return at < 0 ? [step, ''] : [step.slice(0, at), step.slice(at + 1)]
+}

@@ -282,23 +282,27 @@ function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
   let max = min + WAITS.rest
   let kind = 'rest'
   const after = dish.stages.filter(stage => stage.phase === 'after')
-  let open = null as Activity | null
+  let open = false
   for (const stage of after) {
     const dur = fieldAt(spans, stage.id)
     if (stage.does === 'set') {
       const spreadOut = known(laying.last, stage.id)
       follow(laying, { id: 'cut', dur: CUT, hands: 1, burner: 0 }, dur[0], WAITS.set, 'set')
       laying.holds.push({ need: 'tray', first: spreadOut, last: 'cut' })
-      open = null
+      open = false
       continue
     }
     if (open) {
-      open = { ...open, dur: [open.dur[0] + dur[0], open.dur[1] + dur[1], open.dur[2] + dur[2]] }
-      laying.activities[laying.activities.length - 1] = open
+      const { dur: [shortest, likely, longest] } = lastOf(laying.activities)
+      laying.activities.push({
+        ...known(laying.activities.pop(), stage.id),
+        dur: [shortest + dur[0], likely + dur[1], longest + dur[2]],
+      })
       continue
     }
-    open = { id: stage.id, dur, hands: 1, burner: 0, ...(isStage(stage, 'spread') ? { hot: true } : {}) }
-    follow(laying, open, min, dish.choices?.form === 'balls' ? min + WAITS.warm : max, kind)
+    open = true
+    const step: Activity = { id: stage.id, dur, hands: 1, burner: 0, ...(isStage(stage, 'spread') ? { hot: true } : {}) }
+    follow(laying, step, min, dish.choices?.form === 'balls' ? min + WAITS.warm : max, kind)
     min = max = 0
     kind = 'warm'
   }

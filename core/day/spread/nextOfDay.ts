@@ -1,3 +1,4 @@
+import { partsOfStep } from '../problem/parts'
 import type { Spread } from './spread'
 
 /** A step of a day that comes next: its dish, its id without the dish, and the minute of the day's clock. */
@@ -29,6 +30,6 @@ export function nextOfDay(spread: Pick<Spread, 'plan' | 'meals' | 'doings'>, now
         .filter(([one]) => !begun.has(one))
         .sort((a, b) => a[1] - b[1])[0] ?? ([null, 0] as const))
   if (step === null) return null
-  const [dish, activity] = step.split('.') as [string, string]
+  const [dish, activity] = partsOfStep(step)
   return { dish, activity, at, going: going !== undefined }
 }

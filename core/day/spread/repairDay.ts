@@ -1,4 +1,4 @@
-import { activityOf, dishOf, mealOf } from '../problem/parts'
+import { activityOf, dishOf, mealOf, partsOfStep } from '../problem/parts'
 import { entryAt, fieldAt } from '../../maths/table/itemAt'
 import { nobodyThere } from '../problem/presence'
 import { standsOver } from '../problem/checkPlan'
@@ -191,7 +191,7 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
  * @param first step, `dish.activity`
  */
 export function lastOf(day: Day, first: string): string {
-  const [id, activity] = first.split('.') as [string, string]
+  const [id, activity] = partsOfStep(first)
   const dish = dishOf(day, id)
   return `${id}.${dish.holds.find(hold => hold.first === activity)?.last ?? activity}`
 }

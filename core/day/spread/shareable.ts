@@ -1,3 +1,4 @@
+import { isOneOf } from '../../records'
 import type { Durations } from '../problem/day'
 import type { Spread } from './spread'
 import { THICKENED } from './thickenedMilk'
@@ -58,7 +59,7 @@ export function shareableOf(spread: Pick<Spread, 'dishes'>): Shareable[] {
  */
 export function lastsForAll(step: string, own: Durations, others: readonly Durations[]): Durations {
   if (others.length === 0) return own
-  const addsUp = KINDS.some(one => one.addsUp && (one.steps as readonly string[]).includes(step))
+  const addsUp = KINDS.some(one => one.addsUp && isOneOf(one.steps, step))
   const lasts = (at: 0 | 1 | 2): number =>
     addsUp ? others.reduce((sum, one) => sum + one[at], own[at]) : Math.ceil(own[at] * FOR_TWO)
   return [lasts(0), lasts(1), lasts(2)]

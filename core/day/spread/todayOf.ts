@@ -52,7 +52,7 @@ export function todayOf(
   const known = new Map(
     [...doings, ...atFire].filter(one => starts[one.step] !== undefined).map(one => [one.step, one]),
   )
-  const spans = Object.assign({}, ...fire.map(one => one.spans)) as Record<string, Activity['dur']>
+  const spans: Readonly<Record<string, Activity['dur']>> = Object.fromEntries(fire.flatMap(one => Object.entries(one.spans)))
   const timed: Day = {
     ...own,
     dishes: own.dishes.map(dish => ({

@@ -1,3 +1,4 @@
+import { isOneOf } from '../../records'
 import type { Stage } from './dish'
 import { stageOfBase } from './stageOfBase'
 
@@ -18,8 +19,6 @@ export type StageRole = (typeof STAGE_ROLES)[number]
 /** A role, or the same got ready for another base of the dish. */
 export type StageId = StageRole | `${StageRole}-${number}`
 
-const ROLES: ReadonlySet<string> = new Set(STAGE_ROLES)
-
 /**
  * The role of a stage.
  *
@@ -27,8 +26,9 @@ const ROLES: ReadonlySet<string> = new Set(STAGE_ROLES)
  * @returns its role; null for one of an older or a newer version
  */
 export function roleOfStage({ id }: Pick<Stage, 'id'>): StageRole | null {
-  const role = ROLES.has(id) ? id : stageOfBase(id)
-  return ROLES.has(role) ? role as StageRole : null // it is one of them
+  if (isOneOf(STAGE_ROLES, id)) return id
+  const role = stageOfBase(id)
+  return isOneOf(STAGE_ROLES, role) ? role : null
 }
 
 /**

@@ -1,3 +1,6 @@
+import { FAMILY_IDS } from '../family/family'
+import { isOneOf } from '../../records'
+import { known } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import type { DishCard, DishIngredient } from '../dish/dish'
 import { troublesOf } from '../dish/troublesOf'
@@ -34,12 +37,12 @@ export function dishFromAmounts(
   const sums = new Map<string, number>()
   for (const one of amounts) if (one.massG > 0) sums.set(one.ingredient, (sums.get(one.ingredient) ?? 0) + one.massG)
   const bases = [...sums]
-    .filter(([ingredient]) => rowOf(ingredient).families.length > 0)
+    .filter(([ingredient]) => familyIn(rowOf(ingredient)) !== undefined)
     .sort((p, q) => weight(rowOf(q[0]), q[1]) - weight(rowOf(p[0]), p[1]))
   const [base] = bases
   if (!base) throw new CoreError('cannot-work', 'dishFromAmounts.amounts', { missing: 'a base' })
   const [baseId, baseG] = base
-  const family = rowOf(baseId).families[0] as FamilyId
+  const family = known(familyIn(rowOf(baseId)), baseId)
   const ingredients = [...sums].map(([ingredient, massG]): DishIngredient =>
     ingredient === baseId
       ? { id: family, ingredient, perBase: 1, part: 'base' }
@@ -105,4 +108,9 @@ function led(card: DishCard): DishCard {
     now = best
   }
   return now
+}
+
+/** The family that a row is a base of; undefined for one that is none. */
+function familyIn({ families }: Ingredient): FamilyId | undefined {
+  return families.find((id): id is FamilyId => isOneOf(FAMILY_IDS, id))
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import type { SignId } from './signIds'
 
 /** Senses a cook judges by, in the order they are offered: at the fire the nose is trusted before the eye. */
@@ -98,7 +99,7 @@ export type TermCode = keyof typeof ALL
 export const TERMS: Readonly<Record<TermCode, Term>> = ALL
 
 /** Codes of all perceptions. */
-export const TERM_CODES = Object.keys(ALL) as readonly TermCode[]
+export const TERM_CODES = keysOf(ALL)
 
 /**
  * Whether something names a perception of this version.

@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import { itemAt } from '../../maths/table/itemAt'
 import type { Dish, Stage } from '../dish/dish'
 import { mainLine } from '../dish/mainLine'
@@ -43,7 +44,7 @@ export function stageContents(plan: WeighedDish, secondsOf: readonly number[]): 
   const leaving = lossShares(plan, line, brings, secondsOf)
   const now: Content = { ...EMPTY }
   return line.map((stage, k) => {
-    for (const part of Object.keys(EMPTY) as (keyof Content)[]) now[part] += itemAt(brings, k)[part]
+    for (const part of keysOf(EMPTY)) now[part] += itemAt(brings, k)[part]
     const from = { ...now }
     now.water = Math.max(0, now.water - itemAt(leaving, k))
     const to = { ...now }
@@ -83,7 +84,7 @@ function broughtBy(plan: WeighedDish, stage: Stage): Content {
   for (const { ingredient, share } of [stage, ...beside].flatMap(one => one.adds)) {
     const amount = plan.amounts.find(one => one.id === ingredient)
     if (!amount) continue
-    for (const part of Object.keys(EMPTY) as (keyof Content)[])
+    for (const part of keysOf(EMPTY))
       sum[part] += amount.massG * share * amount.composition[part]
   }
   return sum
@@ -113,7 +114,7 @@ const AIR = { raw: 0.5, soft: 0.12 } as const
  * @returns ml
  */
 export function contentVolume(content: Content, fresh: boolean, soft: number): number {
-  const plain = (Object.keys(DENSITY) as (keyof typeof DENSITY)[]).reduce(
+  const plain = (keysOf(DENSITY)).reduce(
     (sum, part) => sum + content[part] / DENSITY[part],
     0,
   )

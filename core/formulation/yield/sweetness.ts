@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import type { Nutrients, SugarKind } from '../../materials/composition/nutrients'
 
 /** How it is eaten. */
@@ -21,5 +22,5 @@ const RELATIVE: Readonly<Record<Served, Readonly<Record<SugarKind, number>>>> = 
  */
 export function sweetnessG(mix: Pick<Nutrients, SugarKind>, served: Served): number {
   const factors = RELATIVE[served]
-  return (Object.keys(factors) as SugarKind[]).reduce((sum, kind) => sum + mix[kind] * factors[kind], 0)
+  return (keysOf(factors)).reduce((sum, kind) => sum + mix[kind] * factors[kind], 0)
 }

@@ -1,3 +1,4 @@
+import { known } from '../../maths/table/itemAt'
 import { sideStages } from '../../formulation/dish/sideStages'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { FIRE_KINDS } from '../../materials/fire/fireKinds'
@@ -20,7 +21,7 @@ import { daySpread } from '../../materials/belief/steadiness'
  */
 export function beliefFor(first: Belief, evidence: readonly Evidence[], plan: BelievingPlan, nowMs?: number): Belief {
   const names = householdNames(plan)
-  const of = (name: string): BeliefEntry => first.entries.find(entry => entry.name === name) as BeliefEntry
+  const of = (name: string): BeliefEntry => known(first.entries.find(entry => entry.name === name), name)
   const fire = (name: 'mainFire' | 'otherFire', vessel: string | undefined, watts: number) => {
     const readings = evidence.filter(one => one.name === names[name])
     const prior = vessel === undefined ? undefined : plan.fires[vessel]?.kind

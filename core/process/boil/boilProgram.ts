@@ -21,13 +21,14 @@ const HOPELESS = 3
 export function boilProgram(check: BoilCheck): Program {
   const { fire, pan, half, boiledOn, boilS } = check
   const flame = { fire: 'mainFire' as const, watts: fire.watts, ladder: 0, lagS: FIRE_KINDS[fire.kind].lagS }
+  const cover: Cover = check.lid ? LID : OPEN
   const bare = {
     vessel: 0,
     adds: [],
     tips: null,
     nutsLeave: false,
     flame,
-    cover: (check.lid ? LID : OPEN) as Cover,
+    cover,
     seconds: 0,
     pours: 0,
     from: null,

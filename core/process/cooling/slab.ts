@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import { constant } from '../../materials/constants/constants'
 import { DENSITY } from '../../materials/composition/partDensity'
 import { SPECIFIC_HEAT } from '../../materials/composition/specificHeat'
@@ -48,7 +49,7 @@ export function slabOf(contents: PanContents, depthMm: number, startC: number, a
     sugar: contents.sugarG,
     nuts: contents.nutsG,
   }
-  const names = Object.keys(parts) as (keyof typeof parts)[]
+  const names = keysOf(parts)
   const ml = (name: keyof typeof parts): number => parts[name] / DENSITY[name]
   const volume = Math.max(1e-9, names.reduce((sum, name) => sum + ml(name), 0))
   return {

@@ -1,6 +1,5 @@
 import { itemAt } from '../../maths/table/itemAt'
 import { mainLine } from '../../formulation/dish/mainLine'
-import type { SignId } from '../../formulation/signs/signIds'
 import { logLikelihoods, waitingOf } from '../ensemble/logLikelihoods'
 import { normalisedWeights } from '../ensemble/normalisedWeights'
 import { SIGNS } from '../engine/signs'
@@ -49,7 +48,7 @@ export function openQuestion(standing: StoredRuns): OpenQuestion | null {
     answered > 0 ? answered + Math.max(QUIET_S, QUIET_SHARE * (answered - began)) : 0,
   )
   if (nowS < quietUntil) return null
-  const sign = 'sign' in stage.until ? stage.until.sign as SignId : null
+  const sign = 'sign' in stage.until ? stage.until.sign : null
   const ends = sign === null ? minutesEnd(standing, began) : signEnd(standing, SIGNS.indexOf(sign))
   if (ends === null || nowS < began + BEYOND * (ends.late - began) + BEYOND_S) return null
   const tapped = cook.signs.find(tap => tap.what === sign && tap.timeS >= began)

@@ -1,3 +1,4 @@
+import { recordOf } from '../../records'
 import { itemAt, numberAt } from '../../maths/table/itemAt'
 import { constant } from '../../materials/constants/constants'
 import type { MemberValues } from '../belief/memberValues'
@@ -28,7 +29,7 @@ import { waterRoomG } from './waterRoomG'
 export const SIGNS: readonly SignId[] = TIMED_SIGNS
 
 /** Signs by name, as indices into `SIGNS`. */
-export const SIGN = Object.fromEntries(SIGNS.map((sign, i) => [sign, i])) as Readonly<Record<SignId, number>>
+export const SIGN: Readonly<Record<SignId, number>> = recordOf(SIGNS, sign => SIGNS.indexOf(sign))
 
 /** Signs of a roast: they can show in any stage that roasts. */
 export const ROAST_SIGNS: readonly number[] = [SIGN.aroma, ...COLOUR_STEPS.map(step => SIGN[step])]

@@ -121,10 +121,10 @@ function* look(
     marksOf(plan, cook, program),
   )
   const k = roastIndex(plan)
-  const due = Object.fromEntries(
-    ROAST_STEPS.map(step => [step, windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights).middle]).filter(
-      ([, timeS]) => Number.isFinite(timeS),
-    ),
-  ) as Partial<Record<RoastStep, number>>
+  const due: Partial<Record<RoastStep, number>> = {}
+  for (const step of ROAST_STEPS) {
+    const { middle } = windowOf(columnOf(record.signs, SIGNS.length, SIGN[step]), weights)
+    if (Number.isFinite(middle)) due[step] = middle
+  }
   return { due, end: takeOff(record, weights, k, wish.step, cook.stageStarts[k] ?? 0, nowS) }
 }

@@ -1,3 +1,4 @@
+import { entriesOf } from '../../records'
 import { itemAt } from '../../maths/table/itemAt'
 import type { Forecast } from '../../record/plan/forecast'
 import type { Window } from '../../maths/random/window'
@@ -24,9 +25,8 @@ export function scaledForecast(known: FineForecast, now: Forecast): Forecast {
     effective: fine.effective,
     members: fine.members,
     stages: now.stages.map((window, k) => scaled(itemAt(fine.stages, k), itemAt(outline.stages, k), window)),
-    signs: Object.fromEntries(Object.entries(now.signs).map(([sign, window]) => {
-      const key = sign as keyof Forecast['signs']
-      const [before, then] = [fine.signs[key], outline.signs[key]]
+    signs: Object.fromEntries(entriesOf(now.signs).map(([sign, window]) => {
+      const [before, then] = [fine.signs[sign], outline.signs[sign]]
       return [sign, before && then ? scaled(before, then, window) : window]
     })),
     finishedG: scaled(fine.finishedG, outline.finishedG, now.finishedG),

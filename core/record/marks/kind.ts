@@ -128,6 +128,8 @@ export function inHand(
   payload: Readonly<Record<string, unknown>>,
   timeS: number,
 ): MarkInHand {
-  const named = typeof payload.vessel === 'string'
-  return { plan, id, timeS, named, vessel: named ? (payload.vessel as string) : mainVessel(plan.dish) }
+  const { vessel } = payload
+  return typeof vessel === 'string'
+    ? { plan, id, timeS, named: true, vessel }
+    : { plan, id, timeS, named: false, vessel: mainVessel(plan.dish) }
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '../../records'
 import { z } from 'zod'
 import { Id } from './ids'
 import { changing, type MarkKindRow, type SharedPayload } from './kind'
@@ -30,7 +31,7 @@ export type MarkKind = keyof All
 export const MARK_KINDS: Readonly<Record<MarkKind, MarkKindRow>> = ALL
 
 /** The names of all kinds. */
-export const MARK_KIND_IDS = Object.keys(ALL) as readonly MarkKind[]
+export const MARK_KIND_IDS: readonly MarkKind[] = keysOf(ALL)
 
 /** What a mark of a kind holds beside what any may hold. */
 export type PayloadOf<K extends MarkKind> = z.infer<All[K]['schema']>

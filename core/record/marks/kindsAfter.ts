@@ -57,7 +57,7 @@ export const AFTER_THE_FIRE = {
     },
     AFTERWARDS,
   ),
-  'gone': changing(z.object({}) as z.ZodType<object>, ({ after }, _, { timeS }) => {
+  'gone': changing(z.object({}), ({ after }, _, { timeS }) => {
     after.goneS = timeS
     return true
   }, AFTERWARDS),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isOneOf } from '../../../../core/records'
 import { computed, ref } from 'vue'
 import { clockText, degreesText, gramsText } from '../../../composables/format'
 import { mainLine } from '../../../../core/formulation/dish/mainLine'
@@ -30,7 +31,7 @@ const changing = ref<string | null>(null)
 const instead = computed(() => [
   ...mainLine(props.plan.dish).slice(1).map(stage => ({ text: `began ${stageName(stage)}`, kind: 'stage.began', payload: { stage: stage.id } })),
   ...[...new Set(mainLine(props.plan.dish).flatMap(stage => ('sign' in stage.until ? [stage.until.sign] : [])).concat('aroma'))]
-    .filter(sign => !(COLOUR_STEPS as readonly string[]).includes(sign)).map(sign => ({ text: SIGN_WORDS[sign]?.waited ?? sign, kind: 'sign.seen', payload: { sign } })),
+    .filter(sign => !isOneOf(COLOUR_STEPS, sign)).map(sign => ({ text: SIGN_WORDS[sign]?.waited ?? sign, kind: 'sign.seen', payload: { sign } })),
   ...COLOUR_STEPS.map(step => ({ text: STEP_WORDS[step] ?? step, kind: 'looks.like', payload: { step } })),
 ])
 const CHANGES = new Set(['sign.seen', 'looks.like', 'stage.began'])
