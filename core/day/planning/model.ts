@@ -1,5 +1,5 @@
 import { mealOf } from '../problem/parts'
-import { itemAt } from '../../maths/table/itemAt'
+import { intAt, itemAt, wholeAt } from '../../maths/table/itemAt'
 import { addBurners } from './addBurners'
 import { addHands } from './addHands'
 import { addVessels } from './addVessels'
@@ -45,10 +45,10 @@ export class DayModel extends ModelParts {
   /** Start minutes of a solution. */
   starts(values: readonly number[]): Record<string, number> {
     const starts: Record<string, number> = {}
-    for (const step of this.steps) starts[step.id] = this.origin - itemAt(values, step.variable) - step.length
+    for (const step of this.steps) starts[step.id] = this.origin - wholeAt(values, step.variable) - step.length
     for (const reheat of this.reheats) {
       if (values[reheat.again] === 1)
-        starts[`${itemAt(this.day.dishes, reheat.dish).id}.reheat`] = this.origin - itemAt(values, reheat.variable) - reheat.length
+        starts[`${itemAt(this.day.dishes, reheat.dish).id}.reheat`] = this.origin - wholeAt(values, reheat.variable) - reheat.length
     }
     return starts
   }
@@ -88,8 +88,8 @@ export class DayModel extends ModelParts {
       if (!domains.set(2 * sink, table, 0) || !domains.set(2 * sink + 1, -earliest, 0)) this.emptied = true
     }
     else {
-      lags.add(2 * itemAt(this.lateness, meal) + 1, 2 * sink, table)
-      lags.add(2 * sink, 2 * itemAt(this.lateness, meal) + 1, -earliest)
+      lags.add(2 * wholeAt(this.lateness, meal) + 1, 2 * sink, table)
+      lags.add(2 * sink, 2 * wholeAt(this.lateness, meal) + 1, -earliest)
     }
   }
 
@@ -102,7 +102,7 @@ export class DayModel extends ModelParts {
     if (this.seeks === 'plan') {
       if (!domains.set(2 * variable + 1, -furthest, 0)) this.emptied = true
     }
-    else lags.add(2 * variable, 2 * itemAt(this.lateness, meal) + 1, -furthest)
+    else lags.add(2 * variable, 2 * wholeAt(this.lateness, meal) + 1, -furthest)
   }
 
   private addHotPour(dish: DayDish, hotPour: HotPour, index: number): void {
@@ -115,7 +115,7 @@ export class DayModel extends ModelParts {
     const again = this.choice([from.variable, to.variable], false)
     this.addLag(from, to, 0, max, 2 * again + 1, 0)
     this.addLag(from, to, 0, reheat.maxWait, 2 * again, 1)
-    const variable = this.time(itemAt(this.search.domains.bound, 2 * to.variable), this.origin - this.day.now - length)
+    const variable = this.time(intAt(this.search.domains.bound, 2 * to.variable), this.origin - this.day.now - length)
     lags.add(2 * to.variable, 2 * variable, to.length, 2 * again, 1)
     lags.add(2 * variable, 2 * to.variable, -to.length - max, 2 * again, 1)
     lags.add(2 * variable, 2 * from.variable, length, 2 * again, 1)

@@ -1,4 +1,4 @@
-import { entryAt, intAt, itemAt } from '../../maths/table/itemAt'
+import { entryAt, intAt } from '../../maths/table/itemAt'
 import type { Activity, Day, DayDish } from '../problem/day'
 import type { Literal } from '../solver/literal'
 import { Search } from '../solver/search'
@@ -107,13 +107,13 @@ export class ModelParts {
   /** Longest path between every two steps over what always holds; a very small number where there is none. */
   private longestPaths(): Int32Array {
     const { lags, domains } = this.search
-    const size = domains.bound.length / 2
+    const size = domains.sides / 2
     const paths = new Int32Array(size * size).fill(-1e8)
     for (let v = 0; v < size; v++) paths[v * size + v] = 0
-    for (let edge = 0; edge < lags.from.length; edge++) {
-      if (lags.ifSide[edge] !== 0 || (itemAt(lags.from, edge) & 1) !== 0 || (itemAt(lags.to, edge) & 1) !== 0) continue
-      const at = (itemAt(lags.from, edge) >> 1) * size + (itemAt(lags.to, edge) >> 1)
-      paths[at] = Math.max(intAt(paths, at), itemAt(lags.weight, edge))
+    for (const { from, to, weight, ifSide } of lags.edges) {
+      if (ifSide !== 0 || (from & 1) !== 0 || (to & 1) !== 0) continue
+      const at = (from >> 1) * size + (to >> 1)
+      paths[at] = Math.max(intAt(paths, at), weight)
     }
     for (let k = 0; k < size; k++) {
       for (let i = 0; i < size; i++) {

@@ -1,4 +1,4 @@
-import { itemAt } from '../../maths/table/itemAt'
+import { itemAt, wholeAt } from '../../maths/table/itemAt'
 import type { Uniform } from '../../maths/random/seededRandom'
 import type { DayModel } from './model'
 
@@ -33,7 +33,7 @@ function someDishes(model: DayModel, share: number, uniform: Uniform): Neighbour
 }
 
 function someTime(model: DayModel, values: readonly number[], share: number, uniform: Uniform): Neighbourhood {
-  const sorted = [...model.steps].sort((a, b) => itemAt(values, a.variable) - itemAt(values, b.variable))
+  const sorted = [...model.steps].sort((a, b) => wholeAt(values, a.variable) - wholeAt(values, b.variable))
   const count = Math.max(4, Math.round(share * sorted.length))
   const from = Math.floor(uniform() * Math.max(1, sorted.length - count + 1))
   return new Set(sorted.slice(from, from + count).map(step => step.variable))

@@ -61,10 +61,10 @@ export class PricedDish {
   private node(id: string): Node {
     const { model, dish } = this
     const step = model.ofDish(dish, id)
-    const low = itemAt(model.search.domains.bound, 2 * step.variable)
+    const low = intAt(model.search.domains.bound, 2 * step.variable)
     const node = this.emptyNode(
       low,
-      -itemAt(model.search.domains.bound, 2 * step.variable + 1) - low + 1,
+      -intAt(model.search.domains.bound, 2 * step.variable + 1) - low + 1,
       step.length,
       step.activity.hands > 0 && !step.activity.night,
     )

@@ -1,4 +1,4 @@
-import { itemAt, numberAt } from '../../maths/table/itemAt'
+import { itemAt, numberAt, wholeAt } from '../../maths/table/itemAt'
 import type { DayModel } from './model'
 import { COST_SCALE } from './modelParts'
 import { PricedDish } from './pricedDish'
@@ -81,13 +81,13 @@ export class PricedMeal {
   private within(to: number, costs: number[], reaches: number[], values: Int32Array[]): number {
     let sum = 0
     for (const [i, dish] of this.dishes.entries()) {
-      if (itemAt(reaches, i) > to) {
+      if (wholeAt(reaches, i) > to) {
         costs[i] = dish.solve(to)
         if (costs[i] === Infinity) return Infinity
         reaches[i] = dish.reach
         values[i] = dish.values()
       }
-      sum += itemAt(costs, i)
+      sum += wholeAt(costs, i)
     }
     return sum
   }

@@ -1,4 +1,4 @@
-import { entryAt, itemAt, numberAt } from '../../maths/table/itemAt'
+import { entryAt, intAt, numberAt } from '../../maths/table/itemAt'
 import type { Day, VesselKind } from '../problem/day'
 import type { DayModel } from './model'
 import type { Step } from './modelParts'
@@ -44,7 +44,7 @@ export class Prices {
   constructor(model: DayModel) {
     const { day, origin } = model
     this.minutes =
-      Math.max(...model.steps.map(step => step.length - itemAt(model.search.domains.bound, 2 * step.variable + 1)))
+      Math.max(...model.steps.map(step => step.length - intAt(model.search.domains.bound, 2 * step.variable + 1)))
       + (day.washMin ?? 0)
       + 1
     const everybody = Array.from({ length: day.cooks }, (_, cook) => cook)

@@ -1,4 +1,4 @@
-import { fieldAt, itemAt, known } from '../../maths/table/itemAt'
+import { fieldAt, known, wholeAt } from '../../maths/table/itemAt'
 import { seededRandom } from '../../maths/random/seededRandom'
 import { LowerBound } from './bound'
 import type { Day, Starts } from '../problem/day'
@@ -185,7 +185,7 @@ export class DaySolver {
       return
     }
     this.day.meals.forEach((meal, index) => {
-      this.late[meal.id] = itemAt(this.values, itemAt(model.lateness, index))
+      this.late[meal.id] = wholeAt(this.values, wholeAt(model.lateness, index))
     })
     this.day = {
       ...this.day,

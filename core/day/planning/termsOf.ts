@@ -1,5 +1,5 @@
 import { mealOf } from '../problem/parts'
-import { itemAt } from '../../maths/table/itemAt'
+import { intAt, itemAt } from '../../maths/table/itemAt'
 import { COST_SCALE, type ModelParts } from './modelParts'
 import type { Term } from '../solver/objective'
 import { earlyCost } from '../problem/planCost'
@@ -47,8 +47,8 @@ export function termsOf(model: ModelParts, lateness: readonly number[]): Term[] 
 
 /** What a variable's value costs, as a table. */
 function term(model: ModelParts, variable: number, cost: (value: number) => number, most?: number): Term {
-  const from = itemAt(model.search.domains.bound, 2 * variable)
-  const to = most ?? -itemAt(model.search.domains.bound, 2 * variable + 1)
+  const from = intAt(model.search.domains.bound, 2 * variable)
+  const to = most ?? -intAt(model.search.domains.bound, 2 * variable + 1)
   return {
     variable,
     from,

@@ -1,4 +1,3 @@
-import { itemAt, known } from '../../maths/table/itemAt'
 import type { Domains } from './domains'
 
 /**
@@ -31,9 +30,9 @@ export class Branching {
   /** Raises a variable met in a conflict. */
   meet(variable: number): void {
     if (this.activity[variable] === undefined) return
-    this.activity[variable] = itemAt(this.activity, variable) + this.step
-    if (itemAt(this.activity, variable) > 1e100) this.rescale()
-    if (itemAt(this.place, variable) >= 0) this.rise(itemAt(this.place, variable))
+    this.activity[variable] = this.activity[variable] + this.step
+    if (this.activity[variable] > 1e100) this.rescale()
+    if (this.place[variable] >= 0) this.rise(this.place[variable])
   }
 
   /** Ends a conflict: earlier ones weigh less from now on. */
@@ -49,7 +48,7 @@ export class Branching {
   /** The most active open variable, or -1. */
   mostActive(): number {
     while (this.heap.length > 0) {
-      const top = itemAt(this.heap, 0)
+      const top = this.heap[0]
       if (!this.domains.isFixed(top)) return top
       this.removeTop()
     }
@@ -62,7 +61,7 @@ export class Branching {
     let least = Infinity
     for (const variable of this.variables) {
       if (this.domains.isFixed(variable)) continue
-      const value = this.isChoice[variable] ? 1e9 : itemAt(this.domains.bound, 2 * variable)
+      const value = this.isChoice[variable] ? 1e9 : this.domains.bound[2 * variable]
       if (value < least) {
         least = value
         best = variable
@@ -77,8 +76,9 @@ export class Branching {
   }
 
   private removeTop(): void {
-    const top = itemAt(this.heap, 0)
-    const last = known(this.heap.pop(), 'heap')
+    const top = this.heap[0]
+    const last = this.heap[this.heap.length - 1]
+    this.heap.length--
     this.place[top] = -1
     if (this.heap.length === 0) return
     this.heap[0] = last
@@ -88,13 +88,13 @@ export class Branching {
 
   private rise(from: number): void {
     const { heap, place, activity } = this
-    const variable = itemAt(heap, from)
+    const variable = heap[from]
     let at = from
     while (at > 0) {
       const above = (at - 1) >> 1
-      if (itemAt(activity, itemAt(heap, above)) >= itemAt(activity, variable)) break
-      heap[at] = itemAt(heap, above)
-      place[itemAt(heap, at)] = at
+      if (activity[heap[above]] >= activity[variable]) break
+      heap[at] = heap[above]
+      place[heap[at]] = at
       at = above
     }
     heap[at] = variable
@@ -103,16 +103,16 @@ export class Branching {
 
   private sink(): void {
     const { heap, place, activity } = this
-    const variable = itemAt(heap, 0)
+    const variable = heap[0]
     let at = 0
     for (;;) {
       let below = 2 * at + 1
       if (below >= heap.length) break
-      if (below + 1 < heap.length && itemAt(activity, itemAt(heap, below + 1)) > itemAt(activity, itemAt(heap, below)))
+      if (below + 1 < heap.length && activity[heap[below + 1]] > activity[heap[below]])
         below++
-      if (itemAt(activity, itemAt(heap, below)) <= itemAt(activity, variable)) break
-      heap[at] = itemAt(heap, below)
-      place[itemAt(heap, at)] = at
+      if (activity[heap[below]] <= activity[variable]) break
+      heap[at] = heap[below]
+      place[heap[at]] = at
       at = below
     }
     heap[at] = variable
@@ -120,7 +120,7 @@ export class Branching {
   }
 
   private rescale(): void {
-    for (const variable of this.variables) this.activity[variable] = itemAt(this.activity, variable) * 1e-100
+    for (const variable of this.variables) this.activity[variable] = this.activity[variable] * 1e-100
     this.step *= 1e-100
   }
 }

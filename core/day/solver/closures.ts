@@ -1,4 +1,3 @@
-import { itemAt } from '../../maths/table/itemAt'
 import { because, REASON, type Domains } from './domains'
 
 /** Values a variable must not take, first and last, under a literal (side 0 with value 0: always). */
@@ -28,14 +27,14 @@ export class Closures {
   changed(side: number): boolean {
     const list = this.bySide[side]
     if (!list) return true
-    for (let i = 0; i < list.length; i++) if (!this.keepOut(itemAt(list, i))) return false
+    for (const closure of list) if (!this.keepOut(closure)) return false
     return true
   }
 
   private keepOut({ variable, first, last, ifSide, ifValue }: Closure): boolean {
     const { domains } = this
-    const low = itemAt(domains.bound, 2 * variable)
-    const high = -itemAt(domains.bound, 2 * variable + 1)
+    const low = domains.bound[2 * variable]
+    const high = -domains.bound[2 * variable + 1]
     if (low > last || high < first) return true
     if (domains.isTrue(ifSide, ifValue)) {
       if (low >= first && !domains.set(2 * variable, last + 1, this.note(2 * variable, first, ifSide, ifValue)))

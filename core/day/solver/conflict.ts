@@ -1,4 +1,3 @@
-import { itemAt } from '../../maths/table/itemAt'
 import { REASON, type Domains } from './domains'
 import type { Lags } from './lags'
 import type { Nogoods } from './nogoods'
@@ -35,7 +34,7 @@ export class ConflictAnalysis {
     this.round++
     this.here = 0
     this.touched = []
-    this.levelFrom = itemAt(domains.levelStart, domains.level - 1)
+    this.levelFrom = domains.levelStart[domains.level - 1]
     if (domains.failedSide >= 0) this.wants(domains.failedSide ^ 1, 1 - domains.failedValue)
     this.explain(domains.failedReason, domains.failedSide, domains.failedValue)
     if (this.here === 0 && !this.lower()) return null
@@ -47,9 +46,9 @@ export class ConflictAnalysis {
     const { domains } = this
     const kept = [...new Set(this.touched)].filter(side => this.stamp[side] === this.round)
     if (kept.length === 0) return false
-    domains.backTo(domains.levelOf(Math.max(...kept.map(side => itemAt(this.entry, side)))))
-    this.levelFrom = itemAt(domains.levelStart, domains.level - 1)
-    this.here = kept.filter(side => itemAt(this.entry, side) >= this.levelFrom).length
+    domains.backTo(domains.levelOf(Math.max(...kept.map(side => this.entry[side]))))
+    this.levelFrom = domains.levelStart[domains.level - 1]
+    this.here = kept.filter(side => this.entry[side] >= this.levelFrom).length
     return true
   }
 
@@ -57,12 +56,12 @@ export class ConflictAnalysis {
   private implicationPoint(): number {
     const { domains } = this
     for (let at = domains.trailSize - 1; ; at--) {
-      const side = itemAt(domains.trailSide, at)
+      const side = domains.trailSide[at]
       if (this.stamp[side] !== this.round || this.entry[side] !== at) continue
       if (this.here === 1) return side
       this.stamp[side] = 0
       this.here--
-      this.explain(itemAt(domains.trailReason, at), side, itemAt(this.need, side))
+      this.explain(domains.trailReason[at], side, this.need[side])
     }
   }
 
@@ -71,8 +70,8 @@ export class ConflictAnalysis {
     const entry = this.domains.entryOf(side, value)
     if (entry < 0) return
     const known = this.stamp[side] === this.round
-    if (known && itemAt(this.need, side) >= value) return
-    const wasHere = known && itemAt(this.entry, side) >= this.levelFrom
+    if (known && this.need[side] >= value) return
+    const wasHere = known && this.entry[side] >= this.levelFrom
     if (!known) {
       this.stamp[side] = this.round
       this.touched.push(side)
@@ -100,19 +99,19 @@ export class ConflictAnalysis {
     const index = reason >> 2
     switch (reason & 3) {
       case REASON.lag: {
-        const { lags } = this
-        if (lags.ifSide[index] !== 0 && !each(itemAt(lags.ifSide, index), itemAt(lags.ifValue, index))) return false
-        return each(itemAt(lags.from, index), value - itemAt(lags.weight, index))
+        const { from, weight, ifSide, ifValue } = this.lags.edges[index]
+        if (ifSide !== 0 && !each(ifSide, ifValue)) return false
+        return each(from, value - weight)
       }
       case REASON.nogood: {
-        const { sides, values } = itemAt(this.nogoods.all, index)
-        for (let i = 1; i < sides.length; i++) if (!each(itemAt(sides, i) ^ 1, 1 - itemAt(values, i))) return false
+        const { sides, values } = this.nogoods.all[index]
+        for (let i = 1; i < sides.length; i++) if (!each(sides[i] ^ 1, 1 - values[i])) return false
         return true
       }
       case REASON.note: {
         const notes = this.domains.notes
-        for (let i = 0; i < itemAt(notes, index); i++)
-          if (!each(itemAt(notes, index + 1 + 2 * i), itemAt(notes, index + 2 + 2 * i))) return false
+        for (let i = 0; i < notes[index]; i++)
+          if (!each(notes[index + 1 + 2 * i], notes[index + 2 + 2 * i])) return false
         return true
       }
       default:
@@ -122,14 +121,14 @@ export class ConflictAnalysis {
 
   /** True if a literal follows from the others that are kept. */
   private follows(side: number): boolean {
-    const reason = itemAt(this.domains.trailReason, itemAt(this.entry, side))
+    const reason = this.domains.trailReason[this.entry[side]]
     if ((reason & 3) === REASON.decision) return false
     return this.reasons(
       reason,
       side,
-      itemAt(this.need, side),
+      this.need[side],
       (s, v) =>
-        (this.stamp[s] === this.round && itemAt(this.entry, s) < itemAt(this.entry, side) && itemAt(this.need, s) >= v)
+        (this.stamp[s] === this.round && this.entry[s] < this.entry[side] && this.need[s] >= v)
         || this.domains.entryOf(s, v) < 0,
     )
   }
@@ -137,24 +136,24 @@ export class ConflictAnalysis {
   private lesson(top: number): Learned {
     const { domains } = this
     const sides = [top ^ 1]
-    const values = [1 - itemAt(this.need, top)]
+    const values = [1 - this.need[top]]
     let backTo = 0
     let second = -1
     const levels = new Set<number>([domains.level])
     for (const side of new Set(this.touched)) {
       if (side === top || this.stamp[side] !== this.round || this.follows(side)) continue
-      const level = domains.levelOf(itemAt(this.entry, side))
+      const level = domains.levelOf(this.entry[side])
       levels.add(level)
       sides.push(side ^ 1)
-      values.push(1 - itemAt(this.need, side))
+      values.push(1 - this.need[side])
       if (level > backTo) {
         backTo = level
         second = sides.length - 1
       }
     }
     if (second > 1) {
-      [sides[1], sides[second]] = [itemAt(sides, second), itemAt(sides, 1)];
-      [values[1], values[second]] = [itemAt(values, second), itemAt(values, 1)]
+      [sides[1], sides[second]] = [sides[second], sides[1]];
+      [values[1], values[second]] = [values[second], values[1]]
     }
     return { sides, values, backTo, spread: levels.size }
   }

@@ -1,4 +1,6 @@
-import { itemAt } from '../../maths/table/itemAt'
+
+/** Sides there is room for at first. */
+const ROOM = 512
 
 /**
  * Domains of whole-number variables with a trail, for lazy clause generation (Ohrimenko, Stuckey and Codish, 2009).
@@ -9,10 +11,12 @@ import { itemAt } from '../../maths/table/itemAt'
  * the literal (0, 0) is always true.
  */
 export class Domains {
-  /** Least value of each side now. */
-  readonly bound: number[] = [0, 0]
+  /** Least value of each side now; what comes after the last of the `sides` is room for more. */
+  bound = new Int32Array(ROOM)
   /** Latest entry of the trail for each side, -1 if it stands as it does without any decision. */
-  readonly latest: number[] = [-1, -1]
+  private latest = new Int32Array(ROOM).fill(-1)
+  /** How many sides there are: two for each variable. */
+  sides = 2
   readonly trailSide: number[] = []
   readonly trailOld: number[] = []
   readonly trailPrevious: number[] = []
@@ -37,25 +41,35 @@ export class Domains {
 
   /** A new variable between two values; its number. */
   variable(least: number, most: number): number {
-    const id = this.bound.length / 2
-    this.bound.push(least, -most)
-    this.latest.push(-1, -1)
+    const side = this.sides
+    this.sides += 2
+    if (this.sides > this.bound.length) this.makeRoom()
+    this.bound[side] = least
+    this.bound[side + 1] = -most
     this.queued.push(false, false)
-    return id
+    return side >> 1
+  }
+
+  private makeRoom(): void {
+    const { bound, latest } = this
+    this.bound = new Int32Array(2 * bound.length)
+    this.bound.set(bound)
+    this.latest = new Int32Array(2 * latest.length).fill(-1)
+    this.latest.set(latest)
   }
 
   /** Number of decisions standing. */
   get level(): number { return this.levelStart.length }
 
   /** True if the literal holds. */
-  isTrue(side: number, value: number): boolean { return itemAt(this.bound, side) >= value }
+  isTrue(side: number, value: number): boolean { return this.bound[side] >= value }
 
   /** True if the literal cannot hold. */
-  isFalse(side: number, value: number): boolean { return itemAt(this.bound, side ^ 1) >= 1 - value }
+  isFalse(side: number, value: number): boolean { return this.bound[side ^ 1] >= 1 - value }
 
   /** True if one value is left to the variable. */
   isFixed(variable: number): boolean {
-    return itemAt(this.bound, 2 * variable) + itemAt(this.bound, 2 * variable + 1) === 0
+    return this.bound[2 * variable] + this.bound[2 * variable + 1] === 0
   }
 
   /** Begins a level of decision. */
@@ -71,9 +85,9 @@ export class Domains {
    * @returns false if that empties the domain; what failed is then kept
    */
   set(side: number, value: number, reason: number): boolean {
-    const old = itemAt(this.bound, side)
+    const old = this.bound[side]
     if (old >= value) return true
-    if (value + itemAt(this.bound, side ^ 1) > 0) {
+    if (value + this.bound[side ^ 1] > 0) {
       this.failedSide = side
       this.failedValue = value
       this.failedReason = reason
@@ -84,7 +98,7 @@ export class Domains {
       const at = this.trailSize++
       this.trailSide[at] = side
       this.trailOld[at] = old
-      this.trailPrevious[at] = itemAt(this.latest, side)
+      this.trailPrevious[at] = this.latest[side]
       this.trailReason[at] = reason
       this.latest[side] = at
     }
@@ -108,21 +122,21 @@ export class Domains {
       this.queue.length = this.queueHead = 0
       return -1
     }
-    const side = itemAt(this.queue, this.queueHead++)
+    const side = this.queue[this.queueHead++]
     this.queued[side] = false
     return side
   }
 
   /** Forgets what is still to be propagated. */
   clearQueue(): void {
-    for (let i = this.queueHead; i < this.queue.length; i++) this.queued[itemAt(this.queue, i)] = false
+    for (let i = this.queueHead; i < this.queue.length; i++) this.queued[this.queue[i]] = false
     this.queue.length = this.queueHead = 0
   }
 
   /** Entry of the trail by which a literal became true; -1 if it holds without any decision. */
   entryOf(side: number, value: number): number {
-    let at = itemAt(this.latest, side)
-    while (at >= 0 && itemAt(this.trailOld, at) >= value) at = itemAt(this.trailPrevious, at)
+    let at = this.latest[side]
+    while (at >= 0 && this.trailOld[at] >= value) at = this.trailPrevious[at]
     return at
   }
 
@@ -132,7 +146,7 @@ export class Domains {
     let high = this.levelStart.length
     while (low < high) {
       const middle = (low + high) >> 1
-      if (itemAt(this.levelStart, middle) <= entry) low = middle + 1
+      if (this.levelStart[middle] <= entry) low = middle + 1
       else high = middle
     }
     return low
@@ -141,15 +155,15 @@ export class Domains {
   /** Takes back all decisions above a level. */
   backTo(level: number): void {
     if (level >= this.levelStart.length) return
-    const start = itemAt(this.levelStart, level)
+    const start = this.levelStart[level]
     for (let at = this.trailSize - 1; at >= start; at--) {
-      const side = itemAt(this.trailSide, at)
-      this.bound[side] = itemAt(this.trailOld, at)
-      this.latest[side] = itemAt(this.trailPrevious, at)
+      const side = this.trailSide[at]
+      this.bound[side] = this.trailOld[at]
+      this.latest[side] = this.trailPrevious[at]
       this.onReopened(side >> 1)
     }
     this.trailSize = start
-    this.notesSize = itemAt(this.levelNotes, level)
+    this.notesSize = this.levelNotes[level]
     this.levelStart.length = level
     this.levelNotes.length = level
     this.clearQueue()

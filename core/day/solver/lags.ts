@@ -1,5 +1,15 @@
-import { itemAt } from '../../maths/table/itemAt'
 import { because, REASON, type Domains } from './domains'
+
+/** One lag: the bound of a side is at least that of another plus a weight, if a literal holds. */
+export interface Edge {
+  readonly index: number
+  readonly from: number
+  readonly to: number
+  readonly weight: number
+  /** The literal under which it holds; side 0 with value 0 for always. */
+  readonly ifSide: number
+  readonly ifValue: number
+}
 
 /**
  * Lags: "the bound of one side is at least that of another plus a weight", always or under a condition. Propagated both
@@ -7,13 +17,9 @@ import { because, REASON, type Domains } from './domains'
  * 2011, on half-reified differences).
  */
 export class Lags {
-  readonly from: number[] = []
-  readonly to: number[] = []
-  readonly weight: number[] = []
-  readonly ifSide: number[] = []
-  readonly ifValue: number[] = []
-  private readonly out: number[][] = []
-  private readonly byCondition: number[][] = []
+  readonly edges: Edge[] = []
+  private readonly out: Edge[][] = []
+  private readonly byCondition: Edge[][] = []
 
   constructor(private readonly domains: Domains) {}
 
@@ -32,49 +38,34 @@ export class Lags {
   }
 
   private one(from: number, to: number, weight: number, ifSide: number, ifValue: number): void {
-    const edge = this.from.push(from) - 1
-    this.to.push(to)
-    this.weight.push(weight)
-    this.ifSide.push(ifSide)
-    this.ifValue.push(ifValue);
+    const edge: Edge = { index: this.edges.length, from, to, weight, ifSide, ifValue }
+    this.edges.push(edge);
     (this.out[from] ??= []).push(edge)
     if (ifSide !== 0) (this.byCondition[ifSide] ??= []).push(edge)
   }
 
   /** Propagates a changed side; false on failure. */
   changed(side: number): boolean {
-    const { domains, to, weight, ifSide, ifValue } = this
-    const bound = domains.bound
+    const { domains } = this
+    const { bound } = domains
     const out = this.out[side]
-    const here = itemAt(bound, side)
+    const here = bound[side]
     if (out) {
-      for (let i = 0; i < out.length; i++) {
-        const edge = itemAt(out, i)
-        const condition = itemAt(ifSide, edge)
-        const value = here + itemAt(weight, edge)
-        const target = itemAt(to, edge)
-        if (condition === 0 || itemAt(bound, condition) >= itemAt(ifValue, edge)) {
-          if (itemAt(bound, target) < value && !domains.set(target, value, because(REASON.lag, edge))) return false
+      for (const { index, to, weight, ifSide, ifValue } of out) {
+        const value = here + weight
+        if (ifSide === 0 || bound[ifSide] >= ifValue) {
+          if (bound[to] < value && !domains.set(to, value, because(REASON.lag, index))) return false
         }
-        else if (value + itemAt(bound, target ^ 1) > 0 && itemAt(bound, condition ^ 1) < 1 - itemAt(ifValue, edge)) {
-          const note = noteOf(domains, side, here, target ^ 1, 1 - value)
-          if (!domains.set(condition ^ 1, 1 - itemAt(ifValue, edge), note)) return false
+        else if (value + bound[to ^ 1] > 0 && bound[ifSide ^ 1] < 1 - ifValue) {
+          if (!domains.set(ifSide ^ 1, 1 - ifValue, noteOf(domains, side, here, to ^ 1, 1 - value))) return false
         }
       }
     }
     const conditioned = this.byCondition[side]
     if (conditioned) {
-      for (let i = 0; i < conditioned.length; i++) {
-        const edge = itemAt(conditioned, i)
-        if (here < itemAt(ifValue, edge)) continue
-        if (
-          !domains.set(
-            itemAt(to, edge),
-            itemAt(bound, itemAt(this.from, edge)) + itemAt(weight, edge),
-            because(REASON.lag, edge),
-          )
-        )
-          return false
+      for (const { index, from, to, weight, ifValue } of conditioned) {
+        if (here < ifValue) continue
+        if (!domains.set(to, bound[from] + weight, because(REASON.lag, index))) return false
       }
     }
     return true
@@ -82,7 +73,7 @@ export class Lags {
 
   /** Propagates everything once, for the start; false on failure. */
   all(): boolean {
-    for (let side = 0; side < this.domains.bound.length; side++) if (!this.changed(side)) return false
+    for (let side = 0; side < this.domains.sides; side++) if (!this.changed(side)) return false
     return true
   }
 }

@@ -1,14 +1,15 @@
-import { itemAt } from '../../maths/table/itemAt'
 import { because, REASON, type Domains } from './domains'
 
 /** A clause: at least one of its literals holds. The first two are watched. */
 export interface Nogood {
-  readonly sides: number[]
-  readonly values: number[]
+  sides: Int32Array
+  values: Int32Array
   /** Levels of decision it spanned when it was learnt; 0 if it belongs to the model. */
   readonly spread: number
   gone: boolean
 }
+
+const FORGOTTEN = new Int32Array(0)
 
 /** Clauses of the model and those learnt from conflicts, with two watched literals each (Moskewicz et al., 2001). */
 export class Nogoods {
@@ -25,11 +26,12 @@ export class Nogoods {
    *
    * @returns its index, for reasons
    */
-  add(sides: number[], values: number[], spread: number): number {
-    const index = this.all.push({ sides, values, spread, gone: false }) - 1
+  add(sides: readonly number[], values: readonly number[], spread: number): number {
+    const index = this.all.push(
+      { sides: Int32Array.from(sides), values: Int32Array.from(values), spread, gone: false },
+    ) - 1
     if (spread > 0) this.learnt++
-    this.watch(index, itemAt(sides, 0), itemAt(values, 0))
-    this.watch(index, itemAt(sides, 1), itemAt(values, 1))
+    for (const watched of [0, 1]) this.watch(index, sides[watched], values[watched])
     return index
   }
 
@@ -43,18 +45,18 @@ export class Nogoods {
     if (!list) return true
     const { domains } = this
     const bound = domains.bound
-    const here = itemAt(bound, side)
+    const here = bound[side]
     let kept = 0
     let failed = false
     for (let at = 0; at < list.length; at += 2) {
-      const index = itemAt(list, at)
-      const threshold = itemAt(list, at + 1)
+      const index = list[at]
+      const threshold = list[at + 1]
       if (!failed && here >= threshold) {
-        const { sides, values } = itemAt(this.all, index)
-        if ((itemAt(sides, 0) ^ 1) === side && 1 - itemAt(values, 0) === threshold) swap(sides, values, 0, 1)
-        if (itemAt(bound, itemAt(sides, 0)) < itemAt(values, 0)) {
+        const { sides, values } = this.all[index]
+        if ((sides[0] ^ 1) === side && 1 - values[0] === threshold) swap(sides, values, 0, 1)
+        if (bound[sides[0]] < values[0]) {
           if (this.moveWatch(index, sides, values)) continue
-          failed = !domains.set(itemAt(sides, 0), itemAt(values, 0), because(REASON.nogood, index))
+          failed = !domains.set(sides[0], values[0], because(REASON.nogood, index))
         }
       }
       list[kept++] = index
@@ -64,12 +66,12 @@ export class Nogoods {
     return !failed
   }
 
-  private moveWatch(index: number, sides: number[], values: number[]): boolean {
+  private moveWatch(index: number, sides: Int32Array, values: Int32Array): boolean {
     const bound = this.domains.bound
     for (let i = 2; i < sides.length; i++) {
-      if (itemAt(bound, itemAt(sides, i) ^ 1) >= 1 - itemAt(values, i)) continue
+      if (bound[sides[i] ^ 1] >= 1 - values[i]) continue
       swap(sides, values, 1, i)
-      this.watch(index, itemAt(sides, 1), itemAt(values, 1))
+      this.watch(index, sides[1], values[1])
       return true
     }
     return false
@@ -80,32 +82,32 @@ export class Nogoods {
     const { domains } = this
     const isReason = new Set<number>()
     for (let at = 0; at < domains.trailSize; at++) {
-      const reason = itemAt(domains.trailReason, at)
+      const reason = domains.trailReason[at]
       if ((reason & 3) === REASON.nogood) isReason.add(reason >> 2)
     }
     const learnt = this.all.map((_, index) => index)
-      .filter(index => itemAt(this.all, index).spread > 2 && !itemAt(this.all, index).gone && !isReason.has(index))
-      .sort((a, b) => itemAt(this.all, b).spread - itemAt(this.all, a).spread || a - b)
+      .filter(index => this.all[index].spread > 2 && !this.all[index].gone && !isReason.has(index))
+      .sort((a, b) => this.all[b].spread - this.all[a].spread || a - b)
     for (const index of learnt.slice(0, learnt.length >> 1)) {
-      const nogood = itemAt(this.all, index)
+      const nogood = this.all[index]
       nogood.gone = true
-      nogood.sides.length = nogood.values.length = 0
+      nogood.sides = nogood.values = FORGOTTEN
       this.learnt--
     }
     this.watching = this.watching.map((list) => {
       const kept: number[] = []
       for (let i = 0; i < list.length; i += 2)
-        if (!itemAt(this.all, itemAt(list, i)).gone) kept.push(itemAt(list, i), itemAt(list, i + 1))
+        if (!this.all[list[i]].gone) kept.push(list[i], list[i + 1])
       return kept
     })
   }
 }
 
-function swap(sides: number[], values: number[], a: number, b: number): void {
-  const side = itemAt(sides, a)
-  const value = itemAt(values, a)
-  sides[a] = itemAt(sides, b)
-  values[a] = itemAt(values, b)
+function swap(sides: Int32Array, values: Int32Array, a: number, b: number): void {
+  const side = sides[a]
+  const value = values[a]
+  sides[a] = sides[b]
+  values[a] = values[b]
   sides[b] = side
   values[b] = value
 }

@@ -1,4 +1,3 @@
-import { intAt, itemAt } from '../../maths/table/itemAt'
 import { because, REASON, type Domains } from './domains'
 
 /** What a variable's value costs: `costs[value - from]`, never falling, whole numbers. */
@@ -21,11 +20,11 @@ export class Objective {
   /** Least sum under the present domains. */
   least(): number {
     let sum = 0
-    for (const term of this.terms) sum += this.cost(term, itemAt(this.domains.bound, 2 * term.variable))
+    for (const term of this.terms) sum += this.cost(term, this.domains.bound[2 * term.variable])
     return sum
   }
 
-  private cost(term: Term, value: number): number { return intAt(term.costs, value - term.from) }
+  private cost(term: Term, value: number): number { return term.costs[value - term.from] }
 
   /** Propagates; false on failure. */
   propagate(): boolean {
@@ -33,8 +32,8 @@ export class Objective {
     const least = this.least()
     if (least > this.most) return domains.fail(this.reason(null, least - this.most - 1))
     for (const term of terms) {
-      const low = itemAt(domains.bound, 2 * term.variable)
-      const high = -itemAt(domains.bound, 2 * term.variable + 1)
+      const low = domains.bound[2 * term.variable]
+      const high = -domains.bound[2 * term.variable + 1]
       const room = this.cost(term, low) + this.most - least
       if (this.cost(term, high) <= room) continue
       const value = lastWithin(term.costs, room) + term.from
@@ -51,12 +50,12 @@ export class Objective {
     let left = slack
     for (const term of this.terms) {
       if (term === but) continue
-      const low = itemAt(domains.bound, 2 * term.variable)
+      const low = domains.bound[2 * term.variable]
       const cost = this.cost(term, low)
-      if (cost === intAt(term.costs, 0)) continue
+      if (cost === term.costs[0]) continue
       const weak = firstAbove(term.costs, cost - left - 1) + term.from
       if (weak <= term.from) {
-        left -= cost - intAt(term.costs, 0)
+        left -= cost - term.costs[0]
         continue
       }
       left -= cost - this.cost(term, weak)
@@ -79,7 +78,7 @@ function firstAbove(costs: Int32Array, most: number): number {
   let high = costs.length
   while (low < high) {
     const middle = (low + high) >> 1
-    if (intAt(costs, middle) > most) high = middle
+    if (costs[middle] > most) high = middle
     else low = middle + 1
   }
   return low

@@ -1,4 +1,3 @@
-import { itemAt } from '../../maths/table/itemAt'
 import { Branching } from './branching'
 import { Closures } from './closures'
 import { ConflictAnalysis } from './conflict'
@@ -65,7 +64,7 @@ export class Search {
       for (const side of timetable.wakes()) (this.wakes[side] ??= []).push(index)
     })
     for (const term of objective.terms) this.costs[2 * term.variable] = this.costs[2 * term.variable + 1] = true
-    for (let side = 0; side < this.domains.bound.length; side++) {
+    for (let side = 0; side < this.domains.sides; side++) {
       if (!this.closures.changed(side) || !this.lags.changed(side)) return this.close()
     }
     return this.propagate() || this.close()
@@ -84,7 +83,7 @@ export class Search {
         this.work++
         if (!this.lags.changed(side) || !this.nogoods.changed(side) || !this.closures.changed(side)) return false
         const wakes = this.wakes[side]
-        if (wakes) for (let i = 0; i < wakes.length; i++) this.awake[itemAt(wakes, i)] = true
+        if (wakes) for (let i = 0; i < wakes.length; i++) this.awake[wakes[i]] = true
         if (this.costs[side]) this.objectiveAwake = true
       }
       if (this.objectiveAwake) {
@@ -95,7 +94,7 @@ export class Search {
       const index = this.awake.indexOf(true)
       if (index < 0) return true
       this.awake[index] = false
-      if (!itemAt(this.timetables, index).propagate()) return false
+      if (!this.timetables[index].propagate()) return false
     }
   }
 
@@ -148,8 +147,8 @@ export class Search {
   private assume(assumed: readonly number[]): 'made' | 'contradicted' | 'none' {
     const { domains } = this
     while (2 * domains.level < assumed.length) {
-      const side = itemAt(assumed, 2 * domains.level)
-      const value = itemAt(assumed, 2 * domains.level + 1)
+      const side = assumed[2 * domains.level]
+      const value = assumed[2 * domains.level + 1]
       if (domains.isFalse(side, value)) return 'contradicted'
       const holds = domains.isTrue(side, value)
       domains.push()
@@ -164,14 +163,14 @@ export class Search {
     const { domains, branching } = this
     domains.push()
     if (branching.isChoice[variable] && branching.phase[variable] === 1) domains.set(2 * variable, 1, REASON.decision)
-    else domains.set(2 * variable + 1, -itemAt(domains.bound, 2 * variable), REASON.decision)
+    else domains.set(2 * variable + 1, -domains.bound[2 * variable], REASON.decision)
   }
 
   private found(limits: SearchLimits): void {
     const { domains, branching, objective } = this
-    const values = domains.bound.filter((_, side) => side % 2 === 0)
+    const values = Array.from({ length: domains.sides >> 1 }, (_, variable) => domains.bound[2 * variable])
     for (const variable of branching.variables)
-      if (branching.isChoice[variable]) branching.phase[variable] = itemAt(values, variable)
+      if (branching.isChoice[variable]) branching.phase[variable] = values[variable]
     objective.most = objective.least() - 1
     this.backTo(0)
     this.objectiveAwake = true
@@ -190,11 +189,11 @@ export class Search {
     this.backTo(lesson.backTo)
     const { sides, values } = lesson
     if (sides.length === 1) {
-      if (!domains.set(itemAt(sides, 0), itemAt(values, 0), REASON.decision)) return this.close()
+      if (!domains.set(sides[0], values[0], REASON.decision)) return this.close()
     }
     else {
       const index = this.nogoods.add(sides, values, Math.max(1, lesson.spread))
-      domains.set(itemAt(sides, 0), itemAt(values, 0), (index << 2) | REASON.nogood)
+      domains.set(sides[0], values[0], (index << 2) | REASON.nogood)
     }
     if (this.nogoods.learnt > this.learntMost) {
       this.nogoods.forgetHalf()

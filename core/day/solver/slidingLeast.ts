@@ -1,4 +1,3 @@
-import { intAt, numberAt } from '../../maths/table/itemAt'
 let queue = new Int32Array(1024)
 
 /**
@@ -29,11 +28,11 @@ export function slidingLeast(
     const last = Math.min(size - 1, to + place - low)
     if (next < first) next = first
     for (; next <= last; next++) {
-      const value = numberAt(cost, next)
-      while (tail > head && numberAt(cost, intAt(queue, tail - 1)) >= value) tail--
+      const value = cost[next]
+      while (tail > head && cost[queue[tail - 1]] >= value) tail--
       queue[tail++] = next
     }
-    while (head < tail && intAt(queue, head) < first) head++
-    least[place] = head < tail ? numberAt(cost, intAt(queue, head)) : Infinity
+    while (head < tail && queue[head] < first) head++
+    least[place] = head < tail ? cost[queue[head]] : Infinity
   }
 }

@@ -1,4 +1,3 @@
-import { itemAt } from '../../maths/table/itemAt'
 import { because, REASON, type Domains } from './domains'
 
 /** A use of a resource: from one variable's value to another's, if a literal holds. */
@@ -43,11 +42,11 @@ export class Timetable {
   propagate(): boolean {
     if (!this.profile()) return true
     for (let i = 0; i < this.heights.length; i++) {
-      if (itemAt(this.heights, i) > this.capacity)
-        return this.domains.fail(this.overload((itemAt(this.cuts, i) + itemAt(this.cuts, i + 1) - 1) >> 1))
+      if (this.heights[i] > this.capacity)
+        return this.domains.fail(this.overload((this.cuts[i] + this.cuts[i + 1] - 1) >> 1))
     }
     for (let u = 0; u < this.uses.length; u++) {
-      const use = itemAt(this.uses, u)
+      const use = this.uses[u]
       const present = this.present(use)
       if (present === 0) continue
       if (present === 1 && !(this.pushStart(u, use) && this.pushEnd(u, use))) return false
@@ -59,12 +58,12 @@ export class Timetable {
   /** 0 if the use cannot be there, 1 if it is, 2 if that is open. */
   private present(use: Use): 0 | 1 | 2 {
     const bound = this.domains.bound
-    if (itemAt(bound, use.ifSide) >= use.ifValue) return 1
-    return itemAt(bound, use.ifSide ^ 1) >= 1 - use.ifValue ? 0 : 2
+    if (bound[use.ifSide] >= use.ifValue) return 1
+    return bound[use.ifSide ^ 1] >= 1 - use.ifValue ? 0 : 2
   }
 
-  private latestStart(use: Use): number { return use.startPlus - itemAt(this.domains.bound, 2 * use.start + 1) }
-  private earliestEnd(use: Use): number { return use.endPlus + itemAt(this.domains.bound, 2 * use.end) }
+  private latestStart(use: Use): number { return use.startPlus - this.domains.bound[2 * use.start + 1] }
+  private earliestEnd(use: Use): number { return use.endPlus + this.domains.bound[2 * use.end] }
 
   /** Lays the parts that must be there over one another; false if there are none. */
   private profile(): boolean {
@@ -79,14 +78,14 @@ export class Timetable {
     }
     if (points.length === 0) return false
     points.sort((a, b) => a - b)
-    for (let i = 0; i < points.length; i++) if (i === 0 || points[i] !== points[i - 1]) cuts.push(itemAt(points, i))
+    for (let i = 0; i < points.length; i++) if (i === 0 || points[i] !== points[i - 1]) cuts.push(points[i])
     for (let i = 0; i + 1 < cuts.length; i++) heights.push(0)
     for (const use of this.uses) {
       if (this.present(use) !== 1) continue
       const from = this.latestStart(use)
       const to = this.earliestEnd(use)
       if (from >= to) continue
-      for (let i = firstAtOrAfter(cuts, from); itemAt(cuts, i) < to; i++) heights[i] = itemAt(heights, i) + use.demand
+      for (let i = firstAtOrAfter(cuts, from); cuts[i] < to; i++) heights[i] = heights[i] + use.demand
     }
     return true
   }
@@ -95,16 +94,16 @@ export class Timetable {
     const { domains, cuts, heights, capacity } = this
     const side = 2 * use.start
     for (let i = 0; i < heights.length; i++) {
-      const begins = itemAt(domains.bound, side) + use.startPlus
-      if (itemAt(cuts, i) >= begins + use.length) break
+      const begins = domains.bound[side] + use.startPlus
+      if (cuts[i] >= begins + use.length) break
       if (
-        itemAt(cuts, i + 1) <= begins
-        || itemAt(heights, i) + use.demand <= capacity
-        || this.covers(use, itemAt(cuts, i))
+        cuts[i + 1] <= begins
+        || heights[i] + use.demand <= capacity
+        || this.covers(use, cuts[i])
       )
         continue
-      while (itemAt(domains.bound, side) + use.startPlus < itemAt(cuts, i + 1)) {
-        const minute = Math.min(itemAt(cuts, i + 1), itemAt(domains.bound, side) + use.startPlus + use.length) - 1
+      while (domains.bound[side] + use.startPlus < cuts[i + 1]) {
+        const minute = Math.min(cuts[i + 1], domains.bound[side] + use.startPlus + use.length) - 1
         const note = this.crowd(u, use, minute, side, minute - use.length + 1 - use.startPlus)
         if (!domains.set(side, minute + 1 - use.startPlus, note)) return false
       }
@@ -116,12 +115,12 @@ export class Timetable {
     const { domains, cuts, heights, capacity } = this
     const side = 2 * use.end + 1
     for (let i = heights.length - 1; i >= 0; i--) {
-      const ends = use.endPlus - itemAt(domains.bound, side)
-      if (itemAt(cuts, i + 1) <= ends - use.length) break
-      if (itemAt(cuts, i) >= ends || itemAt(heights, i) + use.demand <= capacity || this.covers(use, itemAt(cuts, i)))
+      const ends = use.endPlus - domains.bound[side]
+      if (cuts[i + 1] <= ends - use.length) break
+      if (cuts[i] >= ends || heights[i] + use.demand <= capacity || this.covers(use, cuts[i]))
         continue
-      while (use.endPlus - itemAt(domains.bound, side) > itemAt(cuts, i)) {
-        const minute = Math.max(itemAt(cuts, i), use.endPlus - itemAt(domains.bound, side) - use.length)
+      while (use.endPlus - domains.bound[side] > cuts[i]) {
+        const minute = Math.max(cuts[i], use.endPlus - domains.bound[side] - use.length)
         const note = this.crowd(u, use, minute, side, use.endPlus - minute - use.length)
         if (!domains.set(side, use.endPlus - minute, note)) return false
       }
@@ -135,9 +134,9 @@ export class Timetable {
     const from = this.latestStart(use)
     const to = this.earliestEnd(use)
     if (from >= to) return true
-    for (let i = 0; i < heights.length && itemAt(cuts, i) < to; i++) {
-      if (itemAt(cuts, i + 1) <= from || itemAt(heights, i) + use.demand <= capacity) continue
-      const minute = Math.max(from, itemAt(cuts, i))
+    for (let i = 0; i < heights.length && cuts[i] < to; i++) {
+      if (cuts[i + 1] <= from || heights[i] + use.demand <= capacity) continue
+      const minute = Math.max(from, cuts[i])
       const note = this.begin()
       this.say(2 * use.start + 1, use.startPlus - minute)
       this.say(2 * use.end, minute + 1 - use.endPlus)
@@ -183,7 +182,7 @@ export class Timetable {
     let sum = 0
     for (const large of [true, false]) {
       for (let o = 0; o < uses.length && sum <= left; o++) {
-        const use = itemAt(uses, o)
+        const use = uses[o]
         if (o === but || (use.demand > 1) !== large || this.present(use) !== 1 || !this.covers(use, minute)) continue
         sum += use.demand
         this.say(2 * use.start + 1, use.startPlus - minute)
@@ -201,7 +200,7 @@ function firstAtOrAfter(sorted: readonly number[], value: number): number {
   let high = sorted.length
   while (low < high) {
     const middle = (low + high) >> 1
-    if (itemAt(sorted, middle) < value) low = middle + 1
+    if (sorted[middle] < value) low = middle + 1
     else high = middle
   }
   return low

@@ -49,6 +49,19 @@ export function intAt(row: Int32Array, index: number): number {
 }
 
 /**
+ * The same for a list of numbers that grows: by itself, as a list of anything else would make it slow.
+ *
+ * @param list numbers
+ * @param index 0 to its length less one
+ * @returns the number there
+ * @throws RangeError where the list does not reach so far
+ */
+export function wholeAt(list: readonly number[], index: number): number {
+  const value = list[index]
+  return value === undefined ? nothingAt(index, list.length) : value
+}
+
+/**
  * What a map is known to hold.
  *
  * @param map any map
