@@ -2,9 +2,10 @@
 // Groups are the layers of the core and the four rooms that must hold most. What was sampled, and what lived, is kept
 // in docs/mutation.json (of one group alone: in test-results/).
 import { spawn } from 'node:child_process'
-import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdtempSync, readFileSync, readdirSync, realpathSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
-import { dirname, join } from 'node:path'
+import { dirname, join, relative } from 'node:path'
+import { z } from 'zod'
 import { cruise } from 'dependency-cruiser'
 import { seededRandom } from '../../core/maths/random/seededRandom'
 import { cruised } from '../structureOf'
@@ -14,9 +15,13 @@ const ROOT = '.'
 const A_GROUP = Number(process.argv[2] ?? 60)
 const SEED = Number(process.argv[3] ?? 1)
 const ONLY = process.argv[4]
-/** Tests of one mutant at a time, the nearest first, and so long for all of them, ms: longer, and it lives. */
-const AT_ONCE = 6
-const BUDGET_MS = 240_000
+/**
+ * Files of tests run at once for a mutant, the nearest first, and most of their time where nothing is changed, ms: those
+ * beyond it are left out, and what they would have noticed is taken to live. A run that lasts far longer is endless.
+ */
+const AT_ONCE = 8
+const MOST_MS = 45_000
+const ENDLESS_MS = 180_000
 /** So long may all tests of the core take where nothing is changed, ms. */
 const UNCHANGED_MS = 1_800_000
 /** What the tests need beside the core. */
@@ -112,11 +117,13 @@ function copied(): string {
   return folder
 }
 
-function run(folder: string, tests: readonly string[], leftMs: number): Promise<'passed' | 'failed' | 'endless'> {
+type Ran = 'passed' | 'failed' | 'endless'
+
+function run(folder: string, tests: readonly string[], leftMs: number, more: readonly string[] = []): Promise<Ran> {
   return new Promise((resolve) => {
     const child = spawn(
       join(folder, 'node_modules/.bin/vitest'),
-      ['run', '--project', 'core', '--bail', '1', '--reporter', 'dot', ...tests],
+      ['run', '--project', 'core', '--bail', '1', '--reporter', 'dot', ...more, ...tests],
       { cwd: folder, stdio: 'ignore', detached: true },
     )
     const timer = setTimeout(() => {
@@ -130,15 +137,42 @@ function run(folder: string, tests: readonly string[], leftMs: number): Promise<
   })
 }
 
+const ReportSchema = z.object({
+  testResults: z.array(z.object({ name: z.string(), startTime: z.number(), endTime: z.number() })),
+})
+
+/**
+ * How long each file of tests takes where nothing is changed, ms.
+ *
+ * @throws Error where one fails: it would kill every mutant by itself
+ */
+async function lengths(folder: string): Promise<ReadonlyMap<string, number>> {
+  const file = join(folder, 'lengths.json')
+  if (await run(folder, [], UNCHANGED_MS, ['--reporter', 'json', '--outputFile', file]) !== 'passed')
+    throw new Error('The tests of the core do not pass where nothing is changed: nothing was tried.')
+  return new Map(ReportSchema.parse(JSON.parse(readFileSync(file, 'utf8'))).testResults
+    .map(({ name, startTime, endTime }) => [relative(realpathSync(folder), name), endTime - startTime]))
+}
+
+/** Tests for a mutant: the nearest first, as many as may be. */
+function chosen(near: readonly string[], lasts: ReadonlyMap<string, number>): string[] {
+  let sum = 0
+  return near.filter((test, i) => {
+    const ms = lasts.get(test) ?? 0
+    if (i > 0 && sum + ms > MOST_MS) return false
+    sum += ms
+    return true
+  })
+}
+
 async function tryOne(folder: string, mutant: Mutant, tests: readonly string[]): Promise<Came> {
   const path = join(folder, mutant.file)
   const text = readFileSync(join(ROOT, mutant.file), 'utf8')
   writeFileSync(path, text.slice(0, mutant.from) + mutant.is + text.slice(mutant.to))
-  const until = Date.now() + BUDGET_MS
   try {
-    for (let i = 0; i < tests.length && Date.now() < until; i += AT_ONCE) {
-      const came = await run(folder, tests.slice(i, i + AT_ONCE), until - Date.now())
-      if (came !== 'passed') return came === 'failed' ? 'killed' : i === 0 ? 'endless' : 'lived'
+    for (let i = 0; i < tests.length; i += AT_ONCE) {
+      const came = await run(folder, tests.slice(i, i + AT_ONCE), ENDLESS_MS, ['--maxWorkers', '1'])
+      if (came !== 'passed') return came === 'failed' ? 'killed' : 'endless'
     }
     return 'lived'
   }
@@ -152,13 +186,11 @@ const mutants = sampled()
 const tried: Tried[] = []
 let next = 0
 const folders = cpus().map(copied)
-// Tests that fail by themselves would kill everything: they have to pass where nothing is changed.
-if (await run(folders[0]!, [], UNCHANGED_MS) !== 'passed')
-  throw new Error('The tests of the core do not pass where nothing is changed: nothing was tried.')
+const lasts = await lengths(folders[0]!)
 await Promise.all(folders.map(async (folder) => {
   while (next < mutants.length) {
     const mutant = mutants[next++]!
-    const came = await tryOne(folder, mutant, tests.get(mutant.file) ?? [])
+    const came = await tryOne(folder, mutant, chosen(tests.get(mutant.file) ?? [], lasts))
     tried.push({ ...mutant, came })
     console.log(
       `${tried.length}/${mutants.length} ${came} ${mutant.file}:${mutant.line} ${mutant.was} → ${mutant.is}`.slice(
