@@ -36,6 +36,25 @@ function factsOf(id: string): ScaleFacts {
   }
 }
 
+describe('what can be filled', () => {
+  it('is cups to their marks, spoons to their halves, and a few spoons on a cup', () => {
+    const fills = allFills([{ id: 'cup', name: 'Cup', volumeMl: 60 }, { id: 'tsp', name: 'Teaspoon', volumeMl: 5 }])
+    const said = fills.map(fill => `${Math.round(fill.volumeMl * 100) / 100} ${fill.parts.map(part => `${part.text} ${part.measure}`).join(' + ')}`)
+    // By hand, up to a whole cup: the teaspoon's quarter, its halves to four; thirds and quarters of 60 ml with one or
+    // two spoons (three are a quarter of it); where both give one volume, the one that fills one thing.
+    expect(said.slice(0, said.findIndex(one => one.startsWith('60 ')) + 1)).toEqual([
+      '1.25 ¼ tsp', '2.5 ½ tsp', '5 1 tsp', '7.5 1½ tsp', '10 2 tsp', '12.5 2½ tsp', '15 ¼ cup', '17.5 3½ tsp', '20 ⅓ cup',
+      '25 ¼ cup + 2 tsp', '30 ½ cup', '35 ½ cup + 1 tsp', '40 ⅔ cup', '45 ¾ cup', '50 ⅔ cup + 2 tsp', '55 ¾ cup + 2 tsp', '60 1 cup',
+    ])
+    expect(fills.at(-1)!.volumeMl).toBe(24 * 60)
+    expect(allFills([{ id: 'ladle', name: 'Ladle', volumeMl: 59 }]).map(fill => fill.volumeMl / 59))
+      .toEqual([0.25, 0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4])
+    // Spoons on top of cups end below a litre and a half.
+    const large = allFills([{ id: 'jug', name: 'Jug', volumeMl: 480 }, { id: 'tsp', name: 'Teaspoon', volumeMl: 5 }])
+    expect(Math.max(...large.filter(fill => fill.parts.length > 1).map(fill => fill.volumeMl))).toBe(2.75 * 480 + 15)
+  })
+})
+
 describe('how much is wanted', () => {
   it.each([
     ['×2', { by: 'times', factor: 2 }],
@@ -58,6 +77,13 @@ describe('how much is wanted', () => {
   })
 
   it('takes a weight of produce as bought unless it says otherwise, and counts pieces by their size', () => {
+    // Dry goods weigh what they weigh, whether they are said to be bought or not; people stay people beside any name.
+    expect(say('200 g milk, as bought')).toEqual({ by: 'on-hand', id: 'milk', massG: 200, asBought: true })
+    expect(say('250 g suji', 'sweet-water-semolina')).toEqual({ by: 'base', massG: 250 })
+    expect(say('250 g suji, as bought', 'sweet-water-semolina')).toEqual({ by: 'base', massG: 250 })
+    expect(say('1 kg sweet potatoes, grated')).toEqual({ by: 'on-hand', id: 'vegetable', massG: 1000, asBought: false })
+    expect(say('750 g', 'sweet-water-semolina')).toEqual({ by: 'base', massG: 750 })
+    expect(say('12', 'sweet-water-semolina')).toEqual({ by: 'base', massG: 12 * 180 * 0.71 })
     expect(say('1 kg sweet potatoes')).toEqual({ by: 'on-hand', id: 'vegetable', massG: 1000 * 0.86, asBought: true })
     expect(say('930 g pumpkin, peeled', 'cart-wheel-pumpkin')).toMatchObject({
       by: 'on-hand',

@@ -131,6 +131,39 @@ describe('the liquid account', () => {
     const held = holdWater({ ...dish, ingredients: dish.ingredients.filter(one => one.part !== 'milk') }, 4, rowOf)
     expect(held.missing).toBeGreaterThan(3.5)
   })
+
+  it('gives and takes plain water in its parts, and says what it cannot', () => {
+    const base = starter('sweet-water-semolina')
+    const one = (id: string, perBase: number) => ({ id, ingredient: 'water', perBase, part: 'water' as const })
+    const others = base.ingredients.filter(each => each.part !== 'water')
+    const bring = liquidAccount({ ...base, ingredients: others }, 1000, rowOf).totalG / 1000
+    const waters = (held: ReturnType<typeof holdWater>): number[] =>
+      held.dish.ingredients.filter(each => each.part === 'water').map(each => each.perBase)
+    const two = { ...base, ingredients: [...others, one('a', 1), one('b', 3)] }
+    expect(waters(holdWater(two, bring + 2, rowOf)).map(each => each.toFixed(6))).toEqual(['0.500000', '1.500000'])
+    const none = { ...base, ingredients: [...others, one('a', 0), one('b', 0)] }
+    expect(waters(holdWater(none, bring + 2, rowOf)).map(each => each.toFixed(6))).toEqual(['1.000000', '1.000000'])
+    const short = holdWater(two, bring - 0.5, rowOf)
+    expect(waters(short)).toEqual([0, 0])
+    expect(short.missing).toBeCloseTo(-0.5, 9)
+    expect(holdWater({ ...base, ingredients: others }, bring + 1.5, rowOf).missing).toBeCloseTo(1.5, 9)
+  })
+
+  it('is overdrawn by more than half a gram, and steeps a tenth of a small base', () => {
+    const base = starter('sweet-water-semolina')
+    const grain = base.ingredients.filter(each => each.id === base.base)
+    const with_ = (waterPerBase: number, more: readonly { id: string, ingredient: string, perBase: number, part: 'jaggery' | 'steeped' }[]) =>
+      ({ ...base, ingredients: [...grain, { id: 'water', ingredient: 'water', perBase: waterPerBase, part: 'water' as const }, ...more] })
+    const jaggery = { id: 'j', ingredient: 'jaggery', perBase: 1, part: 'jaggery' as const }
+    const saffron = { id: 's', ingredient: 'saffron', perBase: 0.001, part: 'steeped' as const }
+    expect(liquidAccount(with_(0.346, [jaggery]), 100, rowOf)).toMatchObject({ overdrawn: false, toPourG: 0 })
+    expect(liquidAccount(with_(0.344, [jaggery]), 100, rowOf)).toMatchObject({ overdrawn: true, toPourG: 0 })
+    const steeps = (baseG: number): number | undefined =>
+      liquidAccount(with_(3, [saffron]), baseG, rowOf).lines.find(line => line.what === 'steeps')?.waterG
+    expect([100, 200, 500].map(steeps)).toEqual([10, 20, 20])
+    expect(liquidAccount(with_(0, [jaggery, saffron]), 100, rowOf).lines.filter(line => line.what !== 'brings')).toEqual([])
+    expect(liquidAccount(with_(3, [{ ...jaggery, perBase: 0 }, { ...saffron, perBase: 0 }]), 100, rowOf).lines).toEqual([])
+  })
 })
 
 describe('whether it fits', () => {

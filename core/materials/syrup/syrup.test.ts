@@ -81,4 +81,16 @@ describe('sugar returning to grain', () => {
     })
     expect(graining(0.8, 0, 100).supersaturation).toBeLessThan(1)
   })
+
+  it('begins above saturation, comes by itself from a quarter above it, and is held by an eighth of invert sugar', () => {
+    const saturated = saturatedShare(30) / (1 - saturatedShare(30))
+    const strong = (times: number): number => times * saturated / (1 + times * saturated)
+    const risk = (times: number, invert = 0) => graining(strong(times) , invert, 30).risk
+    expect([0.999, 1.001, 1.249, 1.251].map(times => risk(times))).toEqual(['none', 'slow', 'slow', 'likely'])
+    expect(graining(strong(1.1), 0, 30)).toMatchObject({ prevents: ['wash-wall', 'no-stirring', 'acid'] })
+    expect([0.119, 0.12].map(invert => risk(2, invert))).toEqual(['likely', 'slow'])
+    // Invert sugar is no sucrose: a quarter of it leaves three quarters to return to grain.
+    expect(graining(0.8, 0.25, 30).supersaturation).toBeCloseTo(0.6 / 0.2 / saturated, 9)
+    expect([saturatedShare(-5), saturatedShare(120)]).toEqual([saturatedShare(0), saturatedShare(100)])
+  })
 })
