@@ -1,3 +1,4 @@
+import { drawn } from './drawn'
 import type { Page } from '@playwright/test'
 import { nothingSerious } from './accessible'
 import { expect, test } from './hearth'
@@ -76,7 +77,7 @@ test('is read without scrolling sideways when it is enlarged fourfold, every vie
   for (const view of VIEWS) {
     await page.goto(view.address)
     await expect(page.locator('main h1').first()).toBeAttached()
-    await page.waitForTimeout(400)
+    await drawn(page)
     expect(await page.evaluate(() => document.documentElement.scrollWidth), view.address).toBeLessThanOrEqual(
       FOURFOLD.width,
     )

@@ -37,7 +37,12 @@ test.describe('a lost connection', () => {
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready
     })
-    await page.waitForTimeout(1500)
+    // Everything that the shell needs is on the device, and the worker answers for this page.
+    await page.reload()
+    await expect.poll(() => page.evaluate(async () => {
+      const kept = await Promise.all((await caches.keys()).map(async name => (await (await caches.open(name)).keys()).length))
+      return navigator.serviceWorker.controller !== null && kept.some(count => count > 20)
+    }), { timeout: 20_000 }).toBe(true)
     const id = await toTheFire(page)
     await page.locator('[data-action="start"]').click()
     await expect.poll(async () => (await stored(page, id)).length).toBe(1)

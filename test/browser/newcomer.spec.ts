@@ -1,3 +1,4 @@
+import { drawn } from './drawn'
 import type { Page } from '@playwright/test'
 import { toTheFire } from './cookAlong'
 import { expect, test } from './hearth'
@@ -69,7 +70,7 @@ test('colours to choose from are seen where the system forces its own', async ({
   // Nuts first, then the base: colours are asked for in the roast.
   for (let i = 0; i < 6 && await looks.count() === 0; i++) {
     await page.locator('[data-action]').first().click()
-    await page.waitForTimeout(400)
+    await drawn(page)
   }
   await looks.click()
   const swatches = page.locator('.swatch')

@@ -1,3 +1,4 @@
+import { drawn } from './drawn'
 import type { Locator, Page } from '@playwright/test'
 import { nothingSerious } from './accessible'
 import { toTheFire } from './cookAlong'
@@ -133,7 +134,7 @@ const LAPTOP = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 
 async function stands(page: Page, what: string, size: 'laptop' | 'phone'): Promise<void> {
-  await page.waitForTimeout(400)
+  await drawn(page)
   expect(await tooSmall(page), what).toEqual([])
   expect(await cutOff(page), what).toEqual([])
   await nothingSerious(page, `${what} on a ${size}`, size === 'phone' ? 'light' : 'both')

@@ -18,9 +18,10 @@ const kept = async (request: APIRequestContext, id = 'lamp-evening'): Promise<Sp
 /** The demo's day, but on now: two of its dishes for a meal in some minutes. */
 async function dayIsOn(request: APIRequestContext, inMinutes: number): Promise<void> {
   const day = await kept(request)
+  // In the morning the day before is its eve, later this very day: nothing then lies beyond either of its ends.
   const now = new Date()
-  const minute = 1440 + now.getHours() * 60 + now.getMinutes()
-  const eve = new Date(now.getTime() - 86_400_000)
+  const eve = new Date(now.getTime() - (now.getHours() < 12 ? 86_400_000 : 0))
+  const minute = (now.getHours() < 12 ? 1440 : 0) + now.getHours() * 60 + now.getMinutes()
   const date = `${eve.getFullYear()}-${String(eve.getMonth() + 1).padStart(2, '0')}-${String(eve.getDate()).padStart(2, '0')}`
   const dishes = day.dishes.filter(dish => dish.id === 'd5').map(dish => ({ ...dish, meal: 'm1' }))
   const body = {

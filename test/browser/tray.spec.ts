@@ -1,4 +1,5 @@
 import { Buffer } from 'node:buffer'
+import type { Page } from '@playwright/test'
 import { lattice } from '../../core/formulation/tray/lattice'
 import { cutTray } from '../../core/formulation/tray/cutTray'
 import { nothingSerious } from './accessible'
@@ -12,6 +13,20 @@ const long = (line: PdfLine): number => Math.hypot(line.x2 - line.x1, line.y2 - 
 
 test.use({ shared: true })
 
+interface Shaped {
+  readonly kind: string
+  readonly payload: {
+    readonly cut: { firstMm: number, secondMm: number, turnDeg: number, slantDeg: number }
+    readonly tray: { shape: 'rectangle', widthMm: number, lengthMm: number }
+  }
+}
+
+/** How the slab was shaped, as the hearth has it. */
+async function shaped(page: Page): Promise<Shaped[]> {
+  const cook: { observations: Shaped[] } = await (await page.request.get(`/api/cooks/${SLAB}`)).json()
+  return cook.observations.filter(one => one.kind === 'shaped')
+}
+
 test.describe('the tray', () => {
   test('counts pieces live, and its cutting guide is printed true to half a millimetre', async ({
     page,
@@ -20,20 +35,19 @@ test.describe('the tray', () => {
     await page.goto(`/tray/${SLAB}`)
     await expect(page.locator('.count')).toContainText('pieces of')
     const before = await page.locator('.count').innerText()
+    const were = await shaped(page)
     await page.getByRole('radio', { name: 'squares' }).check()
     await page.getByRole('button', { name: 'Width: more' }).click()
     await expect(page.locator('.count')).not.toHaveText(before)
-    await page.waitForTimeout(1200)
-    const cook = (await (await page.request.get(`/api/cooks/${SLAB}`)).json()) as {
-      observations: {
-        kind: string
-        payload: {
-          cut: { firstMm: number, secondMm: number, turnDeg: number, slantDeg: number }
-          tray: { shape: 'rectangle', widthMm: number, lengthMm: number }
-        }
-      }[]
-    }
-    const { tray, cut } = cook.observations.filter(one => one.kind === 'shaped').at(-1)!.payload
+    // Kept once the hand has rested: something new, and then nothing newer.
+    let last = ''
+    await expect.poll(async () => {
+      const now = JSON.stringify((await shaped(page)).slice(were.length))
+      const rests = now === last && now !== '[]'
+      last = now
+      return rests
+    }, { intervals: [600], timeout: 15_000 }).toBe(true)
+    const { tray, cut } = (await shaped(page)).at(-1)!.payload
     await page.goto(`/tray/guide/${SLAB}`)
     await page.locator('.sheet svg').first().waitFor()
     const lines = pdfLines(await page.pdf({ preferCSSPageSize: true, format: 'A4' }))

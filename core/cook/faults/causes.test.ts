@@ -185,7 +185,7 @@ describe('what to change of a dish', () => {
 
   it('makes the next version of it, or none where there is nothing to change', () => {
     const next = editedDish(card, { kind: 'amount', role: 'fat', times: 1.1 }, rowOf, 'x'.repeat(500))!
-    expect([next.version, next.note.length]).toEqual([card.version + 1, 400])
+    expect([next.version, next.note?.length]).toEqual([card.version + 1, 400])
     for (const [i, one] of next.ingredients.entries())
       expect(one.perBase).toBe(one.part === 'fat' ? Math.round(card.ingredients[i]!.perBase * 11000) / 1e4 : card.ingredients[i]!.perBase)
     expect(editedDish(card, { kind: 'choice', key: 'sugar', value: card.choices.sugar }, rowOf, '')).toBeNull()
@@ -219,7 +219,7 @@ describe('what a perception may be the mark of', () => {
     expect(faultOfTerm('acrid')).toBe('burnt')
     expect(faultOfTerm('dark-flecks')).toBe('burnt')
     expect(faultOfTerm('catches')).toBe('milk-catches')
-    expect(faultOfTerm('sweet')).toBeNull()
+    expect(faultOfTerm('nutty')).toBeNull()
   })
 
   it('leaves raw grain raw once it is wet, and what is burnt burnt', () => {
