@@ -1,19 +1,7 @@
+import { FORMS } from '../core/formulation/dish/forms'
 import { z } from 'zod'
 import { ALLERGENS } from '../core/materials/composition/ingredient'
-import {
-  COOKINGS,
-  FAT_WAYS,
-  FINISHES,
-  FORMS,
-  LIQUIDS,
-  NUT_WAYS,
-  POURS,
-  PREPARATIONS,
-  ROASTS,
-  SUGAR_WAYS,
-  TASTINGS,
-  type Choices,
-} from '../core/formulation/dish/choices'
+import { COOKINGS, FAT_WAYS, FINISHES, LIQUIDS, NUT_WAYS, POURS, PREPARATIONS, ROASTS, SUGAR_WAYS, TASTINGS, type Choices } from '../core/formulation/dish/choices'
 import { DOINGS, FLAMES, PARTS, type Dish, type DishCard } from '../core/formulation/dish/dish'
 import { FAMILY_IDS } from '../core/formulation/family/family'
 import { Id, Millis, Name } from './ids'

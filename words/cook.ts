@@ -1,3 +1,4 @@
+import type { Form } from '../core/formulation/dish/forms'
 import type { Stage } from '../core/formulation/dish/dish'
 import { mainLine } from '../core/formulation/dish/mainLine'
 import type { Cue, CueCode } from '../core/cook/guidance/cue'
@@ -11,7 +12,6 @@ import type { ColourStep, SignId } from '../core/formulation/signs/signIds'
 import { wordFor } from './wordFor'
 import { isStage } from '../core/formulation/dish/stageRole'
 import type { PlainAction } from '../core/cook/guidance/actions'
-import type { Form } from '../core/formulation/dish/choices'
 
 /** The one thing to do now, by code: short enough for one glance. */
 export const CUES: Readonly<Record<CueCode, string>> = {

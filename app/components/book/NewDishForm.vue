@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { FORMS, type Form } from '../../../core/formulation/dish/forms'
 import { computed, ref } from 'vue'
 import type { Ingredient } from '../../../contracts/ingredient'
-import { FORMS, type Form } from '../../../core/formulation/dish/choices'
 import type { DishCard } from '../../../core/formulation/dish/dish'
 import { newDish } from '../../../core/formulation/dish/newDish'
 import { usualChoices } from '../../../core/formulation/dish/usualChoices'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formOf } from '../../../core/formulation/dish/forms'
 import { computed, ref, watch } from 'vue'
 import HousePage from '../../components/HousePage.vue'
 import LikedForm from '../../components/ledger/LikedForm.vue'
@@ -33,9 +34,11 @@ useHead({ title: () => pageTitle('/tray/', plan.value?.dish.name) })
 
 type Way = 'tray' | 'balls' | 'bowls'
 const WAYS: readonly { readonly value: Way, readonly label: string }[] = [{ value: 'tray', label: 'Tray' }, { value: 'balls', label: 'Balls' }, { value: 'bowls', label: 'Bowls' }]
+/** How it is usually divided, by what shapes it. */
+const USUAL_WAY = { spoon: 'bowls', knife: 'tray', hands: 'balls' } as const
 const way = ref<Way | null>(null)
 watch(cook, (one) => {
-  if (one && way.value === null) way.value = one.after.shaped?.what.way ?? (plan.value?.dish.choices?.form === 'balls' ? 'balls' : plan.value?.dish.choices?.form === 'slab' ? 'tray' : 'bowls')
+  if (one && way.value === null) way.value = one.after.shaped?.what.way ?? (plan.value ? USUAL_WAY[formOf(plan.value.dish).shapedBy] : 'bowls')
 }, { immediate: true })
 const colour = computed(() => batch.value?.line.summary.stones.at(-1)?.colour ?? '#d9b37a')
 const main = computed(() => (plan.value ? mainVessel(plan.value.dish) : 'pan'))
@@ -44,7 +47,7 @@ const spreadAt = computed(() => {
   const one = cook.value
   return one && standing.value ? (one.startedMs ?? 0) + 1000 * (one.steps.spread ?? one.after.shaped?.timeS ?? (standing.value.madeAt - (one.startedMs ?? 0)) / 1000) : 0
 })
-const since = computed(() => (plan.value?.dish.choices?.form === 'balls' ? doneMs.value : standing.value?.madeAt ?? 0))
+const since = computed(() => (plan.value && formOf(plan.value.dish).shapedBy === 'hands' ? doneMs.value : standing.value?.madeAt ?? 0))
 /** Nobody rolls it any more after so long, ms. */
 const LONG_PAST_MS = 6 * 3_600_000
 const rolling = computed(() => (standing.value && plan.value && now.value <= since.value + LONG_PAST_MS ? rollingOf(plan.value, standing.value.mass) : null))
@@ -158,7 +161,7 @@ const given = computed(() => (cook.value?.after.givenOut ?? []).map(one => ({ id
           :standing="standing"
           :portion-g="plan.dish.portionG"
           :mix="mix"
-          :firm="['slab', 'balls'].includes(plan.dish.choices?.form ?? 'soft')"
+          :firm="formOf(plan.dish).shapedBy !== 'spoon'"
           :free-of="free"
           :first-offered="plan.dish.choices?.tasting === 'not-tasted'"
           :thick-mm="thickMm"

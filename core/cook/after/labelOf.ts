@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import type { Allergen, Ingredient } from '../../materials/composition/ingredient'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { usualMinutes } from '../../formulation/dish/usualMinutes'
@@ -63,7 +64,7 @@ export function labelOf(
 /** Slabs and balls by their portions, a soft mass by the density it ends with. */
 function aboutOf({ dish, amounts }: CookPlan, massG: number): LabelFacts['about'] {
   const { portionG } = dish
-  if (dish.choices && dish.choices.form !== 'soft')
+  if (formOf(dish).shapedBy !== 'spoon')
     return { pieces: Math.max(1, Math.round(massG / portionG)), eachG: portionG }
   const end = stageContents({ dish, amounts }, mainLine(dish).map(stage => 60 * usualMinutes(dish, stage))).at(-1)?.to
   const volumeMl = end ? contentVolume(end, familyOf(dish.family).fresh, 1) : 0

@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import { constant } from '../../materials/constants/constants'
 import { rollingSpan, type RollingSpan } from '../../process/cooling/rollingSpan'
 import { mainVessel } from '../../formulation/dish/mainVessel'
@@ -24,7 +25,7 @@ export function rollingOf(plan: CookPlan, mass: FinishedMass): RollingSpan | nul
   return rollingSpan(
     mass.contents,
     vessel,
-    plan.dish.choices?.form === 'balls' ? constant('handWarm') : LEAVES_AT_C,
+    formOf(plan.dish).shapedBy === 'hands' ? constant('handWarm') : LEAVES_AT_C,
     plan.airC,
     lossW,
   )

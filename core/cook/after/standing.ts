@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import { setsByOf, startTempC } from './setsBy'
 import { finishedMass, type FinishedMass } from './finishedMass'
 import { settingOf, type Setting } from '../../process/cooling/settingOf'
@@ -61,7 +62,7 @@ export function standing(
   const spreadS = cook.steps.spread ?? cook.after.shaped?.timeS ?? offS
   const readyAt = setting?.cut ? Math.round(startedMs + (spreadS + setting.cut.middle) * 1000) : madeAt
   const place = cook.after.places.at(-1)?.what ?? 'room'
-  const hands = cook.after.shaped?.what.way === 'balls' || plan.dish.choices?.form === 'balls'
+  const hands = cook.after.shaped?.what.way === 'balls' || formOf(plan.dish).shapedBy === 'hands'
   const { activity, keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, hands, kindOf)
   const leftG = Math.max(0, mass.massG - cook.after.givenOut.reduce((sum, one) => sum + one.what.massG, 0))
   const of = ([least, most]: readonly [number, number]): [number, number] => [
@@ -111,7 +112,7 @@ function coldByMs(
 
 function settingIn(plan: CookPlan, cook: LiveCook, mass: FinishedMass): Setting | null {
   const shaped = cook.after.shaped?.what
-  if (shaped ? shaped.way !== 'tray' : plan.dish.choices?.form !== 'slab') return null
+  if (shaped ? shaped.way !== 'tray' : formOf(plan.dish).shapedBy !== 'knife') return null
   const depthMm =
     shaped?.way === 'tray'
       ? Math.min(150, trayFill(mass.volumeMl, shaped.tray, USUAL_DEPTH_MM).depthMm)

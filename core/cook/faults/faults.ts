@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import { keysOf } from '../../records'
 import type { Dish, DishCard } from '../../formulation/dish/dish'
 import { takesMilk } from '../../formulation/dish/splitsMilk'
@@ -48,7 +49,7 @@ type Choices = DishCard['choices']
 const PLAIN: Pick<Choices, 'form' | 'sugar' | 'liquid'> = { form: 'soft', sugar: 'in-liquid', liquid: 'water' }
 const choicesOf = (dish: FaultyDish): Pick<Choices, 'form' | 'sugar' | 'liquid'> => dish.choices ?? PLAIN
 const always = (): boolean => true
-const inForm = (form: Choices['form']) => (dish: FaultyDish): boolean => choicesOf(dish).form === form
+const shaped = (by: 'spoon' | 'knife' | 'hands') => (dish: FaultyDish): boolean => formOf(dish).shapedBy === by
 const ofSyrup = (dish: FaultyDish): boolean => choicesOf(dish).sugar === 'syrup'
 const isRoasted = (dish: FaultyDish): boolean => !familyOf(dish.family).fresh
 const isGrated = (dish: FaultyDish): boolean => familyOf(dish.family).kind === 'produce'
@@ -62,7 +63,7 @@ const rawStays = (bench: Bench): Lost | null => (beforeTurn(bench) ? null : 'raw
 
 const ROWS = {
   'runny': {
-    applies: always, atFire: true, atEnd: inForm('soft'), remedies: runny, expected: ['runs-again', 'looks-too-thin'],
+    applies: always, atFire: true, atEnd: shaped('spoon'), remedies: runny, expected: ['runs-again', 'looks-too-thin'],
     causes: { 'off-early': 0.3, 'too-wet': 0.3, 'low-after-turn': 0.25, 'cold-liquid': 0.1, 'sugar-runs': 0.05 },
   },
   'dry': {
@@ -74,7 +75,7 @@ const ROWS = {
     causes: { 'poured-fast': 0.4, 'cold-liquid': 0.3, 'unstirred': 0.3 },
   },
   'gluey': {
-    applies: dish => !inForm('balls')(dish), atFire: true, atEnd: true, remedies: gluey, lost: rawStays,
+    applies: dish => !shaped('hands')(dish), atFire: true, atEnd: true, remedies: gluey, lost: rawStays,
     causes: { 'roast-short': 0.35, 'too-wet': 0.25, 'low-after-turn': 0.25, 'off-early': 0.15 },
   },
   'hard-grain': {
@@ -119,7 +120,7 @@ const ROWS = {
     causes: { 'off-late': 0.6, 'flame-high': 0.4 },
   },
   'slab-soft': {
-    applies: inForm('slab'),
+    applies: shaped('knife'),
     atFire: true,
     atEnd: true,
     remedies: slabSoft,
@@ -127,7 +128,7 @@ const ROWS = {
     causes: { 'syrup-weak': 0.4, 'off-early': 0.3, 'too-wet': 0.2, 'more-fat': 0.1 },
   },
   'slab-hard': {
-    applies: inForm('slab'), atFire: true, atEnd: true, remedies: slabHard,
+    applies: shaped('knife'), atFire: true, atEnd: true, remedies: slabHard,
     causes: { 'syrup-far': 0.5, 'off-late': 0.4, 'too-dry': 0.1 },
   },
   'grainy': {
@@ -135,11 +136,11 @@ const ROWS = {
     causes: { 'syrup-far': 0.6, 'off-late': 0.3, 'unstirred': 0.1 },
   },
   'balls-crumble': {
-    applies: inForm('balls'), atFire: true, atEnd: true, remedies: ballsCrumble, terms: ['crumbles'],
+    applies: shaped('hands'), atFire: true, atEnd: true, remedies: ballsCrumble, terms: ['crumbles'],
     causes: { 'less-fat': 0.4, 'rolled-cool': 0.35, 'roast-long': 0.25 },
   },
   'balls-flatten': {
-    applies: inForm('balls'),
+    applies: shaped('hands'),
     atFire: true,
     atEnd: true,
     remedies: ballsFlatten,

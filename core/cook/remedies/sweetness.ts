@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import { constant } from '../../materials/constants/constants'
 import { familyOf } from '../../formulation/family/families'
 import { remedy, some, type Bench } from './bench'
@@ -74,7 +75,7 @@ export function notSweet(bench: Bench): Remedy[] {
           own.composition,
         )
   if (adds.length === 0) return []
-  const off = plan.dish.choices?.form === 'balls'
+  const off = formOf(plan.dish).dry
   return [
     remedy(bench, forgotten.length > 0 ? 'add-forgotten' : 'add-sugar', {
       adds,

@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import { stageOf } from '../../formulation/dish/stageOf'
 import { fieldAt, itemAt, known, lastOf } from '../../maths/table/itemAt'
 import type { Dish, Stage } from '../../formulation/dish/dish'
@@ -302,7 +303,7 @@ function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Dur
     }
     open = true
     const step: Activity = { id: stage.id, dur, hands: 1, burner: 0, ...(isStage(stage, 'spread') ? { hot: true } : {}) }
-    follow(laying, step, min, dish.choices?.form === 'balls' ? min + WAITS.warm : max, kind)
+    follow(laying, step, min, formOf(dish).shapedBy === 'hands' ? min + WAITS.warm : max, kind)
     min = max = 0
     kind = 'warm'
   }

@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import { itemAt } from '../../maths/table/itemAt'
 import { firstBelief } from '../../process/belief/firstBelief'
 import type { Evidence } from '../../materials/belief/reading'
@@ -175,7 +176,7 @@ function standsOnDay(
 ): { readonly most: number, readonly warms: Durations } | undefined {
   const kinds = new Map(ingredients.map(row => [row.id, row.kind]))
   const mass = wentIn(plan.amounts, forecast.points.at(-1)?.waterG ?? 0)
-  const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, plan.dish.choices?.form === 'balls', id =>
+  const { keeping } = sweetKeeping(plan, mass.contents, mass.invertShare, formOf(plan.dish).shapedBy === 'hands', id =>
     kinds.get(id),
   )
   if (keeping.standsH === null) return undefined
@@ -258,5 +259,5 @@ export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 't
  * @param card the dish
  */
 export function usualServing(card: Pick<DishCard, 'choices'>): Serving {
-  return card.choices.form === 'soft' ? 'warm' : 'room'
+  return formOf(card).shapedBy === 'spoon' ? 'warm' : 'room'
 }

@@ -1,3 +1,5 @@
+import { FORMS, type Form } from './forms'
+
 /** When the sugar goes in. */
 export const SUGAR_WAYS = ['in-liquid', 'after-swelling', 'off-fire', 'syrup', 'into-reduced'] as const
 export type SugarWay = (typeof SUGAR_WAYS)[number]
@@ -33,10 +35,6 @@ export type Finish = (typeof FINISHES)[number]
 /** Whether it may be tasted before it is offered. */
 export const TASTINGS = ['tasted', 'not-tasted'] as const
 export type Tasting = (typeof TASTINGS)[number]
-
-/** What it is made into. */
-export const FORMS = ['soft', 'slab', 'balls'] as const
-export type Form = (typeof FORMS)[number]
 
 /** What is done to the base before the fire. */
 export const PREPARATIONS = ['as-bought', 'raw-paste', 'fine-paste', 'dry-ground', 'cooked-puree', 'grated'] as const

@@ -1,16 +1,16 @@
+import { type Form, formOf } from './forms'
 import { itemAt } from '../../maths/table/itemAt'
 import type { Ingredient } from '../../materials/composition/ingredient'
 import { CoreError } from '../../error'
 import { familyOf } from '../family/families'
 import type { FamilyId } from '../family/family'
 import { spansOf, STYLES, type Role, type Spans, type Style } from './spans'
-import type { Form } from './choices'
 import type { DishCard, DishIngredient, Part } from './dish'
 import { usualChoices } from './usualChoices'
 import { usualKept } from './usualKept'
 
-/** Usual amounts to begin with, g of base, and portions, g (estimates). */
-const USUAL = { dry: 250, fresh: 700, soft: 120, piece: 35 } as const
+/** Usual amounts to begin with, g of base (estimates). */
+const USUAL = { dry: 250, fresh: 700 } as const
 
 /** Water of a boiled syrup, and cardamom, g for each g of base (kitchen rules, estimates). */
 const SYRUP_WATER = 0.3
@@ -56,7 +56,7 @@ export function newDish(start: NewDish): DishCard {
       ...(choices.liquid === 'milk' ? line('milk', 'milk', liquid) : line('water', 'water', liquid + syrupWater)),
       { id: 'cardamom', ingredient: 'cardamom-ground', perBase: fresh ? CARDAMOM.fresh : CARDAMOM.dry, part: 'spice' },
     ],
-    portionG: choices.form === 'soft' ? USUAL.soft : USUAL.piece,
+    portionG: formOf({ choices }).portionG,
     usual: { baseG: fresh ? USUAL.fresh : USUAL.dry, minutes: {} },
     kept: usualKept(start.family, choices),
   }

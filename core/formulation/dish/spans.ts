@@ -1,5 +1,5 @@
+import { type Form, formOf } from './forms'
 import { itemAt } from '../../maths/table/itemAt'
-import type { Form } from './choices'
 import { familyOf } from '../family/families'
 
 /** Parts of a dish whose weight relative to the base decides its character. */
@@ -67,7 +67,7 @@ export function spansOf(dish: {
 }): Spans {
   const form = dish.choices?.form ?? 'soft'
   if (dish.choices?.preparation === 'cooked-puree') return PUREE
-  if (form === 'balls' && !familyOf(dish.family).fresh) return BALLS
+  if (formOf(dish).dry && !familyOf(dish.family).fresh) return BALLS
   return SPANS[`${dish.family} ${form}`] ?? SPANS[dish.family] ?? SEMOLINA
 }
 

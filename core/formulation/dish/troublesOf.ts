@@ -1,3 +1,4 @@
+import { formOf } from './forms'
 import { goesInWet, isAlike, secondBases, type SecondBase } from './basesOf'
 import type { Choices } from './choices'
 import type { DishCard, Part } from './dish'
@@ -177,13 +178,13 @@ function milkTroubles(card: DishCard, reduced: boolean): Trouble[] {
 }
 
 function sugarTroubles(card: DishCard, reduced: boolean): Trouble[] {
-  const { sugar, liquid, form, pour } = card.choices
+  const { sugar, liquid, pour } = card.choices
   const wet = liquid !== 'none'
   const dryBalls = { sugar: 'off-fire', liquid: 'none', form: 'balls' } as const
-  const slabbed = form === 'slab' && !reduced && pour !== 'slurry' && pour !== 'rained'
+  const slabbed = formOf(card).shapedBy === 'knife' && !reduced && pour !== 'slurry' && pour !== 'rained'
   return [
     ...when(!has(card, 'sugar', 'jaggery', 'condensed', 'fruit') && !reduced, 'nothing-sweet'),
-    ...when(!reduced && form === 'balls' && sugar !== 'off-fire', 'balls-take-powdered-sugar', dryBalls, {
+    ...when(!reduced && formOf(card).dry && sugar !== 'off-fire', 'balls-take-powdered-sugar', dryBalls, {
       form: 'soft',
     }),
     ...when(

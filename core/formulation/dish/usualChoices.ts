@@ -1,5 +1,6 @@
+import { FORM_ROWS, type Form } from './forms'
 import type { FamilyId } from '../family/family'
-import type { Choices, Form } from './choices'
+import type { Choices } from './choices'
 
 const GRAIN: Choices = {
   form: 'soft',
@@ -16,14 +17,15 @@ const GRAIN: Choices = {
   lots: false,
 }
 const REDUCED: Choices = { ...GRAIN, preparation: 'grated', roast: 'none', sugar: 'into-reduced' }
-const BALLS: Partial<Choices> = {
-  form: 'balls',
-  liquid: 'none',
-  sugar: 'off-fire',
-  nuts: 'into-roast',
-  finish: 'stirred',
+/** What a form changes of a family's usual answers, from its own base and cooked down from fresh. */
+const BY_FORM: Readonly<Record<Form, { readonly dry: Partial<Choices>, readonly reduced: Partial<Choices> }>> = {
+  soft: { dry: {}, reduced: {} },
+  slab: { dry: { sugar: 'syrup', liquid: 'water', finish: 'stirred' }, reduced: { finish: 'stirred' } },
+  balls: {
+    dry: { liquid: 'none', sugar: 'off-fire', nuts: 'into-roast', fat: 'at-start', finish: 'stirred' },
+    reduced: {},
+  },
 }
-const SLAB: Partial<Choices> = { form: 'slab', sugar: 'syrup' }
 
 const BY_FAMILY: Readonly<Record<FamilyId, Choices>> = {
   'semolina': GRAIN,
@@ -48,20 +50,8 @@ const BY_FAMILY: Readonly<Record<FamilyId, Choices>> = {
 export function usualChoices(family: FamilyId, form?: Form): Choices {
   const usual = BY_FAMILY[family]
   if (form === undefined || form === usual.form) return usual
-  const reduced = usual.sugar === 'into-reduced'
-  if (form === 'balls')
-    return reduced
-      ? { ...usual, form }
-      : { ...usual, ...BALLS, preparation: family === 'lentil' ? 'dry-ground' : usual.preparation, fat: 'at-start' }
-  if (form === 'slab')
-    return reduced
-      ? { ...usual, form, finish: 'stirred' }
-      : {
-          ...usual,
-          ...SLAB,
-          liquid: 'water',
-          preparation: family === 'lentil' ? 'dry-ground' : usual.preparation,
-          finish: 'stirred',
-        }
-  return { ...usual, form }
+  if (usual.sugar === 'into-reduced') return { ...usual, ...BY_FORM[form].reduced, form }
+  const changed = { ...usual, ...BY_FORM[form].dry, form }
+  // What is to be firm is not made of a wet paste.
+  return family === 'lentil' && FORM_ROWS[form].shapedBy !== 'spoon' ? { ...changed, preparation: 'dry-ground' } : changed
 }

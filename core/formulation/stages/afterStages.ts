@@ -1,3 +1,4 @@
+import { formOf } from '../dish/forms'
 import type { DishCard, Stage } from '../dish/dish'
 import { idsOf, stage, type StageMore } from './shape'
 import type { StageId } from '../dish/stageRole'
@@ -14,8 +15,9 @@ function later(id: StageId, does: Stage['does'], minutes: number, more: StageMor
  * @returns its stages after the fire, in order; minutes are the usual ones
  */
 export function afterStages(card: DishCard): Stage[] {
-  const { form, tasting, nuts } = card.choices
-  const free = nuts === 'last' && form !== 'balls' && card.ingredients.some(one => one.part === 'nuts')
+  const { tasting, nuts } = card.choices
+  const { shapedBy } = formOf(card)
+  const free = nuts === 'last' && shapedBy !== 'hands' && card.ingredients.some(one => one.part === 'nuts')
   return [
     ...(free
       ? [
@@ -23,13 +25,13 @@ export function afterStages(card: DishCard): Stage[] {
           later('nuts-in', 'shape', 1, { handles: idsOf(card, 'nuts') }),
         ]
       : []),
-    ...(form === 'slab'
+    ...(shapedBy === 'knife'
       ? [
           later('spread', 'shape', 4, { watch: ['greased-tray', 'score-warm'], cautions: ['hot-sweet'] }),
           later('set', 'set', card.choices.sugar === 'syrup' ? 120 : 240, { hands: 0, expect: ['soft-middle'] }),
         ]
       : []),
-    ...(form === 'balls'
+    ...(shapedBy === 'hands'
       ? [
           later('roll', 'shape', 20, {
             watch: ['greased-hands'],

@@ -1,3 +1,4 @@
+import { formOf } from '../dish/forms'
 import type { DishCard, Stage } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
 import { roastStages } from './roastStages'
@@ -204,7 +205,7 @@ function sweetenStages(card: DishCard): Stage[] {
 }
 
 function rest(card: DishCard): Stage {
-  const slab = card.choices.form !== 'soft'
+  const slab = formOf(card).shapedBy !== 'spoon'
   return stage('rest', 'rest', 'pan', {
     flame: 'off',
     lid: !slab,

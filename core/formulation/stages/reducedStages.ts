@@ -1,3 +1,4 @@
+import { formOf } from '../dish/forms'
 import type { DishCard, Stage, Until } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
 import {
@@ -42,8 +43,8 @@ export function reducedStages(card: DishCard): Laid {
       ...fryLast(card, fat),
       stage('rest', 'rest', 'pan', {
         flame: 'off',
-        lid: card.choices.form === 'soft',
-        until: { minutes: card.choices.form === 'soft' ? 5 : 1 },
+        lid: formOf(card).shapedBy === 'spoon',
+        until: { minutes: formOf(card).shapedBy === 'spoon' ? 5 : 1 },
         hands: 0,
         cautions: ['hot-sweet'],
       }),

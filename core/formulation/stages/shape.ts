@@ -1,3 +1,4 @@
+import { formOf } from '../dish/forms'
 import { isAlike, secondBases } from '../dish/basesOf'
 import type { Boundary, DishCard, Part, Stage, Until } from '../dish/dish'
 import type { CautionCode, ExpectCode, WatchCode } from '../dish/stageCodes'
@@ -219,5 +220,5 @@ export function fryLast(card: DishCard, fat: FatPlan): Stage[] {
 export function doneSign(card: DishCard): Until {
   // A lentil ground fine is tried between wet fingers, whatever is made of it.
   if (card.choices.preparation === 'fine-paste') return { sign: 'rolls' }
-  return { sign: card.choices.form === 'soft' ? 'leaves-sides' : 'one-mass' }
+  return { sign: formOf(card).shapedBy === 'spoon' ? 'leaves-sides' : 'one-mass' }
 }

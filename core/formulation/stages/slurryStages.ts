@@ -1,3 +1,4 @@
+import { formOf } from '../dish/forms'
 import type { DishCard, Part, Stage } from '../dish/dish'
 import { milkWatches } from '../dish/splitsMilk'
 import {
@@ -86,7 +87,7 @@ export function slurryStages(card: DishCard): Laid {
       ...fryLast(card, fat),
       stage('rest', 'rest', 'pan', {
         flame: 'off',
-        lid: choices.form === 'soft',
+        lid: formOf({ choices }).shapedBy === 'spoon',
         until: { minutes: 5 },
         hands: 0,
         cautions: ['hot-sweet'],

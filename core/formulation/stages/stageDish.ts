@@ -1,3 +1,4 @@
+import { formOf } from '../dish/forms'
 import { CoreError } from '../../error'
 import type { Dish, DishCard, Stage } from '../dish/dish'
 import { afterStages } from './afterStages'
@@ -31,9 +32,9 @@ export function stageDish(card: DishCard): Dish {
 }
 
 function layout(card: DishCard): Laid {
-  const { form, sugar, pour, liquid, preparation } = card.choices
+  const { sugar, pour, liquid, preparation } = card.choices
   if (familyOf(card.family).fresh || preparation === 'cooked-puree') return reducedStages(card)
-  if (form === 'balls' || sugar === 'off-fire' || liquid === 'none') return ballStages(card)
+  if (formOf(card).dry || sugar === 'off-fire' || liquid === 'none') return ballStages(card)
   return pour === 'slurry' ? slurryStages(card) : grainStages(card)
 }
 

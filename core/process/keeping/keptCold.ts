@@ -1,3 +1,4 @@
+import { formOf } from '../../formulation/dish/forms'
 import type { Kind } from '../../materials/composition/ingredient'
 import type { Stage } from '../../formulation/dish/dish'
 import type { CookPlan } from '../../record/plan/plan'
@@ -14,7 +15,7 @@ import { wentIn } from './wentIn'
  */
 export function keptCold(plan: CookPlan, waterG: number, kindOf: (ingredient: string) => Kind | undefined): CookPlan {
   const { contents, invertShare } = wentIn(plan.amounts, waterG)
-  const { keeping } = sweetKeeping(plan, contents, invertShare, plan.dish.choices?.form === 'balls', kindOf)
+  const { keeping } = sweetKeeping(plan, contents, invertShare, formOf(plan.dish).shapedBy === 'hands', kindOf)
   if (keeping.standsH === null) return plan
   const last =
     plan.dish.stages.findLast(stage => stage.phase === 'after' && stage.does !== 'set')
