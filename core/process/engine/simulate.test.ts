@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { examplePlan, marked } from '../../../test/support/plans'
+import { STARTER_DISHES } from '../../../book/dishes'
+import { examplePlan, marked, starterPlan } from '../../../test/support/plans'
 import { firstBelief } from '../belief/firstBelief'
 import { beliefColumns, MEMBER_NAMES, memberValues, type MemberValues } from '../belief/memberValues'
 import { constant } from '../../materials/constants/constants'
@@ -133,5 +134,21 @@ describe('a run', () => {
     expect(mass(0)).toBeCloseTo(97.5 + 40, 0)
     expect(mass(1)).toBeLessThan(97.5 + 250)
     expect(mass(4) - mass(3)).toBeGreaterThan(100)
+  })
+})
+
+describe('the length of a step', () => {
+  it.each(STARTER_DISHES.map(dish => dish.id))('moves no stage of %s by more than a hundredth of the cook', (id) => {
+    const plan = starterPlan(id)
+    const program = compileProgram(plan, replay(plan, []), 0)
+    const member = memberValues(beliefColumns(plan.belief), new Float64Array(MEMBER_NAMES.length), 0)
+    const starts = (stepS: number | null): number[] => {
+      const stages = program.stages.map(stage => (stepS === null ? stage : { ...stage, stepS }))
+      const record = ensembleRecord(1, stages.length, program.queries.length, program.sides.length)
+      simulate({ ...program, stages }, member, record, 0)
+      return [...record.starts, record.ends[0]!]
+    }
+    const [own, fine] = [starts(null), starts(1)]
+    for (const [k, timeS] of own.entries()) expect(Math.abs(timeS - fine[k]!)).toBeLessThan(0.01 * fine.at(-1)!)
   })
 })

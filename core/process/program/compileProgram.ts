@@ -160,7 +160,7 @@ function additionG({ water, solids, fat, sugar, invert, nuts }: Addition): numbe
   return water + solids + fat + sugar + invert + nuts
 }
 
-/** Steps within 1 % of a twentieth of a second each (`steps.test.ts`). */
+/** Steps that move no stage by more than a hundredth of the cook (`engine/simulate.test.ts`). */
 function stepOf(stage: Stage): number {
   if (stage.does === 'fry' || stage.does === 'roast' || stage.does === 'boil-syrup') return 6
   return stage.flame === 'off' && stage.does !== 'pour' ? 15 : 10
