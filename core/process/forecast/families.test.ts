@@ -4,6 +4,7 @@ import { ForecastSchema } from '../../../contracts/forecast'
 import { marked, starterPlan } from '../../../test/support/plans'
 import { doneIndex } from '../../formulation/dish/doneIndex'
 import { mainLine } from '../../formulation/dish/mainLine'
+import { usualSeconds } from '../../record/plan/usualSeconds'
 import { forecastCook } from './forecastCook'
 
 const carrot = starterPlan('winter-market-carrot')
@@ -15,8 +16,10 @@ describe('a forecast of any school', () => {
     expect(ForecastSchema.safeParse(forecast).error?.issues ?? []).toEqual([])
     expect(forecast.stages).toHaveLength(mainLine(plan.dish).length + 1)
     const end = forecast.stages[doneIndex(plan.dish)]!
-    expect(end.middle / 60).toBeGreaterThan(5)
-    expect(end.middle / 60).toBeLessThan(170)
+    // The minutes that the dish itself says it usually takes on its marks.
+    const usualS = mainLine(plan.dish).reduce((sum, stage) => sum + usualSeconds(plan, stage), 0)
+    expect(end.middle / usualS).toBeGreaterThan(0.4)
+    expect(end.middle / usualS).toBeLessThan(1.6)
     expect(end.late).toBeGreaterThan(end.early)
     const given = plan.amounts.reduce((sum, one) => sum + one.massG + (one.soakedG ?? 0), 0)
     expect(forecast.finishedG.middle).toBeGreaterThan(0.25 * given)
