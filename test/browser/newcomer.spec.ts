@@ -126,7 +126,7 @@ test('the arch says its windows, and what is made quiet can be heard again at th
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
   await expect(page.getByRole('img', { name: /Still open, from the lighting: .*\d+:\d\d/ })).toBeVisible({
-    timeout: 20_000,
+    timeout: 45_000,
   })
   const quiet = page.getByRole('button', { name: 'quiet' })
   const place = await quiet.boundingBox()
