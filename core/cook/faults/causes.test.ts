@@ -101,23 +101,35 @@ describe('what a running cook says of a cause', () => {
     expect(says('sugar-early', [], {}, choices('after-swelling'))).toBe('open')
     expect(says('sugar-early', [['sign.seen', { sign: 'taken-up' }]], {}, choices('after-swelling'))).toBe('against')
     expect(says('sour')).toBe('open')
-    const withPart = (part: 'fruit' | 'juice' | 'jaggery' | 'milk'): CookPlan =>
-      ({ ...plan, dish: { ...plan.dish, ingredients: [...plan.dish.ingredients, { id: 'x', ingredient: 'x', perBase: 1, part }] } })
-    expect((['fruit', 'juice', 'jaggery', 'milk'] as const).map(part => says('sour', [], {}, withPart(part)))).toEqual(['for', 'for', 'for', 'open'])
+    const withPart = (part: 'fruit' | 'juice' | 'jaggery' | 'milk'): CookPlan => ({
+      ...plan,
+      dish: { ...plan.dish, ingredients: [...plan.dish.ingredients, { id: 'x', ingredient: 'x', perBase: 1, part }] },
+    })
+    expect((['fruit', 'juice', 'jaggery', 'milk'] as const).map(part => says('sour', [], {}, withPart(part)))).toEqual([
+      'for',
+      'for',
+      'for',
+      'open',
+    ])
     expect(says('sour', [], {}, { ...plan, dish: { ...plan.dish, family: 'fruit' } })).toBe('for')
   })
 
   it('is of the pan: a light one is thin', () => {
     expect([0, 699, 700].map(tareG => says('thin-pan', [], { tareG }))).toEqual(['open', 'for', 'against'])
     const pan = plan.vessels.pan!
-    const aluminium = { ...plan, vessels: { pan: { ...pan, vessel: { ...pan.vessel, material: 'aluminium' as const } } } }
+    const aluminium = {
+      ...plan,
+      vessels: { pan: { ...pan, vessel: { ...pan.vessel, material: 'aluminium' as const } } },
+    }
     expect(says('thin-pan', [], { tareG: 2000 }, aluminium)).toBe('for')
   })
 
   it('puts first what the record speaks for, last what it speaks against, else as the fault lists them', () => {
     const causes = causesNow(bench([], { now: { ...AIM, waterG: 150 } }), 'dry')
     expect(causes).toEqual([
-      { cause: 'too-dry', record: 'for' }, { cause: 'off-late', record: 'open' }, { cause: 'kept-back', record: 'against' },
+      { cause: 'too-dry', record: 'for' },
+      { cause: 'off-late', record: 'open' },
+      { cause: 'kept-back', record: 'against' },
     ])
   })
 })
@@ -130,7 +142,9 @@ describe('what was said outright', () => {
 
   it('is counted, and speaks for its cause alone', () => {
     expect(told()).toEqual({})
-    expect(told(['slip', { what: 'poured-early' }], ['slip', { what: 'poured-early' }])).toEqual({ 'slip-poured-early': [2, { 'roast-short': 3 }] })
+    expect(told(['slip', { what: 'poured-early' }], ['slip', { what: 'poured-early' }])).toEqual({
+      'slip-poured-early': [2, { 'roast-short': 3 }],
+    })
     expect(told(['slip', { what: 'liquid-cold' }])).toEqual({ 'slip-liquid-cold': [1, { 'cold-liquid': 3 }] })
     expect(told(['slip', { what: 'flame-too-high' }])).toEqual({ 'slip-flame-high': [1, { 'flame-high': 3 }] })
     expect(told(['forgotten', { ingredient: 'sugar' }])).toEqual({ 'forgot-sugar': [1, { 'less-sugar': 3 }] })
@@ -140,20 +154,31 @@ describe('what was said outright', () => {
   })
 
   it('takes no notice of a spoon that was added, by what it is made of', () => {
-    const added = (ingredient: string, massG: number, composition: unknown): Mark => ['added', { adds: [{ ingredient, massG, composition }] }]
+    const added = (ingredient: string, massG: number, composition: unknown): Mark => [
+      'added',
+      { adds: [{ ingredient, massG, composition }] },
+    ]
     expect(told(added('sugar', 5, sugar))).toEqual({})
     expect(told(added('sugar', 6, sugar))).toEqual({ 'added-sugar': [1, { 'more-sugar': 1.2 }] })
     expect(told(added('ghee', 6, ghee))).toEqual({ 'added-fat': [1, { 'more-fat': 1.2 }] })
     const water = { water: 1, solids: 0, fat: 0, sugar: 0, nuts: 0 }
     expect(told(added('water', 10, water))).toEqual({})
-    expect(told(added('water', 6, water), added('water', 5, water))).toEqual({ 'added-liquid': [1, { 'too-wet': 1.2 }] })
+    expect(told(added('water', 6, water), added('water', 5, water))).toEqual({
+      'added-liquid': [1, { 'too-wet': 1.2 }],
+    })
   })
 })
 
 describe('what to change of a dish', () => {
   const card = STARTER_DISHES[0]!
-  const record = { ...bench(), summary: { weighed: false, baseG: 250, finishedG: null, plannedFinishedG: null } as never }
-  const offBy = (byG: number) => ({ ...record, summary: { weighed: true, baseG: 250, finishedG: 1000 + byG, plannedFinishedG: 1000 } as never })
+  const record = {
+    ...bench(),
+    summary: { weighed: false, baseG: 250, finishedG: null, plannedFinishedG: null } as never,
+  }
+  const offBy = (byG: number) => ({
+    ...record,
+    summary: { weighed: true, baseG: 250, finishedG: 1000 + byG, plannedFinishedG: 1000 } as never,
+  })
 
   it('follows the cause, a tenth where nothing was weighed', () => {
     const of = (cause: FaultCause): DishEdit | null => editFor(cause, record)
@@ -167,11 +192,14 @@ describe('what to change of a dish', () => {
     expect(of('roast-long')).toEqual({ kind: 'minutes', stages: ['roast'], times: 0.8 })
     expect(of('off-early')).toEqual({ kind: 'minutes', stages: ['take-up', 'enrich'], times: 1.2 })
     expect(of('off-late')).toEqual({ kind: 'minutes', stages: ['take-up', 'enrich'], times: 0.8 })
-    for (const hand of ['unstirred', 'flame-high', 'thin-pan', 'rolled-warm', 'sour'] as const) expect(of(hand)).toBeNull()
+    for (const hand of ['unstirred', 'flame-high', 'thin-pan', 'rolled-warm', 'sour'] as const)
+      expect(of(hand)).toBeNull()
   })
 
   it('takes what the scale says over the liquid, within what a dish bears', () => {
-    const liquidG = plan.dish.ingredients.filter(one => one.part === 'water' || one.part === 'milk').reduce((sum, one) => sum + 250 * one.perBase, 0)
+    const liquidG = plan.dish.ingredients
+      .filter(one => one.part === 'water' || one.part === 'milk')
+      .reduce((sum, one) => sum + 250 * one.perBase, 0)
     const times = (cause: FaultCause, byG: number): number => {
       const edit = editFor(cause, offBy(byG))
       return edit?.kind === 'amount' ? edit.times : Number.NaN
@@ -187,13 +215,23 @@ describe('what to change of a dish', () => {
     const next = editedDish(card, { kind: 'amount', role: 'fat', times: 1.1 }, rowOf, 'x'.repeat(500))!
     expect([next.version, next.note?.length]).toEqual([card.version + 1, 400])
     for (const [i, one] of next.ingredients.entries())
-      expect(one.perBase).toBe(one.part === 'fat' ? Math.round(card.ingredients[i]!.perBase * 11000) / 1e4 : card.ingredients[i]!.perBase)
+      expect(one.perBase).toBe(
+        one.part === 'fat' ? Math.round(card.ingredients[i]!.perBase * 11000) / 1e4 : card.ingredients[i]!.perBase,
+      )
     expect(editedDish(card, { kind: 'choice', key: 'sugar', value: card.choices.sugar }, rowOf, '')).toBeNull()
     expect(editedDish(card, { kind: 'minutes', stages: ['none'], times: 2 }, rowOf, '')).toBeNull()
-    expect(editedDish({ ...card, ingredients: card.ingredients.filter(one => one.part !== 'fat') }, { kind: 'amount', role: 'fat', times: 1.1 }, rowOf, '')).toBeNull()
+    expect(
+      editedDish(
+        { ...card, ingredients: card.ingredients.filter(one => one.part !== 'fat') },
+        { kind: 'amount', role: 'fat', times: 1.1 },
+        rowOf,
+        '',
+      ),
+    ).toBeNull()
     const timed = { ...card, usual: { ...card.usual, minutes: { roast: 11, enrich: 0.4 } } }
-    expect(editedDish(timed, { kind: 'minutes', stages: ['roast', 'enrich', 'none'], times: 1.2 }, rowOf, '')!.usual.minutes)
-      .toEqual({ roast: 13, enrich: 0.5 })
+    expect(
+      editedDish(timed, { kind: 'minutes', stages: ['roast', 'enrich', 'none'], times: 1.2 }, rowOf, '')!.usual.minutes,
+    ).toEqual({ roast: 13, enrich: 0.5 })
   })
 
   it('is what those who ate it would have', () => {
@@ -205,10 +243,31 @@ describe('what to change of a dish', () => {
 
   it('has worked by the batches of that version or a later one, after it was made', () => {
     const change = { dish: 'd', version: 2, fault: 'runny', cause: 'too-wet' }
-    const batch = (startedAt: number, version: number | null, faults: string[], dishId = 'd') => ({ dishId, version, startedAt, faults })
-    const all = [batch(10, 2, ['runny']), batch(11, 2, ['runny']), batch(12, 1, ['runny']), batch(13, 3, ['dry']), batch(14, null, ['runny']), batch(15, 2, [], 'e')]
+    const batch = (startedAt: number, version: number | null, faults: string[], dishId = 'd') => ({
+      dishId,
+      version,
+      startedAt,
+      faults,
+    })
+    const all = [
+      batch(10, 2, ['runny']),
+      batch(11, 2, ['runny']),
+      batch(12, 1, ['runny']),
+      batch(13, 3, ['dry']),
+      batch(14, null, ['runny']),
+      batch(15, 2, [], 'e'),
+    ]
     expect(changeWorked([{ change, at: 10 }], all)).toEqual([{ change, at: 10, since: 2, again: 1 }])
-    expect(changeWorked([{ change, at: 1 }, { change, at: 9 }, { change, at: 5 }], []).map(one => one.at)).toEqual([9, 5, 1])
+    expect(
+      changeWorked(
+        [
+          { change, at: 1 },
+          { change, at: 9 },
+          { change, at: 5 },
+        ],
+        [],
+      ).map(one => one.at),
+    ).toEqual([9, 5, 1])
   })
 })
 

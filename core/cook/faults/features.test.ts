@@ -39,11 +39,14 @@ const AS_FORECAST: readonly Mark[] = [
   [1800, 'cook.finished'],
 ]
 function batchOf(marks: readonly Mark[], of: CookPlan = plan): BatchRecord {
-  const story = [...marks].sort((p, q) => p[0] - q[0]).map(([timeS, kind, payload], i) => marked(i + 1, timeS, kind, payload))
+  const story = [...marks]
+    .sort((p, q) => p[0] - q[0])
+    .map(([timeS, kind, payload], i) => marked(i + 1, timeS, kind, payload))
   const cook = replay(of, story)
   return { plan: of, cook, summary: summarise(of, cook, plan.forecast!) }
 }
-const read = (more: readonly Mark[] = [], of: CookPlan = plan): Features => featuresOf(batchOf([...AS_FORECAST, ...more], of))
+const read = (more: readonly Mark[] = [], of: CookPlan = plan): Features =>
+  featuresOf(batchOf([...AS_FORECAST, ...more], of))
 const at = (stage: string, timeS: number): readonly Mark[] =>
   AS_FORECAST.map(mark => (mark[2]?.stage === stage ? [timeS, mark[1], mark[2]] : mark))
 
@@ -65,7 +68,13 @@ describe('what the record of a batch says', () => {
   })
 
   it('knows no time finer than a tenth', () => {
-    const sure = { ...plan, forecast: { ...plan.forecast!, stages: plan.forecast!.stages.map(one => window(one.middle, one.middle, one.middle)) } }
+    const sure = {
+      ...plan,
+      forecast: {
+        ...plan.forecast!,
+        stages: plan.forecast!.stages.map(one => window(one.middle, one.middle, one.middle)),
+      },
+    }
     expect(featuresOf(batchOf(at('pour', 550), sure)).roastTime).toBeCloseTo(Math.log(450 / 600) / 0.12, 6)
     const sharp = { ...plan, forecast: { ...plan.forecast!, finishedG: window(1000, 1000, 1000) } }
     const tare = plan.vessels.pan!.vessel.massG
@@ -81,11 +90,17 @@ describe('what the record of a batch says', () => {
   })
 
   it('is how early it smelled, from the start of the roast', () => {
-    expect(read([[340, 'sign.seen', { sign: 'aroma' }]]).aromaTime).toBeCloseTo(Math.log(240 / 400) / (Math.log(550 / 300) / WIDTH), 3)
+    expect(read([[340, 'sign.seen', { sign: 'aroma' }]]).aromaTime).toBeCloseTo(
+      Math.log(240 / 400) / (Math.log(550 / 300) / WIDTH),
+      3,
+    )
     expect(read([[500, 'sign.seen', { sign: 'aroma' }]]).aromaTime).toBeCloseTo(0, 9)
     expect(read([[90, 'sign.seen', { sign: 'aroma' }]]).aromaTime).toBeNull()
     const { aroma: _, ...others } = plan.forecast!.signs
-    expect(read([[340, 'sign.seen', { sign: 'aroma' }]], { ...plan, forecast: { ...plan.forecast!, signs: others } }).aromaTime).toBeNull()
+    expect(
+      read([[340, 'sign.seen', { sign: 'aroma' }]], { ...plan, forecast: { ...plan.forecast!, signs: others } })
+        .aromaTime,
+    ).toBeNull()
   })
 
   it('is the marks of the flame above the plan, weighed by their time', () => {
@@ -115,7 +130,8 @@ describe('what the record of a batch says', () => {
   })
 
   it('is how it took the liquid up, on the mean', () => {
-    const uptake = (...how: string[]): number | null => read(how.map((what, i) => [800 + i, 'uptake.seen', { pace: what }])).uptake
+    const uptake = (...how: string[]): number | null =>
+      read(how.map((what, i) => [800 + i, 'uptake.seen', { pace: what }])).uptake
     expect(uptake('quickly')).toBe(1)
     expect(uptake('slowly')).toBeCloseTo(-0.7, 9)
     expect(uptake('no-more')).toBe(-1)
@@ -131,8 +147,13 @@ describe('what the record of a batch says', () => {
   })
 
   it('is how thin the pan is for its size', () => {
-    const pan = (massG: number, material: 'steel' | 'aluminium' | 'cast-iron' = 'steel'): CookPlan =>
-      ({ ...plan, vessels: { ...plan.vessels, pan: { ...plan.vessels.pan!, vessel: { innerDiameterMm: 200, depthMm: 70, massG, material } } } })
+    const pan = (massG: number, material: 'steel' | 'aluminium' | 'cast-iron' = 'steel'): CookPlan => ({
+      ...plan,
+      vessels: {
+        ...plan.vessels,
+        pan: { ...plan.vessels.pan!, vessel: { innerDiameterMm: 200, depthMm: 70, massG, material } },
+      },
+    })
     // A base of 3.14 dm².
     expect([400, 410, 690, 700].map(massG => read([], pan(massG)).thinPan)).toEqual([1, 0, 0, -1])
     expect(read([], pan(400, 'cast-iron')).thinPan).toBe(-1)
@@ -146,7 +167,12 @@ describe('what the record of a batch says', () => {
     }
     const wanted = (sign: string): CookPlan => ({
       ...plan,
-      dish: { ...plan.dish, stages: plan.dish.stages.map(one => (one.does === 'roast' ? { ...one, until: { sign } as typeof one.until } : one)) },
+      dish: {
+        ...plan.dish,
+        stages: plan.dish.stages.map(one =>
+          one.does === 'roast' ? { ...one, until: { sign } as typeof one.until } : one,
+        ),
+      },
     })
     expect(colour('golden', wanted('golden'))).toBe(0)
     expect(colour('brown', wanted('golden'))).toBeGreaterThan(0)
@@ -157,12 +183,21 @@ describe('what the record of a batch says', () => {
 
 describe('what speaks for a cause', () => {
   it('is no louder than a factor of nine, and is told from a third on', () => {
-    const long = findCauses(batchOf(at('pour', 6000).map(mark => (mark[0] > 700 && mark[0] < 6000 ? [mark[0] + 6000, mark[1], mark[2]!] : mark))), 'burnt')
+    const long = findCauses(
+      batchOf(
+        at('pour', 6000).map(mark => (mark[0] > 700 && mark[0] < 6000 ? [mark[0] + 6000, mark[1], mark[2]!] : mark)),
+      ),
+      'burnt',
+    )
     for (const one of long) {
       for (const clue of one.for) expect(clue.weight >= 0.3 && (clue.weight <= 2.2 || clue.of.includes('-'))).toBe(true)
-      for (const clue of one.against) expect(clue.weight <= -0.3 && (clue.weight >= -2.2 || clue.of.includes('-'))).toBe(true)
+      for (const clue of one.against)
+        expect(clue.weight <= -0.3 && (clue.weight >= -2.2 || clue.of.includes('-'))).toBe(true)
     }
-    expect(long.find(one => one.cause === 'roast-long')!.for.find(clue => clue.of === 'roastTime')!.weight).toBeCloseTo(2.2, 9)
+    expect(long.find(one => one.cause === 'roast-long')!.for.find(clue => clue.of === 'roastTime')!.weight).toBeCloseTo(
+      2.2,
+      9,
+    )
   })
 
   it('weighs a feature by the two densities it may come from, and shares by Bayes', () => {
@@ -170,7 +205,8 @@ describe('what speaks for a cause', () => {
     const tare = plan.vessels.pan!.vessel.massG
     const batch = batchOf([...AS_FORECAST, [1510, 'weighed', { vessel: 'pan', grossG: 1030 + tare }]])
     const z = 30 / (50 / WIDTH)
-    const density = (value: number, middle: number, spread: number): number => Math.exp(-(((value - middle) / spread) ** 2) / 2) / spread
+    const density = (value: number, middle: number, spread: number): number =>
+      Math.exp(-(((value - middle) / spread) ** 2) / 2) / spread
     const odds = density(z, 2, 1.3) / density(z, 0, 1.1)
     const wet = findCauses(batch, 'runny').find(one => one.cause === 'too-wet')!
     expect(wet.for.find(clue => clue.of === 'weight')!.weight).toBeCloseTo(Math.log(odds), 3)

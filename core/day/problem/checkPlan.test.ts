@@ -1,57 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { DAY, STARTS, step, SUJI, LENTIL } from '../../../test/support/smallDay'
 import { checkDay } from './checkDay'
 import { checkPlan, handsOf, standsOver, vesselsOf, type Breach } from './checkPlan'
-import type { Activity, Day, DayDish, Starts } from './day'
-import { DAY_WEIGHTS } from './dayWeights'
-import { overbooked } from './overbooked'
+import type { Day, DayDish, Starts } from './day'
 import { dishOf } from './parts'
-import { cooksThere, nobodyThere, presentBefore } from './presence'
-
-const step = (id: string, likely: number, hands: Activity['hands'], burner: 0 | 1, more: Partial<Activity> = {}) =>
-  ({ id, dur: [likely - 1, likely, likely + 2], hands, burner, ...more }) satisfies Activity
-
-/** Nuts, roast, hot liquid beside, pour, stir: at the table at 98 for a meal at 100. */
-const SUJI: DayDish = {
-  id: 'suji', template: 'suji', meal: 'lunch', serve: 'hot', sink: 'stir', ready: 2,
-  activities: [
-    step('nuts', 5, 1, 1),
-    step('roast', 20, 1, 1),
-    step('liquid', 10, 0, 1),
-    step('pour', 4, 1, 1),
-    step('stir', 6, 0.5, 1),
-  ],
-  lags: [
-    { from: 'nuts', to: 'roast', min: 1, max: null, kind: 'order' },
-    { from: 'roast', to: 'pour', min: 0, max: 3, kind: 'hotbase' },
-    { from: 'pour', to: 'stir', min: 0, max: 0, kind: 'order' },
-  ],
-  holds: [
-    { need: 'heavy', first: 'nuts', last: 'stir' },
-    { need: 'pot', first: 'liquid', last: 'pour' },
-  ],
-  hotPour: { heat: 'liquid', pour: 'pour', max: 5, reheat: { dur: [2, 3, 4], maxWait: 30 } },
-  stands: { from: 'pour', most: 11 },
-}
-/** Ground, then cooked by nobody in particular; cold, for a meal at 300. */
-const LENTIL: DayDish = {
-  id: 'lentil', template: 'lentil', meal: 'tea', serve: 'cold', sink: 'cook', ready: 0,
-  activities: [step('grind', 15, 1, 0, { grinder: 1 }), step('cook', 30, 0.5, 1)],
-  lags: [{ from: 'grind', to: 'cook', min: 5, max: 60, kind: 'rest' }],
-  holds: [{ need: 'heavy', first: 'cook', last: 'cook' }],
-}
-const DAY: Day = {
-  id: 'day', now: 10, horizon: 400, cooks: 2, burners: 2, away: [], weights: DAY_WEIGHTS,
-  vessels: [
-    { id: 'pan', kind: 'heavy' }, { id: 'large', kind: 'heavyL' }, { id: 'pot', kind: 'pot' },
-    { id: 'grinder', kind: 'grinder' },
-  ],
-  meals: [{ id: 'lunch', at: 100 }, { id: 'tea', at: 300 }],
-  dishes: [SUJI, LENTIL],
-}
-const STARTS: Starts = {
-  'suji.nuts': 58, 'suji.roast': 64, 'suji.liquid': 73, 'suji.pour': 86, 'suji.stir': 90,
-  'lentil.grind': 110, 'lentil.cook': 140,
-}
 
 interface Change {
   readonly day?: Partial<Day>
@@ -63,7 +15,12 @@ const breaches = ({ day, suji, starts, late }: Change): Breach[] =>
   checkPlan({ ...DAY, dishes: [{ ...SUJI, ...suji }, LENTIL], ...day }, { ...STARTS, ...starts }, late)
 /** What a change breaks, each with the nearest change that does not: the edge belongs to what may be. */
 const WAYS: readonly (readonly [name: string, broken: Change, wrong: Breach, kept: Change])[] = [
-  ['begins before now', { day: { now: 59 } }, { kind: 'before-now', step: 'suji.nuts', minute: 58 }, { day: { now: 58 } }],
+  [
+    'begins before now',
+    { day: { now: 59 } },
+    { kind: 'before-now', step: 'suji.nuts', minute: 58 },
+    { day: { now: 58 } },
+  ],
   [
     'begins before now, though held at another minute',
     { day: { now: 59, wishes: [{ kind: 'pin', step: 'suji.roast', start: 64 }] } },
@@ -114,11 +71,30 @@ const WAYS: readonly (readonly [name: string, broken: Change, wrong: Breach, kep
   ],
   [
     'comes to the table late',
-    { day: { meals: [{ id: 'lunch', at: 97 }, { id: 'tea', at: 300 }] } },
+    {
+      day: {
+        meals: [
+          { id: 'lunch', at: 97 },
+          { id: 'tea', at: 300 },
+        ],
+      },
+    },
     { kind: 'late', step: 'suji.stir', minute: 90 },
-    { day: { meals: [{ id: 'lunch', at: 98 }, { id: 'tea', at: 300 }] } },
+    {
+      day: {
+        meals: [
+          { id: 'lunch', at: 98 },
+          { id: 'tea', at: 300 },
+        ],
+      },
+    },
   ],
-  ['is late by its ready minutes', { suji: { ready: 5 } }, { kind: 'late', step: 'suji.stir', minute: 90 }, { suji: { ready: 4 } }],
+  [
+    'is late by its ready minutes',
+    { suji: { ready: 5 } },
+    { kind: 'late', step: 'suji.stir', minute: 90 },
+    { suji: { ready: 4 } },
+  ],
   [
     'is late for a meal that is moved too little',
     { suji: { ready: 8, stands: { from: 'pour', most: 99 } }, late: { lunch: 3 } },
@@ -187,9 +163,15 @@ const WAYS: readonly (readonly [name: string, broken: Change, wrong: Breach, kep
   ],
   [
     'holds a vessel while it is washed',
-    { day: { washMin: 11, vessels: DAY.vessels.filter(one => one.id !== 'large') }, starts: { 'lentil.grind': 80, 'lentil.cook': 106 } },
+    {
+      day: { washMin: 11, vessels: DAY.vessels.filter(one => one.id !== 'large') },
+      starts: { 'lentil.grind': 80, 'lentil.cook': 106 },
+    },
     { kind: 'vessels', step: '', minute: 0 },
-    { day: { washMin: 10, vessels: DAY.vessels.filter(one => one.id !== 'large') }, starts: { 'lentil.grind': 80, 'lentil.cook': 106 } },
+    {
+      day: { washMin: 10, vessels: DAY.vessels.filter(one => one.id !== 'large') },
+      starts: { 'lentil.grind': 80, 'lentil.cook': 106 },
+    },
   ],
 ]
 
@@ -217,7 +199,9 @@ describe('the checker of plans', () => {
     const one: Change = { day: { cooks: 1 } }
     expect(breaches(one)).toEqual([])
     const beside = { ...one, starts: { 'lentil.grind': 60, 'lentil.cook': 85 }, day: { cooks: 1, burners: 3 } }
-    const minutes = breaches(beside).filter(found => found.kind === 'hands' && found.step !== '').map(found => found.minute)
+    const minutes = breaches(beside)
+      .filter(found => found.kind === 'hands' && found.step !== '')
+      .map(found => found.minute)
     // Grinding from 60 to 75 beside nuts to 63 and the roast from 64; stirring along from 85 on beside the pour.
     expect(minutes).toEqual([60, 61, 62, ...Array.from({ length: 11 }, (_, i) => 64 + i), 86, 87, 88, 89])
     expect(breaches({ ...beside, day: { cooks: 2, burners: 3 } })).toEqual([])
@@ -230,7 +214,9 @@ describe('the checker of plans', () => {
     const away = (cook: 0 | 1 | 'all', from: number, to: number) => ({ cook, from, to, why: 'out' })
     const alone: Change = { suji: { activities: SUJI.activities.map(one => ({ ...one, hands: 0 })) } }
     const wrong = (...gone: ReturnType<typeof away>[]): Breach[] => breaches({ ...alone, day: { away: gone } })
-    expect(wrong(away('all', 63, 66))).toEqual([64, 65].map(minute => ({ kind: 'nobody-there', step: 'suji.roast', minute })))
+    expect(wrong(away('all', 63, 66))).toEqual(
+      [64, 65].map(minute => ({ kind: 'nobody-there', step: 'suji.roast', minute })),
+    )
     expect(wrong(away(0, 63, 65), away(1, 64, 66))).toEqual([{ kind: 'nobody-there', step: 'suji.roast', minute: 64 }])
     expect(wrong(away(0, 50, 99))).toEqual([])
     expect(wrong(away('all', 63, 64), away('all', 96, 110), away('all', 125, 140))).toEqual([])
@@ -272,70 +258,5 @@ describe('the checker of plans', () => {
     expect(standsOver(DAY, suji, STARTS, 30)).toBe(29)
     expect(standsOver(DAY, { ...suji, stands: { from: 'stir', most: 1 } }, STARTS, 0)).toBe(3)
     expect(standsOver(DAY, dishOf(DAY, 'lentil'), STARTS, 500)).toBe(0)
-  })
-})
-
-describe('who is there', () => {
-  const day: Day = {
-    ...DAY,
-    away: [
-      { cook: 'all', from: 30, to: 40, why: 'out' }, { cook: 0, from: 40, to: 60, why: 'work' },
-      { cook: 1, from: 50, to: 55, why: 'door' }, { cook: 1, from: 55, to: 58, why: 'door' },
-    ],
-  }
-
-  it('is counted at a minute, of all or of some', () => {
-    expect([29, 30, 39, 40, 49, 50, 57, 58, 59, 60].map(minute => cooksThere(day, minute))).toEqual([2, 0, 0, 1, 1, 0, 0, 1, 1, 2])
-    expect([45, 52].map(minute => cooksThere(day, minute, [1]))).toEqual([1, 0])
-    expect(cooksThere(day, 10, [])).toBe(0)
-  })
-
-  it('is nobody in spans that are sorted and apart', () => {
-    expect(nobodyThere(day)).toEqual([[30, 40], [50, 58]])
-    expect(nobodyThere(DAY)).toEqual([])
-    expect(nobodyThere({ ...day, cooks: 3 })).toEqual([[30, 40]])
-  })
-
-  it('makes a clock that stands while nobody is', () => {
-    expect([20, 30, 35, 40, 50, 54, 58, 70].map(presentBefore(day))).toEqual([20, 30, 30, 30, 40, 40, 40, 52])
-  })
-})
-
-describe('what is no longer possible', () => {
-  const found = (day: Partial<Day>, starts: Starts = {}, begun: readonly string[] = []): string[] =>
-    overbooked({ ...DAY, ...day }, { ...STARTS, ...starts }, new Set(begun))
-  const beside: Starts = { 'lentil.grind': 50, 'lentil.cook': 70 }
-
-  it('is nothing of a plan that holds', () => {
-    expect(found({})).toEqual([])
-    expect(found({}, beside)).toEqual(['suji.liquid'])
-  })
-
-  it('is what finds no fire, but what is begun goes on', () => {
-    expect(found({ burners: 1 })).toEqual(['suji.liquid'])
-    expect(found({ burners: 1 }, {}, ['suji.liquid'])).toEqual([])
-    expect(found({ burners: 3 }, beside)).toEqual([])
-  })
-
-  it('is what would burn while nobody is there', () => {
-    const gone = (from: number, to: number): Partial<Day> => ({ away: [{ cook: 'all', from, to, why: 'out' }] })
-    expect(found(gone(62, 64))).toEqual(['suji.nuts'])
-    expect(found(gone(63, 64))).toEqual([])
-    expect(found(gone(150, 160))).toEqual(['lentil.cook'])
-  })
-
-  it('is what finds no hands as it begins', () => {
-    expect(found({ cooks: 1 }, { 'lentil.grind': 60, 'lentil.cook': 110 })).toEqual(['lentil.grind', 'suji.roast'])
-    expect(found({ cooks: 1 }, { 'lentil.grind': 96 })).toEqual([])
-  })
-
-  it('is what finds no vessel, the washing counted', () => {
-    const pans = DAY.vessels.filter(one => one.kind !== 'heavyL')
-    expect(found({ vessels: pans, burners: 3 }, { 'lentil.grind': 50, 'lentil.cook': 95 })).toEqual(['lentil.cook'])
-    expect(found({ vessels: pans, burners: 3 }, { 'lentil.grind': 50, 'lentil.cook': 96 })).toEqual([])
-    expect(found({ vessels: pans, burners: 3, washMin: 1 }, { 'lentil.grind': 50, 'lentil.cook': 96 })).toEqual(['lentil.cook'])
-    expect(found({ vessels: [] })).toEqual(['suji.nuts', 'suji.liquid', 'lentil.grind', 'lentil.cook'])
-    const large = DAY.vessels.filter(one => one.kind !== 'heavy')
-    expect(found({ vessels: large })).toEqual([])
   })
 })

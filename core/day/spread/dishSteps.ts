@@ -1,4 +1,3 @@
-import { formOf } from '../../formulation/dish/forms'
 import { stageOf } from '../../formulation/dish/stageOf'
 import { fieldAt, itemAt, known, lastOf } from '../../maths/table/itemAt'
 import type { Dish, Stage } from '../../formulation/dish/dish'
@@ -6,6 +5,7 @@ import { mainLine } from '../../formulation/dish/mainLine'
 import { rainsIn } from '../../formulation/dish/rainsIn'
 import { sideStages } from '../../formulation/dish/sideStages'
 import type { Activity, DayDish, Durations, Serving } from '../problem/day'
+import { layAfter } from './layAfter'
 import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
 import { keeps, layFirst, laySeconds } from './layReady'
 import { chilledDish, standingDish } from '../problem/outsideCold'
@@ -25,7 +25,6 @@ export interface OnTheDay {
   readonly chills?: boolean | undefined
 }
 
-const CUT: Durations = [4, 6, 9]
 const AGAIN: Durations = [3, 4, 6]
 const PUT_TO_STEEP: Durations = [1, 2, 3]
 /** On the table after the last stir: into bowls, minutes (estimate). */
@@ -274,38 +273,4 @@ function layRoastingPan(laying: Laying, dish: Dish, fire: readonly FireStep[]): 
   if (!rain || !roasts) return null
   laying.holds.push({ need: 'heavy', first: roasts.id, last: stepOf(fire, rain) })
   return sideStages(dish).find(stage => stage.meets.stage === rain.id)?.id ?? null
-}
-
-/** What comes after the fire; minutes of a last rest before it is on the table. */
-function layAfter(laying: Laying, dish: Dish, spans: Readonly<Record<string, Durations>>): number {
-  const rest = dish.stages.find(stage => stage.does === 'rest' && (stage.phase ?? 'fire') === 'fire')
-  let min = rest ? fieldAt(spans, rest.id)[1] : 0
-  let max = min + WAITS.rest
-  let kind = 'rest'
-  const after = dish.stages.filter(stage => stage.phase === 'after')
-  let open = false
-  for (const stage of after) {
-    const dur = fieldAt(spans, stage.id)
-    if (stage.does === 'set') {
-      const spreadOut = known(laying.last, stage.id)
-      follow(laying, { id: 'cut', dur: CUT, hands: 1, burner: 0 }, dur[0], WAITS.set, 'set')
-      laying.holds.push({ need: 'tray', first: spreadOut, last: 'cut' })
-      open = false
-      continue
-    }
-    if (open) {
-      const { dur: [shortest, likely, longest] } = lastOf(laying.activities)
-      laying.activities.push({
-        ...known(laying.activities.pop(), stage.id),
-        dur: [shortest + dur[0], likely + dur[1], longest + dur[2]],
-      })
-      continue
-    }
-    open = true
-    const step: Activity = { id: stage.id, dur, hands: 1, burner: 0, ...(isStage(stage, 'spread') ? { hot: true } : {}) }
-    follow(laying, step, min, formOf(dish).shapedBy === 'hands' ? min + WAITS.warm : max, kind)
-    min = max = 0
-    kind = 'warm'
-  }
-  return after.length === 0 && rest ? fieldAt(spans, rest.id)[1] : 0
 }

@@ -53,12 +53,23 @@ describe('proportions', () => {
     expect(finishedShare(grain, rowOf).perBase).toBeCloseTo(1 - 0.9 * suji + 3 + 0.5 - 0.4 * (3 + 0.5 * ghee), 9)
     expect(finishedShare(grain, rowOf).spread).toBeCloseTo(0.05 * (3 + 0.5 * ghee), 9)
     // Produce: its own juice is liquid like any other, and nothing is roasted out.
-    const produce = { family: 'vegetable', base: 'vegetable', kept, ingredients: [one('vegetable', 'carrot-red', 1), one('milk', 'water', 0.5)] }
+    const produce = {
+      family: 'vegetable',
+      base: 'vegetable',
+      kept,
+      ingredients: [one('vegetable', 'carrot-red', 1), one('milk', 'water', 0.5)],
+    }
     expect(finishedShare(produce, rowOf).perBase).toBeCloseTo(1.5 - 0.4 * (water('carrot-red') + 0.5), 9)
     // A ground paste: what soaking brought is liquid, its own moisture is roasted out.
     const row = rowOf('mung-split')
     const soaked = row.yields.soakGain * row.yields.ground
-    const paste = { family: 'lentil', base: 'lentil', kept, choices: { preparation: 'raw-paste' as const }, ingredients: [one('lentil', 'mung-split', 1)] }
+    const paste = {
+      family: 'lentil',
+      base: 'lentil',
+      kept,
+      choices: { preparation: 'raw-paste' as const },
+      ingredients: [one('lentil', 'mung-split', 1)],
+    }
     expect(finishedShare(paste, rowOf).perBase).toBeCloseTo(1 + soaked - 0.9 * water('mung-split') - 0.4 * soaked, 9)
     expect(finishedShare(paste, rowOf).spread).toBeCloseTo(0.05 * soaked, 9)
   })

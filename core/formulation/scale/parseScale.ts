@@ -179,9 +179,12 @@ function amountOf(text: string, row: Ingredient, context: ScaleContext): SpokenA
     const ending = new RegExp(`^(.+?)\\s+(?:of )?${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?:e?s)?$`).exec(text)
     if (!ending) continue
     const spoken =
-      tryParse(itemAt(ending, 1), context) ?? (counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : null)
+      tryParse(itemAt(ending, 1), context)
+      ?? (counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : null)
     if (spoken && spoken.kind !== 'people')
-      return bareCount(itemAt(ending, 1)) && counts ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row) : spoken
+      return bareCount(itemAt(ending, 1)) && counts
+        ? tryParse(`${ending[1]} ${row.piece?.noun ?? ''}`, context, row)
+        : spoken
   }
   const spoken = counts ? tryParse(text, context, row) : null
   return spoken?.kind === 'count' ? spoken : null

@@ -39,12 +39,30 @@ function factsOf(id: string): ScaleFacts {
 describe('what can be filled', () => {
   it('is cups to their marks, spoons to their halves, and a few spoons on a cup', () => {
     const fills = allFills([{ id: 'cup', name: 'Cup', volumeMl: 60 }, { id: 'tsp', name: 'Teaspoon', volumeMl: 5 }])
-    const said = fills.map(fill => `${Math.round(fill.volumeMl * 100) / 100} ${fill.parts.map(part => `${part.text} ${part.measure}`).join(' + ')}`)
+    const said = fills.map(
+      fill =>
+        `${Math.round(fill.volumeMl * 100) / 100} ${fill.parts.map(part => `${part.text} ${part.measure}`).join(' + ')}`,
+    )
     // By hand, up to a whole cup: the teaspoon's quarter, its halves to four; thirds and quarters of 60 ml with one or
     // two spoons (three are a quarter of it); where both give one volume, the one that fills one thing.
     expect(said.slice(0, said.findIndex(one => one.startsWith('60 ')) + 1)).toEqual([
-      '1.25 ¼ tsp', '2.5 ½ tsp', '5 1 tsp', '7.5 1½ tsp', '10 2 tsp', '12.5 2½ tsp', '15 ¼ cup', '17.5 3½ tsp', '20 ⅓ cup',
-      '25 ¼ cup + 2 tsp', '30 ½ cup', '35 ½ cup + 1 tsp', '40 ⅔ cup', '45 ¾ cup', '50 ⅔ cup + 2 tsp', '55 ¾ cup + 2 tsp', '60 1 cup',
+      '1.25 ¼ tsp',
+      '2.5 ½ tsp',
+      '5 1 tsp',
+      '7.5 1½ tsp',
+      '10 2 tsp',
+      '12.5 2½ tsp',
+      '15 ¼ cup',
+      '17.5 3½ tsp',
+      '20 ⅓ cup',
+      '25 ¼ cup + 2 tsp',
+      '30 ½ cup',
+      '35 ½ cup + 1 tsp',
+      '40 ⅔ cup',
+      '45 ¾ cup',
+      '50 ⅔ cup + 2 tsp',
+      '55 ¾ cup + 2 tsp',
+      '60 1 cup',
     ])
     expect(fills.at(-1)!.volumeMl).toBe(24 * 60)
     expect(allFills([{ id: 'ladle', name: 'Ladle', volumeMl: 59 }]).map(fill => fill.volumeMl / 59))

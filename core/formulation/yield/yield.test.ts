@@ -152,8 +152,17 @@ describe('the liquid account', () => {
   it('is overdrawn by more than half a gram, and steeps a tenth of a small base', () => {
     const base = starter('sweet-water-semolina')
     const grain = base.ingredients.filter(each => each.id === base.base)
-    const with_ = (waterPerBase: number, more: readonly { id: string, ingredient: string, perBase: number, part: 'jaggery' | 'steeped' }[]) =>
-      ({ ...base, ingredients: [...grain, { id: 'water', ingredient: 'water', perBase: waterPerBase, part: 'water' as const }, ...more] })
+    const with_ = (
+      waterPerBase: number,
+      more: readonly { id: string; ingredient: string; perBase: number; part: 'jaggery' | 'steeped' }[],
+    ) => ({
+      ...base,
+      ingredients: [
+        ...grain,
+        { id: 'water', ingredient: 'water', perBase: waterPerBase, part: 'water' as const },
+        ...more,
+      ],
+    })
     const jaggery = { id: 'j', ingredient: 'jaggery', perBase: 1, part: 'jaggery' as const }
     const saffron = { id: 's', ingredient: 'saffron', perBase: 0.001, part: 'steeped' as const }
     expect(liquidAccount(with_(0.346, [jaggery]), 100, rowOf)).toMatchObject({ overdrawn: false, toPourG: 0 })
@@ -161,8 +170,19 @@ describe('the liquid account', () => {
     const steeps = (baseG: number): number | undefined =>
       liquidAccount(with_(3, [saffron]), baseG, rowOf).lines.find(line => line.what === 'steeps')?.waterG
     expect([100, 200, 500].map(steeps)).toEqual([10, 20, 20])
-    expect(liquidAccount(with_(0, [jaggery, saffron]), 100, rowOf).lines.filter(line => line.what !== 'brings')).toEqual([])
-    expect(liquidAccount(with_(3, [{ ...jaggery, perBase: 0 }, { ...saffron, perBase: 0 }]), 100, rowOf).lines).toEqual([])
+    expect(
+      liquidAccount(with_(0, [jaggery, saffron]), 100, rowOf).lines.filter(line => line.what !== 'brings'),
+    ).toEqual([])
+    expect(
+      liquidAccount(
+        with_(3, [
+          { ...jaggery, perBase: 0 },
+          { ...saffron, perBase: 0 },
+        ]),
+        100,
+        rowOf,
+      ).lines,
+    ).toEqual([])
   })
 })
 

@@ -66,19 +66,22 @@ describe('a boil check', () => {
 
   // The truth of another law, in closed form: pan and water as one body of one temperature (4.186 and 0.50 J/(g·K)), that
   // loses by Newton's law at 12 W/(m²·K), natural convection and radiation of handbooks, through wall and lid.
-  it.each([0.6, 0.85, 1, 1.3, 1.7])('finds a fire of %d of its mark within an eighth, whatever law boiled the water', (factor) => {
-    const { innerDiameterMm, massG } = CHECK.pan.vessel
-    const waterM3 = CHECK.waterG * 1e-6 / 0.98
-    const d = innerDiameterMm / 1000
-    const lossW = 12 * (Math.PI * d ** 2 / 4 + Math.PI * d * (waterM3 / (Math.PI * d ** 2 / 4) + 0.02))
-    const heat = 4.186 * CHECK.waterG + 0.5 * massG
-    // Bubbles break two kelvin below the boil.
-    const endC = saturationTempC(airPressurePa(CHECK.altitudeM)) - 2
-    const steady = CHECK.airC + factor * CHECK.fire.watts / lossW
-    const boilS = heat / lossW * Math.log((steady - CHECK.fromC) / (steady - endC))
-    const { factor: found } = readBoilCheck({ ...CHECK, boilS: Math.round(boilS) })
-    expect(Math.abs(found.middle / factor - 1)).toBeLessThan(0.125)
-  })
+  it.each([0.6, 0.85, 1, 1.3, 1.7])(
+    'finds a fire of %d of its mark within an eighth, whatever law boiled the water',
+    factor => {
+      const { innerDiameterMm, massG } = CHECK.pan.vessel
+      const waterM3 = (CHECK.waterG * 1e-6) / 0.98
+      const d = innerDiameterMm / 1000
+      const lossW = 12 * ((Math.PI * d ** 2) / 4 + Math.PI * d * (waterM3 / ((Math.PI * d ** 2) / 4) + 0.02))
+      const heat = 4.186 * CHECK.waterG + 0.5 * massG
+      // Bubbles break two kelvin below the boil.
+      const endC = saturationTempC(airPressurePa(CHECK.altitudeM)) - 2
+      const steady = CHECK.airC + (factor * CHECK.fire.watts) / lossW
+      const boilS = (heat / lossW) * Math.log((steady - CHECK.fromC) / (steady - endC))
+      const { factor: found } = readBoilCheck({ ...CHECK, boilS: Math.round(boilS) })
+      expect(Math.abs(found.middle / factor - 1)).toBeLessThan(0.125)
+    },
+  )
 
   it.each([0.3, 1, 4])('is first believed about the very power that boils it in that time: %d of the mark', factor => {
     expect(boilingFactor(checkOf(factor))).toBeCloseTo(factor, 1)

@@ -114,7 +114,13 @@ describe('how long a sweet keeps', () => {
 })
 
 /** Days by water activity as the two-hour rule and the bounds of 0.60, 0.85 and 0.91 set them (see `keepingOf`). */
-const BY_ACTIVITY: readonly [high: number, room: readonly number[], cold: readonly number[], standsH: number | null, reason: string][] = [
+const BY_ACTIVITY: readonly [
+  high: number,
+  room: readonly number[],
+  cold: readonly number[],
+  standsH: number | null,
+  reason: string,
+][] = [
   [0, [7, 14], [14, 28], null, 'dry'],
   [0.599, [7, 14], [14, 28], null, 'dry'],
   [0.6, [4, 8], [10, 21], null, 'sugar-holds'],
@@ -127,7 +133,8 @@ const BY_ACTIVITY: readonly [high: number, room: readonly number[], cold: readon
 ]
 
 describe('the days of a sweet', () => {
-  const at = (high: number, more: Partial<KeepingFacts> = {}) => keepingOf({ ...facts, ...more, activity: { low: 0, high } })
+  const at = (high: number, more: Partial<KeepingFacts> = {}) =>
+    keepingOf({ ...facts, ...more, activity: { low: 0, high } })
   const [milk, produce, coconut, hands] = (['milk', 'produce', 'coconut', 'hands'] as const).map(of => ({ [of]: true }))
 
   it.each(BY_ACTIVITY)('at a water activity of %f', (high, room, cold, standsH, reason) => {
@@ -136,9 +143,21 @@ describe('the days of a sweet', () => {
 
   it('are fewer by what spoils first, whole days, and the worst of it counts alone', () => {
     expect(at(0.5, milk)).toEqual({ days: { room: [4, 9], cold: [9, 19] }, standsH: null, reasons: ['dry', 'milk'] })
-    expect(at(0.5, produce)).toEqual({ days: { room: [5, 10], cold: [10, 21] }, standsH: null, reasons: ['dry', 'produce'] })
-    expect(at(0.5, coconut)).toEqual({ days: { room: [4, 9], cold: [9, 19] }, standsH: null, reasons: ['dry', 'coconut'] })
-    expect(at(0.5, hands)).toEqual({ days: { room: [5, 11], cold: [11, 22] }, standsH: null, reasons: ['dry', 'hands'] })
+    expect(at(0.5, produce)).toEqual({
+      days: { room: [5, 10], cold: [10, 21] },
+      standsH: null,
+      reasons: ['dry', 'produce'],
+    })
+    expect(at(0.5, coconut)).toEqual({
+      days: { room: [4, 9], cold: [9, 19] },
+      standsH: null,
+      reasons: ['dry', 'coconut'],
+    })
+    expect(at(0.5, hands)).toEqual({
+      days: { room: [5, 11], cold: [11, 22] },
+      standsH: null,
+      reasons: ['dry', 'hands'],
+    })
     expect(at(0.5, { ...hands, ...produce, ...milk })).toEqual(
       { days: { room: [4, 9], cold: [9, 19] }, standsH: null, reasons: ['dry', 'milk', 'produce', 'hands'] })
   })
@@ -155,11 +174,19 @@ describe('the days of a sweet', () => {
 
   it('are halved in a room above 28 °C, and only where there were any', () => {
     expect(at(0.5, { roomC: 28 }).days).toEqual({ room: [7, 14], cold: [14, 28] })
-    expect(at(0.5, { roomC: 28.1 })).toEqual({ days: { room: [3, 7], cold: [14, 28] }, standsH: null, reasons: ['dry', 'warm-room'] })
+    expect(at(0.5, { roomC: 28.1 })).toEqual({
+      days: { room: [3, 7], cold: [14, 28] },
+      standsH: null,
+      reasons: ['dry', 'warm-room'],
+    })
     expect(at(0.95, { roomC: 40 }).reasons).toEqual(['wet'])
     expect(at(0.8, { ...milk, roomC: 40 }).reasons).toEqual(['sugar-holds', 'milk'])
     // Half of one day in the room is none: then it stands by hours.
-    expect(at(0.86, { roomC: 30 })).toMatchObject({ days: { room: [0, 0] }, standsH: 2, reasons: ['moist', 'warm-room'] })
+    expect(at(0.86, { roomC: 30 })).toMatchObject({
+      days: { room: [0, 0] },
+      standsH: 2,
+      reasons: ['moist', 'warm-room'],
+    })
   })
 
   it('begin after two hours outside the cold at most, one where it is hotter than 32 °C', () => {
@@ -195,7 +222,8 @@ describe('the range of an activity', () => {
   })
 
   it('is lowered by dry solids up to twice their weight of water', () => {
-    const high = (solidsG: number): number => activityRange({ waterG: 200, sugarG: 100, solidsG, fatG: 0, nutsG: 0 }, 0).high
+    const high = (solidsG: number): number =>
+      activityRange({ waterG: 200, sugarG: 100, solidsG, fatG: 0, nutsG: 0 }, 0).high
     expect(high(100)).toBe(high(0))
     expect(high(400)).toBeLessThan(high(0) - 0.01)
   })
@@ -205,14 +233,28 @@ describe('how a finished sweet keeps', () => {
   const plan = examplePlan()
   const { contents, invertShare } = wentIn(plan.amounts, 150)
   const ofKind = (kind: Kind | undefined) =>
-    sweetKeeping(plan, { ...contents, waterG: 400, sugarG: 100 }, invertShare, false, id => (id === plan.amounts[0]!.ingredient ? kind : undefined)).keeping.reasons
+    sweetKeeping(plan, { ...contents, waterG: 400, sugarG: 100 }, invertShare, false, id =>
+      id === plan.amounts[0]!.ingredient ? kind : undefined,
+    ).keeping.reasons
 
   it('counts everything that went in, and the water that is left', () => {
     const grams = (part: 'solids' | 'fat' | 'sugar' | 'nuts'): number =>
       plan.amounts.reduce((sum, one) => sum + one.massG * one.composition[part], 0)
-    expect(contents).toEqual({ waterG: 150, solidsG: grams('solids'), fatG: grams('fat'), sugarG: grams('sugar'), nutsG: grams('nuts') })
-    expect(invertShare).toBeCloseTo(plan.amounts.reduce((sum, one) => sum + one.massG * (one.composition.invert ?? 0), 0) / grams('sugar'), 9)
-    expect(wentIn([], 10)).toEqual({ contents: { waterG: 10, solidsG: 0, fatG: 0, sugarG: 0, nutsG: 0 }, invertShare: 0 })
+    expect(contents).toEqual({
+      waterG: 150,
+      solidsG: grams('solids'),
+      fatG: grams('fat'),
+      sugarG: grams('sugar'),
+      nutsG: grams('nuts'),
+    })
+    expect(invertShare).toBeCloseTo(
+      plan.amounts.reduce((sum, one) => sum + one.massG * (one.composition.invert ?? 0), 0) / grams('sugar'),
+      9,
+    )
+    expect(wentIn([], 10)).toEqual({
+      contents: { waterG: 10, solidsG: 0, fatG: 0, sugarG: 0, nutsG: 0 },
+      invertShare: 0,
+    })
   })
 
   it('perishes by the kinds of what is in it, and by the family it is made of', () => {
@@ -223,13 +265,20 @@ describe('how a finished sweet keeps', () => {
     expect((['sugar', 'fat', undefined] as const).map(extra)).toEqual([[], [], []])
     const none = { ...plan, amounts: plan.amounts.map(one => ({ ...one, massG: 0 })) }
     expect(sweetKeeping(none, contents, 0, false, () => 'milk').keeping.reasons).not.toContain('milk')
-    expect(sweetKeeping({ ...plan, dish: { ...plan.dish, family: 'vegetable' } }, contents, 0, false, () => undefined).keeping.reasons).toContain('produce')
+    expect(
+      sweetKeeping({ ...plan, dish: { ...plan.dish, family: 'vegetable' } }, contents, 0, false, () => undefined)
+        .keeping.reasons,
+    ).toContain('produce')
     expect(sweetKeeping(plan, contents, 0, true, () => undefined).keeping.reasons).toContain('hands')
   })
 
   it('says at its last stage that it goes into the cold, and that a slab sets there', () => {
     const cautions = (of: typeof plan): Record<string, readonly string[]> =>
-      Object.fromEntries(of.dish.stages.filter(stage => stage.cautions?.includes('two-hours')).map(stage => [stage.id, stage.watch ?? []]))
+      Object.fromEntries(
+        of.dish.stages
+          .filter(stage => stage.cautions?.includes('two-hours'))
+          .map(stage => [stage.id, stage.watch ?? []]),
+      )
     expect(Object.keys(cautions(keptCold(plan, 600, () => 'milk')))).toEqual(['rest'])
     expect(keptCold(plan, 20, () => undefined)).toBe(plan)
     const slab = starterPlan(STARTER_DISHES.find(dish => dish.choices.form === 'slab')!.id)
