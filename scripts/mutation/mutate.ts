@@ -1,12 +1,13 @@
-// npm run mutate [mutants a group] [seed] [group]: changes the core in small ways and looks whether its tests notice.
+// npm run mutate [mutants a group] [seed] [groups]: changes the core in small ways and looks whether its tests notice.
 // Groups are the layers of the core and the four rooms that must hold most. What was sampled, and what lived, is kept
-// in docs/mutation.json (of one group alone: in test-results/).
+// in docs/mutation.json (of some groups alone, with commas between: in test-results/).
 import { spawn } from 'node:child_process'
 import { cpSync, mkdtempSync, readFileSync, readdirSync, realpathSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
 import { dirname, join, relative } from 'node:path'
 import { z } from 'zod'
 import { cruise } from 'dependency-cruiser'
+import { build } from 'esbuild'
 import { seededRandom } from '../../core/maths/random/seededRandom'
 import { cruised } from '../structureOf'
 import { mutantsOf, type Mutant } from './mutantsOf'
@@ -14,7 +15,7 @@ import { mutantsOf, type Mutant } from './mutantsOf'
 const ROOT = '.'
 const A_GROUP = Number(process.argv[2] ?? 60)
 const SEED = Number(process.argv[3] ?? 1)
-const ONLY = process.argv[4]
+const ONLY = process.argv[4]?.split(',')
 /**
  * Files of tests run at once for a mutant, the nearest first, and most of their time where nothing is changed, ms: those
  * beyond it are left out, and what they would have noticed is taken to live. A run that lasts far longer is endless.
@@ -40,7 +41,6 @@ const ROOMS = [
   'workers',
   'server',
   'demo',
-  'vitest.config.ts',
   'package.json',
   'tsconfig.json',
   'tsconfig.tools.json',
@@ -95,7 +95,7 @@ function sampled(): Sampled[] {
   const groups = [
     ...layers.map(name => ({ name, of: files.filter(file => layerOf(file) === name) })),
     ...Object.entries(HELD_MOST).map(([name, path]) => ({ name, of: files.filter(file => path.test(file)) })),
-  ].filter(({ name }) => ONLY === undefined || name === ONLY)
+  ].filter(({ name }) => ONLY === undefined || ONLY.includes(name))
   const taken = new Map<string, Sampled>()
   for (const { name, of } of groups) {
     const all = of.flatMap(file => mutantsOf(file, readFileSync(join(ROOT, file), 'utf8')))
@@ -109,21 +109,45 @@ function sampled(): Sampled[] {
   return [...taken.values()]
 }
 
+/** Tests are put together with what they import before they run: a module at a time takes longer than most of them. */
+const TOGETHER = 'together'
+const SETTINGS = `export default { test: {
+  include: ['${TOGETHER}/**/*.test.js'], isolate: false, testTimeout: 180000, hookTimeout: 180000, watch: false,
+} }`
+
 /** A copy of all that the tests need, in which files may be changed. */
 function copied(): string {
   const folder = mkdtempSync(join(tmpdir(), 'yon-hearth-mutants-'))
   for (const room of ROOMS) cpSync(join(ROOT, room), join(folder, room), { recursive: true })
   symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'))
+  writeFileSync(join(folder, 'vitest.config.js'), SETTINGS)
   return folder
 }
 
 type Ran = 'passed' | 'failed' | 'endless'
 
-function run(folder: string, tests: readonly string[], leftMs: number, more: readonly string[] = []): Promise<Ran> {
+async function run(
+  folder: string,
+  tests: readonly string[],
+  leftMs: number,
+  more: readonly string[] = [],
+): Promise<Ran> {
+  rmSync(join(folder, TOGETHER), { recursive: true, force: true })
+  await build({
+    absWorkingDir: folder,
+    entryPoints: [...tests],
+    outdir: TOGETHER,
+    outbase: '.',
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    packages: 'external',
+    logLevel: 'silent',
+  })
   return new Promise((resolve) => {
     const child = spawn(
       join(folder, 'node_modules/.bin/vitest'),
-      ['run', '--project', 'core', '--bail', '1', '--reporter', 'dot', ...more, ...tests],
+      ['run', '--bail', '1', '--reporter', 'dot', ...more],
       { cwd: folder, stdio: 'ignore', detached: true },
     )
     const timer = setTimeout(() => {
@@ -146,12 +170,15 @@ const ReportSchema = z.object({
  *
  * @throws Error where one fails: it would kill every mutant by itself
  */
-async function lengths(folder: string): Promise<ReadonlyMap<string, number>> {
+async function lengths(folder: string, tests: readonly string[]): Promise<ReadonlyMap<string, number>> {
   const file = join(folder, 'lengths.json')
-  if (await run(folder, [], UNCHANGED_MS, ['--reporter', 'json', '--outputFile', file]) !== 'passed')
+  if (await run(folder, tests, UNCHANGED_MS, ['--reporter', 'json', '--outputFile', file]) !== 'passed')
     throw new Error('The tests of the core do not pass where nothing is changed: nothing was tried.')
   return new Map(ReportSchema.parse(JSON.parse(readFileSync(file, 'utf8'))).testResults
-    .map(({ name, startTime, endTime }) => [relative(realpathSync(folder), name), endTime - startTime]))
+    .map(({ name, startTime, endTime }) => [
+      relative(join(realpathSync(folder), TOGETHER), name).replace(/\.js$/, '.ts'),
+      endTime - startTime,
+    ]))
 }
 
 /** Tests for a mutant: the nearest first, as many as may be. */
@@ -186,7 +213,7 @@ const mutants = sampled()
 const tried: Tried[] = []
 let next = 0
 const folders = cpus().map(copied)
-const lasts = await lengths(folders[0]!)
+const lasts = await lengths(folders[0]!, [...new Set([...tests.values()].flat())])
 await Promise.all(folders.map(async (folder) => {
   while (next < mutants.length) {
     const mutant = mutants[next++]!
@@ -208,7 +235,7 @@ const byGroup = Object.fromEntries(names.map((name) => {
 }))
 console.log(byGroup)
 writeFileSync(
-  join(ROOT, ONLY === undefined ? 'docs/mutation.json' : `test-results/mutation-${ONLY}.json`),
+  join(ROOT, ONLY === undefined ? 'docs/mutation.json' : `test-results/mutation-${ONLY.join('-')}.json`),
   `${JSON.stringify(
     {
       seed: SEED,
