@@ -17,6 +17,8 @@ const props = defineProps<{
   colours: readonly RoastColour[]
   /** The step that the forecast thinks it stands in, or null. */
   thought: ColourStep | null
+  /** Where there is little room: only what is waited for, as something else is open. */
+  firstOnly?: boolean
 }>()
 
 const emit = defineEmits<{
@@ -108,7 +110,7 @@ defineExpose({ pressAt, close: () => {
   <div
     v-else
     class="bar"
-    :class="{ four: shown.length > 3 }"
+    :class="{ 'four': shown.length > 3, 'first-only': firstOnly }"
     role="group"
     aria-label="What you see, smell or have done"
   >
@@ -147,6 +149,7 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
   .bar.four .big:first-child:not(:only-child) { grid-column: auto; }
   .bar .big:only-child { grid-column: 1 / -1; }
   .bar .big:nth-child(2):last-child { grid-column: 1 / -1; }
+  .first-only .big:not(:first-child) { display: none; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
   .bar.colours .big:first-child { grid-column: auto; }
   .big { min-height: 76px; justify-content: center; text-align: center; font-size: 1.35rem; }
@@ -155,6 +158,7 @@ kbd { font: 450 1rem var(--text); opacity: 0.85; }
 @media (max-height: 520px) and (orientation: landscape) {
   .bar, .bar.four { grid-template-columns: 1fr; gap: 8px; }
   .bar.four .big { min-height: 56px; }
+  .first-only .big:not(:first-child) { display: none; }
   .bar.colours { grid-template-columns: repeat(3, 1fr); }
   .big { min-height: 68px; justify-content: center; font-size: 1.35rem; }
   .colours .big { min-height: 92px; }

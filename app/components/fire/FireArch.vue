@@ -20,6 +20,10 @@ const props = defineProps<{
   plan: CookPlan
   /** True on a narrow screen: the arch is drawn small and without labels. */
   narrow: boolean
+  /** Clock and cue alone, to be read from two metres. */
+  far: boolean
+  /** Something is opened beside: on a narrow screen it takes the arch's room, clock and cue stay. */
+  aside: boolean
 }>()
 
 const emit = defineEmits<{
@@ -95,11 +99,14 @@ const detail = computed(() => {
 <template>
   <section
     class="hearth"
+    :class="{ far, aside }"
     aria-label="The cook"
   >
     <div class="frame">
       <ArchDrawing
         v-if="fire.arch.value"
+        v-show="!far"
+        class="arch"
         :shape="shape"
         :stones="fire.arch.value.stones"
         :keystone-s="fire.arch.value.keystoneS"
@@ -139,10 +146,11 @@ const detail = computed(() => {
           {{ windowsText }}
         </p>
         <div
-          v-if="pan"
-          class="pan"
+          v-if="pan && !far"
+          class="vessel"
         >
           <PanDrawing
+            class="drawing"
             :diameter-mm="pan.innerDiameterMm"
             :depth-mm="pan.depthMm"
             :content-mm="content.depth"
@@ -160,7 +168,10 @@ const detail = computed(() => {
           </p>
         </div>
       </div>
-      <p class="pace soft small">
+      <p
+        v-if="!far"
+        class="pace soft small"
+      >
         1 stone = {{ pace }} min
       </p>
     </div>
@@ -168,9 +179,9 @@ const detail = computed(() => {
 </template>
 
 <style scoped>
-.hearth { display: grid; place-items: end center; min-height: 0; container-type: size; }
+.hearth { grid-area: arch; display: grid; place-items: end center; min-height: 0; container-type: size; }
 .frame { position: relative; width: min(100cqw, 100cqh * 880 / 628); height: min(100cqh, 100cqw * 628 / 880); }
-.hearth :deep(svg.arch) { height: 100%; width: 100%; }
+.frame .arch { height: 100%; width: 100%; }
 .opening { position: absolute; inset: 23% 19% 0; display: flex; flex-direction: column; align-items: center; text-align: center; }
 .clock { font-size: 96px; line-height: 0.95; font-weight: 480; letter-spacing: -1px; font-variant-numeric: tabular-nums; }
 .seconds { font-size: 0.5em; }
@@ -182,36 +193,60 @@ const detail = computed(() => {
 @media (prefers-reduced-motion: reduce) { .late-3 { animation: none; outline: 6px double var(--danger); outline-offset: 4px; } }
 .detail { font-size: 1.4rem; line-height: 1.25; margin-top: 6px; min-height: 1.25em; max-width: 55%; text-wrap: balance; }
 .windows { display: none; font-size: 1.2rem; font-variant-numeric: tabular-nums; text-wrap: balance; }
-.pan { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
-.pan :deep(svg) { margin-left: 12%; }
+.vessel { margin-top: auto; width: min(84%, 470px); padding-bottom: 4px; }
+.vessel .drawing { width: min(84%, 470px); margin-left: 12%; padding-bottom: 4px; }
 .under { font-size: 1.0625rem; white-space: nowrap; }
 .pace { position: absolute; left: 13%; bottom: 0; padding-left: 6%; }
-@container (max-width: 800px) { .pace { display: none; } }
+@container (max-width: 800px) {
+  .pace { display: none; }
+  .vessel { width: 60%; }
+}
+/* From two metres: clock and cue take all the room that there is. */
+.far .frame { width: 100%; height: 100%; }
+.far .opening { inset: 0; justify-content: center; }
+.far .clock { font-size: min(28vw, 30vh, 330px); }
+.far .cue { font-size: min(8vw, 10vh, 92px); max-width: none; }
+.far .detail { font-size: min(4.6vw, 6vh, 56px); max-width: none; }
+.far .windows { display: block; max-width: none; font-size: min(3.2vw, 4.4vh, 40px); }
 @media (max-width: 700px) {
-  .hearth { container-type: inline-size; display: block; }
-  .frame { width: 100%; height: auto; aspect-ratio: 390 / 350; }
+  .hearth:not(.far) { container-type: inline-size; display: block; }
+  .hearth:not(.far) .frame { width: auto; height: min(40dvh, 89vw); aspect-ratio: 390 / 350; margin: 0 auto; }
   /* Clear of the feet of the arch. */
-  .opening { inset: 24% 20% 0; }
+  .hearth:not(.far) .opening { inset: 24% 20% 0; }
   .opening > * { flex: none; }
-  .clock { font-size: 84px; }
-  .cue { font-size: 1.75rem; }
-  .detail { font-size: 1.0625rem; max-width: none; margin-top: 2px; min-height: 0; }
-  .pan :deep(svg) { display: none; }
-  .windows { display: block; font-size: 0.9375rem; }
-  .pan { width: 84%; }
+  .hearth:not(.far) .clock { font-size: 84px; }
+  .hearth:not(.far) .cue { font-size: 1.75rem; }
+  .hearth:not(.far) .detail { font-size: 1.0625rem; max-width: none; margin-top: 2px; min-height: 0; }
+  .vessel .drawing { display: none; }
+  .hearth:not(.far) .windows { display: block; font-size: 0.9375rem; }
+  .vessel { width: 84%; }
   .under { font-size: 0.875rem; }
+  .aside:not(.far) :is(.arch, .vessel, .detail) { display: none; }
+  .aside:not(.far) .frame { aspect-ratio: auto; height: auto; }
+  .aside:not(.far) .opening { position: static; }
+  .far .cue { font-size: 11vw; }
+  .far .detail { font-size: 6vw; }
+  .far .windows { font-size: 5.6vw; }
 }
 @media (max-height: 520px) and (orientation: landscape) {
-  .hearth { container-type: inline-size; display: grid; place-items: center; }
-  .frame { width: 100%; height: auto; aspect-ratio: auto; }
-  .hearth :deep(svg.arch), .pan, .pace { display: none; }
-  .opening { position: static; }
-  .clock { font-size: 110px; }
-  .detail { max-width: none; }
+  .hearth:not(.far) { container-type: inline-size; display: grid; place-items: center; }
+  .hearth:not(.far) .frame { width: 100%; height: auto; aspect-ratio: auto; }
+  .frame .arch, .vessel, .pace { display: none; }
+  .hearth:not(.far) .opening { position: static; }
+  .hearth:not(.far) .clock { font-size: 110px; }
+  .hearth:not(.far) .detail { max-width: none; }
+  .aside:not(.far) .clock { font-size: 84px; }
+  .aside:not(.far) .detail { display: none; }
+  .far .clock { font-size: min(24vw, 32vh); }
+  .far .cue { font-size: min(6.4vw, 13vh); }
+  .far .detail { font-size: min(4.6vw, 6vh); }
+  .far .windows { font-size: min(3.2vw, 5.5vh); }
 }
 @media (max-width: 420px) and (max-height: 420px) {
-  .frame { max-height: none; }
-  .clock { font-size: 56px; }
-  .cue { font-size: 1.4rem; }
+  .hearth, .hearth:not(.far) { flex: none; container-type: inline-size; }
+  .far .frame, .hearth:not(.far) .frame { height: auto; max-height: none; aspect-ratio: auto; width: 100%; }
+  .far .opening { position: static; }
+  .clock, .hearth:not(.far) .clock { font-size: 56px; }
+  .cue, .hearth:not(.far) .cue { font-size: 1.4rem; }
 }
 </style>

@@ -42,9 +42,15 @@ const facts = computed(() => (bases.value.length > 1
 
 <template>
   <header class="top">
-    <HouseMark :size="34" />
+    <HouseMark
+      class="mark"
+      :size="34"
+    />
     <h1>{{ plan.dish.name }}</h1>
-    <p class="facts soft">
+    <p
+      v-if="!far"
+      class="facts soft"
+    >
       {{ facts }}
     </p>
     <p
@@ -77,3 +83,30 @@ const facts = computed(() => (bases.value.length > 1
     </ElButton>
   </header>
 </template>
+
+<style scoped>
+.top { grid-area: top; display: flex; align-items: center; gap: 16px; min-height: 46px; }
+.mark { fill: var(--ink); flex: none; }
+h1, .kept, .el-button { white-space: nowrap; flex: none; }
+h1 { font-size: 1.5rem; }
+.el-button { min-height: 56px; }
+.facts { flex: 1 1 0; min-width: 0; max-height: 2.6em; line-height: 1.25; overflow: hidden; }
+.kept { margin-left: auto; }
+@media (max-width: 1000px) { .facts { display: none; } }
+@media (max-width: 700px) {
+  .top { min-height: 30px; gap: 0 8px; display: grid; grid-template-columns: 1fr 1fr 1fr; }
+  .mark { display: none; }
+  h1 { font-size: 1.05rem; overflow: hidden; text-overflow: ellipsis; grid-column: span 2; }
+  .el-button { font-size: 0.9375rem; padding-inline: 0.3rem; }
+  .kept { font-size: 0.8125rem; overflow: hidden; text-overflow: ellipsis; }
+}
+@media (max-height: 520px) and (orientation: landscape) {
+  .top { min-height: 34px; display: flex; gap: 8px; }
+  .mark, .facts { display: none; }
+  h1 { font-size: 1.05rem; overflow: hidden; text-overflow: ellipsis; flex: 0 1 auto; min-width: 0; }
+}
+@media (max-width: 420px) and (max-height: 420px) {
+  .top { flex: none; display: flex; flex-wrap: wrap; }
+  h1, .kept, .el-button { white-space: normal; flex: none; }
+}
+</style>

@@ -9,6 +9,7 @@ import HeardDevices from '../../components/fire/drawer/HeardDevices.vue'
 import FireArch from '../../components/fire/FireArch.vue'
 import FireFrame from '../../components/fire/FireFrame.vue'
 import FireDrawer from '../../components/fire/FireDrawer.vue'
+import FireMinor from '../../components/fire/FireMinor.vue'
 import FireSide from '../../components/fire/FireSide.vue'
 import FireTop from '../../components/fire/FireTop.vue'
 import OtherDish from '../../components/fire/OtherDish.vue'
@@ -21,7 +22,7 @@ import { followStream } from '../../composables/cookStream'
 import { useFire } from '../../composables/fire'
 import { useOpenedPanel } from '../../composables/openedPanel'
 import { useFireKeys } from '../../composables/fireKeys'
-import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
+import { degreesText, gramsText, windowText } from '../../composables/format'
 import { useHeardDevices } from '../../composables/heardDevices'
 import { setHearthClock } from '../../clients/hearthClock'
 import { useLiveCooks } from '../../composables/liveCooks'
@@ -65,7 +66,10 @@ const others = computed(() => live.value.filter(one => one.id !== id && one.star
 const colours = computed(() => (plan.value ? roastColours(plan.value) : []))
 const thought = computed(() => (fire.point.value ? stepAt(colours.value, fire.point.value.colour.lightness) : null))
 const last = computed(() => [...(cook.value?.moments ?? [])].reverse().find(moment => !moment.withdrawn && moment.kind !== 'outcome') ?? null)
-const lastText = computed(() => (plan.value && last.value ? momentText(plan.value, last.value.kind, last.value.payload, { grams: gramsText, degrees: degreesText }) : ''))
+const lastSaid = computed(() => plan.value && last.value && ({
+  text: momentText(plan.value, last.value.kind, last.value.payload, { grams: gramsText, degrees: degreesText }),
+  timeS: last.value.timeS,
+}))
 const before = ref<{ readonly window: string, readonly by: string } | null>(null)
 
 const words = computed(() => (cue.value && plan.value ? cueText(cue.value, plan.value, stage.value) : ''))
@@ -94,14 +98,13 @@ function toggle(what: 'drawer' | 'repair', fault: Fault | null = null): void {
   wrong.value = fault
   beside.value = beside.value === what ? 'moment' : what
 }
-const aside = ref<HTMLElement | null>(null)
+const frame = ref<InstanceType<typeof FireFrame> | null>(null)
 // What comes beside the arch is read from its beginning, wherever the one before it had been scrolled to.
 watch(beside, async () => {
   await nextTick()
-  aside.value?.scrollTo(0, 0)
-  window.scrollTo(0, 0)
+  frame.value?.fromTop()
 })
-useOpenedPanel(aside, () => (beside.value === 'moment' ? null : beside.value))
+useOpenedPanel(computed(() => frame.value?.side ?? null), () => (beside.value === 'moment' ? null : beside.value))
 const far = ref(false)
 const bar = ref<InstanceType<typeof ActionBar> | null>(null)
 const keys = useFireKeys({
@@ -135,6 +138,7 @@ const kept = computed(() => {
 
 <template>
   <FireFrame
+    ref="frame"
     :far="far"
     :aside="beside !== 'moment'"
     :data-stage="stage?.id ?? 'none'"
@@ -160,7 +164,10 @@ const kept = computed(() => {
     >
       The hearth is away and this cook is not on this device. It will be read as soon as the hearth is back.
     </p>
-    <template v-else-if="plan && cook && state !== 'loading'">
+    <template
+      v-if="plan && cook && state !== 'loading'"
+      #top
+    >
       <FireTop
         :plan="plan"
         :main="main"
@@ -172,122 +179,108 @@ const kept = computed(() => {
         @what-now="announcing.whatNow()"
         @far="far = !far"
       />
+    </template>
+    <template
+      v-if="plan && cook && state !== 'loading'"
+      #arch
+    >
       <FireArch
-        class="arch"
         :fire="fire"
         :plan="plan"
         :narrow="narrow"
+        :far="far"
+        :aside="beside !== 'moment'"
         @say="announcing.whatNow()"
       />
-      <aside
-        ref="aside"
-        class="side"
-        aria-label="Beside the fire"
+    </template>
+    <template
+      v-if="plan && cook && state !== 'loading'"
+      #side
+    >
+      <EnterHouse
+        v-if="lockedOut"
+        :why="lockedOut"
+        :enter="enterHouse"
+      />
+      <FireDrawer
+        v-if="beside === 'drawer'"
+        :plan="plan"
+        :cook="cook"
+        :main="main"
+        :sides="sides"
+        :flames="flames"
+        @mark="mark"
+        @wrong="fault => toggle('repair', fault)"
+        @close="beside = 'moment'"
       >
-        <EnterHouse
-          v-if="lockedOut"
-          :why="lockedOut"
-          :enter="enterHouse"
-        />
-        <FireDrawer
-          v-if="beside === 'drawer'"
+        <HeardDevices
           :plan="plan"
-          :cook="cook"
-          :main="main"
-          :sides="sides"
-          :flames="flames"
-          @mark="mark"
-          @wrong="fault => toggle('repair', fault)"
-          @close="beside = 'moment'"
-        >
-          <HeardDevices
-            :plan="plan"
-            :vessels="[main, ...sides]"
-            :devices="heard.devices.value"
-            @link="(device, vessel) => heard.link(device, id, vessel)"
-          />
-          <DeviceSection
-            :sounds="announcing.sounds.value"
-            :speech="announcing.speech.value"
-            :can-speak="announcing.canSpeak"
-            :awake="awake"
-            :secure="secure"
-            :letters="keys.letters.value"
-            @letters="on => keys.letters.value = on"
-            @sounds="on => announcing.sounds.value = on"
-            @speech="on => announcing.speech.value = on"
-            @hear="meaning => announcing.hear(meaning)"
-          />
-        </FireDrawer>
-        <RepairPanel
-          v-else-if="beside === 'repair'"
-          :fire="fire"
-          :plan="plan"
-          :first="wrong"
-          @mark="mark"
-          @close="beside = 'moment'"
+          :vessels="[main, ...sides]"
+          :devices="heard.devices.value"
+          @link="(device, vessel) => heard.link(device, id, vessel)"
         />
-        <AfterPanel
-          v-else-if="cook.finishedS !== null"
-          :id="id"
-          :plan="plan"
-          :cook="cook"
-          @mark="mark"
+        <DeviceSection
+          :sounds="announcing.sounds.value"
+          :speech="announcing.speech.value"
+          :can-speak="announcing.canSpeak"
+          :awake="awake"
+          :secure="secure"
+          :letters="keys.letters.value"
+          @letters="on => keys.letters.value = on"
+          @sounds="on => announcing.sounds.value = on"
+          @speech="on => announcing.speech.value = on"
+          @hear="meaning => announcing.hear(meaning)"
         />
-        <FireSide
-          v-else
-          :fire="fire"
-          :plan="plan"
-          :before="before"
-          @mark="mark"
-        />
-        <OtherDish
-          v-for="other in others"
-          :id="other"
-          :key="other"
-        />
-      </aside>
-      <footer class="hands">
-        <div class="minor">
-          <ElButton
-            text
-            :disabled="!last"
-            @click="takeBack"
-          >
-            {{ last ? `Take back: ${lastText}, ${clockText(last.timeS)}` : 'Take back' }}
-          </ElButton>
-          <ElButton
-            class="earlier"
-            text
-            :disabled="!last"
-            @click="earlier"
-          >
-            It was 30 s earlier
-          </ElButton>
-          <ElButton
-            text
-            :aria-expanded="beside === 'repair'"
-            @click="toggle('repair')"
-          >
-            Something is wrong
-          </ElButton>
-          <ElButton
-            text
-            :aria-expanded="beside === 'drawer'"
-            @click="toggle('drawer')"
-          >
-            Everything else
-          </ElButton>
-        </div>
-        <ActionBar
-          ref="bar"
-          :plan="plan"
-          :actions="actions"
-          :colours="colours"
-          :thought="thought"
-          @mark="mark"
-        />
-      </footer>
+      </FireDrawer>
+      <RepairPanel
+        v-else-if="beside === 'repair'"
+        :fire="fire"
+        :plan="plan"
+        :first="wrong"
+        @mark="mark"
+        @close="beside = 'moment'"
+      />
+      <AfterPanel
+        v-else-if="cook.finishedS !== null"
+        :id="id"
+        :plan="plan"
+        :cook="cook"
+        @mark="mark"
+      />
+      <FireSide
+        v-else
+        :fire="fire"
+        :plan="plan"
+        :before="before"
+        @mark="mark"
+      />
+      <OtherDish
+        v-for="other in others"
+        :id="other"
+        :key="other"
+      />
+    </template>
+    <template
+      v-if="plan && cook && state !== 'loading'"
+      #hands
+    >
+      <FireMinor
+        v-if="!far"
+        :last="lastSaid"
+        :beside="beside"
+        @take-back="takeBack"
+        @earlier="earlier"
+        @toggle="what => toggle(what)"
+      />
+      <ActionBar
+        ref="bar"
+        :plan="plan"
+      :first-only="beside !== 'moment'"
+        :actions="actions"
+        :colours="colours"
+        :thought="thought"
+        @mark="mark"
+      />
     </template>
   </FireFrame>
 </template>
