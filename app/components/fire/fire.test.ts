@@ -60,7 +60,7 @@ async function at(
   return { wrapper, fire: state! as Fire }
 }
 const arch = async (fire: Fire, of: CookPlan, narrow = false) =>
-  h((await import('./FireArch.vue')).default, { fire, plan: of, narrow })
+  h((await import('./FireArch.vue')).default, { fire, plan: of, narrow, far: false, aside: false })
 const side = async (fire: Fire, of: CookPlan, before: { window: string, by: string } | null = null) =>
   h((await import('./FireSide.vue')).default, { fire, plan: of, before })
 
