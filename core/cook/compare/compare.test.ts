@@ -6,7 +6,7 @@ import { forecastCook } from '../../process/forecast/forecastCook'
 import { replay } from '../../record/replay/replay'
 import type { CookPlan } from '../../record/plan/plan'
 import type { BatchRecord } from './difference'
-import { differences } from './differences'
+import { darker, differences } from './differences'
 import { trendOf } from './trendOf'
 
 const plan = { ...examplePlan(), forecast: forecastCook(examplePlan(), [], 0, 60) }
@@ -105,5 +105,95 @@ describe('a trend', () => {
     expect(Math.abs(trendOf([...steady, { at: 3.5 * 86_400_000, value: 9000 }])!.perDay)).toBeLessThan(1)
     expect(trendOf(steady)!.shown).toBe(false)
     expect(trendOf(steady.slice(0, 4))).toBeNull()
+  })
+})
+
+describe('what is a difference and what is none', () => {
+  /** A batch by hand: nothing of its summary but what is told. */
+  const by = (of: CookPlan, told: Partial<BatchRecord['summary']> = {}, marks: Parameters<typeof marked>[] = []): BatchRecord => ({
+    plan: of,
+    cook: replay(of, [marked(1, 0, 'cook.started'), marked(2, 300, 'stage.began', { stage: 'roast' }),
+      marked(30, 900, 'stage.began', { stage: 'pour' }), ...marks.map(each => marked(...each))]),
+    summary: { ...one.summary, keystoneS: 900, endS: 1500, finishedG: 1700, weighed: true, baseG: 250, darkestStep: 'pale', ...told },
+  })
+  const usual = by(plan)
+  const only = (other: BatchRecord, than: BatchRecord = usual) => differences(other, than)
+
+  it('a fiftieth of a base and more, of an ingredient over its base the same', () => {
+    expect(only(by(plan, { baseG: 255 }, [])).filter(each => each.of === 'base')).toEqual([])
+    expect(only(by(plan, { baseG: 255.1 })).find(each => each.of === 'base')).toMatchObject({ byG: expect.closeTo(5.1, 9) as number })
+    const small = by(plan, { baseG: 60 })
+    expect(only(by(plan, { baseG: 62 }), small).some(each => each.of === 'base')).toBe(false)
+    expect(only(by(plan, { baseG: 62.1 }), small).some(each => each.of === 'base')).toBe(true)
+    const ghee = plan.amounts.find(each => each.ingredient === 'ghee')!.massG
+    const fat = (massG: number) => by({ ...plan, amounts: plan.amounts.map(each => (each.ingredient === 'ghee' ? { ...each, massG } : each)) })
+    expect(only(fat(ghee * 1.02))).toEqual([])
+    expect(only(fat(ghee * 1.03))).toEqual([{ of: 'ingredient', ingredient: 'ghee', byG: expect.closeTo(0.03 * ghee, 6) as number }])
+  })
+
+  it('a quarter of a minute of a time, and of the time after the turn where both are known', () => {
+    expect(only(by(plan, { keystoneS: 914, endS: 1514 }))).toEqual([])
+    expect(only(by(plan, { keystoneS: 915, endS: 1515 }))).toEqual([{ of: 'turn', byS: 15 }])
+    expect(only(by(plan, { endS: 1480 }))).toEqual([{ of: 'after-turn', byS: -20 }])
+    // Where a batch has no turn its end is told.
+    expect(only(by(plan, { keystoneS: null, endS: 1600 }))).toEqual([{ of: 'end', byS: 100 }])
+    expect(only(by(plan, { keystoneS: null, endS: null }))).toEqual([])
+  })
+
+  it('three kelvin of the room, another pan, another fire, another version of the dish', () => {
+    expect(only(by({ ...plan, airC: plan.airC + 2.9 }))).toEqual([])
+    expect(only(by({ ...plan, airC: plan.airC - 3 }))).toEqual([{ of: 'room', byK: -3 }])
+    const pan = { ...plan.vessels.pan!, id: 'p9', name: 'another' }
+    expect(only(by({ ...plan, vessels: { ...plan.vessels, pan } }))).toEqual([{ of: 'pan', is: 'another', was: plan.vessels.pan!.name }])
+    const fire = { ...plan.fires.pan!, id: 'f9', name: 'another' }
+    // Marks of another fire cannot be counted against these.
+    expect(only(by({ ...plan, fires: { ...plan.fires, pan: fire }, flames: { ...plan.flames, roast: plan.fires.pan!.marks[0]!.id } })))
+      .toEqual([{ of: 'fire', is: 'another', was: plan.fires.pan!.name }])
+    expect(only(by({ ...plan, dish: { ...plan.dish, version: 9 } }))).toEqual([{ of: 'dish', version: 9, than: plan.dish.version }])
+    expect(only(by({ ...plan, dish: { ...plan.dish, version: 9, id: 'other' } }))).toEqual([])
+  })
+
+  it('a flame turned in the first half of the roast, no later one', () => {
+    const marks = plan.fires.pan!.marks.map(each => each.id)
+    const stood = marks.indexOf(plan.flames.roast!)
+    const other = marks[stood + 1] ?? marks[stood - 1]!
+    const by1 = marks.indexOf(other) - stood
+    const turned = (timeS: number, vessel = 'pan') => by(plan, {}, [[20, timeS, 'flame.changed', { vessel, mark: other }]])
+    expect(only(turned(600))).toEqual([{ of: 'flame', marks: by1 }])
+    expect(only(turned(601))).toEqual([])
+    expect(only(turned(500, 'pot'))).toEqual([])
+  })
+
+  it('a colour where both were told', () => {
+    expect(only(by(plan, { darkestStep: 'golden' }))).toEqual([{ of: 'colour', is: 'golden', was: 'pale' }])
+    expect(only(by(plan, { darkestStep: null }))).toEqual([])
+    expect([darker('golden', 'pale'), darker('pale', 'golden'), darker('pale', 'pale')]).toEqual([true, false, false])
+  })
+
+  it('a hundredth of the weight at the same base, said with whether both were weighed', () => {
+    expect(only(by(plan, { finishedG: 1717 }))).toEqual([])
+    expect(only(by(plan, { finishedG: 1718 }))).toEqual([{ of: 'weight', byG: 18, weighed: true }])
+    expect(only(by(plan, { finishedG: 1600, weighed: false }))).toEqual([{ of: 'weight', byG: -100, weighed: false }])
+    expect(only(by(plan, { baseG: 500, finishedG: 3400 })).some(each => each.of === 'weight')).toBe(false)
+  })
+
+  it('counts what went in besides, what was put right, and what was left', () => {
+    const sugar = { adds: [{ ingredient: 'sugar', massG: 30, composition: plan.amounts.find(each => each.ingredient === 'sugar')!.composition }] }
+    expect(only(by(plan, {}, [[31, 950, 'added', sugar], [32, 960, 'repaired', { fault: 'not-sweet', way: 'add-sugar', ...sugar }],
+      [33, 970, 'unstirred', { seconds: 60 }], [34, 980, 'unstirred', { seconds: 60 }]]))).toEqual([
+      { of: 'ingredient', ingredient: 'sugar', byG: expect.closeTo(60, 6) as number },
+      { of: 'added', times: 1 }, { of: 'repaired', times: 1 }, { of: 'unstirred', times: 2 },
+    ])
+  })
+})
+
+describe('a trend by hand', () => {
+  const at = (values: readonly number[]) => values.map((value, day) => ({ at: day * 86_400_000, value }))
+  it('is shown by five in a row and by no four of five', () => {
+    // Kendall: 10 of 10 pairs, less one, over the root of 5·4·15/18 is 2.2; 8 pairs are 1.7.
+    expect(trendOf(at([1, 2, 3, 4, 5]))).toEqual({ perDay: 1, overAll: 4, shown: true })
+    expect(trendOf(at([1, 2, 3, 5, 4]))).toMatchObject({ shown: false, overAll: 4 })
+    expect(trendOf([...at([5, 4, 3, 2, 1])].reverse())).toEqual({ perDay: -1, overAll: -4, shown: true })
+    expect(trendOf(at([1, 2, 3, 4, 5]).map(each => ({ ...each, at: 0 })))).toBeNull()
   })
 })

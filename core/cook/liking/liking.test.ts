@@ -31,3 +31,22 @@ describe('how sweet a house likes it', () => {
     }))
   })
 })
+
+describe('one tasting by hand', () => {
+  it('is weighed with the first guess in logs, and passed over where nothing is sweet', () => {
+    // 27 in 100 within 0.3 at first; what was right within 0.22, what was not a twelfth off within 0.24.
+    const mean = (sweetness: number, spread: number): number => {
+      const [first, told] = [1 / 0.3 ** 2, 1 / spread ** 2]
+      return Math.exp((Math.log(27) * first + Math.log(sweetness) * told) / (first + told))
+    }
+    expect(sweetnessLiked([one(35, 'right')])!.middle).toBeCloseTo(mean(35, 0.22), 9)
+    expect(sweetnessLiked([one(35, 'less')])!.middle).toBeCloseTo(mean(35 * 0.88, 0.24), 9)
+    expect(sweetnessLiked([one(20, 'more')])!.middle).toBeCloseTo(mean(20 * 1.14, 0.24), 9)
+    const [early, late] = [sweetnessLiked([one(27, 'right')])!.early, sweetnessLiked([one(27, 'right')])!.late]
+    const spread = Math.sqrt(1 / (1 / 0.3 ** 2 + 1 / 0.22 ** 2))
+    expect(Math.log(late / 27)).toBeCloseTo(1.28155 * spread, 3)
+    expect(Math.log(27 / early)).toBeCloseTo(1.28155 * spread, 3)
+    expect(sweetnessLiked([one(0, 'less')])).toBeNull()
+    expect(sweetnessLiked([one(0, 'less'), one(27, 'right')])!.batches).toEqual(['b27'])
+  })
+})
