@@ -122,9 +122,9 @@ describe('a day that is open', () => {
       offers: [{ kind: 'fire', lateMin: 0, spanMin: 80 }],
       done: true,
     })
-    expect(state.found.value!.offers).toHaveLength(1)
+    expect(state.offered.value!.offers).toHaveLength(1)
     state.change(was => ({ ...was, washMin: 3 }))
-    expect(state.found.value).toBeNull()
+    expect(state.offered.value).toBeNull()
   })
 
   it('ends the search when that is enough, and goes by what it has', async () => {

@@ -18,14 +18,12 @@ describe('what is said of a day', () => {
     if (long) expect(text).toContain('wait less than 12 min together')
     expect(text).not.toContain('heated again')
     // The liquid of one dish is heated an hour before its pour, and again.
-    state.planned.value = {
-      ...PLAN,
-      starts: {
-        ...PLAN.starts,
-        'd1.sweet-water': PLAN.starts['d1.pour']! - 50,
-        'd1.reheat': PLAN.starts['d1.pour']! - 5,
-      },
+    const starts = {
+      ...PLAN.starts,
+      'd1.sweet-water': PLAN.starts['d1.pour']! - 50,
+      'd1.reheat': PLAN.starts['d1.pour']! - 5,
     }
+    day.tell({ type: 'plan', ticket: 1, plan: { ...PLAN, starts }, done: true, seconds: 1 })
     expect(waits.value.join(' ')).toContain('1 liquid is heated again; a longer day could do without.')
   })
 

@@ -8,7 +8,7 @@ import { stepsOf } from '../../core/day/problem/lanesOf'
 import { DayModel } from '../../core/day/planning/model'
 import { repairDay } from '../../core/day/spread/repairDay'
 import { DaySolver } from '../../core/day/planning/solveDay'
-import type { Doing } from '../../core/day/spread/spread'
+import type { StepProgress } from '../../core/day/spread/spread'
 import { underWay } from '../../core/day/spread/underWay'
 import type { Figure } from './figure'
 import { median } from './timed'
@@ -41,7 +41,7 @@ function repairs(days: readonly Day[]): { repair: number[], dispatch: number[] }
     for (let i = 0; i < 20 && !solver.done; i++) solver.step(() => false)
     const starts = solver.plan!.starts
     for (const now of [...new Set(Object.values(starts))].map(at => at + 2)) {
-      const doings = stepsOf(day, starts).filter(one => one.from < now).map((one): Doing => {
+      const doings = stepsOf(day, starts).filter(one => one.from < now).map((one): StepProgress => {
         const begun = Math.min(now - 1, one.from + Math.floor(uniform() * 4))
         const ended = begun + one.activity.dur[1] + Math.floor(uniform() * 15)
         return { step: one.step, begun, ended: ended <= now ? ended : null }

@@ -42,7 +42,7 @@ const house = useHouse()
 const cooks = useCooks()
 const { kitchen, evidence, dishes } = storeToRefs(house)
 const state = useSpreadDay(String(route.params.id), { kitchen, evidence, ingredients: INGREDIENTS })
-const { spread, tries, troubles, seeking, cannot, clash, trouble, found, other, stopped } = state
+const { spread, tries, troubles, seeking, cannot, clash, trouble, offered, other, stopped } = state
 useHead({ title: () => pageTitle('/spread/', spread.value?.name) })
 const coming = useArriving([house.load().then(() => state.load())])
 const { names, fitting, padded, going, slack: planSlack, mealsOf, waits, stepOf, anchorOf, said, pinned, pours, title, date, counts } = useSpreadReading(state)
@@ -241,7 +241,7 @@ async function calendar(): Promise<void> {
         :cannot="cannot"
         :stopped="stopped"
         :clash="clash"
-        :offers="found"
+        :offers="offered"
         :waits="waits"
         :chillable="chillable"
         @help="state.offers()"

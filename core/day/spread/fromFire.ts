@@ -4,11 +4,11 @@ import type { Forecast } from '../../record/plan/forecast'
 import type { LiveCook } from '../../record/marks/liveCook'
 import type { CookPlan } from '../../record/plan/plan'
 import type { Durations } from '../problem/day'
-import type { Doing } from './spread'
+import type { StepProgress } from './spread'
 
 /** What a cook at the fire says of the day: what is begun and done, and how long the rest will take. */
 export interface FromFire {
-  readonly doings: readonly Doing[]
+  readonly doings: readonly StepProgress[]
   /** Minutes of steps that are not done, as the forecast now has them, by step. */
   readonly spans: Readonly<Record<string, Durations>>
 }
@@ -34,7 +34,7 @@ export function fromFire(
   const line = mainLine(plan.dish)
   const at = (index: number): number | null => (index < line.length ? (cook.stageStarts[index] ?? null) : cook.offFireS)
   const known = line.map((stage, index) => ({ stage, index })).filter(({ stage }) => dish.steps.includes(stage.id))
-  const doings: Doing[] = []
+  const doings: StepProgress[] = []
   const spans: Record<string, Durations> = {}
   known.forEach(({ stage, index }, i) => {
     const step = `${dish.id}.${stage.id}`

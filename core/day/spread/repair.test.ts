@@ -8,7 +8,7 @@ import { stepsOf } from '../problem/lanesOf'
 import { overbooked } from '../problem/overbooked'
 import { brokenBy, repairDay } from './repairDay'
 import { DaySolver } from '../planning/solveDay'
-import type { Doing } from './spread'
+import type { StepProgress } from './spread'
 import { underWay } from './underWay'
 
 function planOf(day: Day): Record<string, number> | null {
@@ -20,9 +20,9 @@ function planOf(day: Day): Record<string, number> | null {
 }
 
 /** A day that is under way at a minute: what should have begun has, some of it later and longer. */
-function late(day: Day, starts: Readonly<Record<string, number>>, now: number, seed: number): Doing[] {
+function late(day: Day, starts: Readonly<Record<string, number>>, now: number, seed: number): StepProgress[] {
   const uniform = seededRandom(seed)
-  return stepsOf(day, starts).filter(one => one.from < now).map((one): Doing => {
+  return stepsOf(day, starts).filter(one => one.from < now).map((one): StepProgress => {
     const begun = Math.min(now - 1, one.from + Math.floor(uniform() * 4))
     const ended = begun + one.activity.dur[1] + Math.floor(uniform() * 12)
     return { step: one.step, begun, ended: ended <= now ? ended : null }

@@ -7,7 +7,7 @@ import { dispatchDay } from '../planning/dispatchDay'
 import { lanesOf, stepsOf, type Lanes, type PlannedStep } from '../problem/lanesOf'
 import { overbooked } from '../problem/overbooked'
 import { STANDS } from '../problem/outsideCold'
-import type { Doing } from './spread'
+import type { StepProgress } from './spread'
 import { underWay } from './underWay'
 
 /**
@@ -54,7 +54,7 @@ interface Arc { readonly from: string, readonly to: string, readonly least: numb
 export function repairDay(
   planned: Day,
   starts: Starts,
-  doings: readonly Doing[],
+  doings: readonly StepProgress[],
   now: number,
   own: Day = planned,
 ): Repaired {

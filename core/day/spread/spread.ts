@@ -56,7 +56,7 @@ export interface SpreadPlan {
 }
 
 /** What is going on or done of a step; minutes. */
-export interface Doing { readonly step: string, readonly begun: number | null, readonly ended: number | null }
+export interface StepProgress { readonly step: string, readonly begun: number | null, readonly ended: number | null }
 
 /** A day of cooking as a household keeps it; minutes from 00:00 of the eve. */
 export interface Spread {
@@ -90,7 +90,7 @@ export interface Spread {
     readonly given: boolean
   }[]
   readonly plan: SpreadPlan | null
-  readonly doings: readonly Doing[]
+  readonly doings: readonly StepProgress[]
   /** Cooks that were taken to the fire, by dish. */
   readonly cooks: readonly { readonly dish: string, readonly cook: string }[]
 }

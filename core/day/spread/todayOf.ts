@@ -2,7 +2,7 @@ import type { Activity, Day, Starts } from '../problem/day'
 import type { FromFire } from './fromFire'
 import { lanesOf, stepsOf, type LaneSpan, type Lanes } from '../problem/lanesOf'
 import { lastOf, repairDay, type Repaired } from './repairDay'
-import type { Doing } from './spread'
+import type { StepProgress } from './spread'
 import { underWay } from './underWay'
 
 /** A step of today as somebody at the stove needs it. */
@@ -24,7 +24,7 @@ export interface Today {
   readonly lanes: Lanes
   readonly repaired: Repaired
   /** What is begun and done, marked on the day or at the fire. */
-  readonly doings: readonly Doing[]
+  readonly doings: readonly StepProgress[]
   /** Steps of each pair of hands in order, and those that need none. */
   readonly hands: readonly (readonly TodayStep[])[]
   readonly byThemselves: readonly TodayStep[]
@@ -44,7 +44,7 @@ export function todayOf(
   planned: Day,
   own: Day,
   starts: Starts,
-  doings: readonly Doing[],
+  doings: readonly StepProgress[],
   fire: readonly FromFire[],
   now: number,
 ): Today {

@@ -1,5 +1,5 @@
 import type { Activity, Day, DayDish, Starts, Wish } from '../problem/day'
-import type { Doing } from './spread'
+import type { StepProgress } from './spread'
 
 /** Steps that begin within this are left as they are, minutes. */
 export const FROZEN_MIN = 10
@@ -12,7 +12,7 @@ export const FROZEN_MIN = 10
  * @param doings what is begun and done, minutes
  * @param now minute
  */
-export function underWay(day: Day, doings: readonly Doing[], now: number): Day {
+export function underWay(day: Day, doings: readonly StepProgress[], now: number): Day {
   const doing = new Map(doings.map(one => [one.step, one]))
   const dishes = day.dishes.map((dish): DayDish => ({
     ...dish, activities: dish.activities.map((activity): Activity => {
@@ -36,7 +36,7 @@ export function underWay(day: Day, doings: readonly Doing[], now: number): Day {
  * @param doings what is begun and done
  * @param now minute
  */
-export function frozen(day: Day, starts: Starts, doings: readonly Doing[], now: number): Wish[] {
+export function frozen(day: Day, starts: Starts, doings: readonly StepProgress[], now: number): Wish[] {
   const begun = new Map(doings.flatMap(one => (one.begun === null ? [] : [[one.step, one.begun] as const])))
   return day.dishes.flatMap(dish => dish.activities.flatMap((activity): Wish[] => {
     const step = `${dish.id}.${activity.id}`
@@ -58,7 +58,7 @@ export function frozen(day: Day, starts: Starts, doings: readonly Doing[], now: 
  * @param doings what is begun and done
  * @param now minute
  */
-export function whatIsLeft(planned: Day, starts: Starts, doings: readonly Doing[], now: number): Day {
+export function whatIsLeft(planned: Day, starts: Starts, doings: readonly StepProgress[], now: number): Day {
   const begun = new Set(doings.flatMap(one => (one.begun === null ? [] : [one.step])))
   const wishes = frozen(planned, starts, doings, now)
   const held = new Set(wishes.map(wish => wish.step))
