@@ -5,6 +5,7 @@ import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { SWAPS } from '../../../book/swaps'
 import { rowOf } from '../../../test/support/plans'
+import type { Ingredient } from '../../materials/composition/ingredient'
 import type { DishCard } from '../dish/dish'
 import { troublesOf } from '../dish/troublesOf'
 import { CoreError } from '../../error'
@@ -136,5 +137,30 @@ describe('swaps', () => {
   it('are refused for what the dish does not have', () => {
     expect(() => solveSwap(starter('sweet-water-semolina'), 'milk', rule('milk-to-powder'), rowOf)).toThrow(CoreError)
     expect(() => solveSwap(starter('sweet-water-semolina'), 'sugar', rule('milk-to-powder'), rowOf)).toThrow(CoreError)
+  })
+})
+
+describe('what a gram brings to each balance', () => {
+  const nutrients = {
+    water: 10, protein: 20, fat: 5, sucrose: 12, glucose: 3, fructose: 2, maltose: 1, lactose: 8, starch: 30, fibre: 4, ash: 6, acids: 1, energyKj: 1000,
+  }
+  const of = (kind: Ingredient['kind'], allergens: Ingredient['allergens'], lactose = 8) =>
+    balanceOf({ nutrients: { ...nutrients, lactose }, kind, allergens })
+
+  it('of a milk, sugars of its own count with protein and ash as milk solids', () => {
+    expect(of('milk', ['milk'])).toEqual({
+      'water': 0.1, 'fat': 0.05, 'sugar': 0, 'milk-solids': expect.closeTo((20 + 26 + 6) / 100, 9) as number, 'starch': 0,
+    })
+  })
+
+  it('of a condensed one, what was added to it counts as sugar', () => {
+    expect(of('condensed', ['milk'])).toMatchObject({ 'sugar': expect.closeTo(0.18, 9) as number, 'milk-solids': expect.closeTo(0.34, 9) as number })
+  })
+
+  it('of anything else all its sugars are sugar; protein counts with starch in a base alone', () => {
+    expect(of('base', [], 0)).toMatchObject({ 'sugar': expect.closeTo(0.18, 9) as number, 'milk-solids': 0, 'starch': expect.closeTo(0.5, 9) as number })
+    expect(of('nuts', ['cashew'], 0)).toMatchObject({ starch: expect.closeTo(0.3, 9) as number })
+    // Ghee is of milk and has no sugar of milk.
+    expect(of('fat', ['milk'], 0)).toMatchObject({ 'milk-solids': 0, 'starch': expect.closeTo(0.3, 9) as number })
   })
 })
