@@ -39,9 +39,18 @@ const CALLS: Readonly<Record<string, string>> = {
   find: 'findLast',
 }
 
+/** Whether a node is a table of data: an object or a list at the top of a file, without a function in it. */
+function isTable(node: ts.Node): boolean {
+  if (!ts.isObjectLiteralExpression(node) && !ts.isArrayLiteralExpression(node)) return false
+  for (let up = node.parent; !ts.isSourceFile(up); up = up.parent) if (ts.isFunctionLike(up)) return false
+  const hasCode = (one: ts.Node): boolean => ts.isFunctionLike(one) || ts.forEachChild(one, hasCode) === true
+  return !hasCode(node)
+}
+
 /**
  * Every mutant of a source: operators turned, comparisons moved over their edge or negated, truths and numbers changed,
- * branches exchanged, least and most, some and every exchanged, statements left out. Types and texts are left alone.
+ * branches exchanged, least and most, some and every exchanged, statements left out. Types and texts are left alone, and
+ * so are the values of tables at the top of a file: data, which is held against its sources and not against behaviour.
  *
  * @param file its path
  * @param text its content
@@ -75,9 +84,10 @@ export function mutantsOf(file: string, text: string): Mutant[] {
         operatorToken.kind === ts.SyntaxKind.PlusToken && [node.left, node.right].some(ts.isStringLiteralLike)
       if (is !== undefined && !joinsText) put(operatorToken.getStart(source), operatorToken.getEnd(), is)
     }
+    if (isTable(node)) return
     if (node.kind === ts.SyntaxKind.TrueKeyword) put(node.getStart(source), node.getEnd(), 'false')
     if (node.kind === ts.SyntaxKind.FalseKeyword) put(node.getStart(source), node.getEnd(), 'true')
-    if (ts.isNumericLiteral(node) && !ts.isPropertyAssignment(node.parent.parent ?? node)) {
+    if (ts.isNumericLiteral(node)) {
       const value = Number(node.text)
       put(
         node.getStart(source),
