@@ -35,7 +35,7 @@ describe('a boil check', () => {
     expect(check.step.value).toBe('set-up')
     const before = check.expected.value!
     expect(before.early).toBeLessThan(before.late)
-    check.set({ waterG: 350 })
+    check.choose({ waterG: 350 })
     expect(check.expected.value!.middle).toBeLessThan(0.8 * before.middle)
   })
 
@@ -48,11 +48,11 @@ describe('a boil check', () => {
     check.read(60)
     later(220)
     check.boils()
-    check.set({ atBoilC: 98.5 })
+    check.read(98.5)
     later(240)
     check.off()
     expect(check.step.value).toBe('weigh')
-    check.set({ lostG: 55 })
+    check.weighed(55)
     const lesson = check.lesson()
     expect(LessonSchema.safeParse(lesson).error?.issues ?? []).toEqual([])
     expect(lesson).toMatchObject({

@@ -1,5 +1,4 @@
 import { computed, shallowRef, watch } from 'vue'
-import { z } from 'zod'
 import { BoilCheckSchema } from '../../contracts/heart'
 import type { Fire, Pan, Settings } from '../../contracts/kitchen'
 import type { Lesson } from '../../contracts/lesson'
@@ -10,31 +9,12 @@ import { airPressurePa } from '../../core/materials/water/airPressurePa'
 import { hearthNow } from '../clients/hearthClock'
 import { useHearthTime } from './hearthTime'
 import { dropText, keepText, keptJson } from '../clients/sync/storage'
+import { boilAfter, BoilStateSchema, boilStepOf, type BoilChoices, type BoilEvent, type BoilState } from './boilState'
 
 const KEPT = 'yon-hearth.boil'
 
 /** How long it is boiled on before it is weighed, s. */
 export const BOIL_ON_S = 240
-
-const Reading = z.strictObject({ timeS: z.number(), tempC: z.number() })
-const StateSchema = z.strictObject({
-  id: z.string(),
-  pan: z.string(),
-  fire: z.string(),
-  mark: z.string(),
-  lid: z.boolean(),
-  waterG: z.number(),
-  fromC: z.number(),
-  /** ms since 1970; null until then. */
-  startedMs: z.number().nullable(),
-  boiledMs: z.number().nullable(),
-  offMs: z.number().nullable(),
-  half: Reading.nullable(),
-  atBoilC: z.number().nullable(),
-  lostG: z.number().nullable(),
-})
-type State = z.infer<typeof StateSchema>
-export type BoilStep = 'set-up' | 'heating' | 'boiling' | 'weigh'
 
 /** What of the kitchen a boil check needs. */
 export interface BoilSources {
@@ -51,14 +31,14 @@ export interface BoilSources {
  * @returns state, clock, what is expected, and the taps
  */
 export function useBoilChecking(sources: BoilSources, newId: () => string) {
-  const state = shallowRef<State | null>(recall())
+  const state = shallowRef<BoilState | null>(recall())
   const now = useHearthTime(200)
   watch(state, (value) => {
     if (value) keepText(KEPT, JSON.stringify(value))
     else dropText(KEPT)
   })
-  const set = (values: Partial<State>): void => {
-    if (state.value) state.value = { ...state.value, ...values }
+  const happened = (event: BoilEvent): void => {
+    state.value = boilAfter(state.value, event)
   }
   const pan = computed(() => sources.pans().find(one => one.id === state.value?.pan) ?? null)
   const fire = computed(() => sources.fires().find(one => one.id === state.value?.fire) ?? null)
@@ -90,16 +70,13 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
       when: one.startedMs ?? hearthNow(),
     }
   })
-  const step = computed((): BoilStep => {
-    const one = state.value
-    if (!one || one.startedMs === null) return 'set-up'
-    if (one.boiledMs === null) return 'heating'
-    return one.offMs === null ? 'boiling' : 'weigh'
-  })
+  const step = computed(() => boilStepOf(state.value))
   const sinceS = (fromMs: number | null | undefined): number =>
     fromMs == null ? 0 : Math.max(0, (now.value - fromMs) / 1000)
   return {
-    state, pan, fire, mark, step, set,
+    state, pan, fire, mark, step,
+    /** Changes what is chosen, until it is lit. */
+    choose: (choices: Partial<BoilChoices>): void => happened({ is: 'chosen', choices }),
     clockS: computed(() =>
       step.value === 'heating'
         ? sinceS(state.value?.startedMs)
@@ -122,30 +99,27 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
       const chosenPan = sources.pans().find(one => one.id === panId) ?? sources.pans()[0]
       if (!chosenFire || !chosenPan) return
       const middle = chosenFire.marks[Math.floor(chosenFire.marks.length / 2)]
-      state.value = {
+      happened({
+        is: 'laid-out',
         id: newId(),
-        pan: chosenPan.id,
-        fire: chosenFire.id,
-        mark: middle?.id ?? '',
-        lid: true,
-        waterG: 700,
-        fromC: roomC.value - 2,
-        startedMs: null,
-        boiledMs: null,
-        offMs: null,
-        half: null,
-        atBoilC: null,
-        lostG: null,
-      }
+        choices: {
+          pan: chosenPan.id,
+          fire: chosenFire.id,
+          mark: middle?.id ?? '',
+          lid: true,
+          waterG: 700,
+          fromC: roomC.value - 2,
+        },
+      })
     },
-    light: (): void => set({ startedMs: hearthNow() }),
-    boils: (): void => set({ boiledMs: hearthNow() }),
-    off: (): void => set({ offMs: hearthNow() }),
-    /** A thermometer on the way, °C. */
-    read: (tempC: number): void => set({ half: { timeS: Math.round(sinceS(state.value?.startedMs)), tempC } }),
-    end: (): void => {
-      state.value = null
-    },
+    light: (): void => happened({ is: 'lit', atMs: hearthNow() }),
+    boils: (): void => happened({ is: 'boils', atMs: hearthNow() }),
+    off: (): void => happened({ is: 'off', atMs: hearthNow() }),
+    /** A thermometer, on the way or at the boil, °C. */
+    read: (tempC: number): void => happened({ is: 'read', atMs: now.value, tempC }),
+    /** How much lighter it is after it boiled on, g. */
+    weighed: (lostG: number): void => happened({ is: 'weighed', lostG }),
+    end: (): void => happened({ is: 'ended' }),
     /** The check as it is taught; null where it cannot be: then nothing of it is lost. */
     lesson(): Lesson | null {
       const one = state.value
@@ -176,9 +150,9 @@ export function useBoilChecking(sources: BoilSources, newId: () => string) {
 }
 export type BoilChecking = ReturnType<typeof useBoilChecking>
 
-function recall(): State | null {
+function recall(): BoilState | null {
   try {
-    const kept = StateSchema.safeParse(keptJson(KEPT))
+    const kept = BoilStateSchema.safeParse(keptJson(KEPT))
     return kept.success ? kept.data : null
   }
   catch {

@@ -245,42 +245,49 @@ function planOf(
 /** Whose forecasts they are, for the worker. */
 const STREAM = 'measure'
 
+/** What is drawn of a plan that changes. */
+interface DrawnForecast {
+  /** Counts the plans that were asked for: an answer to an older one is passed over. */
+  readonly question: number
+  readonly forecast: Forecast | null
+  /** True while a newer one is on its way. */
+  readonly isOld: boolean
+  /** The last fine forecast of this dish, with the outline that it refines. */
+  readonly known: (FineForecast & { readonly dish: string }) | null
+}
+
 /**
  * Forecasts of a plan that changes. While it moves, the middle member runs here, in the same frame as the amounts, and
  * moves the last fine forecast; once it stands, the worker runs many.
  */
 function useCoarseThenFine(plan: Readonly<Ref<ReturnType<typeof planOf>>>) {
-  const forecast = shallowRef<Forecast | null>(null)
-  const forecastIsOld = shallowRef(false)
-  let question = 0
-  let known: (FineForecast & { readonly dish: string }) | null = null
+  const drawn = shallowRef<DrawnForecast>({ question: 0, forecast: null, isOld: false, known: null })
   const refine = useDebounceFn(async (value: CookPlan, mine: number, outline: Forecast) => {
     for (const members of MEMBERS) {
-      if (mine !== question) return
-      const found = await askForecast(STREAM, value, [], 0, members).catch(() => null)
-      if (mine !== question || !found) return
-      forecast.value = found
-      forecastIsOld.value = false
-      known = { fine: found, outline, dish: value.dish.id }
+      if (mine !== drawn.value.question) return
+      const fine = await askForecast(STREAM, value, [], 0, members).catch(() => null)
+      if (mine !== drawn.value.question || !fine) return
+      drawn.value = { question: mine, forecast: fine, isOld: false, known: { fine, outline, dish: value.dish.id } }
     }
   }, REFINE_MS)
   watch(plan, (value) => {
-    const mine = ++question
+    const question = drawn.value.question + 1
     if (!value) {
-      forecast.value = null
-      known = null
+      drawn.value = { ...drawn.value, question, forecast: null, known: null }
       return
     }
-    forecastIsOld.value = true
-    if (known?.dish !== value.dish.id) known = null
+    const known = drawn.value.known?.dish === value.dish.id ? drawn.value.known : null
     const outline = forecastCook(value, [], 0, OUTLINE)
-    forecast.value = known ? scaledForecast(known, outline) : outline
-    void refine(value, mine, outline)
+    drawn.value = { question, known, isOld: true, forecast: known ? scaledForecast(known, outline) : outline }
+    void refine(value, question, outline)
   }, { immediate: true })
   // The fire that comes next waits for nothing that is asked here.
   onScopeDispose(() => {
-    question++
+    drawn.value = { ...drawn.value, question: drawn.value.question + 1 }
     giveUp(STREAM)
   })
-  return { forecast, forecastIsOld }
+  return {
+    forecast: computed(() => drawn.value.forecast),
+    forecastIsOld: computed(() => drawn.value.isOld),
+  }
 }

@@ -31,7 +31,7 @@ function weigh(): void {
   const grams = typedGrams(water.value)
   if (grams >= 200 && grams <= 20000) {
     trouble.value = ''
-    props.check.set({ waterG: grams })
+    props.check.choose({ waterG: grams })
   }
   else trouble.value = 'Take at least 200 g of water: less boils too soon to tell anything. Nothing was changed.'
 }
@@ -40,13 +40,13 @@ function count(text: string): void {
   if (!cup.value || !(cups * cup.value.volumeMl >= 200 && cups * cup.value.volumeMl <= 20000)) return
   const grams = Math.round(cups * cup.value.volumeMl * WATER_DENSITY)
   water.value = gramsToType(grams)
-  props.check.set({ waterG: grams })
+  props.check.choose({ waterG: grams })
 }
 function start(): void {
   const tempC = typedCelsius(from.value)
   if (tempC >= 0 && tempC <= 70) {
     trouble.value = ''
-    props.check.set({ fromC: tempC })
+    props.check.choose({ fromC: tempC })
   }
   else trouble.value = 'Begin with cold or lukewarm water, below 70 °C. Nothing was changed.'
 }
@@ -62,19 +62,19 @@ function start(): void {
         asks="Pan"
         :chosen="state.pan"
         :options="pans.map(one => ({ value: one.id, label: one.name }))"
-        @choose="value => check.set({ pan: value })"
+        @choose="value => check.choose({ pan: value })"
       />
       <LabelledChoice
         asks="Fire"
         :chosen="state.fire"
         :options="fires.map(one => ({ value: one.id, label: one.name }))"
-        @choose="value => check.set({ fire: value, mark: fires.find(one => one.id === value)?.marks.at(-1)?.id ?? '' })"
+        @choose="value => check.choose({ fire: value, mark: fires.find(one => one.id === value)?.marks.at(-1)?.id ?? '' })"
       />
       <LabelledChoice
         asks="Mark"
         :chosen="state.mark"
         :options="(fire?.marks ?? []).map(one => ({ value: one.id, label: one.label }))"
-        @choose="value => check.set({ mark: value })"
+        @choose="value => check.choose({ mark: value })"
       />
     </div>
     <div class="pair">
@@ -101,7 +101,7 @@ function start(): void {
     </div>
     <ElCheckbox
       :model-value="state.lid"
-      @change="value => check.set({ lid: value === true })"
+      @change="value => check.choose({ lid: value === true })"
     >
       Lid on until it boils
     </ElCheckbox>

@@ -51,8 +51,7 @@ function readOnTheWay(): void {
     return
   }
   trouble.value = ''
-  if (step.value === 'heating') check.read(tempC)
-  else check.set({ atBoilC: tempC })
+  check.read(tempC)
   temperature.value = ''
 }
 function weighed(): void {
@@ -63,7 +62,7 @@ function weighed(): void {
     return
   }
   trouble.value = ''
-  check.set({ lostG: Math.round(lost) })
+  check.weighed(Math.round(lost))
   void readIt()
 }
 async function readIt(): Promise<void> {
