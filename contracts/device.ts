@@ -53,7 +53,7 @@ export const TakenSchema = z.strictObject({
   /** Kinds of marks that came of them. */
   marked: z.array(z.string().max(64)),
 })
-export type Taken = z.infer<typeof TakenSchema>
+export type TakenReading = z.infer<typeof TakenSchema>
 
 /** A device that was heard of lately. */
 export const HeardDeviceSchema = z.strictObject({

@@ -1,3 +1,4 @@
+import { oneNormal } from '../core/maths/random/fillNormal'
 import { INGREDIENTS } from '../book/ingredients'
 import { firstBelief } from '../core/process/belief/firstBelief'
 import type { Evidence } from '../core/materials/belief/reading'
@@ -8,7 +9,7 @@ import type { SignId } from '../core/formulation/signs/signIds'
 import type { CookPlan } from '../core/record/plan/plan'
 import { planCook } from '../core/cook/planning/planCook'
 import { seededRandom, type Uniform } from '../core/maths/random/seededRandom'
-import { normal, runTruth, signAt } from '../devices/imaginaryPan'
+import { runImaginary, signAt } from '../devices/imaginaryPan'
 import type { SentObservation } from '../contracts/observation'
 import { DEMO_KITCHEN, HIDDEN, type DemoBatch } from './house'
 import { houseTruth } from './houseTruth'
@@ -40,11 +41,11 @@ export function cookBatch(
   const uniform = seededRandom(seed)
   const bare = planBatch(dish, batch, evidence, startedAt, seed)
   const plan = { ...bare, forecast: forecastToKeep(forecastCook(bare, [], 0, 300)) }
-  const day = (spread: number): number => Math.exp(spread * normal(uniform))
+  const day = (spread: number): number => Math.exp(spread * oneNormal(uniform))
   const hidden = houseTruth(planBatch(dish, batch, [], startedAt, seed), day)
   const truth = { ...hidden, ...HIDDEN, mainFire: hidden.mainFire, otherFire: hidden.otherFire }
   const story = new Story(plan.id, startedAt, uniform)
-  const happens = (nowS: number): ReturnType<typeof runTruth> => runTruth(plan, truth, story.told, nowS)
+  const happens = (nowS: number): ReturnType<typeof runImaginary> => runImaginary(plan, truth, story.told, nowS)
   const until = (sign: SignId, fromS: number, late: number): number => {
     const at = signAt(happens(fromS), sign)
     return fromS + (Math.min(at, fromS + 2400) - fromS) * late
@@ -66,7 +67,7 @@ export function cookBatch(
     const mass = happens(endS + 60).masses[5]!
     story.tell(endS + 12, 'weighed', {
       vessel: 'pan',
-      grossG: Math.round(mass + plan.vessels.pan!.vessel.massG + SCALE_NOISE * normal(uniform)),
+      grossG: Math.round(mass + plan.vessels.pan!.vessel.massG + SCALE_NOISE * oneNormal(uniform)),
     })
   }
   story.tell(endS + 310, 'cook.finished', {})

@@ -5,7 +5,7 @@ import type { Spread } from '../contracts/spread'
 import type { Evidence } from '../core/materials/belief/reading'
 import { forecastCook } from '../core/process/forecast/forecastCook'
 import { cookOnDay, dishOnDay, vesselsOfKitchen } from '../core/day/spread/putOnDay'
-import type { Serving } from '../core/day/problem/day'
+import type { ServedHow } from '../core/day/problem/day'
 import { dayOf } from '../core/day/spread/dayOf'
 import { planDay, type PlanTold } from '../core/day/planning/planDay'
 
@@ -15,7 +15,7 @@ const TICK_S = 0.02
 /** Runs of each dish's forecast. */
 const MEMBERS = 120
 /** Dishes of an invented evening of lamps: id in the book, base, meal, serving. */
-const DISHES: readonly (readonly [dish: string, baseG: number, meal: string, serve: Serving])[] = [
+const DISHES: readonly (readonly [dish: string, baseG: number, meal: string, serve: ServedHow])[] = [
   ['marble-gram-balls', 260, 'm2', 'room'],
   ['one-thread-gram', 240, 'm2', 'room'],
   ['winter-market-carrot', 900, 'm2', 'warm'],

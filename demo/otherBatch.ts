@@ -1,3 +1,4 @@
+import { oneNormal } from '../core/maths/random/fillNormal'
 import { INGREDIENTS } from '../book/ingredients'
 import { firstBelief } from '../core/process/belief/firstBelief'
 import type { Evidence } from '../core/materials/belief/reading'
@@ -10,7 +11,7 @@ import { forecastToKeep } from '../core/process/forecast/forecastToKeep'
 import type { CookPlan } from '../core/record/plan/plan'
 import { planCook } from '../core/cook/planning/planCook'
 import { seededRandom } from '../core/maths/random/seededRandom'
-import { normal, runTruth } from '../devices/imaginaryPan'
+import { runImaginary } from '../devices/imaginaryPan'
 import { Story, type CookedBatch } from './cookBatch'
 import { DEMO_KITCHEN, type Afterwards } from './house'
 import { houseTruth } from './houseTruth'
@@ -73,7 +74,7 @@ export function cookOtherBatch(dish: Dish, batch: OtherBatch, evidence: readonly
   }, startedAt - 15 * 60_000)
   const bare = planned(evidence)
   const plan = { ...bare, forecast: forecastToKeep(forecastCook(bare, [], 0, 300)) }
-  const day = (spread: number): number => Math.exp(spread * normal(uniform))
+  const day = (spread: number): number => Math.exp(spread * oneNormal(uniform))
   const truth = houseTruth(planned([]), day)
   const story = new Story(plan.id, startedAt, uniform)
   const line = mainLine(dish)
@@ -81,7 +82,7 @@ export function cookOtherBatch(dish: Dish, batch: OtherBatch, evidence: readonly
   let nowS = 0
   story.tell(0, 'cook.started', {})
   line.forEach((stage, k) => {
-    const record = runTruth(plan, truth, story.told, nowS)
+    const record = runImaginary(plan, truth, story.told, nowS)
     const ends = k + 1 < line.length ? record.starts[k + 1]! : record.ends[0]!
     const tookS = Math.min(MOST_STAGE_S, Math.max(5, ends - nowS)) * (k + 1 === done ? batch.endLate : 1)
     if ('sign' in stage.until) story.tell(nowS + Math.max(2, Math.min(tookS * day(TAP_NOISE), tookS - 2)), 'sign.seen', { sign: stage.until.sign })
@@ -91,8 +92,8 @@ export function cookOtherBatch(dish: Dish, batch: OtherBatch, evidence: readonly
     if (k + 1 === done) {
       const vessel = mainVessel(dish)
       const weighed = story.tell(nowS + 1.5, 'weighed', { vessel, grossG: 1 })
-      const content = runTruth(plan, truth, story.told, weighed + 1).readings[0]!
-      Object.assign(story.told.find(one => one.kind === 'weighed')!.payload, { grossG: Math.round(content + plan.vessels[vessel]!.vessel.massG + SCALE_NOISE * normal(uniform)) })
+      const content = runImaginary(plan, truth, story.told, weighed + 1).readings[0]!
+      Object.assign(story.told.find(one => one.kind === 'weighed')!.payload, { grossG: Math.round(content + plan.vessels[vessel]!.vessel.massG + SCALE_NOISE * oneNormal(uniform)) })
     }
   })
   story.tell(nowS + 20, 'cook.finished', {})

@@ -31,7 +31,7 @@ export function drawTruth(plan: CookPlan, uniform: Uniform): MemberValues {
  * @param nowS how far the cook is, s
  * @returns a record of one member
  */
-export function runTruth(
+export function runImaginary(
   plan: CookPlan,
   truth: MemberValues,
   observations: readonly Observation[],
@@ -54,12 +54,3 @@ export function signAt(record: EnsembleRecord, sign: SignId): number {
   return record.signs[SIGNS.indexOf(sign)]!
 }
 
-/**
- * One standard normal number.
- *
- * @param uniform source of chance
- * @returns the number
- */
-export function normal(uniform: Uniform): number {
-  return fillNormal(new Float64Array(1), uniform)[0]!
-}

@@ -1,8 +1,8 @@
+import { oneNormal } from '../core/maths/random/fillNormal'
 import type { Reading } from '../contracts/device'
 import type { ReadingUnit } from '../core/cook/readings/reading'
 import { GRAMS } from '../core/cook/readings/units'
 import type { Uniform } from '../core/maths/random/seededRandom'
-import { normal } from './imaginaryPan'
 import type { Truth } from './truthAt'
 
 /** How a device falls short of the truth. */
@@ -38,7 +38,7 @@ function said(flaws: Flaws): Pick<Reading, 'unit'> {
  */
 export function scaleReading(onIt: number, flaws: Flaws, uniform: Uniform, number: number, at: number): Reading {
   const per = GRAMS[flaws.unit ?? 'oz'] ?? 1
-  const grams = onIt + flaws.offset + flaws.noise * normal(uniform)
+  const grams = onIt + flaws.offset + flaws.noise * oneNormal(uniform)
   return { number, at, value: uniform() < flaws.lost ? null : Math.round(grams / per * 100) / 100, ...said(flaws) }
 }
 
@@ -53,7 +53,7 @@ export function scaleReading(onIt: number, flaws: Flaws, uniform: Uniform, numbe
  * @returns the reading
  */
 export function probeReading(tempC: number, flaws: Flaws, uniform: Uniform, number: number, at: number): Reading {
-  const read = tempC + flaws.offset + flaws.noise * normal(uniform)
+  const read = tempC + flaws.offset + flaws.noise * oneNormal(uniform)
   return {
     number,
     at,
@@ -74,7 +74,7 @@ export function probeReading(tempC: number, flaws: Flaws, uniform: Uniform, numb
  */
 export function cameraReading(truth: Truth, flaws: Flaws, uniform: Uniform, number: number, at: number): Reading {
   const { lightness, a, b } = truth.colour
-  const off = (): number => flaws.noise * normal(uniform)
+  const off = (): number => flaws.noise * oneNormal(uniform)
   return {
     number,
     at,

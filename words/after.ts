@@ -66,7 +66,7 @@ export const FILL_WORDS: Readonly<Record<TrayFill['verdict'], string>> = {
 }
 
 /** What makes a slab hold. */
-export const SETS_WORDS: Readonly<Record<SetsBy, string>> = {
+export const SETS_BY_WORDS: Readonly<Record<SetsBy, string>> = {
   hard: 'its syrup, which sets hard',
   firm: 'its syrup, which sets firm',
   soft: 'its syrup, which sets soft',

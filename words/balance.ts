@@ -5,7 +5,7 @@ import { outsideText, ROLE_WORDS, STYLE_WORDS } from './measure'
 import { wordFor } from './wordFor'
 
 /** What an ingredient does in a dish, as it is chosen. */
-export const PART_WORDS: Readonly<Record<Part, string>> = {
+export const PART_ROLE_WORDS: Readonly<Record<Part, string>> = {
   'base': 'a second base, got ready in its own way',
   'helper': 'a little flour or grain, roasted with the base',
   'fat': 'fat',

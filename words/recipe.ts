@@ -13,7 +13,7 @@ export interface StepText { readonly name: string, readonly text: string }
  * @param goesIn what goes in at a stage, in words; empty where nothing does
  * @returns one step a stage, in order
  */
-export function stepsOf(dish: Dish, goesIn: (stage: Dish['stages'][number]) => string): StepText[] {
+export function stepTexts(dish: Dish, goesIn: (stage: Dish['stages'][number]) => string): StepText[] {
   return dish.stages.map((stage) => {
     const adds = goesIn(stage)
     const minutes = Math.round(usualMinutes(dish, stage))

@@ -3,7 +3,7 @@ import { stageOfBase } from '../core/formulation/dish/stageOfBase'
 import type { OfferKind } from '../contracts/planner'
 import type { DayTroubleCode } from '../core/day/problem/checkDay'
 import type { Clash, ClashKind } from '../core/day/planning/clashOf'
-import type { Serving, VesselKind } from '../core/day/problem/day'
+import type { ServedHow, VesselKind } from '../core/day/problem/day'
 import type { Shareable } from '../core/day/spread/shareable'
 import { besideText, stageName } from './stages'
 
@@ -27,7 +27,7 @@ export function stepName(id: string): string {
 }
 
 /** How a dish is served. */
-export const SERVING_WORDS: Readonly<Record<Serving, string>> = {
+export const SERVING_WORDS: Readonly<Record<ServedHow, string>> = {
   hot: 'hot',
   warm: 'warm',
   room: 'at room warmth',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { workerClient, type Ended } from './workerClient'
+import { workerClient, type AnswerEnd } from './workerClient'
 
 interface Question { readonly asks: string }
 interface Answer { readonly ticket: number, readonly says: string, readonly last: boolean }
@@ -30,7 +30,7 @@ function client(refuses = false) {
     message => (typeof message === 'object' && message !== null && 'says' in message ? (message as Answer) : null),
   )
   const heard: string[] = []
-  const ends: Ended[] = []
+  const ends: AnswerEnd[] = []
   const ask = (stream: string, asks: string): void => asked.ask(stream, { asks }, (answer) => {
     heard.push(answer.says)
     return answer.last

@@ -3,7 +3,7 @@ import { readonly, ref, type Ref } from 'vue'
 /**
  * How a question to a worker ended: answered, overtaken by a newer one of its stream or given up, or with the worker.
  */
-export type Ended = 'answered' | 'overtaken' | 'stopped'
+export type AnswerEnd = 'answered' | 'overtaken' | 'stopped'
 
 /** What both sides carry: the number of the question. */
 interface Ticketed { readonly ticket: number }
@@ -20,7 +20,7 @@ export interface WorkerClient<Q, A> {
    * @param hear called with each answer; true where it is the last one
    * @param over called once, when no more answers come
    */
-  ask(stream: string, question: Q, hear: (answer: A) => boolean, over: (how: Ended) => void): void
+  ask(stream: string, question: Q, hear: (answer: A) => boolean, over: (how: AnswerEnd) => void): void
   /** Gives up what is asked in a stream; true where something was. */
   giveUp(stream: string): boolean
   /** Sends what wants no answer, to a worker that was asked before. */
@@ -41,12 +41,12 @@ export function workerClient<Q extends object, A extends Ticketed>(
   const failed = ref(false)
   const pending = new Map<
     number,
-    { readonly stream: string, readonly hear: (answer: A) => boolean, readonly over: (how: Ended) => void }
+    { readonly stream: string, readonly hear: (answer: A) => boolean, readonly over: (how: AnswerEnd) => void }
   >()
   let worker: Worker | null = null
   let ticket = 0
 
-  function end(mine: number, how: Ended): void {
+  function end(mine: number, how: AnswerEnd): void {
     const waits = pending.get(mine)
     pending.delete(mine)
     waits?.over(how)

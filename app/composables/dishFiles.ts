@@ -11,7 +11,7 @@ import { findRecipes } from '../../core/formulation/exchange/recipe/findRecipes'
 import { recipeGrams } from '../../core/formulation/exchange/recipe/recipeGrams'
 import { toRecipeLd } from '../../core/formulation/exchange/recipe/toRecipeLd'
 import { familyName } from '../../words/dish'
-import { stepsOf } from '../../words/recipe'
+import { stepTexts } from '../../words/recipe'
 import { readPage } from './readPage'
 
 /** Largest file that is read, bytes: a saved page with its styles in it is large. */
@@ -217,7 +217,7 @@ export function recipeFile(shared: SharedDish, rowOf: (ingredient: string) => In
     staged,
     dish.usual.baseG,
     yieldOf(dish, dish.usual.baseG, rowOf),
-    { category: familyName(dish), steps: stepsOf(staged, goesIn) },
+    { category: familyName(dish), steps: stepTexts(staged, goesIn) },
     rowOf,
     written(shared),
   )

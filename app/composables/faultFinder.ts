@@ -30,7 +30,7 @@ export interface Found {
  * @param batch from the hearth
  * @returns its record
  */
-export function recordOf(batch: Batch): BatchRecord {
+export function batchRecordOf(batch: Batch): BatchRecord {
   return { plan: batch.plan, cook: replay(batch.plan, batch.observations), summary: batch.line.summary }
 }
 
@@ -54,7 +54,7 @@ export function useFaultFinder(batch: Ref<Batch | null>, faults: Ref<readonly st
       ask('GET', `/batches/changes?dish=${dishId}`, ChangesSchema),
     ])
     const right = page.batches.filter(one => one.id !== of.line.id && one.summary.faults.length === 0).slice(0, BESIDE)
-    const good = await Promise.all(right.map(one => ask('GET', `/batches/${one.id}`, BatchSchema).then(recordOf)))
+    const good = await Promise.all(right.map(one => ask('GET', `/batches/${one.id}`, BatchSchema).then(batchRecordOf)))
     const later = page.batches.map(one => ({
       dishId: one.dishId,
       version: one.version,
@@ -69,7 +69,7 @@ export function useFaultFinder(batch: Ref<Batch | null>, faults: Ref<readonly st
   watch([batch, faults, beside], () => {
     const of = batch.value
     if (!of) return
-    const record = recordOf(of)
+    const record = batchRecordOf(of)
     const known = faults.value.filter((one): one is EndFault => isOneOf(END_FAULTS, one))
     const good = beside.value?.good ?? []
     found.value = {

@@ -20,7 +20,7 @@ import { carryOverS } from '../../core/materials/browning/carryOverS'
 import { useHearthTime } from './hearthTime'
 import { useLiveForecast } from './liveForecast'
 import { useRoastLook } from './roastLook'
-import type { Fire, OpenWindow } from './fireState'
+import type { FireState, OpenWindow } from './fireState'
 
 /** Below it nuts do not brown, and the law of their browning says nothing, °C. */
 const BROWNS_C = 90
@@ -33,7 +33,7 @@ const BROWNS_C = 90
  * @param observations everything marked, acknowledged or not
  * @returns readonly computed state; it stops with its scope
  */
-export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Readonly<Ref<readonly Observation[]>>): Fire {
+export function useFire(plan: Readonly<Ref<CookPlan | null>>, observations: Readonly<Ref<readonly Observation[]>>): FireState {
   const now = useHearthTime(250)
   const cook = computed(() => (plan.value ? replay(plan.value, observations.value) : null))
   const running = computed(() => cook.value !== null && cook.value.startedMs !== null && cook.value.finishedS === null)

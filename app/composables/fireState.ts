@@ -20,14 +20,14 @@ export interface OpenWindow {
 }
 
 /** The cook as an arch: where it turns and ends, s, and its stones. */
-export interface Arch {
+export interface FireArc {
   readonly keystoneS: number
   readonly endS: number
   readonly stones: readonly Stone[]
 }
 
 /** The cook at the fire, kept up to date. What is drawn of it takes what it needs. */
-export interface Fire {
+export interface FireState {
   /** The replayed cook; null while its plan is not here. */
   readonly cook: ComputedRef<LiveCook | null>
   readonly running: ComputedRef<boolean>
@@ -65,7 +65,7 @@ export interface Fire {
   /** Flame and lid of each vessel. */
   readonly flames: ComputedRef<Readonly<Record<string, VesselNow>>>
   readonly windows: ComputedRef<readonly OpenWindow[]>
-  readonly arch: ComputedRef<Arch | null>
+  readonly arch: ComputedRef<FireArc | null>
   /** The pan now, in the middle run. */
   readonly point: ComputedRef<ForecastPoint | null>
 }

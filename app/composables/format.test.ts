@@ -5,7 +5,7 @@ import {
   degreesText,
   gramsText,
   lengthText,
-  momentText,
+  dateTimeText,
   nearDayText,
   packagesText,
   timeOfDay,
@@ -74,10 +74,10 @@ describe('moments near now', () => {
   const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime()
 
   it('are told by the day they fall on, not by the hours between', () => {
-    expect(momentText(at(26, 23, 10), now)).toBe('23:10')
-    expect(momentText(at(27, 0, 10), now)).toBe('tomorrow 00:10')
-    expect(momentText(at(25, 23, 50), now)).toBe('yesterday 23:50')
-    expect(momentText(at(29, 9), now)).toBe('Sun 29 Nov, 09:00')
+    expect(dateTimeText(at(26, 23, 10), now)).toBe('23:10')
+    expect(dateTimeText(at(27, 0, 10), now)).toBe('tomorrow 00:10')
+    expect(dateTimeText(at(25, 23, 50), now)).toBe('yesterday 23:50')
+    expect(dateTimeText(at(29, 9), now)).toBe('Sun 29 Nov, 09:00')
   })
 
   it('are told in one clock, and by the zone of the house', () => {
@@ -85,7 +85,7 @@ describe('moments near now', () => {
     timesIn('Asia/Kolkata', '12')
     expect(timeOfDay(Date.UTC(2026, 10, 26, 18, 45))).toMatch(/^12:15\s?am$/)
     expect([minuteText(1145), minuteText(0), minuteText(720)]).toEqual(['7:05 pm', '12:00 am', '12:00 pm'])
-    expect(momentText(Date.UTC(2026, 10, 26, 18, 45), Date.UTC(2026, 10, 26, 17, 0))).toMatch(/^tomorrow 12:15\s?am$/)
+    expect(dateTimeText(Date.UTC(2026, 10, 26, 18, 45), Date.UTC(2026, 10, 26, 17, 0))).toMatch(/^tomorrow 12:15\s?am$/)
     expect(houseDay(Date.UTC(2026, 10, 26, 18, 45))).toBe(houseDay(Date.UTC(2026, 10, 26, 18, 0)) + 1)
     timesIn('Europe/Berlin', '24')
     expect(timeOfDay(Date.UTC(2026, 10, 26, 18, 45))).toBe('19:45')

@@ -181,7 +181,7 @@ export function lengthText(mm: number): string {
  * @param nowMs the hearth's time
  * @returns such as `19:42`, `tomorrow 09:10`, `Sat 28 Nov, 09:10`
  */
-export function momentText(ms: number, nowMs: number): string {
+export function dateTimeText(ms: number, nowMs: number): string {
   const days = daysApart(ms, nowMs)
   const time = timeOfDay(ms)
   if (days === 0) return time

@@ -4,7 +4,7 @@ import type { CookPlan } from '../../core/record/plan/plan'
 import type { Remedy } from '../../core/cook/remedies/remedy'
 import type { Fault } from '../../core/cook/faults/faults'
 import { repairOf } from '../../core/cook/repair/repairOf'
-import type { Fire } from './fireState'
+import type { FireState } from './fireState'
 import { useIngredients } from '../stores/ingredients'
 
 /**
@@ -15,7 +15,7 @@ import { useIngredients } from '../stores/ingredients'
  * @param first the fault that is looked at first, or null
  * @returns the fault that is looked at, its repair, and what applying a remedy marks
  */
-export function useRepairing(fire: Pick<Fire, 'cook' | 'forecast' | 'nowS'>, plan: Readonly<Ref<CookPlan>>, first: Fault | null = null) {
+export function useRepairing(fire: Pick<FireState, 'cook' | 'forecast' | 'nowS'>, plan: Readonly<Ref<CookPlan>>, first: Fault | null = null) {
   const pantry = useIngredients()
   const fault = ref<Fault | null>(first)
   // Worked out every five seconds: amounts that jump under the eye cannot be weighed out.

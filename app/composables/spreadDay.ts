@@ -6,7 +6,7 @@ import type { Spread } from '../../contracts/spread'
 import type { Evidence } from '../../core/materials/belief/reading'
 import { houseTable } from '../../core/materials/composition/corrections'
 import type { DishCard } from '../../core/formulation/dish/dish'
-import type { Serving } from '../../core/day/problem/day'
+import type { ServedHow } from '../../core/day/problem/day'
 import { cookOnDay, dishOnDay, usualServing } from '../../core/day/spread/putOnDay'
 import { followSpread } from '../clients/followed'
 import { askForecast } from '../clients/forecaster'
@@ -48,7 +48,7 @@ export function useSpreadDay(id: string, sources: SpreadSources) {
     baseG: number,
     meal: string,
     how: {
-      readonly serve?: Serving
+      readonly serve?: ServedHow
       readonly thickens?: boolean | undefined
       readonly chills?: boolean | undefined
     } = {},

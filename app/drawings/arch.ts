@@ -14,7 +14,7 @@ export interface ArchShape {
 }
 
 /** A point of a drawing. */
-export interface Point { readonly x: number, readonly y: number }
+export interface ArchPoint { readonly x: number, readonly y: number }
 
 /** Times of an arch, s: each side of the keystone runs at its own even pace. */
 export interface ArchTimes { readonly keystoneS: number, readonly endS: number }
@@ -22,8 +22,8 @@ export interface ArchTimes { readonly keystoneS: number, readonly endS: number }
 /** Geometry of one arch. */
 export interface Arch {
   readonly shape: ArchShape
-  /** Point at a place along the arch (−1 left foot, 0 crown, 1 right foot), moved outwards by `out`. */
-  at(place: number, out: number): Point
+  /** The point at a place along the arch (−1 left foot, 0 crown, 1 right foot), moved outwards by `out`. */
+  at(place: number, out: number): ArchPoint
   /** Outline of everything between two places and two distances from the ring's middle. */
   segment(from: number, to: number, inner: number, outer: number): string
   /** Opening inside the ring. */
@@ -42,7 +42,7 @@ export function archOf(shape: ArchShape): Arch {
   const leg = Math.max(0, shape.height - centre.y)
   const quarter = Math.PI / 2 * radius
   const side = leg + quarter
-  const at = (place: number, out: number): Point => {
+  const at = (place: number, out: number): ArchPoint => {
     const along = Math.min(1, Math.abs(place)) * side
     const sign = place < 0 ? -1 : 1
     if (along > quarter) return { x: centre.x + sign * (radius + out), y: centre.y + (along - quarter) }

@@ -1,17 +1,17 @@
 import type { Stone } from '../../core/cook/batch/summary'
-import { archOf, placeOf, type ArchShape, type ArchTimes, type Point } from './arch'
+import { archOf, placeOf, type ArchShape, type ArchTimes, type ArchPoint } from './arch'
 
 /** One stone as a thick line along the ring's middle. */
-export interface StoneStroke { readonly colour: string, readonly points: readonly Point[] }
+export interface StoneStroke { readonly colour: string, readonly points: readonly ArchPoint[] }
 
 /** An arch as thick lines, quickly drawn in great numbers. */
 export interface ArchStrokes {
-  readonly ring: readonly Point[]
+  readonly ring: readonly ArchPoint[]
   readonly stones: readonly StoneStroke[]
   /** Where stones meet, inner to outer. */
-  readonly joints: readonly (readonly [Point, Point])[]
+  readonly joints: readonly (readonly [ArchPoint, ArchPoint])[]
   /** Where the keystone's joint runs, inner to outer. */
-  readonly keystone: readonly [Point, Point]
+  readonly keystone: readonly [ArchPoint, ArchPoint]
 }
 
 /**
@@ -30,12 +30,12 @@ const FINE = 0.05
  */
 export function archStrokes(shape: ArchShape, stones: readonly Stone[], times: ArchTimes, inset = 0): ArchStrokes {
   const arch = archOf(shape)
-  const along = (from: number, to: number): Point[] => {
+  const along = (from: number, to: number): ArchPoint[] => {
     const steps = Math.max(1, Math.ceil(Math.abs(to - from) / FINE))
     return Array.from({ length: steps + 1 }, (_, i) => arch.at(from + (to - from) * i / steps, -inset))
   }
   const half = shape.stone / 2
-  const across = (place: number): readonly [Point, Point] => [
+  const across = (place: number): readonly [ArchPoint, ArchPoint] => [
     arch.at(place, -half - inset),
     arch.at(place, half - inset),
   ]

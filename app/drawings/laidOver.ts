@@ -1,5 +1,5 @@
 import type { BatchSummary } from '../../core/cook/batch/summary'
-import { archOf, placeOf, type ArchShape, type Point } from './arch'
+import { archOf, placeOf, type ArchShape, type ArchPoint } from './arch'
 import { archStrokes, type StoneStroke } from './archStrokes'
 
 /** Where batches are laid upon one another. */
@@ -9,9 +9,9 @@ export type Aligned = (typeof ALIGNED)[number]
 /** One batch as a ring among the others. */
 export interface Ring {
   readonly stones: readonly StoneStroke[]
-  readonly joints: readonly (readonly [Point, Point])[]
+  readonly joints: readonly (readonly [ArchPoint, ArchPoint])[]
   /** Its own turning point, inner to outer. */
-  readonly turn: readonly [Point, Point]
+  readonly turn: readonly [ArchPoint, ArchPoint]
   readonly inset: number
 }
 

@@ -1,7 +1,7 @@
 import { row } from './row'
 
 /** Coconut, nuts, seeds and dried fruit. */
-export const NUTS = [
+export const NUT_FOODS = [
   row('coconut-fresh', 'Coconut, fresh, grated', 'coconut', {
     others: ['nariyal', 'khopra', 'thengai', 'नारियल', 'தேங்காய்'], families: ['coconut-nut'], density: [0.36, 'estimate: loosely heaped, 80–95 g in 240 ml'], from: 'H007',
     piece: ['coconut', 'coconuts', 380, 500, 650], prepared: 0.5, allergens: ['coconut'], colour: [95, 0, 3], packs: [200, 400], keeps: 3,

@@ -1,3 +1,4 @@
+import { oneNormal } from '../../core/maths/random/fillNormal'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import { INGREDIENTS } from '../../book/ingredients'
 import { STARTER_DISHES } from '../../book/dishes'
@@ -19,7 +20,7 @@ import { planCook } from '../../core/cook/planning/planCook'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { replay } from '../../core/record/replay/replay'
 import { seededRandom, type Uniform } from '../../core/maths/random/seededRandom'
-import { drawTruth, normal, runTruth, signAt } from '../../devices/imaginaryPan'
+import { drawTruth, runImaginary, signAt } from '../../devices/imaginaryPan'
 import { INJECTIONS, type Injection } from './injections'
 
 /** A batch with one hidden cause, as its household wrote it down. */
@@ -114,10 +115,10 @@ function cookWith(injection: Injection, dish: string, uniform: Uniform, seed: nu
   const plan = planOf(dish, injection, seed)
   const real = really(plan, injection, uniform)
   const truth = drawTruth(plan, uniform)
-  const day = (spread: number): number => Math.exp(spread * normal(uniform))
+  const day = (spread: number): number => Math.exp(spread * oneNormal(uniform))
   const often = (times: number): boolean => uniform() * 10 < times
   const story = new Told()
-  const happens = (nowS: number): ReturnType<typeof runTruth> => runTruth(real, truth, story.really, nowS)
+  const happens = (nowS: number): ReturnType<typeof runImaginary> => runImaginary(real, truth, story.really, nowS)
   const line = mainLine(plan.dish)
   const turn = boundaryIndex(plan.dish, plan.dish.keystone)
   const done = doneIndex(plan.dish)
@@ -158,7 +159,7 @@ function cookWith(injection: Injection, dish: string, uniform: Uniform, seed: nu
     }
     if (next) story.tell(nowS, 'stage.began', { stage: next.id })
   })
-  weigh(plan, real, truth, story, nowS, often(TAPPED.weighed), SCALE_G * normal(uniform))
+  weigh(plan, real, truth, story, nowS, often(TAPPED.weighed), SCALE_G * oneNormal(uniform))
   story.tell(nowS + 20, 'cook.finished', {})
   const observations = story.marked
   return { plan, cook: replay(plan, observations), summary: settleCook(plan, observations).summary }
@@ -220,7 +221,7 @@ function boilOf(
   nowS: number,
 ): number {
   const lit = story.really.find(one => one.kind === 'vessel.lit' && one.payload.vessel === vessel)
-  const needs = runTruth(real, truth, story.really, nowS).needs[
+  const needs = runImaginary(real, truth, story.really, nowS).needs[
     plan.forecast!.sides.findIndex(one => one.vessel === vessel)
   ]
   return lit === undefined || needs === undefined ? Infinity : (lit.deviceTime - STARTED) / 1000 + needs
@@ -238,7 +239,7 @@ function weigh(
   if (!told) return
   const vessel = mainVessel(plan.dish)
   const mark = story.tell(nowS + 1, 'weighed', { vessel, grossG: 1 })
-  const content = runTruth(real, truth, story.really, nowS + 2).readings[0]!
+  const content = runImaginary(real, truth, story.really, nowS + 2).readings[0]!
   Object.assign(mark.payload, { grossG: Math.round(content + plan.vessels[vessel]!.vessel.massG + noiseG) })
 }
 

@@ -1,3 +1,4 @@
+import { oneNormal } from '../../core/maths/random/fillNormal'
 import { pivotWatts } from '../../core/process/belief/pivotWatts'
 import { FIRST_KITCHEN } from '../../book/firstKitchen'
 import type { MemberValues } from '../../core/process/belief/memberValues'
@@ -11,7 +12,6 @@ import { SIGN } from '../../core/process/engine/signs'
 import { simulate } from '../../core/process/engine/simulate'
 import type { CookPlan } from '../../core/record/plan/plan'
 import type { Uniform } from '../../core/maths/random/seededRandom'
-import { normal } from './household'
 
 const WATER_G = 700
 const FROM_C = 26
@@ -33,7 +33,7 @@ export function boilOf(hidden: MemberValues, plan: CookPlan, step: Program['step
   const pivot = pivotWatts(plan)
   const vessel = plan.vessels[mainLine(plan.dish)[0]!.vessel]!
   const fire = FIRST_KITCHEN.fires[0]!
-  const again = Math.exp(SET_AGAIN * normal(uniform))
+  const again = Math.exp(SET_AGAIN * oneNormal(uniform))
   const marks = fire.marks.filter(mark => mark.watts >= pivot - 1)
   for (const mark of marks) {
     const truth = {
@@ -59,12 +59,12 @@ export function boilOf(hidden: MemberValues, plan: CookPlan, step: Program['step
     const boilS = run(check, truth, step).signs[SIGN.boil]!
     if (boilS > PATIENCE_S && mark !== marks.at(-1)) continue
     if (!Number.isFinite(boilS)) break
-    const read = Math.max(20, boilS * Math.exp(0.03 * normal(uniform)) + 4 * normal(uniform))
+    const read = Math.max(20, boilS * Math.exp(0.03 * oneNormal(uniform)) + 4 * oneNormal(uniform))
     const left = run({ ...check, boilS, boiledOn: { seconds: BOIL_ON_S, lostG: 0 } }, truth, step).readings[0]!
     return {
       ...check,
       boilS: read,
-      boiledOn: { seconds: BOIL_ON_S, lostG: Math.max(0, WATER_G - left + 3 * normal(uniform)) },
+      boiledOn: { seconds: BOIL_ON_S, lostG: Math.max(0, WATER_G - left + 3 * oneNormal(uniform)) },
     }
   }
   throw new Error('No mark of this fire brings the water to the boil.')

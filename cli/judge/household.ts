@@ -10,7 +10,7 @@ import { mainLine } from '../../core/formulation/dish/mainLine'
 import { planCook, type ChosenPan } from '../../core/cook/planning/planCook'
 import { guessFlames } from '../../core/record/plan/guessFlames'
 import type { CookPlan } from '../../core/record/plan/plan'
-import { fillNormal } from '../../core/maths/random/fillNormal'
+import { fillNormal, oneNormal } from '../../core/maths/random/fillNormal'
 import type { Uniform } from '../../core/maths/random/seededRandom'
 
 /** What nobody knows of one imaginary household: its fire, and everything else as drawn from the first belief. */
@@ -68,16 +68,6 @@ const PANS: readonly ChosenPan[] = [
 ]
 
 /**
- * One standard normal number.
- *
- * @param uniform source of chance
- * @returns the number
- */
-export function normal(uniform: Uniform): number {
-  return fillNormal(new Float64Array(1), uniform)[0]!
-}
-
-/**
  * Draws a household.
  *
  * @param uniform source of chance
@@ -87,8 +77,8 @@ export function drawHousehold(uniform: Uniform): Household {
   const spread = (name: string): number => firstBelief().entries.find(entry => entry.name === name)!.spread
   const lasting = Math.sqrt(spread('mainFire') ** 2 - daySpread('mainFire') ** 2)
   return {
-    level: lasting * normal(uniform),
-    ladder: spread('mainLadder') * normal(uniform),
+    level: lasting * oneNormal(uniform),
+    ladder: spread('mainLadder') * oneNormal(uniform),
     normals: fillNormal(new Float64Array(MEMBER_NAMES.length), uniform),
   }
 }
@@ -105,7 +95,7 @@ export function drawHousehold(uniform: Uniform): Household {
 export function truthOfDay(household: Household, plan: CookPlan, watts: number, uniform: Uniform): MemberValues {
   const truth = memberValues(beliefColumns(plan.belief), household.normals, 0)
   const u = Math.log(watts / LEVEL_W)
-  truth.mainFire = Math.exp(household.level + household.ladder * u + daySpread('mainFire') * normal(uniform))
+  truth.mainFire = Math.exp(household.level + household.ladder * u + daySpread('mainFire') * oneNormal(uniform))
   truth.mainLadder = household.ladder
   return truth
 }
@@ -136,7 +126,7 @@ export function drawOccasion(dish: Dish, uniform: Uniform): Occasion {
     const moved = at + (stage.does === 'roast' || stage.does === 'fry' ? shift.roast : shift.wet)
     return [[stage.id, fire.marks[Math.min(fire.marks.length - 1, Math.max(0, moved))]!.id]]
   }))
-  const amount = Math.min(2, Math.max(0.5, Math.exp(0.35 * normal(uniform))))
+  const amount = Math.min(2, Math.max(0.5, Math.exp(0.35 * oneNormal(uniform))))
   return { dish, baseG: dish.usual.baseG * amount, pan: PANS[Math.floor(uniform() * PANS.length)]!, flames }
 }
 

@@ -1,3 +1,4 @@
+import { oneNormal } from '../../core/maths/random/fillNormal'
 import type { JudgeReport } from '../../contracts/judge'
 import { pivotWatts } from '../../core/process/belief/pivotWatts'
 import { readBoilCheck } from '../../core/process/boil/readBoilCheck'
@@ -22,7 +23,7 @@ import { replay } from '../../core/record/replay/replay'
 import { usualSeconds } from '../../core/record/plan/usualSeconds'
 import type { Uniform } from '../../core/maths/random/seededRandom'
 import { boilOf } from './boilOf'
-import { drawHousehold, normal, planOf, truthOfDay, type Occasion } from './household'
+import { drawHousehold, planOf, truthOfDay, type Occasion } from './household'
 
 /** Noise of a tap in log time: what imaginary cooks do. */
 const TAP = 0.18
@@ -144,7 +145,7 @@ export function tapsOf(plan: CookPlan, record: EnsembleRecord, uniform: Uniform)
       const from = startOf(record, k)
       const to = startOf(record, k + 1)
       if (!(timeS > from && timeS <= to) || found.some(one => one.sign === sign)) continue
-      const tapped = from + (timeS - from) * Math.exp(TAP * normal(uniform))
+      const tapped = from + (timeS - from) * Math.exp(TAP * oneNormal(uniform))
       found.push({ sign, fromS: from, timeS: Math.max((found.at(-1)?.timeS ?? 0) + 2, Math.min(tapped, to)) })
     }
   })
@@ -180,9 +181,9 @@ function weighOnce(
   const done = doneIndex(plan.dish)
   const weight = happened.masses[Math.min(done, happened.stages - 1)]!
   const before = truthOfDay(household, plan, pivotWatts(plan), uniform)
-  before.kept = Math.min(0.99, Math.max(0.03, truth.kept + daySpread('kept') * normal(uniform)))
+  before.kept = Math.min(0.99, Math.max(0.03, truth.kept + daySpread('kept') * oneNormal(uniform)))
   const last = runTruth(plan, before, step)
-  const grossG = last.masses[Math.min(done, last.stages - 1)]! + plan.vessels[mainVessel(plan.dish)]!.vessel.massG + SCALE_G * normal(uniform)
+  const grossG = last.masses[Math.min(done, last.stages - 1)]! + plan.vessels[mainVessel(plan.dish)]!.vessel.massG + SCALE_G * oneNormal(uniform)
   if (!Number.isFinite(grossG)) return []
   const endS = last.ends[0]!
   const story = [...storyOf(plan, last), mark(200, startOf(last, done), 'weighed', { vessel: mainVessel(plan.dish), grossG }), mark(201, endS, 'cook.finished', {})]

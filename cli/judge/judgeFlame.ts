@@ -1,3 +1,4 @@
+import { oneNormal } from '../../core/maths/random/fillNormal'
 import { pivotWatts } from '../../core/process/belief/pivotWatts'
 import type { MemberValues } from '../../core/process/belief/memberValues'
 import { readBoilCheck } from '../../core/process/boil/readBoilCheck'
@@ -21,7 +22,7 @@ import { replay } from '../../core/record/replay/replay'
 import type { Uniform } from '../../core/maths/random/seededRandom'
 import { usualSeconds } from '../../core/record/plan/usualSeconds'
 import { boilOf } from './boilOf'
-import { drawHousehold, drawOccasion, normal, planOf, truthOfDay } from './household'
+import { drawHousehold, drawOccasion, planOf, truthOfDay } from './household'
 import { mark } from './judgeCook'
 
 const TAP = 0.18
@@ -30,7 +31,7 @@ const RISK = 0.02
 const PATIENCE = 1.8
 
 /** How one roast ended under a schedule. */
-export interface Ended { readonly reached: boolean, readonly burnt: boolean }
+export interface RoastEnd { readonly reached: boolean, readonly burnt: boolean }
 
 /**
  * Plans the flames of one imaginary roast after a boil check, cooks it with two noisy taps, and once more on the plan's
@@ -47,7 +48,7 @@ export function judgeFlame(
   members: number,
   seed: number,
   uniform: Uniform,
-): { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended } | null {
+): { readonly met: boolean, readonly planned: RoastEnd, readonly fixed: RoastEnd } | null {
   const step = wantedStep(dish)
   if (step === null) return null
   const occasion = { ...drawOccasion(dish, uniform), flames: {} }
@@ -58,7 +59,7 @@ export function judgeFlame(
   const patienceS = Math.min(7200, Math.max(240, PATIENCE * usualSeconds({ ...plan, flames: bare.flames }, stage)))
   const wish: FlameWish = { step, patienceS, risk: RISK }
   const { advised, met } = planFlames(plan, wish)
-  const noise = [normal(uniform), normal(uniform)] as const
+  const noise = [oneNormal(uniform), oneNormal(uniform)] as const
   return {
     met,
     planned: cook(plan, truth, advised.turns, wish, noise, members),
@@ -86,7 +87,7 @@ function cook(
   wish: FlameWish,
   noise: readonly [number, number],
   members: number,
-): Ended {
+): RoastEnd {
   const k = roastIndex(plan)
   const stage = mainLine(plan.dish)[k]!
   const own: CookPlan = { ...plan, flames: { ...plan.flames, [stage.id]: turns[0]!.mark } }

@@ -1,3 +1,4 @@
+import { oneNormal } from '../../core/maths/random/fillNormal'
 import { STARTER_DISHES } from '../../book/dishes'
 import { settleCook } from '../../core/cook/batch/settleCook'
 import type { Evidence } from '../../core/materials/belief/reading'
@@ -12,7 +13,7 @@ import { pivotWatts } from '../../core/process/belief/pivotWatts'
 import { SIGNS } from '../../core/process/engine/signs'
 import { stepVessel } from '../../core/process/engine/stepVessel'
 import { seededRandom, type Uniform } from '../../core/maths/random/seededRandom'
-import { drawHousehold, drawOccasion, normal, planOf, truthOfDay, type Household, type Occasion } from './household'
+import { drawHousehold, drawOccasion, planOf, truthOfDay, type Household, type Occasion } from './household'
 import { mark, runTruth, startOf, storyOf, tapsOf, targetsOf } from './judgeCook'
 import { withUsualMinutes } from './usualOf'
 
@@ -123,8 +124,8 @@ function cookOften(i: number): Seen[] {
 function hiddenOn(household: Household, occasion: Occasion, seed: number, uniform: Uniform): MemberValues {
   const bare = planOf(occasion, [], 500 + seed)
   const truth = truthOfDay(household, bare, pivotWatts(bare), uniform)
-  for (const name of SCATTER) truth[name] *= Math.exp(daySpread(name) * normal(uniform))
-  truth.kept = Math.min(0.99, Math.max(0.03, truth.kept + daySpread('kept') * normal(uniform)))
+  for (const name of SCATTER) truth[name] *= Math.exp(daySpread(name) * oneNormal(uniform))
+  truth.kept = Math.min(0.99, Math.max(0.03, truth.kept + daySpread('kept') * oneNormal(uniform)))
   return truth
 }
 

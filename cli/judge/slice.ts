@@ -8,7 +8,7 @@ import { seededRandom } from '../../core/maths/random/seededRandom'
 import { OTHER_LAWS, type OtherLaw } from '../../devices/otherLaws'
 import { drawOccasion } from './household'
 import { judgeCook, type Verdict } from './judgeCook'
-import { judgeFlame, type Ended } from './judgeFlame'
+import { judgeFlame, type RoastEnd } from './judgeFlame'
 import { withUsualMinutes } from './usualOf'
 
 /** A share of the judging, small enough to be sent to a worker. */
@@ -26,7 +26,7 @@ export interface Slice {
 export interface SliceResult {
   readonly slice: Slice
   readonly verdicts: readonly Verdict[]
-  readonly flames: readonly { readonly met: boolean, readonly planned: Ended, readonly fixed: Ended }[]
+  readonly flames: readonly { readonly met: boolean, readonly planned: RoastEnd, readonly fixed: RoastEnd }[]
 }
 
 /** Every so many cooks the finished weight is judged as well. */

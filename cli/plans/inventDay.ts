@@ -1,4 +1,4 @@
-import type { Activity, Day, DayDish, Durations, Hold, HotPour, Lag, Serving, VesselKind } from '../../core/day/problem/day'
+import type { Activity, Day, DayDish, Durations, Hold, HotPour, Lag, ServedHow, VesselKind } from '../../core/day/problem/day'
 import { DAY_WEIGHTS } from '../../core/day/problem/dayWeights'
 import { seededRandom, type Uniform } from '../../core/maths/random/seededRandom'
 
@@ -12,7 +12,7 @@ interface Template {
   readonly rows: Rows
   readonly lags: Lags
   readonly holds: readonly (readonly [need: VesselKind, first: string, last: string])[]
-  readonly serve: readonly Serving[]
+  readonly serve: readonly ServedHow[]
   readonly ready: number
   readonly hotPour?: HotPour
   /** Added where it is served cold. */

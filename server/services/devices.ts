@@ -1,5 +1,5 @@
 import type { StandingAside } from '../../contracts/aside'
-import type { HeardDevice, ReadingsRequest, Taken } from '../../contracts/device'
+import type { HeardDevice, ReadingsRequest, TakenReading } from '../../contracts/device'
 import type { AppendRequest, SentObservation, StoredObservation } from '../../contracts/observation'
 import { COLOUR_STEPS } from '../../core/formulation/signs/signIds'
 import type { RawReading, Settled } from '../../core/cook/readings/reading'
@@ -15,7 +15,7 @@ import { rowOf } from '../models/rows'
 /** Scales, probes and cameras. */
 export interface Devices {
   /** Takes readings in; what has settled is marked in the cook the device stands in. */
-  take(request: Omit<ReadingsRequest, 'protocol'>): Promise<Taken>
+  take(request: Omit<ReadingsRequest, 'protocol'>): Promise<TakenReading>
   heard(): HeardDevice[]
   link(device: string, cook: string | null, vessel: string | null): Promise<void>
 }

@@ -8,7 +8,7 @@ import type { Observation } from '../../core/record/marks/observation'
 import type { CookPlan } from '../../core/record/plan/plan'
 import { replay } from '../../core/record/replay/replay'
 import { seededRandom } from '../../core/maths/random/seededRandom'
-import { drawTruth, runTruth, signAt } from '../../devices/imaginaryPan'
+import { drawTruth, runImaginary, signAt } from '../../devices/imaginaryPan'
 import { get } from './cookAlong'
 
 /** What the screen shows at one look. */
@@ -190,7 +190,7 @@ interface Step { readonly place: number, readonly colour: number | null }
 
 /** What a hand at the stove does at this look: the first offered action that is true of the pan. */
 function choose(look: Look, plan: CookPlan, truth: MemberValues, observations: readonly Observation[]): Step | null {
-  const record = runTruth(plan, truth, observations, look.now)
+  const record = runImaginary(plan, truth, observations, look.now)
   const shown = (sign: SignId): boolean => signAt(record, sign) <= look.now
   for (const [place, code] of look.actions.entries()) {
     const [kind, id = ''] = code.split('.')

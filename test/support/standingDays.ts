@@ -4,7 +4,7 @@ import { INGREDIENTS } from '../../book/ingredients'
 import { forecastCook } from '../../core/process/forecast/forecastCook'
 import type { Uniform } from '../../core/maths/random/seededRandom'
 import { checkDay } from '../../core/day/problem/checkDay'
-import type { Day, Serving, Starts } from '../../core/day/problem/day'
+import type { Day, ServedHow, Starts } from '../../core/day/problem/day'
 import { dayOf } from '../../core/day/spread/dayOf'
 import { PADDING, paddedDay } from '../../core/day/problem/paddedDay'
 import { cookOnDay, dishOnDay, vesselsOfKitchen } from '../../core/day/spread/putOnDay'
@@ -13,7 +13,7 @@ import type { Spread, SpreadDish } from '../../core/day/spread/spread'
 
 /** Steps on a fire that are not the dish's own line. */
 const BESIDE: readonly string[] = ['warm-through', 'nuts', 'khoya', 'nuts-last', 'melt']
-const SERVINGS: readonly Serving[] = ['hot', 'warm', 'room', 'cold']
+const SERVINGS: readonly ServedHow[] = ['hot', 'warm', 'room', 'cold']
 const kitchen = (roomC: number) => ({
   ...FIRST_KITCHEN,
   pans: [
@@ -28,7 +28,7 @@ const cooked = new Map<
 >()
 
 /** A dish of the book on a day, its forecast made once. */
-export function standingDish(id: string, serve: Serving, roomC: number, more: Partial<SpreadDish> = {}): SpreadDish {
+export function standingDish(id: string, serve: ServedHow, roomC: number, more: Partial<SpreadDish> = {}): SpreadDish {
   const card = STARTER_DISHES.find(dish => dish.id === id)!
   const wanted = { id: 'd1', card, baseG: card.usual.baseG, meal: 'm1', serve, ...more }
   const key = `${id} ${roomC}`

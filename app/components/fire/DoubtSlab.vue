@@ -3,12 +3,12 @@ import { computed } from 'vue'
 import { surpriseText } from '../../../words/doubts'
 import { planMarkText } from '../../../words/flames'
 import type { Marks } from './panel'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 
 const props = defineProps<{
   /** What of the fire it is drawn from. */
-  fire: Pick<Fire, 'cook' | 'main' | 'nowS' | 'surprise'>
+  fire: Pick<FireState, 'cook' | 'main' | 'nowS' | 'surprise'>
   /** The plan of the cook. */
   plan: CookPlan
 }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { clockText, degreesText, gramsText, windowText } from '../../composables/format'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import { labToHex } from '../../../core/materials/colour/labToHex'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import { depthMm } from '../../../core/materials/vessel/depthMm'
@@ -15,7 +15,7 @@ import { wordFor } from '../../../words/wordFor'
 
 const props = defineProps<{
   /** State of the fire screen. */
-  fire: Fire
+  fire: FireState
   /** The plan of the cook. */
   plan: CookPlan
   /** True on a narrow screen: the arch is drawn small and without labels. */

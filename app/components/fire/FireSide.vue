@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { clockText, gramsText, windowText } from '../../composables/format'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import { useSayAmount } from '../../composables/houseAmounts'
 import { offPays } from '../../../core/process/flame/roastAhead'
 import type { CookPlan } from '../../../core/record/plan/plan'
@@ -23,7 +23,7 @@ import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const props = defineProps<{
   /** State of the fire screen. */
-  fire: Fire
+  fire: FireState
   /** The plan of the cook. */
   plan: CookPlan
   /** How the pour window stood before the last mark, and what that was; null where nothing was marked. */

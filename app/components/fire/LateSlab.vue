@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { lateText, lateWayText } from '../../../words/late'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 
 const props = defineProps<{
   /** What of the fire it is drawn from. */
-  fire: Pick<Fire, 'cook' | 'cue'>
+  fire: Pick<FireState, 'cook' | 'cue'>
   /** The plan of the cook. */
   plan: CookPlan
 }>()

@@ -7,12 +7,12 @@ import { vesselText } from '../../../words/cook'
 import { inVessel } from '../../../words/inVessel'
 import type { Marks } from './panel'
 import type { SignId } from '../../../core/formulation/signs/signIds'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 
 const props = defineProps<{
   /** What of the fire it is drawn from. */
-  fire: Pick<Fire, 'beside' | 'carryS' | 'nowS' | 'stage'>
+  fire: Pick<FireState, 'beside' | 'carryS' | 'nowS' | 'stage'>
   /** The plan of the cook. */
   plan: CookPlan
 }>()

@@ -5,12 +5,12 @@ import type { Window } from '../../../core/maths/random/window'
 import { labToHex } from '../../../core/materials/colour/labToHex'
 import { depthMm } from '../../../core/materials/vessel/depthMm'
 import { stiffnessText } from '../../../words/stages'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 
 const props = defineProps<{
   /** What of the fire it is drawn from. */
-  fire: Pick<Fire, 'forecast' | 'main' | 'point' | 'stage'>
+  fire: Pick<FireState, 'forecast' | 'main' | 'point' | 'stage'>
   /** The plan of the cook. */
   plan: CookPlan
 }>()

@@ -3,12 +3,12 @@ import { computed } from 'vue'
 import { gramsText } from '../../composables/format'
 import { vesselText } from '../../../words/cook'
 import type { Marks } from './panel'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 
 const props = defineProps<{
   /** What of the fire it is drawn from. */
-  fire: Pick<Fire, 'cook' | 'line'>
+  fire: Pick<FireState, 'cook' | 'line'>
   /** The plan of the cook. */
   plan: CookPlan
 }>()

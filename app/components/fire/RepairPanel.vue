@@ -9,13 +9,13 @@ import type { Fault } from '../../../core/cook/faults/faults'
 import { LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, WAY_WORDS } from '../../../words/repairs'
 import { CAUSE_WORDS, FAULT_WORDS } from '../../../words/faults'
 import { EXPECT_WORDS } from '../../../words/stages'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import type { AnyMark } from '../../../core/record/marks/kinds'
 
 const props = defineProps<{
   /** What of the fire it is worked out from. */
-  fire: Pick<Fire, 'cook' | 'forecast' | 'nowS'>
+  fire: Pick<FireState, 'cook' | 'forecast' | 'nowS'>
   /** The plan of the cook. */
   plan: CookPlan
   /** The fault it opens with, where one was named. */

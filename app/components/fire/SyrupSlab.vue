@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import { degreesText, gramsText, windowText } from '../../composables/format'
 import { grainingText, SETS_WORDS } from '../../../words/syrup'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import type { CookPlan } from '../../../core/record/plan/plan'
 
 const props = defineProps<{
   /** What of the fire it is drawn from. */
-  fire: Pick<Fire, 'syrup'>
+  fire: Pick<FireState, 'syrup'>
   /** The plan of the cook. */
   plan: CookPlan
 }>()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import { stageBegunText } from '../../../words/stages'
 import type { Marks } from './panel'
 import SegmentedChoice from '../SegmentedChoice.vue'
 
 const props = defineProps<{
   /** State of the fire screen, before the start. */
-  fire: Pick<Fire, 'forecast' | 'line'>
+  fire: Pick<FireState, 'forecast' | 'line'>
 }>()
 
 const emit = defineEmits<Marks>()

@@ -5,7 +5,7 @@ import type { Observation } from '../../../core/record/marks/observation'
 import type { CookPlan } from '../../../core/record/plan/plan'
 import { examplePlan, marked } from '../../../test/support/plans'
 import { WorkerHere } from '../../../test/support/workerHere'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import { eventually } from '../../../test/support/eventually'
 
 const plan = examplePlan()
@@ -34,13 +34,13 @@ afterEach(() => {
 async function at(
   nowS: number,
   count: number,
-  draw: (fire: Fire, of: CookPlan) => Promise<ReturnType<typeof h>> | ReturnType<typeof h>,
+  draw: (fire: FireState, of: CookPlan) => Promise<ReturnType<typeof h>> | ReturnType<typeof h>,
 ) {
   nowMs = 1_795_000_000_000 + nowS * 1000
   const { setHearthClock } = await import('../../clients/hearthClock')
   await setHearthClock()
   const { useFire } = await import('../../composables/fire')
-  let state: Fire | null = null
+  let state: FireState | null = null
   const drawn = shallowRef<ReturnType<typeof h> | null>(null)
   const wrapper = mount(
     defineComponent({
@@ -57,11 +57,11 @@ async function at(
   await eventually(() => expect(state!.forecast.value).not.toBeNull())
   drawn.value = await draw(state!, plan)
   await nextTick()
-  return { wrapper, fire: state! as Fire }
+  return { wrapper, fire: state! as FireState }
 }
-const arch = async (fire: Fire, of: CookPlan, narrow = false) =>
+const arch = async (fire: FireState, of: CookPlan, narrow = false) =>
   h((await import('./FireArch.vue')).default, { fire, plan: of, narrow, far: false, aside: false })
-const side = async (fire: Fire, of: CookPlan, before: { window: string, by: string } | null = null) =>
+const side = async (fire: FireState, of: CookPlan, before: { window: string, by: string } | null = null) =>
   h((await import('./FireSide.vue')).default, { fire, plan: of, before })
 
 describe('the fire before it is lit', () => {

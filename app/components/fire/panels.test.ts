@@ -10,7 +10,7 @@ import { replay } from '../../../core/record/replay/replay'
 import { sweetenedAhead } from '../../../core/cook/guidance/sweetenedAhead'
 import { syrupNow } from '../../../core/cook/guidance/syrupNow'
 import { examplePlan, marked, starterPlan } from '../../../test/support/plans'
-import type { Fire } from '../../composables/fireState'
+import type { FireState } from '../../composables/fireState'
 import DoubtSlab from './DoubtSlab.vue'
 import OtherVessels from './OtherVessels.vue'
 import PourPart from './PourPart.vue'
@@ -29,8 +29,8 @@ function fireOf(
   of: CookPlan,
   marks: readonly Observation[],
   nowS: number,
-  more: Partial<Record<keyof Fire, unknown>> = {},
-): Fire {
+  more: Partial<Record<keyof FireState, unknown>> = {},
+): FireState {
   const cook = replay(of, marks)
   const forecast = forecastCook(of, marks, nowS, 40)
   const line = mainLine(of.dish)
@@ -49,9 +49,9 @@ function fireOf(
   }
   return Object.fromEntries(
     Object.entries(state).map(([name, value]) => [name, computed(() => value)]),
-  ) as unknown as Fire
+  ) as unknown as FireState
 }
-const show = (panel: Component, fire: Fire, of: CookPlan = plan, more: Record<string, unknown> = {}) =>
+const show = (panel: Component, fire: FireState, of: CookPlan = plan, more: Record<string, unknown> = {}) =>
   mount(panel, { props: { fire, plan: of, ...more }, global: { stubs: { NuxtLink: RouterLinkStub } } })
 const press = (drawn: ReturnType<typeof show>, text: string) =>
   drawn

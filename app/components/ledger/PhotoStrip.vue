@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PhotoLine } from '../../../contracts/photo'
-import { momentText } from '../../composables/format'
+import { dateTimeText } from '../../composables/format'
 import FileChooser from '../FileChooser.vue'
 
 defineProps<{
@@ -47,7 +47,7 @@ const emit = defineEmits<{
           :height="photo.height"
           loading="lazy"
         ></a>
-        <span class="small soft">{{ momentText(photo.at, now) }}</span>
+        <span class="small soft">{{ dateTimeText(photo.at, now) }}</span>
         <ElButton
           text
           :aria-label="`Remove photograph ${i + 1}`"

@@ -14,7 +14,7 @@ import { balanceShift } from '../../../core/formulation/yield/balanceShift'
 import { foldSpelling } from '../../../core/formulation/spelling/foldSpelling'
 import { partOf } from '../../../core/formulation/swaps/applySwap'
 import { tooMuchText } from '../../../words/amounts'
-import { balanceText, PART_WORDS } from '../../../words/balance'
+import { balanceText, PART_ROLE_WORDS } from '../../../words/balance'
 import { shortName } from '../../../words/measure'
 import LabelledChoice from '../LabelledChoice.vue'
 import OwnIngredient from './OwnIngredient.vue'
@@ -53,7 +53,7 @@ const looked = ref('')
 const making = ref(false)
 const field = useTemplateRef('field')
 const row = computed(() => props.table.find(one => one.id === chosen.value) ?? null)
-const parts = computed(() => partsFor(row.value).map(value => ({ value, label: PART_WORDS[value] })))
+const parts = computed(() => partsFor(row.value).map(value => ({ value, label: PART_ROLE_WORDS[value] })))
 const names = computed(() => props.table.map(one => ({ value: one.id, label: one.name, all: foldSpelling([one.name, ...one.otherNames].join(' ')) })))
 const options = computed(() => {
   const words = foldSpelling(looked.value).split(' ').filter(word => word !== '')

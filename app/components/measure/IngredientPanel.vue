@@ -15,7 +15,7 @@ import { parseAmount } from '../../../core/formulation/measures/parseAmount'
 import { weightOf } from '../../../core/formulation/measures/weightOf'
 import type { SwapRule } from '../../../core/formulation/swaps/swap'
 import type { AmountRow } from '../../../core/formulation/proportions/measuredAmounts'
-import { PART_WORDS } from '../../../words/balance'
+import { PART_ROLE_WORDS } from '../../../words/balance'
 import { CHOICE_WORDS } from '../../../words/choices'
 import { FIGURE_WORDS, measureText, shortName } from '../../../words/measure'
 import { tooMuchText } from '../../../words/amounts'
@@ -91,7 +91,7 @@ function set(): void {
 }
 const mine = computed(() => props.card.ingredients.find(one => one.id === props.amount.id))
 const part = computed(() => mine.value?.part)
-const parts = computed(() => partsFor(row.value).map(value => ({ value, label: PART_WORDS[value] })))
+const parts = computed(() => partsFor(row.value).map(value => ({ value, label: PART_ROLE_WORDS[value] })))
 const ways = computed(() => (mine.value?.asBase ? preparationsFor(props.card, mine.value.asBase.family).map(value => ({ value, label: CHOICE_WORDS.preparation.answers[value]! })) : []))
 function chooseWay(value: string): void {
   const chosen = ways.value.find(one => one.value === value)

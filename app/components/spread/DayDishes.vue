@@ -4,7 +4,7 @@ import type { Spread } from '../../../contracts/spread'
 import { baseIds } from '../../../core/formulation/dish/basesOf'
 import type { DishCard } from '../../../core/formulation/dish/dish'
 import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
-import type { Serving } from '../../../core/day/problem/day'
+import type { ServedHow } from '../../../core/day/problem/day'
 import { milkFor } from '../../../core/formulation/preparing/milkYields'
 import { canChill } from '../../../core/day/problem/outsideCold'
 import { shareableOf, type Shareable } from '../../../core/day/spread/shareable'
@@ -17,7 +17,7 @@ import TimeField from './TimeField.vue'
 import DraftField from '../DraftField.vue'
 
 /** What can be wished otherwise of a dish. */
-export interface DishChange { readonly baseG?: number, readonly meal?: string, readonly serve?: Serving, readonly thickens?: boolean, readonly chills?: boolean }
+export interface DayDishChange { readonly baseG?: number, readonly meal?: string, readonly serve?: ServedHow, readonly thickens?: boolean, readonly chills?: boolean }
 
 const props = defineProps<{
   /** The day. */
@@ -36,7 +36,7 @@ const emit = defineEmits<{
   /** Put a dish of the book on the day. */
   add: [card: DishCard, meal: string]
   /** Change a dish: amount, meal or serving. */
-  alter: [dish: string, change: DishChange]
+  alter: [dish: string, change: DayDishChange]
   /** Take a dish off. */
   drop: [dish: string]
   /** Change a meal's name or time of day; the day it is on. */
@@ -175,7 +175,7 @@ const weekday = (at: number): string => (Math.floor(at / 1440) === 0 ? 'on the e
             asks="Served"
             :chosen="dish.serve"
             :options="servings"
-            @choose="value => emit('alter', dish.id, { serve: value as Serving })"
+            @choose="value => emit('alter', dish.id, { serve: value as ServedHow })"
           />
           <ElButton
             text

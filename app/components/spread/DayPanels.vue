@@ -5,7 +5,7 @@ import type { MeasureSize } from '../../../core/formulation/measures/inMeasures'
 import type { Shareable } from '../../../core/day/spread/shareable'
 import type { ShoppingLine } from '../../../core/formulation/store/shopping'
 import ShoppingTable from '../kitchen/ShoppingTable.vue'
-import DayDishes, { type DishChange } from './DayDishes.vue'
+import DayDishes, { type DayDishChange } from './DayDishes.vue'
 import DayHands from './DayHands.vue'
 import DayKitchen from './DayKitchen.vue'
 import DayPromises from './DayPromises.vue'
@@ -38,7 +38,7 @@ const emit = defineEmits<{
   /** A dish is to be put on the day. */
   add: [card: DishCard, meal: string]
   /** A dish is wanted otherwise. */
-  alter: [id: string, change: DishChange]
+  alter: [id: string, change: DayDishChange]
 }>()
 
 /** Latest minute of a day's clock, and the hour of the first meal of a day that has none. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BatchListLine } from '../../../contracts/batch'
-import { gramsText, momentText, nearDayText } from '../../composables/format'
+import { gramsText, dateTimeText, nearDayText } from '../../composables/format'
 import { coldByText, eatByText, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 import SmallArch from '../SmallArch.vue'
 import { daysMs } from '../../../core/maths/time/moments'
@@ -23,10 +23,10 @@ const rows = computed(() => props.batches.flatMap((batch) => {
   const says = past
     ? (coldBy === null ? 'past its time: throw it out' : STOOD_OUT)
     : coldBy !== null
-      ? coldByText(coldBy, inCold, at => momentText(at, props.now), day)
+      ? coldByText(coldBy, inCold, at => dateTimeText(at, props.now), day)
       : after.readyAt > props.now
-        ? `sets until about ${momentText(after.readyAt, props.now)}`
-        : state === 'soon' ? `eat it next, by ${momentText(eatBy[1], props.now)}` : eatByText(eatBy, day)
+        ? `sets until about ${dateTimeText(after.readyAt, props.now)}`
+        : state === 'soon' ? `eat it next, by ${dateTimeText(eatBy[1], props.now)}` : eatByText(eatBy, day)
   return [{ batch, state, says, left: gramsText(after.leftG), place: PLACE_WORDS[after.place] }]
 }))
 </script>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Standing } from '../../../core/cook/after/standing'
 import { PLACES, type Place } from '../../../core/record/marks/place'
-import { momentText, nearDayText } from '../../composables/format'
+import { dateTimeText, nearDayText } from '../../composables/format'
 import { coldByText, daysText, eatByText, KEEPING_RULE, KEEPING_WORDS, PLACE_WORDS, STOOD_OUT } from '../../../words/after'
 import SegmentedChoice from '../SegmentedChoice.vue'
 
@@ -19,7 +19,7 @@ const emit = defineEmits<{
 }>()
 
 const HOURS_48 = 48 * 3_600_000
-const day = (at: number): string => (at - props.now < HOURS_48 && at - props.standing.madeAt < HOURS_48 ? momentText(at, props.now) : nearDayText(at, props.now))
+const day = (at: number): string => (at - props.now < HOURS_48 && at - props.standing.madeAt < HOURS_48 ? dateTimeText(at, props.now) : nearDayText(at, props.now))
 const past = computed(() => props.now > props.standing.eatBy[1])
 const toCold = computed(() => props.standing.coldBy !== null)
 /** It may have been in the cold all along, and nobody tapped. */
@@ -27,7 +27,7 @@ const forgot = computed(() => past.value && toCold.value && props.standing.place
 const says = computed(() => {
   const { eatBy, coldBy, inCold } = props.standing
   if (past.value) return sentence(coldBy === null ? `past its time since ${day(eatBy[1])}: throw it out` : STOOD_OUT)
-  return sentence(coldBy === null ? eatByText(eatBy, day) : coldByText(coldBy, inCold, at => momentText(at, props.now), at => nearDayText(at, props.now)))
+  return sentence(coldBy === null ? eatByText(eatBy, day) : coldByText(coldBy, inCold, at => dateTimeText(at, props.now), at => nearDayText(at, props.now)))
 })
 const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
 const hours = computed(() => (props.standing.keeping.standsH === 1 ? 'an hour in all, the room is hot' : `${props.standing.keeping.standsH} hours in all`))

@@ -6,7 +6,7 @@ import { sweetnessG } from '../../../core/formulation/yield/sweetness'
 import type { Nutrients } from '../../../core/materials/composition/nutrients'
 import type { Allergen } from '../../../core/materials/composition/ingredient'
 import type { GivenTo } from '../../../core/record/marks/afterFire'
-import { degreesText, gramsText, momentText } from '../../composables/format'
+import { degreesText, gramsText, dateTimeText } from '../../composables/format'
 import { gramsToType, typedGrams, weightUnit } from '../../composables/typed'
 import { allergensText, GIVEN_WORDS, SERVED_WORDS } from '../../../words/after'
 import NumberField from '../kitchen/NumberField.vue'
@@ -83,7 +83,7 @@ function setApart(to: GivenTo): void {
       Serve
     </h2>
     <p class="left">
-      <strong>{{ gramsText(standing.leftG) }}</strong> left: {{ Math.floor(standing.leftG / portionG + 0.05) }} portions of {{ gramsText(portionG) }}<span v-if="standing.readyAt > now">, ready {{ momentText(standing.readyAt, now) }}</span>
+      <strong>{{ gramsText(standing.leftG) }}</strong> left: {{ Math.floor(standing.leftG / portionG + 0.05) }} portions of {{ gramsText(portionG) }}<span v-if="standing.readyAt > now">, ready {{ dateTimeText(standing.readyAt, now) }}</span>
     </p>
     <div
       v-if="firstOffered || freeOf.length > 0"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Setting } from '../../../core/process/cooling/settingOf'
-import { SETS_WORDS } from '../../../words/after'
-import { degreesText, momentText } from '../../composables/format'
+import { SETS_BY_WORDS } from '../../../words/after'
+import { degreesText, dateTimeText } from '../../composables/format'
 
 const props = defineProps<{
   /** How it sets. */
@@ -17,7 +17,7 @@ const props = defineProps<{
 
 const WIDTH = 640
 const at = (seconds: number): number => props.spreadAt + seconds * 1000
-const text = (seconds: number): string => momentText(at(seconds), props.now)
+const text = (seconds: number): string => dateTimeText(at(seconds), props.now)
 const cut = computed(() => props.setting.cut)
 const spanS = computed(() => (cut.value ? cut.value.late * 1.12 : 3600))
 const x = (seconds: number): number => Math.max(0, Math.min(WIDTH, seconds / spanS.value * WIDTH))
@@ -84,7 +84,7 @@ const says = computed(() => {
       <div><dt>Cut</dt><dd>{{ text(cut.middle) }}, by {{ text(cut.late) }}</dd></div>
     </dl>
     <p class="soft small">
-      It holds by {{ SETS_WORDS[setting.by] }}, below {{ degreesText(setting.holdsAtC) }} in its middle; room {{ degreesText(roomC) }}. A soft middle under a set top is right for some.
+      It holds by {{ SETS_BY_WORDS[setting.by] }}, below {{ degreesText(setting.holdsAtC) }} in its middle; room {{ degreesText(roomC) }}. A soft middle under a set top is right for some.
     </p>
   </section>
 </template>

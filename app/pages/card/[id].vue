@@ -13,7 +13,7 @@ import { usualTotalMinutes } from '../../../core/formulation/dish/usualTotalMinu
 import { CAUTIONS } from '../../../words/cook'
 import { familyName, schoolOf } from '../../../words/dish'
 import { measureText } from '../../../words/measure'
-import { stepsOf } from '../../../words/recipe'
+import { stepTexts } from '../../../words/recipe'
 import { expectText } from '../../../words/stages'
 import { pageTitle } from '../../../words/titles'
 
@@ -40,7 +40,7 @@ const steps = computed(() => {
     if (found && goesInAgain(staged.stages, stage.id, add.ingredient)) return [`the ${nameOf(add.ingredient)} set aside`]
     return found ? [say(found.ingredient, found.perBase * baseG * add.share)] : []
   }).join(', ')
-  return stepsOf(staged, goesIn).map((step, i) => ({ ...step, stage: staged.stages[i]! }))
+  return stepTexts(staged, goesIn).map((step, i) => ({ ...step, stage: staged.stages[i]! }))
 })
 const times = computed(() => (dish.value ? usualTotalMinutes(dish.value) : null))
 const cautions = computed(() => [...new Set((made.value?.stages ?? []).flatMap(stage => stage.cautions ?? []))].flatMap(code => wordFor(CAUTIONS, code) ?? []))

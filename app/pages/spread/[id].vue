@@ -4,7 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { INGREDIENTS } from '../../../book/ingredients'
-import type { DishChange } from '../../components/spread/DayDishes.vue'
+import type { DayDishChange } from '../../components/spread/DayDishes.vue'
 import DayDrawing from '../../components/spread/DayDrawing.vue'
 import DayNow from '../../components/spread/DayNow.vue'
 import DayPanels, { type DayTab } from '../../components/spread/DayPanels.vue'
@@ -93,7 +93,7 @@ async function add(card: DishCard, meal: string): Promise<void> {
   await state.put(card, card.usual.baseG, meal)
   busy.value = false
 }
-async function alter(id: string, change: DishChange): Promise<void> {
+async function alter(id: string, change: DayDishChange): Promise<void> {
   const dish = spread.value?.dishes.find(one => one.id === id)
   if (dish) await state.put(dish.card, change.baseG ?? dish.baseG, change.meal ?? dish.meal, { serve: change.serve ?? dish.serve, thickens: change.thickens ?? dish.thickens, chills: change.chills ?? dish.chills }, id)
 }

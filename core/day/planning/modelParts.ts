@@ -18,7 +18,7 @@ export interface Step {
 }
 
 /** A yes-or-no of the model and whom it is about, for neighbourhoods. */
-export interface Choice {
+export interface VesselChoice {
   readonly variable: number
   /** Variables of the steps it is about. */
   readonly steps: readonly number[]
@@ -44,7 +44,7 @@ export interface Reheat {
 export class ModelParts {
   readonly search = new Search()
   readonly steps: Step[] = []
-  readonly choices: Choice[] = []
+  readonly choices: VesselChoice[] = []
   /** Liquids that may be heated again. */
   readonly reheats: Reheat[] = []
   /** Minute at which mirrored time is 0. */

@@ -1,7 +1,7 @@
 import { fieldAt, known } from '../../maths/table/itemAt'
 import { seededRandom } from '../../maths/random/seededRandom'
 import { clashOf, type Clash } from './clashOf'
-import type { Day, DayWeights, Serving, Starts } from '../problem/day'
+import type { Day, DayWeights, ServedHow, Starts } from '../problem/day'
 import { mealAlone } from '../problem/latestStart'
 import { reliefsOf, type Relief } from '../problem/offersOf'
 import { PADDING, paddedDay, paddingOf, type Padding } from '../problem/paddedDay'
@@ -66,7 +66,7 @@ const ROUGH = 0.15
 /** A plan sought for less is looked at for a moment only, while something is moved, and is not tried. */
 const LEAST_FOR_TRIES_S = 1
 /** What is eaten hot or warm cools while it waits. */
-const COOLS: readonly Serving[] = ['hot', 'warm']
+const COOLS: readonly ServedHow[] = ['hot', 'warm']
 /** Weights by which nothing counts. */
 const NOTHING = {
   span: 0,

@@ -1,7 +1,7 @@
 import { mealOf } from '../problem/parts'
 import { intAt, itemAt } from '../../maths/table/itemAt'
 import { COST_SCALE, type ModelParts } from './modelParts'
-import type { Term } from '../solver/objective'
+import type { CostTerm } from '../solver/objective'
 import { earlyCost } from '../problem/planCost'
 import { presentBefore } from '../problem/presence'
 
@@ -12,7 +12,7 @@ import { presentBefore } from '../problem/presence'
  * @param model in which the steps and waits are
  * @param lateness variables of the meals' lateness
  */
-export function termsOf(model: ModelParts, lateness: readonly number[]): Term[] {
+export function termsOf(model: ModelParts, lateness: readonly number[]): CostTerm[] {
   if (model.seeks === 'lateness')
     return lateness.map((variable, index) =>
       term(model, variable, late => late, model.day.horizon - itemAt(model.day.meals, index).at),
@@ -46,7 +46,7 @@ export function termsOf(model: ModelParts, lateness: readonly number[]): Term[] 
 }
 
 /** What a variable's value costs, as a table. */
-function term(model: ModelParts, variable: number, cost: (value: number) => number, most?: number): Term {
+function term(model: ModelParts, variable: number, cost: (value: number) => number, most?: number): CostTerm {
   const from = intAt(model.search.domains.bound, 2 * variable)
   const to = most ?? -intAt(model.search.domains.bound, 2 * variable + 1)
   return {

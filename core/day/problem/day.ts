@@ -1,5 +1,5 @@
 /** How a dish is served; weights and windows of the objective are given by it. */
-export type Serving = 'hot' | 'warm' | 'room' | 'cold'
+export type ServedHow = 'hot' | 'warm' | 'room' | 'cold'
 
 /**
  * Kind of a vessel or machine that is held while steps go on. A large heavy pan also serves where a heavy one is
@@ -69,7 +69,7 @@ export interface DayDish {
   readonly id: string
   readonly template: string
   readonly meal: string
-  readonly serve: Serving
+  readonly serve: ServedHow
   /** The last step; the dish is on the table `ready` minutes after its end. */
   readonly sink: string
   readonly ready: number
@@ -94,10 +94,10 @@ export interface DayWeights {
   readonly late: number
   readonly span: number
   readonly reheat: number
-  readonly early: Readonly<Record<Serving, number>>
-  readonly stale: Readonly<Record<Serving, number>>
-  readonly window: Readonly<Record<Serving, number>>
-  readonly maxEarly: Readonly<Record<Serving, number>>
+  readonly early: Readonly<Record<ServedHow, number>>
+  readonly stale: Readonly<Record<ServedHow, number>>
+  readonly window: Readonly<Record<ServedHow, number>>
+  readonly maxEarly: Readonly<Record<ServedHow, number>>
 }
 
 /** A lag between steps of two dishes, each named `dish.activity`: what is made once for both. */

@@ -3,7 +3,7 @@ import type { Lags } from './lags'
 import type { Nogoods } from './nogoods'
 
 /** What a conflict teaches: a clause whose first literal is to be set after going back to a level. */
-export interface Learned {
+export interface LearnedClause {
   readonly sides: number[]
   readonly values: number[]
   readonly backTo: number
@@ -29,7 +29,7 @@ export class ConflictAnalysis {
   constructor(private readonly domains: Domains, private readonly lags: Lags, private readonly nogoods: Nogoods) {}
 
   /** Learns from the failure kept in the domains; there must be at least one level of decision. */
-  analyse(): Learned | null {
+  analyse(): LearnedClause | null {
     const { domains } = this
     this.round++
     this.here = 0
@@ -133,7 +133,7 @@ export class ConflictAnalysis {
     )
   }
 
-  private lesson(top: number): Learned {
+  private lesson(top: number): LearnedClause {
     const { domains } = this
     const sides = [top ^ 1]
     const values = [1 - this.need[top]]

@@ -1,7 +1,7 @@
 import { because, REASON, type Domains } from './domains'
 
 /** What a variable's value costs: `costs[value - from]`, never falling, whole numbers. */
-export interface Term {
+export interface CostTerm {
   readonly variable: number
   readonly from: number
   readonly costs: Int32Array
@@ -15,7 +15,7 @@ export class Objective {
   /** The sum may not exceed this; a plan found lowers it. */
   most = 1_000_000_000
 
-  constructor(private readonly domains: Domains, readonly terms: readonly Term[]) {}
+  constructor(private readonly domains: Domains, readonly terms: readonly CostTerm[]) {}
 
   /** Least sum under the present domains. */
   least(): number {
@@ -24,7 +24,7 @@ export class Objective {
     return sum
   }
 
-  private cost(term: Term, value: number): number { return term.costs[value - term.from] }
+  private cost(term: CostTerm, value: number): number { return term.costs[value - term.from] }
 
   /** Propagates; false on failure. */
   propagate(): boolean {
@@ -44,7 +44,7 @@ export class Objective {
   }
 
   /** Literals of the other terms that keep the sum above the limit, weakened by the slack. */
-  private reason(but: Term | null, slack: number): number {
+  private reason(but: CostTerm | null, slack: number): number {
     const { domains } = this
     const note = domains.notesSize++
     let left = slack

@@ -14,7 +14,7 @@ import type { Timetable } from './timetable'
 export const SIDES_PER_CONFLICT = 150
 
 /** How a search ended: everything below the limit was seen, the limit of conflicts was reached, or it was stopped. */
-export type Ended = 'exhausted' | 'limit' | 'stopped' | 'found'
+export type SearchEnd = 'exhausted' | 'limit' | 'stopped' | 'found'
 
 /** Limits of one search. */
 export interface SearchLimits {
@@ -106,7 +106,7 @@ export class Search {
   }
 
   /** Searches for plans below the limit of the objective, which each plan found lowers. */
-  run(limits: SearchLimits): Ended {
+  run(limits: SearchLimits): SearchEnd {
     const until = this.conflicts + limits.conflicts
     const assumed = limits.assumed ?? []
     let restartAt = this.conflicts + 100
@@ -138,7 +138,7 @@ export class Search {
     }
   }
 
-  private end(ended: Ended): Ended {
+  private end(ended: SearchEnd): SearchEnd {
     this.backTo(0)
     return ended
   }

@@ -4,9 +4,9 @@ import type { Dish, Stage } from '../../formulation/dish/dish'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { rainsIn } from '../../formulation/dish/rainsIn'
 import { sideStages } from '../../formulation/dish/sideStages'
-import type { Activity, DayDish, Durations, Serving } from '../problem/day'
+import type { Activity, DayDish, Durations, ServedHow } from '../problem/day'
 import { layAfter } from './layAfter'
-import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
+import { follow, LID_OFF, stepOf, WAITS, type FireStep, type Laying } from './laying'
 import { keeps, layFirst, laySeconds } from './layReady'
 import { chilledDish, standingDish } from '../problem/outsideCold'
 import { THICKENED } from './thickenedMilk'
@@ -16,7 +16,7 @@ import { isStage } from '../../formulation/dish/stageRole'
 export interface OnTheDay {
   readonly id: string
   readonly meal: string
-  readonly serve: Serving
+  readonly serve: ServedHow
   /** Whether it needs a large pan. */
   readonly large: boolean
   /** What perishes: minutes it stands outside the cold at most, and minutes that would warm it through. */
@@ -107,7 +107,7 @@ function layFire(
     const dur = fieldAt(spans, stage.id)
     if (stage.does === 'wait') {
       laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
-      follow(laying, { id: 'open', dur: OPEN, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
+      follow(laying, { id: 'open', dur: LID_OFF, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
       fire.push({ id: 'open', stages: [stage] })
       waits = WAITS.warm
       continue

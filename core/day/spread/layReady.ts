@@ -6,7 +6,7 @@ import { mainLine } from '../../formulation/dish/mainLine'
 import { sideStages } from '../../formulation/dish/sideStages'
 import { baseSuffix, stageOfBase } from '../../formulation/dish/stageOfBase'
 import type { Durations, VesselKind } from '../problem/day'
-import { follow, OPEN, stepOf, WAITS, type FireStep, type Laying } from './laying'
+import { follow, LID_OFF, stepOf, WAITS, type FireStep, type Laying } from './laying'
 import { isStage } from '../../formulation/dish/stageRole'
 
 /** Minutes of every stage. */
@@ -98,7 +98,7 @@ function layBefore(laying: Laying, stage: Stage, spans: Spans): void {
     return
   }
   if (stage.does === 'wait') {
-    follow(laying, { id: 'open', dur: OPEN, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
+    follow(laying, { id: 'open', dur: LID_OFF, hands: 1, burner: 0 }, WAITS.open[0], WAITS.open[1], 'cool')
     laying.holds.push({ need: 'ppan', first: 'press', last: 'open' })
     return
   }

@@ -25,7 +25,7 @@ export const WAITS = {
   liquid: [10, 120],
 } as const
 /** Taking the lid off what has opened by itself, minutes. */
-export const OPEN: Durations = [2, 3, 4]
+export const LID_OFF: Durations = [2, 3, 4]
 
 /** A dish's steps while they are laid out. */
 export interface Laying {

@@ -21,7 +21,7 @@ import { finishedShare } from '../../formulation/proportions/finishedShare'
 import { contentsG } from '../../process/program/contentsNow'
 import { capacityMl } from '../../materials/vessel/capacityMl'
 import { BUBBLING, ROOM_TO_STIR } from '../../materials/vessel/panFit'
-import type { Durations, Serving, VesselKind } from '../problem/day'
+import type { Durations, ServedHow, VesselKind } from '../problem/day'
 import { dishSteps } from './dishSteps'
 import type { SpreadDish } from './spread'
 import { stageSpans } from './stageSpans'
@@ -56,7 +56,7 @@ export interface Wanted {
   readonly card: DishCard
   readonly baseG: number
   readonly meal: string
-  readonly serve: Serving
+  readonly serve: ServedHow
   readonly thickens?: boolean | undefined
   readonly chills?: boolean | undefined
 }
@@ -258,6 +258,6 @@ export function vesselsOfKitchen(kitchen: Pick<DayKitchen, 'pans' | 'fires' | 't
  *
  * @param card the dish
  */
-export function usualServing(card: Pick<DishCard, 'choices'>): Serving {
+export function usualServing(card: Pick<DishCard, 'choices'>): ServedHow {
   return formOf(card).shapedBy === 'spoon' ? 'warm' : 'room'
 }

@@ -179,7 +179,7 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
   }
   for (const { spans } of lanes.vessels) {
     for (const a of spans)
-      for (const b of spans) if (a.to <= b.from) add(lastOf(planned, a.step), b.step, planned.washMin ?? 0, null)
+      for (const b of spans) if (a.to <= b.from) add(lastHeld(planned, a.step), b.step, planned.washMin ?? 0, null)
   }
   return arcs
 }
@@ -190,7 +190,7 @@ function arcsOf(planned: Day, day: Day, lanes: Lanes, steps: readonly PlannedSte
  * @param day with the dish
  * @param first step, `dish.activity`
  */
-export function lastOf(day: Day, first: string): string {
+export function lastHeld(day: Day, first: string): string {
   const [id, activity] = partsOfStep(first)
   const dish = dishOf(day, id)
   return `${id}.${dish.holds.find(hold => hold.first === activity)?.last ?? activity}`

@@ -1,5 +1,5 @@
 import type { DishCard } from '../../formulation/dish/dish'
-import type { DayDish, Serving, Stands, VesselKind, Wish } from '../problem/day'
+import type { DayDish, ServedHow, Stands, VesselKind, Wish } from '../problem/day'
 
 /** Steps of a dish as they were derived when it was put on the day. */
 export type Steps = Pick<DayDish, 'activities' | 'lags' | 'holds' | 'hotPour' | 'sink' | 'ready'> & {
@@ -13,7 +13,7 @@ export interface SpreadDish {
   readonly card: DishCard
   readonly baseG: number
   readonly meal: string
-  readonly serve: Serving
+  readonly serve: ServedHow
   /** True where its thickened milk is boiled down at home, as a step of the day. */
   readonly thickens?: boolean | undefined
   /** True where it perishes and stands in the cold until its meal. */

@@ -6,7 +6,7 @@ import { stageDish } from '../../formulation/stages/stageDish'
 import { forecastCook } from '../../process/forecast/forecastCook'
 import { checkDay } from '../problem/checkDay'
 import { checkPlan } from '../problem/checkPlan'
-import type { Day, Serving } from '../problem/day'
+import type { Day, ServedHow } from '../problem/day'
 import { DAY_WEIGHTS } from '../problem/dayWeights'
 import { dayOf } from './dayOf'
 import { dishSteps } from './dishSteps'
@@ -21,7 +21,7 @@ const spansOf = (id: string): Parameters<typeof dishSteps> => {
   return [
     dish,
     stageSpans(dish, { stages: [], sides: [] }),
-    { id: 'd1', meal: 'm1', serve: 'warm' as Serving, large: false },
+    { id: 'd1', meal: 'm1', serve: 'warm' as ServedHow, large: false },
   ]
 }
 

@@ -1,7 +1,7 @@
 import type { Activity, Day, Starts } from '../problem/day'
 import type { FromFire } from './fromFire'
 import { lanesOf, stepsOf, type LaneSpan, type Lanes } from '../problem/lanesOf'
-import { lastOf, repairDay, type Repaired } from './repairDay'
+import { lastHeld, repairDay, type Repaired } from './repairDay'
 import type { StepProgress } from './spread'
 import { underWay } from './underWay'
 
@@ -96,7 +96,7 @@ function movedLanes(
   })
   const held = (span: LaneSpan): LaneSpan => ({
     ...moved(span),
-    to: steps.get(lastOf(planned, span.step))?.to ?? span.to,
+    to: steps.get(lastHeld(planned, span.step))?.to ?? span.to,
   })
   return {
     hands: lanes.hands.map(lane => lane.map(moved)),

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { DAY, STARTS, SUJI } from '../../../test/support/smallDay'
 import { dispatchDay } from '../planning/dispatchDay'
 import type { Day } from '../problem/day'
-import { brokenBy, lastOf, repairDay } from './repairDay'
+import { brokenBy, lastHeld, repairDay } from './repairDay'
 import { todayOf } from './todayOf'
 import { frozen, underWay, whatIsLeft } from './underWay'
 
@@ -94,7 +94,7 @@ describe('a repair of it, by hand', () => {
   })
 
   it('keeps the last step of what is held, and says what lacks its pan', () => {
-    expect([lastOf(DAY, 'suji.nuts'), lastOf(DAY, 'suji.liquid'), lastOf(DAY, 'suji.roast')]).toEqual(['suji.stir', 'suji.pour', 'suji.roast'])
+    expect([lastHeld(DAY, 'suji.nuts'), lastHeld(DAY, 'suji.liquid'), lastHeld(DAY, 'suji.roast')]).toEqual(['suji.stir', 'suji.pour', 'suji.roast'])
     const none = { ...DAY, vessels: DAY.vessels.filter(one => !one.kind.startsWith('heavy')) }
     expect(repairDay(none, STARTS, [], 20).broken.filter(one => one.kind === 'lacking').map(one => [one.about, one.minutes]))
       .toEqual(expect.arrayContaining([['suji.nuts', 0]]))

@@ -1,7 +1,7 @@
 import type { Dish } from './dish'
 
 /** What of a kitchen is taken for a cook: pans, a pot, fires. */
-export interface Taken<P, F> {
+export interface TakenPlaces<P, F> {
   readonly pan: P
   readonly pot: P
   /** The pressure pan, and another open pan beside the one that is chosen; missing where there is none. */
@@ -26,7 +26,7 @@ const MAIN_FIRE = [['roasting-pan'], ['pan', 'pressure-pan']] as const
  * @param taken what of the kitchen is chosen
  * @returns vessels and fires by the dish's vessel ids
  */
-export function placesOf<P, F>(dish: Pick<Dish, 'vessels'>, taken: Taken<P, F>): Places<P, F> {
+export function placesOf<P, F>(dish: Pick<Dish, 'vessels'>, taken: TakenPlaces<P, F>): Places<P, F> {
   const { pan, pot, pressure = pot, second = pot } = taken
   const has = (ids: readonly string[]): boolean => dish.vessels.some(({ id }) => ids.includes(id))
   const onMain: readonly string[] = MAIN_FIRE.find(has) ?? []

@@ -8,11 +8,11 @@ import { speltPlain } from './speltPlain'
 export type Unit =
   | { readonly kind: 'mass', readonly massG: number }
   | { readonly kind: 'volume', readonly volumeMl: number }
-  | { readonly kind: 'vessel', readonly vessel: Vessel }
+  | { readonly kind: 'vessel', readonly vessel: LooseVessel }
   | { readonly kind: 'loose', readonly volumeMl: number | null }
 
 /** Vessels that are no standard measure. */
-export type Vessel = 'cup' | 'katori' | 'glass' | 'bowl'
+export type LooseVessel = 'cup' | 'katori' | 'glass' | 'bowl'
 
 /** A pinch, ml: a sixteenth of a teaspoon (kitchen convention). */
 export const PINCH_ML = 0.31
@@ -25,7 +25,7 @@ const FL_OZ_ML = 29.5735
 
 const mass = (massG: number): Unit => ({ kind: 'mass', massG })
 const volume = (volumeMl: number): Unit => ({ kind: 'volume', volumeMl })
-const vessel = (which: Vessel): Unit => ({ kind: 'vessel', vessel: which })
+const vessel = (which: LooseVessel): Unit => ({ kind: 'vessel', vessel: which })
 const loose = (volumeMl: number | null): Unit => ({ kind: 'loose', volumeMl })
 
 /** Units by what they are called in English, in Hindi and Tamil letters, and as these are written in Latin ones. */

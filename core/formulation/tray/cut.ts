@@ -24,7 +24,7 @@ export interface Shift { readonly first: number, readonly second: number }
 export type PieceKind = 'whole' | 'edge' | 'trimming'
 
 /** One cell between the marks. */
-export interface Piece {
+export interface CutPiece {
   readonly kind: PieceKind
   /** Its corners before the tray's wall cuts it, mm from the middle. */
   readonly corners: Polygon
@@ -38,7 +38,7 @@ export interface KnifeMark { readonly set: 'first' | 'second', readonly from: Po
 /** A tray cut up. */
 export interface CutTray {
   readonly shift: Shift
-  readonly pieces: readonly Piece[]
+  readonly pieces: readonly CutPiece[]
   readonly marks: readonly KnifeMark[]
   readonly whole: number
   readonly edge: number

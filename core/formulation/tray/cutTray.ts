@@ -1,5 +1,5 @@
 import type { TraySize } from '../scale/request'
-import type { Cut, CutTray, KnifeMark, Piece, PieceKind, Shift } from './cut'
+import type { Cut, CutTray, KnifeMark, CutPiece, PieceKind, Shift } from './cut'
 import { lattice, type Lattice } from './lattice'
 import { outlineOf, type Outline } from './outline'
 import { placeCut } from './placeCut'
@@ -25,12 +25,12 @@ const NOTHING = 1e-6
 export function cutTray(tray: TraySize, cut: Cut, shift: Shift = placeCut(tray, cut)): CutTray {
   const outline = outlineOf(tray)
   const grid = lattice(cut, shift)
-  const pieces = cellsOf(outline, grid).flatMap(([i, j]): Piece[] => {
+  const pieces = cellsOf(outline, grid).flatMap(([i, j]): CutPiece[] => {
     const corners = grid.corners(i, j)
     const share = outline.shared(corners) / grid.areaMm2
     return share > NOTHING ? [{ kind: kindOf(share), corners, share: Math.min(1, share) }] : []
   })
-  const of = (kind: PieceKind): readonly Piece[] => pieces.filter(one => one.kind === kind)
+  const of = (kind: PieceKind): readonly CutPiece[] => pieces.filter(one => one.kind === kind)
   const shareOf = (kind: PieceKind): number =>
     (of(kind).reduce((sum, one) => sum + one.share, 0) * grid.areaMm2) / outline.areaMm2
   return {

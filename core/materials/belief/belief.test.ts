@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../../test/support/plans'
-import { drawTruth, runTruth, signAt } from '../../../devices/imaginaryPan'
+import { drawTruth, runImaginary, signAt } from '../../../devices/imaginaryPan'
 import { seededRandom } from '../../maths/random/seededRandom'
 import { firstBelief } from '../../process/belief/firstBelief'
 import { settleCook } from '../../cook/batch/settleCook'
@@ -48,10 +48,10 @@ describe('learning from batches', () => {
 
   function batch(fire: number, seed: number): Evidence[] {
     const truth = { ...drawTruth(plan, seededRandom(seed)), mainFire: fire }
-    const first = runTruth(plan, truth, [], 0)
+    const first = runImaginary(plan, truth, [], 0)
     const nutsS = signAt(first, 'nuts-golden')
     const seen = [marked(1, 0, 'cook.started'), marked(2, nutsS, 'stage.began', { stage: 'roast' })]
-    const roast = runTruth(plan, truth, seen, nutsS)
+    const roast = runImaginary(plan, truth, seen, nutsS)
     const told = [
       ...seen,
       marked(3, signAt(roast, 'aroma'), 'sign.seen', { sign: 'aroma' }),

@@ -1,3 +1,4 @@
+import { numberAt } from '../table/itemAt'
 import type { Uniform } from './seededRandom'
 
 /**
@@ -16,4 +17,14 @@ export function fillNormal(target: Float64Array, uniform: Uniform): Float64Array
     if (i + 1 < target.length) target[i + 1] = radius * Math.sin(angle)
   }
   return target
+}
+
+/**
+ * One standard normal number.
+ *
+ * @param uniform source of numbers in [0, 1)
+ * @returns the number
+ */
+export function oneNormal(uniform: Uniform): number {
+  return numberAt(fillNormal(new Float64Array(1), uniform), 0)
 }

@@ -35,7 +35,7 @@ export const FLECKS = 19
 export const VESSEL_SIZE = 20
 
 /** A place of a vessel's numbers. */
-export type Place =
+export type StatePlace =
   | typeof PAN_TEMP
   | typeof TEMP
   | typeof WATER
@@ -58,7 +58,7 @@ export type Place =
   | typeof FLECKS
 
 /** The numbers of one vessel, each at its place. */
-export type VesselState = Float64Array & Record<Place, number>
+export type VesselState = Float64Array & Record<StatePlace, number>
 
 /**
  * The numbers of one vessel among those of several.

@@ -14,7 +14,7 @@ export const LIT = 1
 export const EMPTIED = 2
 
 /** A side vessel on its way. */
-export interface Beside {
+export interface VesselBeside {
   readonly plan: ProgramSide
   readonly state: VesselState
   readonly control: VesselControls
@@ -40,7 +40,7 @@ export interface Run extends SignView {
   /** Vessels of the main line, and what the cook does to the one that is in use. */
   readonly main: readonly VesselState[]
   readonly control: VesselControls
-  readonly beside: readonly Beside[]
+  readonly beside: readonly VesselBeside[]
   readonly levels: Float64Array
   timeS: number
   /** Which stage runs, from 0 to their number, where the run is over. */

@@ -2,7 +2,7 @@ import { constant } from '../../materials/constants/constants'
 import { addToVessel } from './addToVessel'
 import { boilingTempC } from './boilingTempC'
 import { TEMP, WATER } from './layout'
-import { COLD, flamePower, LIT, type Beside, type Run } from './run'
+import { COLD, flamePower, LIT, type VesselBeside, type Run } from './run'
 import { SIGN, signLevel } from './signs'
 
 /** Share of the flame that keeps a pot as it is once it is there. */
@@ -16,7 +16,7 @@ const GIVE_UP_S = 5400
  * @param run the run it belongs to
  * @param side the vessel, changed in place
  */
-export function lightSide(run: Run, side: Beside): void {
+export function lightSide(run: Run, side: VesselBeside): void {
   const { plan, state, control } = side
   for (const addition of plan.adds) addToVessel(state, addition, plan.vessel.airC, run.member)
   control.powerW = flamePower(plan.flame, run.member)
@@ -33,7 +33,7 @@ export function lightSide(run: Run, side: Beside): void {
  * @param stepS length of the step in s
  * @returns true in the step in which its sign shows
  */
-export function stepSide(run: Run, side: Beside, stepS: number): boolean {
+export function stepSide(run: Run, side: VesselBeside, stepS: number): boolean {
   const { plan: { vessel, sign }, state, control } = side
   run.program.step(state, vessel, run.program.beside, run.member, control, stepS)
   if (side.ready || sign === null) return false
@@ -50,7 +50,7 @@ export function stepSide(run: Run, side: Beside, stepS: number): boolean {
  * @param run the run it belongs to
  * @param side the vessel, changed in place
  */
-export function makeReady(run: Run, side: Beside): void {
+export function makeReady(run: Run, side: VesselBeside): void {
   if (side.where !== COLD) return
   lightSide(run, side)
   const { plan: { vessel, sign }, state } = side
@@ -67,7 +67,7 @@ export function makeReady(run: Run, side: Beside): void {
  * @param side the vessel
  * @returns s; Infinity if the flame never brings it there within an hour and a half
  */
-export function timeToReadyS(run: Run, side: Beside): number {
+export function timeToReadyS(run: Run, side: VesselBeside): number {
   const { sign, seconds } = side.plan
   if (sign === null) return seconds
   lightSide(run, side)

@@ -8,7 +8,7 @@ import { NUTS, PAN_TEMP, SOFT, SOLIDS, TEMP, vesselState } from './layout'
 import type { ProgramStage } from './program'
 import { pourInto } from './pourInto'
 import type { EnsembleRecord } from './record'
-import { COLD, EMPTIED, flamePower, LIT, paceOf, type Beside, type Run } from './run'
+import { COLD, EMPTIED, flamePower, LIT, paceOf, type VesselBeside, type Run } from './run'
 import { makeReady, stepSide } from './sideVessels'
 import { signLevel, SIGNS } from './signs'
 
@@ -126,7 +126,7 @@ function putIn(run: Run, stage: ProgramStage, record: EnsembleRecord, index: num
   if (stage.from !== null) pour(run, record, index, itemAt(run.beside, stage.from), stage.fromShare)
 }
 
-function pour(run: Run, record: EnsembleRecord, index: number, side: Beside, share: number): void {
+function pour(run: Run, record: EnsembleRecord, index: number, side: VesselBeside, share: number): void {
   const { sign, staysIn } = side.plan
   if (side.where === LIT && !side.ready && sign !== null) noteLate(run, record, index, side, sign)
   if (side.where === COLD) makeReady(run, side)
@@ -139,8 +139,8 @@ function pour(run: Run, record: EnsembleRecord, index: number, side: Beside, sha
 /**
  * Poured before it was ready: a copy of the side vessel runs on, so that its window still says when it would have been.
  */
-function noteLate(run: Run, record: EnsembleRecord, index: number, side: Beside, sign: number): void {
-  const copy: Beside = { ...side, state: vesselState(side.state), control: { ...side.control } }
+function noteLate(run: Run, record: EnsembleRecord, index: number, side: VesselBeside, sign: number): void {
+  const copy: VesselBeside = { ...side, state: vesselState(side.state), control: { ...side.control } }
   for (let timeS = run.timeS; timeS < run.program.mostS; timeS += STEP_S) {
     if (!stepSide(run, copy, STEP_S)) continue
     record.signs[index * SIGNS.length + sign] = timeS + STEP_S

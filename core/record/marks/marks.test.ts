@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked, starterPlan } from '../../../test/support/plans'
 import { forecastCook } from '../../process/forecast/forecastCook'
-import { runTruth, drawTruth } from '../../../devices/imaginaryPan'
+import { runImaginary, drawTruth } from '../../../devices/imaginaryPan'
 import { seededRandom } from '../../maths/random/seededRandom'
 import { actionsOf } from '../../cook/guidance/actions'
 import { cueOf } from '../../cook/guidance/cue'
@@ -22,7 +22,7 @@ const story: Observation[] = [
 const MILK = { water: 0.87, solids: 0.04, fat: 0.04, sugar: 0.05, nuts: 0 }
 const contentAt = (marks: readonly Observation[], timeS: number, of: CookPlan = plan): number => {
   const query = marked(99, timeS, 'weighed', { grossG: 3000 })
-  return runTruth(of, drawTruth(of, seededRandom(5)), [...marks, query], timeS).readings[0]!
+  return runImaginary(of, drawTruth(of, seededRandom(5)), [...marks, query], timeS).readings[0]!
 }
 
 describe('a mark that is made later than it happened', () => {

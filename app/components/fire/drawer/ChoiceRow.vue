@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string | number">
 /** One thing that can be pressed. */
-export interface Choice<Key> {
+export interface RowChoice<Key> {
   readonly key: Key
   readonly text: string
   /** Pressed or not, where that can be told. */
@@ -13,7 +13,7 @@ defineProps<{
   /** What the choices are about. */
   legend: string
   /** The choices, in order. */
-  choices: readonly Choice<T>[]
+  choices: readonly RowChoice<T>[]
 }>()
 
 const emit = defineEmits<{

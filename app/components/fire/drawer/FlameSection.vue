@@ -2,7 +2,7 @@
 import type { CookPlan } from '../../../../core/record/plan/plan'
 import { vesselText } from '../../../../words/cook'
 import type { Marks } from '../panel'
-import ChoiceRow, { type Choice } from './ChoiceRow.vue'
+import ChoiceRow, { type RowChoice } from './ChoiceRow.vue'
 
 const props = defineProps<{
   /** The plan of the cook. */
@@ -20,7 +20,7 @@ const emit = defineEmits<Marks>()
 const LID = ' lid'
 const OFF_FIRE = ' off the fire'
 /** Marks of the fire, the lid, and taking the pan off. */
-function choicesOf(vessel: string): Choice<string>[] {
+function choicesOf(vessel: string): RowChoice<string>[] {
   const now = props.flames[vessel]
   const lid = now?.lid ?? false
   return [

@@ -1,7 +1,7 @@
 import { itemAt } from '../../../maths/table/itemAt'
 import type { Ingredient } from '../../../materials/composition/ingredient'
 import type { MeasureSize } from '../../measures/inMeasures'
-import { unitAtHead, type Unit, type Vessel } from '../../measures/units'
+import { unitAtHead, type Unit, type LooseVessel } from '../../measures/units'
 import { weightOf } from '../../measures/weightOf'
 import type { FoodIndex, FoundFood } from './foodNames'
 import { amountAtHead, readLineAmount, type LineAmount } from './lineAmount'
@@ -46,7 +46,7 @@ const MOST_LENGTH = 400
 /** Twice the same amount agrees within this share: volumes are rounded. */
 const TWIN_AGREES = 0.35
 /** Vessels by what a text's "cup" means first. */
-const VESSELS: readonly Vessel[] = ['cup', 'glass', 'katori', 'bowl']
+const VESSELS: readonly LooseVessel[] = ['cup', 'glass', 'katori', 'bowl']
 
 /**
  * Reads a pasted text of ingredients, in somebody else's cup, in English, Hindi or Tamil: an amount at the head or the
@@ -110,7 +110,7 @@ function readThing(
   says: string,
   cup: MeasureSize,
   foods: FoodIndex,
-  firstVessel: Vessel | undefined,
+  firstVessel: LooseVessel | undefined,
 ): ReadLine {
   const { amount, name } = readLineAmount(says)
   const { found, isEither } = eitherOf(name, foods)
@@ -166,7 +166,7 @@ function massOf(
   amount: LineAmount,
   row: Ingredient | null,
   cup: MeasureSize,
-  firstVessel: Vessel | undefined,
+  firstVessel: LooseVessel | undefined,
 ): Weight | null {
   const value = amount.to === null ? amount.value : (amount.value + amount.to) / 2
   const said = amount.unit === null ? counted(value, amount, row) : inUnit(value, amount.unit, row, cup, firstVessel)
@@ -199,7 +199,7 @@ function inUnit(
   unit: Unit,
   row: Ingredient | null,
   cup: MeasureSize,
-  firstVessel: Vessel | undefined,
+  firstVessel: LooseVessel | undefined,
 ): Weight | null {
   if (unit.kind === 'mass') return { massG: value * unit.massG, sure: true }
   if (row === null) return null
@@ -217,7 +217,7 @@ function inUnit(
   }
 }
 
-function mentions(line: string, vessel: Vessel): boolean {
+function mentions(line: string, vessel: LooseVessel): boolean {
   return [...line.matchAll(/[\p{L}\p{M}]+/gu)].some(({ index }) => {
     const found = unitAtHead(line.slice(index))?.unit
     return found?.kind === 'vessel' && found.vessel === vessel
