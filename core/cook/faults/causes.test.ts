@@ -271,6 +271,16 @@ describe('what to change of a dish', () => {
   })
 })
 
+describe('where a fault can be met', () => {
+  const bareDish = (part: 'milk' | 'milk-solids' | 'water') => ({ family: 'semolina', ingredients: [{ id: 'b', ingredient: 'b', perBase: 1, part: 'base' as const }, { id: 'x', ingredient: 'x', perBase: 1, part }] })
+  it('of a dish without choices follows from what is in it', () => {
+    expect([bareDish('milk'), bareDish('milk-solids'), bareDish('water')].map(of => FAULTS['milk-split'].applies(of))).toEqual([true, false, false])
+    expect([bareDish('milk'), bareDish('milk-solids'), bareDish('water')].map(of => FAULTS['milk-catches'].applies(of))).toEqual([true, true, false])
+    expect(FAULTS['slab-soft'].applies(bareDish('water'))).toBe(false)
+    expect(FAULTS['syrup-weak'].applies(bareDish('water'))).toBe(false)
+  })
+})
+
 describe('what a perception may be the mark of', () => {
   it('is the one fault that names it', () => {
     expect(faultOfTerm('lumps')).toBe('lumpy')

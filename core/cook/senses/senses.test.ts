@@ -151,3 +151,105 @@ describe('a perception that was marked', () => {
     expect(cue(stopped, marked(41, 300 * pour + 20, 'uptake.seen', { pace: 'no-more' }))).toBe('flame-back')
   })
 })
+
+/** What each stage is judged by, in the terms of its base (craft, sections 2, 5 and 6). */
+const JUDGED_BY: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'sweet-water-semolina': {
+    'nuts': 'nuts-pale nuts-turned',
+    'roast': 'raw-smell nutty acrid dark-flecks wet-sand',
+    'pour': 'lumps erupts spitting-stopped',
+    'take-up': 'puddle no-puddle has-grown leaves-sides hard-centre soft-through',
+    'enrich': 'sticks-still leaves-sides crumb-when-parted fat-at-edge glossy',
+    'rest': '',
+  },
+  'lantern-vermicelli': {
+    'nuts': 'nuts-pale nuts-turned',
+    'roast': 'raw-smell nutty acrid dark-flecks brittle',
+    'pour': 'erupts spitting-stopped',
+    'take-up': 'puddle no-puddle has-grown leaves-sides hard-centre soft-through',
+    'sweeten': 'runs-again glossy tight-again',
+    'enrich': 'sticks-still leaves-sides fat-at-edge glossy',
+    'rest': '',
+  },
+  'long-spoon-mung': {
+    'nuts': 'nuts-pale nuts-turned',
+    'paste': 'nutty acrid wet-lumps falls-to-crumbs lumps no-paste-felt',
+    'roast': 'raw-smell nutty acrid dark-flecks',
+    'pour': 'lumps erupts spitting-stopped',
+    'take-up': 'puddle no-puddle has-grown leaves-sides hard-centre soft-through',
+    'sweeten': 'runs-again glossy tight-again',
+    'enrich': 'leaves-sides fat-at-edge glossy',
+    'enrich-2': 'leaves-sides fat-at-edge glossy',
+    'enrich-3': 'sticks-still leaves-sides crumb-when-parted fat-at-edge glossy',
+    'rest': '',
+  },
+  'well-head-semolina': {
+    'roast-dry': 'raw-smell nutty acrid dark-flecks',
+    'rain': 'lumps erupts spitting-stopped',
+    'swell': 'puddle no-puddle has-grown leaves-sides lumps hard-centre soft-through',
+    'sweeten': 'runs-again glossy tight-again',
+    'enrich': 'leaves-sides fat-at-edge glossy',
+    'enrich-2': 'leaves-sides fat-at-edge glossy',
+    'enrich-3': 'sticks-still leaves-sides crumb-when-parted fat-at-edge glossy',
+    'rest': '',
+  },
+  'winter-market-carrot': {
+    'nuts': 'nuts-pale nuts-turned',
+    'soften': 'raw-smell-gone pasty tender',
+    'soften-2': 'raw-smell-gone still-heaped half-the-volume pasty tender',
+    'milk': 'catches milk-runs milk-gone pasty milk-grainy milk-splits',
+    'sweeten': 'runs-again glossy tight-again',
+    'enrich': 'sticks-still leaves-sides fat-at-edge glossy',
+    'rest': '',
+  },
+  'diamond-cashew': {
+    'syrup': 'syrup-thin syrup-right grains-on-wall',
+    'soften': 'raw-smell-gone juice-stands no-juice bubbles-still fries tender',
+    'enrich': 'leaves-base leaves-sides fat-at-edge glossy soft-to-stir moves-as-one pinch-rolls',
+    'rest': '',
+  },
+  'marble-gram-balls': {
+    'roast': 'raw-smell nutty acrid dark-flecks flows stiff',
+    'cool': 'steams-still hand-warm',
+    'rub-in': 'slumps holds-pressed crumbles',
+  },
+  'rain-day-mung': {
+    'nuts': 'nuts-pale nuts-turned',
+    'soften': 'raw-smell-gone juice-stands no-juice bubbles-still fries tender',
+    'sweeten': 'runs-again glossy tight-again',
+    'enrich': 'sticks-still leaves-sides crumb-when-parted fat-at-edge glossy',
+    'rest': '',
+  },
+  'cart-wheel-pumpkin': {
+    'soften': 'raw-smell-gone juice-stands no-juice pasty bubbles-still fries tender',
+    'sweeten': 'runs-again glossy tight-again',
+    'fat-in': 'raw-smell nutty acrid no-fat-yet fat-at-edge dark-flecks pasty',
+    'enrich': 'sticks-still leaves-sides fat-at-edge glossy',
+    'rest': '',
+  },
+  'window-pane-wheat': {
+    'thicken': 'thin-still lumps thick-now',
+    'sweeten': 'runs-again glossy tight-again',
+    'enrich': 'leaves-sides fat-at-edge glossy',
+    'enrich-2': 'leaves-sides fat-at-edge glossy',
+    'enrich-3': 'leaves-base leaves-sides fat-at-edge glossy soft-to-stir moves-as-one pinch-rolls',
+    'rest': '',
+  },
+}
+
+describe('what a stage is judged by', () => {
+  it.each(Object.entries(JUDGED_BY).flatMap(([id, stages]) => Object.entries(stages).map(([stage, judged]) => [id, stage, judged] as const)))(
+    '%s: %s', (id, stage, judged) => expect(codes(id, stage).join(' ')).toBe(judged),
+  )
+
+  it('is marked as the sign it is, as one that has not come, or as itself', () => {
+    const marks = (id: string, stage: string) => {
+      const dish = dishes.find(one => one.id === id)!
+      return perceptionsOf(dish, mainLine(dish).find(one => one.id === stage)!).map(({ code, mark }) => [code, mark.kind, 'sign' in mark.payload ? mark.payload.sign : null])
+    }
+    expect(marks('sweet-water-semolina', 'take-up')).toEqual([
+      ['puddle', 'not.yet', 'taken-up'], ['no-puddle', 'sign.seen', 'taken-up'], ['has-grown', 'perceived', null],
+      ['leaves-sides', 'sign.seen', 'leaves-sides'], ['hard-centre', 'perceived', null], ['soft-through', 'perceived', null],
+    ])
+  })
+})
