@@ -5,7 +5,6 @@ import { syrupAtShare } from '../../materials/syrup/syrupAtShare'
 import { changed } from './bench'
 import { slabHard, slabSoft, syrupFar, syrupOf, syrupWeak } from './strength'
 import { notSweet, tooSweet } from './sweetness'
-import { dry } from './wetness'
 
 describe('sweetness', () => {
   it('too sweet: the plan\'s own proportions of all but sugar, or milk solids', () => {
