@@ -1,6 +1,7 @@
-// npm run mutate [mutants a group] [seed] [groups]: changes the core in small ways and looks whether its tests notice.
-// Groups are the layers of the core and the four rooms that must hold most. What was sampled, and what lived, is kept
-// in docs/mutation.json (of some groups alone, with commas between: in test-results/).
+// npm run mutate [mutants a group, or again] [seed] [groups]: changes the core in small ways and looks whether its
+// tests notice. Groups, with commas between, are the layers of the core and the four rooms that must hold most; all
+// where none is named. What was sampled and what lived is kept by group in docs/mutation.json; `again` tries those of
+// the sample that lived once more.
 import { spawn } from 'node:child_process'
 import { cpSync, mkdtempSync, readFileSync, readdirSync, realpathSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
@@ -11,9 +12,11 @@ import { build } from 'esbuild'
 import { seededRandom } from '../../core/maths/random/seededRandom'
 import { cruised } from '../structureOf'
 import { mutantsOf, type Mutant } from './mutantsOf'
+import { keep, kept, type Came, type Tried } from './report'
 
 const ROOT = '.'
-const A_GROUP = Number(process.argv[2] ?? 60)
+const AGAIN = process.argv[2] === 'again'
+const A_GROUP = AGAIN ? 0 : Number(process.argv[2] ?? 60)
 const SEED = Number(process.argv[3] ?? 1)
 const ONLY = process.argv[4]?.split(',')
 /**
@@ -54,9 +57,7 @@ const HELD_MOST: Readonly<Record<string, RegExp>> = {
   repair: /^core\/cook\/(repair|remedies)\//,
 }
 
-type Came = 'killed' | 'lived' | 'endless'
 interface Sampled extends Mutant { readonly groups: string[] }
-interface Tried extends Sampled { readonly came: Came }
 
 const files = readdirSync(join(ROOT, 'core'), { recursive: true, encoding: 'utf8' })
   .filter(one => one.endsWith('.ts') && !one.endsWith('.test.ts')).map(one => join('core', one)).sort()
@@ -89,16 +90,20 @@ async function testsByFile(): Promise<ReadonlyMap<string, readonly string[]>> {
   }))
 }
 
+const mutantsIn = (file: string): Mutant[] => mutantsOf(file, readFileSync(join(ROOT, file), 'utf8'))
+const ALL_GROUPS = [
+  ...[...new Set(files.map(layerOf))].map(name => ({ name, of: files.filter(file => layerOf(file) === name) })),
+  ...Object.entries(HELD_MOST).map(([name, path]) => ({ name, of: files.filter(file => path.test(file)) })),
+]
+const GROUPS = ALL_GROUPS.filter(({ name }) => ONLY === undefined || ONLY.includes(name)).map(({ name }) => name)
+
+/** A sample of each group: the same for a seed, whatever other groups are tried with it. */
 function sampled(): Sampled[] {
-  const random = seededRandom(SEED)
-  const layers = [...new Set(files.map(layerOf))]
-  const groups = [
-    ...layers.map(name => ({ name, of: files.filter(file => layerOf(file) === name) })),
-    ...Object.entries(HELD_MOST).map(([name, path]) => ({ name, of: files.filter(file => path.test(file)) })),
-  ].filter(({ name }) => ONLY === undefined || ONLY.includes(name))
   const taken = new Map<string, Sampled>()
-  for (const { name, of } of groups) {
-    const all = of.flatMap(file => mutantsOf(file, readFileSync(join(ROOT, file), 'utf8')))
+  for (const [place, { name, of }] of ALL_GROUPS.entries()) {
+    if (!GROUPS.includes(name)) continue
+    const random = seededRandom(1000 * SEED + place)
+    const all = of.flatMap(mutantsIn)
     for (let i = 0; i < A_GROUP && all.length > 0; i += 1) {
       for (const one of all.splice(Math.floor(random() * all.length), 1)) {
         const key = `${one.file} ${one.from} ${one.is}`
@@ -107,6 +112,17 @@ function sampled(): Sampled[] {
     }
   }
   return [...taken.values()]
+}
+
+/** Those of the kept sample that lived, where they stand now: in the same file, changed in the same way, nearest by line. */
+function livedBefore(): Sampled[] {
+  return kept().mutants.filter(one => one.came === 'lived' && one.groups.some(name => GROUPS.includes(name))).map((one) => {
+    const near = mutantsIn(one.file)
+      .filter(({ was, is }) => was === one.was && is === one.is)
+      .sort((p, q) => Math.abs(p.line - one.line) - Math.abs(q.line - one.line))[0]
+    if (!near) throw new Error(`${one.file}:${one.line} ${one.was} → ${one.is} is not there any more: sample anew.`)
+    return { ...near, groups: one.groups }
+  })
 }
 
 /** Tests are put together with what they import before they run: a module at a time takes longer than most of them. */
@@ -209,7 +225,7 @@ async function tryOne(folder: string, mutant: Mutant, tests: readonly string[]):
 }
 
 const tests = await testsByFile()
-const mutants = sampled()
+const mutants = AGAIN ? livedBefore() : sampled()
 const tried: Tried[] = []
 let next = 0
 const folders = cpus().map(copied)
@@ -218,7 +234,8 @@ await Promise.all(folders.map(async (folder) => {
   while (next < mutants.length) {
     const mutant = mutants[next++]!
     const came = await tryOne(folder, mutant, chosen(tests.get(mutant.file) ?? [], lasts))
-    tried.push({ ...mutant, came })
+    const { file, line, was, is, groups } = mutant
+    tried.push({ file, line, was, is, groups, came })
     console.log(
       `${tried.length}/${mutants.length} ${came} ${mutant.file}:${mutant.line} ${mutant.was} → ${mutant.is}`.slice(
         0,
@@ -228,23 +245,8 @@ await Promise.all(folders.map(async (folder) => {
   }
   rmSync(folder, { recursive: true, force: true })
 }))
-const names = [...new Set(tried.flatMap(one => one.groups))]
-const byGroup = Object.fromEntries(names.map((name) => {
-  const own = tried.filter(one => one.groups.includes(name))
-  return [name, { sampled: own.length, killed: own.filter(one => one.came !== 'lived').length }]
-}))
-console.log(byGroup)
-writeFileSync(
-  join(ROOT, ONLY === undefined ? 'docs/mutation.json' : `test-results/mutation-${ONLY.join('-')}.json`),
-  `${JSON.stringify(
-    {
-      seed: SEED,
-      byGroup,
-      mutants: tried
-        .sort((p, q) => (p.file < q.file ? -1 : p.file > q.file ? 1 : p.from - q.from))
-        .map(({ from: _, to: __, ...one }) => one),
-    },
-    null,
-    1,
-  )}\n`,
-)
+const report = kept()
+const before = AGAIN ? report.mutants.filter(one => one.came !== 'lived' && one.groups.some(name => GROUPS.includes(name))) : []
+const names = GROUPS.filter(name => !AGAIN || report.groups[name])
+for (const [name, of] of Object.entries(keep([...before, ...tried], names, name => (AGAIN ? report.groups[name]?.seed : SEED) ?? SEED)))
+  console.log(`${name}: ${of.killed} of ${of.sampled} killed, seed ${of.seed}`)
