@@ -66,12 +66,12 @@ export const BoilReadingSchema = z.object({
 }) satisfies z.ZodType<BoilReading>
 
 /** A lesson with what it says. */
-export const ToldLessonSchema = z.strictObject({
+export const LessonAnswerSchema = z.strictObject({
   lesson: LessonSchema,
   reading: BoilReadingSchema.nullable(),
   evidence: z.array(EvidenceSchema),
 })
-export interface ToldLesson {
+export interface LessonAnswer {
   readonly lesson: Lesson
   readonly reading: BoilReading | null
   readonly evidence: readonly Evidence[]

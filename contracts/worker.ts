@@ -32,7 +32,7 @@ const Share = z.number().min(-1e-9).max(1 + 1e-9)
 const WindowSchema = z.strictObject({ early: z.number(), middle: z.number(), late: z.number() })
 const ScheduleSchema = z.strictObject({
   turns: z.array(FlameTurnSchema).min(1).max(8),
-  lastsS: WindowSchema, reaches: Share, burns: Share, inTime: Share, comes: Share,
+  lastsS: WindowSchema, reaches: Share, burns: Share, inTime: Share, onColour: Share,
 })
 /** A flame plan: schedules, shares of one, times in s since the start of the roast. */
 export const FlamePlanSchema = z.strictObject({

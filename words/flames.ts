@@ -77,12 +77,12 @@ const NEARLY_ALL = 0.95
  *
  * @param name the wanted colour, in words
  * @param reaches how often it ends within a step of it, 0 to 1
- * @param comes how often it comes to it itself, 0 to 1
+ * @param onColour how often it comes to it itself, 0 to 1
  * @returns such as `golden 97 %`, or `golden 29 %, a step paler 71 %`
  */
-export function roastEndsText(name: string, reaches: number, comes: number): string {
+export function roastEndsText(name: string, reaches: number, onColour: number): string {
   const percent = (share: number): string => `${Math.min(99, Math.round(100 * share))} %`
-  return comes >= NEARLY_ALL
+  return onColour >= NEARLY_ALL
     ? `${name} ${percent(reaches)}`
-    : `${name} ${percent(comes)}, a step paler ${percent(1 - comes)}`
+    : `${name} ${percent(onColour)}, a step paler ${percent(1 - onColour)}`
 }

@@ -125,7 +125,7 @@ export function useMeasureSheet(sources: SheetSources) {
     canUndo,
     set: store.set,
     undo: store.undo,
-    comes: computed(() =>
+    dishYield: computed(() =>
       card.value && sheet.value
         ? yieldOf(card.value, sheet.value.baseG, rowOf, sources.kitchen.value?.corrections ?? [])
         : null,

@@ -5,10 +5,10 @@ import { DishCardSchema } from '../../contracts/dish'
 import { KitchenSchema, type Kitchen, type ShelfName } from '../../contracts/kitchen'
 import {
   LearnedSchema,
-  ToldLessonSchema,
+  LessonAnswerSchema,
   type EvidenceSource,
   type Lesson,
-  type ToldLesson,
+  type LessonAnswer,
 } from '../../contracts/lesson'
 import type { Evidence } from '../../core/materials/belief/reading'
 import type { DishCard } from '../../core/formulation/dish/dish'
@@ -80,8 +80,8 @@ export const useHouse = defineStore('house', () => {
   }
 
   /** Teaches the house something; what it says comes back, and everything learned is read anew. */
-  async function teach(lesson: Lesson): Promise<ToldLesson> {
-    const told = await ask('PUT', `/lessons/${lesson.id}`, ToldLessonSchema, lesson)
+  async function teach(lesson: Lesson): Promise<LessonAnswer> {
+    const told = await ask('PUT', `/lessons/${lesson.id}`, LessonAnswerSchema, lesson)
     await learnAnew()
     return told
   }

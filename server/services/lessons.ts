@@ -1,10 +1,10 @@
 import {
   LessonSchema,
-  ToldLessonSchema,
+  LessonAnswerSchema,
   type EvidenceSource,
   type Learned,
   type Lesson,
-  type ToldLesson,
+  type LessonAnswer,
 } from '../../contracts/lesson'
 import { settleCook } from '../../core/cook/batch/settleCook'
 import { assembled, type Change } from '../../core/process/belief/assembled'
@@ -21,8 +21,8 @@ import { rowsOf } from '../models/rows'
 /** What the household has taught its hearth beside its batches, and everything it has learned. */
 export interface Lessons {
   /** Newest first. */
-  all(): Promise<ToldLesson[]>
-  put(lesson: Lesson): Promise<ToldLesson>
+  all(): Promise<LessonAnswer[]>
+  put(lesson: Lesson): Promise<LessonAnswer>
   remove(id: string): Promise<void>
   /** Readings of batches and lessons that count, and where they come from. */
   learned(): Promise<Learned>
@@ -41,7 +41,7 @@ const MOST = 200
  */
 export function lessonsOf(database: Database, clock: HearthClock, batches: Batches): Lessons {
   const { Lesson: Table } = database.models
-  const all = async (): Promise<ToldLesson[]> => {
+  const all = async (): Promise<LessonAnswer[]> => {
     const rows = await rowsOf(Table, { where: { removedAt: null },
       order: [
         ['at', 'DESC'],
@@ -50,7 +50,7 @@ export function lessonsOf(database: Database, clock: HearthClock, batches: Batch
       limit: MOST })
     return rows.flatMap((row) => {
       const told = readRow(row.lesson, lesson =>
-        ToldLessonSchema.parse(Object.assign({ lesson }, readRow(row.told, told => told))),
+        LessonAnswerSchema.parse(Object.assign({ lesson }, readRow(row.told, told => told))),
       )
       return told ? [told] : []
     })
@@ -89,7 +89,7 @@ export function lessonsOf(database: Database, clock: HearthClock, batches: Batch
   }
 }
 
-function work(lesson: Lesson): Omit<ToldLesson, 'lesson'> {
+function work(lesson: Lesson): Omit<LessonAnswer, 'lesson'> {
   try {
     if (lesson.kind === 'boil-check') {
       const reading = readBoilCheck({ ...lesson.check, id: lesson.id, when: lesson.at })
@@ -112,7 +112,7 @@ function work(lesson: Lesson): Omit<ToldLesson, 'lesson'> {
   return { reading: null, evidence: [] }
 }
 
-function changesOf(lessons: readonly ToldLesson[]): Change[] {
+function changesOf(lessons: readonly LessonAnswer[]): Change[] {
   return lessons.flatMap(({ lesson }): Change[] => {
     if (lesson.kind === 'changed') return [{ at: lesson.at, names: [`fire.${lesson.fire}`] }]
     return lesson.kind === 'new-bag'

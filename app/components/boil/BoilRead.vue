@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { degreesText, gramsText } from '../../composables/format'
-import type { ToldLesson } from '../../../contracts/lesson'
+import type { LessonAnswer } from '../../../contracts/lesson'
 import { FIRE_KINDS } from '../../../core/materials/fire/fireKinds'
 import { factorWindow } from '../../../core/maths/random/spreadWindow'
 import SpanRow from './SpanRow.vue'
 
 const props = defineProps<{
   /** The check with what it says. */
-  told: ToldLesson
+  told: LessonAnswer
 }>()
 
 const emit = defineEmits<{

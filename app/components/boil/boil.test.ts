@@ -5,7 +5,7 @@ import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
 import judged from '../../../book/judged.json'
-import type { ToldLesson } from '../../../contracts/lesson'
+import type { LessonAnswer } from '../../../contracts/lesson'
 import { LearnQuestionSchema } from '../../../contracts/heart'
 import { settleCook } from '../../../core/cook/batch/settleCook'
 import { firstBelief } from '../../../core/process/belief/firstBelief'
@@ -41,7 +41,7 @@ const check = {
   altitudeM: 0,
   when: NOW,
 }
-const told = (atBoilC: number): ToldLesson => {
+const told = (atBoilC: number): LessonAnswer => {
   const reading = readBoilCheck({ ...check, atBoilC })
   return {
     lesson: {

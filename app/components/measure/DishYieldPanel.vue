@@ -31,7 +31,7 @@ const props = defineProps<{
   currency: string
 }>()
 
-const { dish, sheet, pan, fire, plan, forecast, fit, pressure, comes, set } = props.state
+const { dish, sheet, pan, fire, plan, forecast, fit, pressure, dishYield, set } = props.state
 const SHAPE = { width: 300, height: 220, stone: 30, margin: 26 }
 const turnName = computed(() => (dish.value ? turnText(dish.value).toLowerCase() : ''))
 const arch = computed(() => {
@@ -92,16 +92,16 @@ const ways = computed(() => {
 
 <template>
   <div
-    v-if="sheet && comes"
+    v-if="sheet && dishYield"
     class="comes"
   >
     <p class="big">
-      {{ gramsText(comes.finishedG.middle) }}
-      <span class="soft">{{ gramsText(comes.finishedG.early) }} to {{ gramsText(comes.finishedG.late) }}</span>
+      {{ gramsText(dishYield.finishedG.middle) }}
+      <span class="soft">{{ gramsText(dishYield.finishedG.early) }} to {{ gramsText(dishYield.finishedG.late) }}</span>
     </p>
     <ServingFacts
       part="first"
-      :dish-yield="comes"
+      :dish-yield="dishYield"
       :currency="currency"
     />
     <ChoiceSelect
@@ -197,7 +197,7 @@ const ways = computed(() => {
     />
     <ServingFacts
       part="rest"
-      :dish-yield="comes"
+      :dish-yield="dishYield"
       :currency="currency"
     />
   </div>

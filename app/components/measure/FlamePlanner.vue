@@ -120,7 +120,7 @@ const taken = (schedule: FlameSchedule): boolean => {
         </li>
       </ol>
       <p class="soft small">
-        {{ minutesText(row.schedule.lastsS) }} · {{ roastEndsText(wordFor(STEP_WORDS, wish.step) ?? wish.step, row.schedule.reaches, row.schedule.comes) }} · burnt {{ oneIn(row.schedule.burns) }}
+        {{ minutesText(row.schedule.lastsS) }} · {{ roastEndsText(wordFor(STEP_WORDS, wish.step) ?? wish.step, row.schedule.reaches, row.schedule.onColour) }} · burnt {{ oneIn(row.schedule.burns) }}
       </p>
     </div>
   </section>

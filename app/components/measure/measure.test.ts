@@ -96,7 +96,7 @@ describe('a sheet', () => {
       otherFire: 'back',
     })
     expect(state.plan.value!.amounts[0]!.massG).toBe(250)
-    expect(state.comes.value!.servings).toBeGreaterThan(8)
+    expect(state.dishYield.value!.servings).toBeGreaterThan(8)
     expect(state.account.value!.toPourG).toBeCloseTo(1050)
     expect(state.canUndo.value).toBe(false)
   })

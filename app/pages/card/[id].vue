@@ -21,7 +21,7 @@ const house = useHouse()
 const id = String(useRoute().params.id)
 const { kitchen, dishes, evidence } = storeToRefs(house)
 const state = useMeasureSheet({ kitchen, dishes, evidence, ingredients: INGREDIENTS })
-const { sheet, card, dish, amounts, comes, account, cup, plan, rowOf } = state
+const { sheet, card, dish, amounts, dishYield, account, cup, plan, rowOf } = state
 useHead({ title: () => pageTitle('/card', card.value?.name) })
 void house.load().then(() => state.open(id))
 const nameOf = (one: string): string => {
@@ -70,7 +70,7 @@ function print(): void {
       </ElButton>
     </p>
     <article
-      v-if="card && dish && comes && sheet && cup"
+      v-if="card && dish && dishYield && sheet && cup"
       class="card"
     >
       <header>
@@ -78,7 +78,7 @@ function print(): void {
         <p>{{ card.otherNames.join(' · ') }}</p>
         <p>{{ familyName(card) }}: {{ schoolOf(card).join(', ') }}.</p>
         <p>
-          <strong>{{ gramsText(comes.finishedG.middle) }}</strong>, {{ Math.round(comes.servings) }} servings of {{ gramsText(card.portionG) }}<template v-if="times">
+          <strong>{{ gramsText(dishYield.finishedG.middle) }}</strong>, {{ Math.round(dishYield.servings) }} servings of {{ gramsText(card.portionG) }}<template v-if="times">
             · {{ times.before >= 1 ? `${minutes(times.before)} to get ready, ` : '' }}{{ minutes(times.fire) }} at the fire by usual minutes
           </template>
         </p>
@@ -102,7 +102,7 @@ function print(): void {
         <p v-if="account && account.lines.some(line => line.what !== 'brings')">
           Of the water, {{ account.lines.filter(line => line.what !== 'brings').map(line => `${gramsText(line.waterG)} ${line.what === 'melts' ? 'melt' : 'steep'} the ${nameOf(line.id)}`).join(' and ') }}; {{ gramsText(account.toPourG) }} are poured.
         </p>
-        <p>Allergens: {{ comes.allergens.length === 0 ? 'none of those we list' : comes.allergens.map(one => one.allergen).join(', ') }}. A shared pan is not allergen-free.</p>
+        <p>Allergens: {{ dishYield.allergens.length === 0 ? 'none of those we list' : dishYield.allergens.map(one => one.allergen).join(', ') }}. A shared pan is not allergen-free.</p>
       </section>
       <section>
         <h2>Steps</h2>
@@ -125,7 +125,7 @@ function print(): void {
           <strong>{{ one.title }}:</strong> {{ one.text }}
         </p>
       </section>
-      <footer>A serving holds about {{ Math.round(comes.serving.energyKj / 10) * 10 }} kJ, {{ gramsText(comes.serving.fatG) }} fat, {{ gramsText(comes.serving.sugarG) }} sugars: an estimate, not medical advice. Local food rules and your makers' instructions come first.</footer>
+      <footer>A serving holds about {{ Math.round(dishYield.serving.energyKj / 10) * 10 }} kJ, {{ gramsText(dishYield.serving.fatG) }} fat, {{ gramsText(dishYield.serving.sugarG) }} sugars: an estimate, not medical advice. Local food rules and your makers' instructions come first.</footer>
     </article>
   </main>
 </template>

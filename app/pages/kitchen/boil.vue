@@ -10,7 +10,7 @@ import { clockText, degreesText, gramsText, windowText } from '../../composables
 import { newId } from '../../clients/sync/outbox'
 import { degreesUnit, typedCelsius, typedGrams, weightUnit } from '../../composables/typed'
 import { useHouse } from '../../stores/house'
-import type { ToldLesson } from '../../../contracts/lesson'
+import type { LessonAnswer } from '../../../contracts/lesson'
 import { depthMm } from '../../../core/materials/vessel/depthMm'
 import TroubleNote from '../../components/TroubleNote.vue'
 
@@ -25,7 +25,7 @@ void house.load().then(() => {
   if (!state.value) check.begin(asked('pan'), asked('fire'))
 })
 
-const told = shallowRef<ToldLesson | null>(null)
+const told = shallowRef<LessonAnswer | null>(null)
 const trouble = ref('')
 const temperature = ref('')
 const gross = ref('')

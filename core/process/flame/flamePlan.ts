@@ -14,7 +14,7 @@ export interface FlameSchedule {
   /** How often the wanted colour comes within the patience. */
   readonly inTime: number
   /** How often it comes to the wanted colour itself, not to a step short of it. */
-  readonly comes: number
+  readonly onColour: number
 }
 
 /** What is asked for. */

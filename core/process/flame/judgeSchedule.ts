@@ -15,7 +15,7 @@ const END_NOISE = 0.18
 const HAND_S = constant('handOff')
 
 /**
- * What a schedule comes to over an ensemble that was run under it until everything burnt.
+ * What a schedule onColour to over an ensemble that was run under it until everything burnt.
  *
  * @param turns the schedule
  * @param wish what is wanted
@@ -35,7 +35,7 @@ export function judgeSchedule(
   let reaches = 0
   let burns = 0
   let inTime = 0
-  let comes = 0
+  let onColour = 0
   for (let i = 0; i < record.members; i++) {
     const { fromS, wantedS, toS, ruinedS } = withinOf(record, i, roast, wish.step)
     // A flame turned off may leave it a step short: then it is what it is when it stops.
@@ -48,7 +48,7 @@ export function judgeSchedule(
     reaches += numberAt(weights, i) * Math.max(0, ended(toS) - (fromS > 0 && !short ? ended(fromS) : 0))
     burns += numberAt(weights, i) * (1 - ended(ruinedS))
     inTime += numberAt(weights, i) * normalCdf(Math.log(wish.patienceS / Math.max(1, wanted)) / END_NOISE)
-    comes += short ? 0 : numberAt(weights, i)
+    onColour += short ? 0 : numberAt(weights, i)
   }
-  return { turns, lastsS: windowOf(lasts, weights), reaches, burns, inTime, comes }
+  return { turns, lastsS: windowOf(lasts, weights), reaches, burns, inTime, onColour }
 }

@@ -147,7 +147,7 @@ function worth(one: FlameSchedule, wish: FlameWish, leastS: number): number {
   const raw = Math.max(0, 1 - one.lastsS.middle / leastS)
   return (
     one.reaches
-    - SHORT * (1 - one.comes)
+    - SHORT * (1 - one.onColour)
     - RAW * raw
     - 4 * late
     - 8 * burnt

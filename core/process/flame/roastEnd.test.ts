@@ -93,8 +93,8 @@ describe('what a schedule comes to', () => {
     const judged = judgeSchedule(turns, wish, record, even(2), 0)
     expect(judged.lastsS.early).toBeGreaterThanOrEqual(500 - 1e-9)
     expect(judged.lastsS.late).toBeLessThanOrEqual(700 + 1e-9)
-    expect(judged.comes).toBeCloseTo(1, 12)
-    for (const share of [judged.reaches, judged.burns, judged.inTime, judged.comes])
+    expect(judged.onColour).toBeCloseTo(1, 12)
+    for (const share of [judged.reaches, judged.burns, judged.inTime, judged.onColour])
       expect(share).toBeGreaterThanOrEqual(0)
     expect(judged.reaches + judged.burns).toBeLessThanOrEqual(1 + 1e-9)
   })
@@ -109,7 +109,7 @@ describe('what a schedule comes to', () => {
 
   it('counts a roast that never comes as neither reached nor in time, and as long', () => {
     const never = judgeSchedule(turns, wish, ensemble({}), even(1), 0)
-    expect(never).toMatchObject({ reaches: 0, inTime: 0, comes: 0 })
+    expect(never).toMatchObject({ reaches: 0, inTime: 0, onColour: 0 })
     expect(never.lastsS.middle).toBe(3 * wish.patienceS)
   })
 
@@ -122,7 +122,7 @@ describe('what a schedule comes to', () => {
       burnt: Infinity,
     } as Partial<Record<RoastStep, number>>)
     const off = judgeSchedule([...turns, { cue: 'pale', mark: 'off' }], wish, short, even(1), 0)
-    expect(off.comes).toBe(0)
+    expect(off.onColour).toBe(0)
     expect(off.reaches).toBeGreaterThan(0.9)
     expect(judgeSchedule(turns, wish, short, even(1), 0).reaches).toBe(0)
   })

@@ -23,7 +23,7 @@ export interface RecipeWords {
  *
  * @param dish with its stages
  * @param baseG weight of the base, g
- * @param comes what comes of it
+ * @param dishYield what comes of it
  * @param words category and steps as they are said
  * @param rowOf rows of the ingredient table
  * @param card the dish as it is kept, to be carried along
@@ -32,7 +32,7 @@ export interface RecipeWords {
 export function toRecipeLd(
   dish: Dish,
   baseG: number,
-  comes: DishYield,
+  dishYield: DishYield,
   words: RecipeWords,
   rowOf: (ingredient: string) => Ingredient,
   card: unknown,
@@ -44,7 +44,7 @@ export function toRecipeLd(
     'name': dish.name,
     'alternateName': dish.otherNames,
     'recipeCategory': words.category,
-    'recipeYield': `${Math.max(1, Math.round(comes.servings))} servings of ${Math.round(dish.portionG)} g`,
+    'recipeYield': `${Math.max(1, Math.round(dishYield.servings))} servings of ${Math.round(dish.portionG)} g`,
     'prepTime': `PT${Math.round(before)}M`,
     'cookTime': `PT${Math.round(fire)}M`,
     'recipeIngredient': dish.ingredients.map(
@@ -53,12 +53,12 @@ export function toRecipeLd(
     'recipeInstructions': words.steps.map(step => ({ '@type': 'HowToStep', ...step })),
     'nutrition': {
       '@type': 'NutritionInformation',
-      'servingSize': `${Math.round(comes.serving.massG)} g`,
-      'calories': `${Math.round(comes.serving.energyKj / KJ_PER_KCAL)} kcal`,
-      'fatContent': recipeGrams(comes.serving.fatG),
-      'sugarContent': recipeGrams(comes.serving.sugarG),
-      'fiberContent': recipeGrams(comes.serving.fibreG),
-      'proteinContent': recipeGrams(comes.serving.proteinG),
+      'servingSize': `${Math.round(dishYield.serving.massG)} g`,
+      'calories': `${Math.round(dishYield.serving.energyKj / KJ_PER_KCAL)} kcal`,
+      'fatContent': recipeGrams(dishYield.serving.fatG),
+      'sugarContent': recipeGrams(dishYield.serving.sugarG),
+      'fiberContent': recipeGrams(dishYield.serving.fibreG),
+      'proteinContent': recipeGrams(dishYield.serving.proteinG),
     },
     'yonHearthDish': card,
   }
