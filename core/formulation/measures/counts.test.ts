@@ -17,7 +17,7 @@ describe('an amount in the house\'s measures', () => {
     expect(said(48)).toEqual(['¼ glass', null])
     expect(said(47.9)[0]).toBe('3¼ spoon')
     expect(said(6.8)[0]).toBe('½ spoon')
-    expect(said(6.7)[0]).toBe('1¼ teaspoon')
+    expect(said(6.7)[0]).toBe('1⅓ teaspoon')
     expect(said(1)[0]).toBe('¼ teaspoon')
   })
 
