@@ -16,6 +16,9 @@ export interface RawRequest {
   readonly from?: string
 }
 
+/** So long an answer is waited for, ms: a busy machine reads a whole backup before it says that it is none. */
+const PATIENCE_MS = 60_000
+
 /**
  * Sends exactly these bytes; clients of the platform would put an address right before it is sent.
  *
@@ -34,7 +37,7 @@ export function rawRequest({
   return new Promise(done => {
     const socket = connect({ port, host: '127.0.0.1', localAddress: from })
     let text = ''
-    const timer = setTimeout(() => socket.destroy(), 20_000)
+    const timer = setTimeout(() => socket.destroy(), PATIENCE_MS)
     const lines = {
       host: `127.0.0.1:${port}`,
       connection: 'close',
