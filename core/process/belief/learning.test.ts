@@ -7,7 +7,8 @@ import type { Evidence } from '../../materials/belief/reading'
 import { fireBelief } from './fireBelief'
 import { firstBelief } from './firstBelief'
 import { robustWeights } from '../../materials/belief/robustWeights'
-import { changeVariance, driftVariance, repeatedVariances } from '../../materials/belief/steadiness'
+import { changeVariance, daySpread, driftVariance, repeatedVariances } from '../../materials/belief/steadiness'
+import { FIRE_KINDS } from '../../materials/fire/fireKinds'
 
 const DAY_MS = 86_400_000
 const NOW = 1_790_000_000_000
@@ -25,6 +26,12 @@ const entryOf = (name: string) => firstBelief().entries.find(one => one.name ===
 describe('a fire', () => {
   it('is known best at the mark that was read, and less the further the mark is from it', () => {
     const spread = (at: number): number => fireBelief(0.28, 0.15, [reading(0.2, { ladder: -0.5 })], at).levelVariance
+    // The posterior of a straight line in closed form (Bishop 2006, 3.3.1), today's scatter added.
+    const day2 = daySpread('mainFire') ** 2
+    const [level2, slope2] = [0.28 ** 2, 0.15 ** 2]
+    const onPaper = (x: number): number =>
+      level2 + x * x * slope2 - (level2 - 0.5 * x * slope2) ** 2 / (level2 + 0.25 * slope2 + 0.003 + day2) + day2
+    for (const x of [-0.5, 0.5, 1.5]) expect(spread(x)).toBeCloseTo(onPaper(x), 9)
     expect(spread(-0.5)).toBeLessThan(spread(0.5))
     expect(spread(0.5)).toBeLessThan(spread(1.5))
   })
@@ -64,9 +71,8 @@ describe('an odd reading', () => {
   })
 
   it('counts less the further it is off, and a near one in full', () => {
-    const weights = robustWeights(() => [0.2, 6], 2)
-    expect(weights[0]).toBe(1)
-    expect(weights[1]!).toBeLessThan(0.2)
+    // Student's t of four degrees of freedom by reweighting: (ν + 1) / (ν + z²), never above one.
+    expect(robustWeights(() => [0.2, 1.5, 6], 3)).toEqual([1, 5 / 6.25, 5 / 40])
   })
 })
 
@@ -111,6 +117,11 @@ describe('the belief of a plan', () => {
       const plan = starterPlan('brick-kiln-wheat')
       const fires = Object.fromEntries(Object.entries(plan.fires).map(([id, fire]) => [id, { ...fire, kind }]))
       return beliefFor(firstBelief(), [], { ...plan, fires }).entries.find(one => one.name === 'mainFire')!.spread
+    }
+    for (const kind of ['gas', 'induction', 'wood'] as const) {
+      // The steepness of its ladder is not known either, and widens it a little away from the middle mark.
+      expect(spread(kind)).toBeGreaterThanOrEqual(FIRE_KINDS[kind].spread)
+      expect(spread(kind)).toBeLessThan(1.15 * FIRE_KINDS[kind].spread)
     }
     expect(spread('wood')).toBeGreaterThan(spread('gas'))
     expect(spread('gas')).toBeGreaterThan(spread('induction'))

@@ -115,6 +115,10 @@ describe('a run', () => {
     const { trace } = run(off, 900)
     const at = (timeS: number): number => trace.find(point => point.timeS >= timeS)!.panC
     expect(at(800)).toBeLessThan(at(500))
+    // Two thirds of the way down takes a time constant: that of pan and content together, some minutes.
+    const [first, second, third] = [at(500) - 27, at(650) - 27, at(800) - 27]
+    expect(Math.abs(second / Math.sqrt(first * third) - 1)).toBeLessThan(0.06)
+    expect(third).toBeGreaterThan(0.2 * first)
   })
 
   it('tells every member\'s weight and temperature at the moments asked for', () => {

@@ -68,6 +68,10 @@ describe('when to take a roast off', () => {
     const harsh = ensemble({ ...roast(golden, 600), flecks: 630 }, { ...roast(golden, 650), flecks: 680 })
     const timeOf = (record: EnsembleRecord): number => takeOff(record, even(2), 0, golden, START_S, START_S).timeS
     expect(timeOf(harsh)).toBeLessThan(timeOf(mild))
+    // Both are within reach from a step before the slower one's colour until the quicker one has flecks.
+    expect(timeOf(harsh) - START_S).toBeGreaterThan(650 / 1.25)
+    expect(timeOf(harsh) - START_S).toBeLessThan(630)
+    expect(timeOf(mild) - START_S).toBeLessThan(600 * 1.25 ** 2)
   })
 
   it('follows the weight, and promises less the less the members agree', () => {
@@ -75,12 +79,16 @@ describe('when to take a roast off', () => {
     const first = takeOff(record, Float64Array.of(0.95, 0.05), 0, golden, START_S, START_S)
     const second = takeOff(record, Float64Array.of(0.05, 0.95), 0, golden, START_S, START_S)
     expect(first.timeS).toBeLessThan(second.timeS)
-    expect(takeOff(record, even(2), 0, golden, START_S, START_S).reaches).toBeLessThan(first.reaches)
+    expect(first.timeS - START_S).toBeGreaterThan(400 / 1.25)
+    expect(second.timeS - START_S).toBeLessThan(900 * 1.25 ** 2)
+    // Either of two that never agree is all that can be reached: its weight.
+    expect(first.reaches).toBeCloseTo(0.95, 1)
+    expect(takeOff(record, even(2), 0, golden, START_S, START_S).reaches).toBeCloseTo(0.5, 1)
   })
 
   it('is never in the past', () => {
     const record = ensemble(roast(golden, 300))
-    expect(takeOff(record, even(1), 0, golden, START_S, START_S + 900).timeS).toBeGreaterThanOrEqual(START_S + 900)
+    expect(takeOff(record, even(1), 0, golden, START_S, START_S + 900).timeS).toBeCloseTo(START_S + 900, 6)
   })
 })
 

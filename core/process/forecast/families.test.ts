@@ -56,6 +56,7 @@ describe('a forecast of any school', () => {
   it('never ends before now what nobody has marked', () => {
     const late = forecastCook(carrot, [marked(1, 0, 'cook.started')], 5000, 100)
     expect(late.stages[1]!.early).toBeGreaterThanOrEqual(5000)
+    expect(late.stages[1]!.middle).toBeLessThan(5000 + 600)
   })
 
   it('goes faster for a cook who has been faster so far', () => {

@@ -60,6 +60,10 @@ describe('a forecast', () => {
       200,
     ).signs.pale!
     expect(higher.middle).toBeLessThan(plain.middle)
+    const off = [...marks, marked(3, 310, 'off.fire', { vessel: 'pan' })]
+    const cooled = forecastCook(plan, off, 900, 200).panNow!.tempC
+    const kept = forecastCook(plan, marks, 900, 200).panNow!.tempC
+    expect(cooled.late).toBeLessThan(kept.early)
   })
 
   it('follows the weight of the pan at the end', () => {
