@@ -1,7 +1,9 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="Lit extends object">
 import { useTemplateRef } from 'vue'
 
 defineProps<{
+  /** What the parts show; null while there is none, or none is read yet. */
+  lit: Lit | null
   /** Clock and cue alone, to be read from two metres. */
   far: boolean
   /** Something is opened beside the arch: drawer or repairs. */
@@ -12,13 +14,13 @@ defineSlots<{
   /** What stands in the place of everything where there is no cook to show. */
   default?: () => unknown
   /** Name of the dish, what is kept, sound and view: takes the area `top`. */
-  top?: () => unknown
+  top: (lit: Lit) => unknown
   /** Clock, cue and arch: takes the area `arch`. */
-  arch?: () => unknown
+  arch: (lit: Lit) => unknown
   /** What stands beside the fire, one slab below the other. */
-  side?: () => unknown
+  side: (lit: Lit) => unknown
   /** What is pressed. */
-  hands?: () => unknown
+  hands: (lit: Lit) => unknown
 }>()
 
 const side = useTemplateRef<HTMLElement>('side')
@@ -40,22 +42,32 @@ defineExpose({
     :class="{ far, aside }"
   >
     <slot />
-    <slot name="top" />
-    <slot name="arch" />
-    <aside
-      v-if="$slots.side"
-      ref="side"
-      class="side"
-      aria-label="Beside the fire"
-    >
-      <slot name="side" />
-    </aside>
-    <footer
-      v-if="$slots.hands"
-      class="hands"
-    >
-      <slot name="hands" />
-    </footer>
+    <template v-if="lit">
+      <slot
+        name="top"
+        v-bind="lit"
+      />
+      <slot
+        name="arch"
+        v-bind="lit"
+      />
+      <aside
+        ref="side"
+        class="side"
+        aria-label="Beside the fire"
+      >
+        <slot
+          name="side"
+          v-bind="lit"
+        />
+      </aside>
+      <footer class="hands">
+        <slot
+          name="hands"
+          v-bind="lit"
+        />
+      </footer>
+    </template>
   </main>
 </template>
 

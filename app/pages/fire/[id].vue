@@ -59,6 +59,10 @@ const observations = computed(() => cooks.known[id]?.observations ?? [])
 const fire = useFire(plan, observations)
 useHead({ title: () => pageTitle('/fire/', plan.value?.dish.name) })
 const { cook, actions, flames, main, sides, stage, cue, nowS, running } = fire
+/** What the parts show, once it is read. */
+const lit = computed(() =>
+  plan.value && cook.value && state.value !== 'loading' ? { plan: plan.value, cook: cook.value } : null,
+)
 const live = useLiveCooks()
 const heard = useHeardDevices()
 const others = computed(() => live.value.filter(one => one.id !== id && one.startedAt !== null).map(one => one.id).slice(0, 3))
@@ -98,7 +102,8 @@ function toggle(what: 'drawer' | 'repair', fault: Fault | null = null): void {
   wrong.value = fault
   beside.value = beside.value === what ? 'moment' : what
 }
-const frame = ref<InstanceType<typeof FireFrame> | null>(null)
+// A component that takes any type has no instance to be named: what it exposes is.
+const frame = ref<{ fromTop(): void, readonly side: HTMLElement | null } | null>(null)
 // What comes beside the arch is read from its beginning, wherever the one before it had been scrolled to.
 watch(beside, async () => {
   await nextTick()
@@ -139,6 +144,7 @@ const kept = computed(() => {
 <template>
   <FireFrame
     ref="frame"
+    :lit="lit"
     :far="far"
     :aside="beside !== 'moment'"
     :data-stage="stage?.id ?? 'none'"
@@ -164,12 +170,9 @@ const kept = computed(() => {
     >
       The hearth is away and this cook is not on this device. It will be read as soon as the hearth is back.
     </p>
-    <template
-      v-if="plan && cook && state !== 'loading'"
-      #top
-    >
+    <template #top="shown">
       <FireTop
-        :plan="plan"
+        :plan="shown.plan"
         :main="main"
         :kept="kept"
         :sounding="announcing.sounds.value || announcing.speech.value"
@@ -180,23 +183,17 @@ const kept = computed(() => {
         @far="far = !far"
       />
     </template>
-    <template
-      v-if="plan && cook && state !== 'loading'"
-      #arch
-    >
+    <template #arch="shown">
       <FireArch
         :fire="fire"
-        :plan="plan"
+        :plan="shown.plan"
         :narrow="narrow"
         :far="far"
         :aside="beside !== 'moment'"
         @say="announcing.whatNow()"
       />
     </template>
-    <template
-      v-if="plan && cook && state !== 'loading'"
-      #side
-    >
+    <template #side="shown">
       <EnterHouse
         v-if="lockedOut"
         :why="lockedOut"
@@ -204,8 +201,8 @@ const kept = computed(() => {
       />
       <FireDrawer
         v-if="beside === 'drawer'"
-        :plan="plan"
-        :cook="cook"
+        :plan="shown.plan"
+        :cook="shown.cook"
         :main="main"
         :sides="sides"
         :flames="flames"
@@ -214,7 +211,7 @@ const kept = computed(() => {
         @close="beside = 'moment'"
       >
         <HeardDevices
-          :plan="plan"
+          :plan="shown.plan"
           :vessels="[main, ...sides]"
           :devices="heard.devices.value"
           @link="(device, vessel) => heard.link(device, id, vessel)"
@@ -235,22 +232,22 @@ const kept = computed(() => {
       <RepairPanel
         v-else-if="beside === 'repair'"
         :fire="fire"
-        :plan="plan"
+        :plan="shown.plan"
         :first="wrong"
         @mark="mark"
         @close="beside = 'moment'"
       />
       <AfterPanel
-        v-else-if="cook.finishedS !== null"
+        v-else-if="shown.cook.finishedS !== null"
         :id="id"
-        :plan="plan"
-        :cook="cook"
+        :plan="shown.plan"
+        :cook="shown.cook"
         @mark="mark"
       />
       <FireSide
         v-else
         :fire="fire"
-        :plan="plan"
+        :plan="shown.plan"
         :before="before"
         @mark="mark"
       />
@@ -260,10 +257,7 @@ const kept = computed(() => {
         :key="other"
       />
     </template>
-    <template
-      v-if="plan && cook && state !== 'loading'"
-      #hands
-    >
+    <template #hands="shown">
       <FireMinor
         v-if="!far"
         :last="lastSaid"
@@ -274,8 +268,8 @@ const kept = computed(() => {
       />
       <ActionBar
         ref="bar"
-        :plan="plan"
-      :first-only="beside !== 'moment'"
+        :plan="shown.plan"
+        :first-only="beside !== 'moment'"
         :actions="actions"
         :colours="colours"
         :thought="thought"
