@@ -3,6 +3,7 @@ import { STARTER_DISHES } from '../../../book/dishes'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { rememberBatch } from '../batch/rememberBatch'
+import { settleCook } from '../batch/settleCook'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { troublesOf } from '../../formulation/dish/troublesOf'
 import { CoreError } from '../../error'
@@ -121,6 +122,32 @@ describe('a remembered batch', () => {
       expect(observations.filter(one => one.kind === 'stage.began').length).toBeLessThanOrEqual(2)
       expect(cook.stage).toBeGreaterThanOrEqual(mainLine(plan.dish).length - 2)
     }
+  })
+
+  it('is told at its own times, the roast where it is known, and what is said after the pan once it is off', () => {
+    const timesOf = (more: object) =>
+      rememberBatch({ ...told, card: STARTER_DISHES[0]!, ...more }, INGREDIENTS)
+        .observations.map(({ kind, deviceTime }) => [kind, (deviceTime - told.atMs) / 1000])
+    expect(timesOf({})).toEqual([
+      ['cook.started', 0],
+      ['stage.began', 8 * 60],
+      ['stage.began', 24 * 60],
+      ['cook.finished', 24 * 60 + 60],
+      ['weighed', 24 * 60 + 61],
+      ['outcome', 24 * 60 + 62],
+      ['gone', 24 * 60 + 63],
+    ])
+    expect(timesOf({ roastMin: null, finishedG: null, outcome: null }).map(([kind]) => kind)).toEqual([
+      'cook.started',
+      'stage.began',
+      'cook.finished',
+      'gone',
+    ])
+  })
+
+  it('knows of no colour, as nobody saw one', () => {
+    const remembered = rememberBatch({ ...told, card: STARTER_DISHES[0]! }, INGREDIENTS)
+    expect(settleCook(remembered.plan, remembered.observations).summary.darkestStep).toBeNull()
   })
 
   it.each([{ baseG: 5 }, { totalMin: 1 }, { roastMin: 60 }])('refuses %o', (wrong) => {

@@ -8,8 +8,8 @@ import { hasShown } from '../../record/replay/hasShown'
 import type { LiveCook } from '../../record/marks/liveCook'
 
 /**
- * The turn of a flame plan whose cue has been marked and which has not been taken. Turning the flame off is not among
- * them: whether it pays is decided by the forecast when its cue has come.
+ * The last turn of a flame plan whose cue has been marked and which has not been taken. Turning the flame off is not
+ * among them: whether it pays is decided by the forecast when its cue has come.
  *
  * @param plan the plan, with its turns
  * @param cook the replayed cook
@@ -22,7 +22,7 @@ export function dueTurn(plan: CookPlan, cook: LiveCook): FlameTurn | null {
   const marks = plan.fires[vessel]?.marks.map(mark => mark.id) ?? []
   const stands = marks.indexOf(flamesNow(plan, cook)[vessel]?.mark ?? 'off')
   return (
-    plan.turns.find(
+    plan.turns.findLast(
       ({ cue, mark }) => cue !== 'start' && marks.includes(mark) && marks.indexOf(mark) < stands && hasShown(cook, cue),
     ) ?? null
   )

@@ -37,6 +37,13 @@ describe('the turns of a planned flame', () => {
     expect(dueTurn(plan, replay(plan, taken))).toBeNull()
   })
 
+  it('are called by the last of those whose cue has come: none that it overtakes is asked for', () => {
+    const three = { ...bare, turns: [{ cue: 'aroma' as const, mark: 'm3' }, { cue: 'pale' as const, mark: 'm1' }] }
+    const darker = [...smelled, marked(3, 500, 'looks.like', { step: 'pale' })]
+    expect(dueTurn(three, replay(three, smelled))).toEqual({ cue: 'aroma', mark: 'm3' })
+    expect(dueTurn(three, replay(three, darker))).toEqual({ cue: 'pale', mark: 'm1' })
+  })
+
   it('count as taken where the flame was turned down by hand before', () => {
     const early = [
       ...begun,

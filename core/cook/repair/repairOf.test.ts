@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { between, handForecast, storyTo } from '../../../test/support/handForecast'
-import { examplePlan } from '../../../test/support/plans'
+import { examplePlan, marked } from '../../../test/support/plans'
 import { mainLine } from '../../formulation/dish/mainLine'
 import type { Composition } from '../../materials/composition/composition'
 import { contentsG, contentsNow } from '../../process/program/contentsNow'
@@ -54,6 +54,23 @@ describe('the pan as a repair sees it', () => {
 
   it('looks too thin and is not, until the end of its stage is past', () => {
     expect([700, 701].map(nowS => seen(nowS)!.expected)).toEqual(['looks-too-thin', null])
+  })
+
+  it('is as what comes after the fire says it would be, only once it is off', () => {
+    const slab = {
+      ...plan,
+      dish: {
+        ...plan.dish,
+        stages: [
+          ...plan.dish.stages.map(one => ({ ...one, expect: [] })),
+          { ...plan.dish.stages.at(-1)!, id: 'set', phase: 'after' as const, expect: ['looks-too-thin' as const] },
+        ],
+      },
+    }
+    const at = (story: typeof marks) =>
+      repairOf(slab, replay(slab, story), handForecast({ points, stages }), 150, 'runny', pantry)!.expected
+    expect(at(marks)).toBeNull()
+    expect(at([...marks, marked(90, 140, 'cook.finished')])).toBe('looks-too-thin')
   })
 })
 
