@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { inventDay } from '../../../cli/plans/inventDay'
+import { DAY, STARTS } from '../../../test/support/smallDay'
 import { seededRandom } from '../../maths/random/seededRandom'
 import type { Day } from '../problem/day'
 import { dispatchDay } from '../planning/dispatchDay'
@@ -116,6 +117,23 @@ describe('a repair', () => {
     expect(repaired.starts).toEqual(starts)
     expect(repaired.moved).toEqual([])
     expect(repaired.broken).toEqual([])
+  })
+
+  it('lets hands, fire and pan go on in the order that was planned, as late as what is before them, no later', () => {
+    const only: Day = { ...DAY, washMin: 3, vessels: DAY.vessels.filter(one => one.kind !== 'heavyL') }
+    const begun = (id: string, at: number, ended: number | null): StepProgress => ({ step: `suji.${id}`, begun: at, ended })
+    const before = [begun('nuts', 58, 64), begun('roast', 65, 86), begun('liquid', 75, 86), begun('pour', 86, 90)]
+    const after = (day: Day, starts: Readonly<Record<string, number>>, ...more: StepProgress[]) =>
+      repairDay(day, { ...STARTS, ...starts }, [...before, begun('stir', 94, null), ...more], 95)
+    // Stirring lasts six minutes; the hands of one cook are free then.
+    const hands = after({ ...only, cooks: 1 }, { 'lentil.grind': 99 })
+    expect(hands.starts).toMatchObject({ 'lentil.grind': 100, 'lentil.cook': 140 })
+    expect(hands.dispatched).toBe(false)
+    // So is its pan, once it is washed.
+    const ground = { step: 'lentil.grind', begun: 50, ended: 66 }
+    const pan = after(only, { 'lentil.grind': 50, 'lentil.cook': 101 }, ground)
+    expect(pan.starts['lentil.cook']).toBe(94 + 6 + 3)
+    expect(pan.dispatched).toBe(false)
   })
 
   it('says which meal is late and by how much', () => {
