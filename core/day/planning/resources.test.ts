@@ -118,6 +118,21 @@ describe('fires', () => {
       wishes: [{ kind: 'pin', step: 'b.cook', start: 550 }],
     })
     expect(forced).toMatchObject({ 'a.heat': 540, 'a.reheat': 586, 'a.pour': 590 })
+    // One pair of hands does it, whoever has them free: the others go on with what they do.
+    for (const cooks of [2, 3]) {
+      const busy = Array.from({ length: cooks - 1 }, (_, i) =>
+        one(`c${i}`, { dur: [40, 40, 40], hands: 1 }, { lags: [], ready: 10 }),
+      )
+      const among = planned([dish, one('b', { dur: [36, 36, 36], burner: 1 }, { lags: [] }), ...busy], {
+        burners: 1,
+        cooks,
+        wishes: [
+          { kind: 'pin', step: 'b.cook', start: 550 },
+          ...busy.map(({ id }) => ({ kind: 'pin' as const, step: `${id}.cook`, start: 550 })),
+        ],
+      })
+      expect(among, `${cooks} cooks`).toMatchObject({ 'a.heat': 540, 'a.reheat': 586, 'a.pour': 590 })
+    }
   })
 })
 

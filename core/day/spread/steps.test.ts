@@ -139,6 +139,26 @@ describe('a dish on a household\'s day', () => {
     expect(dish.colours.length).toBeGreaterThan(10)
   })
 
+  it('is warmed through from the cold in the minutes that its middle flame takes, and stands from its last fire', () => {
+    const carrot = STARTER_DISHES.find(one => one.id === 'winter-market-carrot')!
+    for (const baseG of [400, 1600]) {
+      const asked = { id: 'd1', card: carrot, baseG, meal: 'm1', serve: 'warm' as const }
+      const milky = cookOnDay(asked, kitchen, INGREDIENTS, [])
+      const { steps } = dishOnDay(asked, milky, forecastCook(milky.plan, [], 0, 40), INGREDIENTS)
+      const { marks } = milky.plan.fires.pan!
+      // Some 3 J/(g·K) of a moist sweet from 5 to 75 °C, six tenths of the flame into it; what is cooked down weighs a
+      // share of what went in.
+      const wentInG = milky.plan.amounts.reduce((sum, one) => sum + one.massG, 0)
+      const [least, most] = [0.35, 1].map(share =>
+        share * wentInG * 3 * 70 / (0.6 * marks[Math.floor(marks.length / 2)]!.watts) / 60)
+      const [early, usual, late] = steps.stands!.warms!
+      expect(usual).toBeGreaterThan(least!)
+      expect(usual).toBeLessThan(most!)
+      expect([early, late]).toEqual([Math.round(0.8 * usual), Math.ceil(1.5 * usual)])
+      expect(steps.activities.find(one => one.id === steps.stands!.from)!.burner).toBe(1)
+    }
+  })
+
   it('is done by who stands at the fire, what is shared is done once, and nights are slept', () => {
     const two: Spread = {
       id: 's',
