@@ -99,6 +99,17 @@ describe('steps of a dish', () => {
     expect(steps.holds).toContainEqual({ need: 'cold', first: 'chill', last: 'take-out' })
   })
 
+  it('stand outside the cold from the last fire on, a rest under the lid with it', () => {
+    const fromOf = (id: string) => {
+      const [dish, spans, day] = spansOf(id)
+      return dishSteps(dish, spans, { ...day, stands: { most: 120, warms: [2, 3, 5] } }).stands
+    }
+    expect(fromOf('milk-morning-semolina')).toEqual({ from: 'take-up', most: 120, warms: [2, 3, 5] })
+    expect(fromOf('lantern-vermicelli')!.from).toBe('take-up')
+    expect(fromOf('pocket-wheat-balls')!.from).toBe('roast')
+    expect(fromOf('winter-market-carrot')!.from).toBe('milk')
+  })
+
   it('thicken milk where it is made here, in time to cool and no longer before than it keeps', () => {
     const [dish, spans, day] = spansOf('winter-market-carrot')
     expect(dishSteps(dish, spans, day).activities.map(one => one.id)).not.toContain('khoya')
