@@ -8,8 +8,8 @@ import { paddedDay, paddingOf } from '../problem/paddedDay'
 import { helpDay, planDay, type OffersTold, type PlanTold } from './planDay'
 
 /** Everything that is told, on a clock that moves by itself at every look. */
-function told(day: Day, most: number, tick = 0.001): PlanTold[] {
-  let now = 0
+function told(day: Day, most: number, tick = 0.001, from = 0): PlanTold[] {
+  let now = from
   return [...planDay(day, most, () => now += tick)].filter(one => one !== null)
 }
 const plansOf = (all: readonly PlanTold[]) => all.filter(one => one.type === 'plan')
@@ -35,6 +35,11 @@ describe('planning a day', () => {
     const all = told(day, 0.4)
     expect(new Set(kinds(all))).toEqual(new Set(['plan']))
     expect(plansOf(all).at(-1)).toMatchObject({ done: true, plan: { room: 1, late: {} } })
+  })
+
+  it('counts its seconds from when it began, whatever the clock shows', () => {
+    const untimed = (all: readonly PlanTold[]) => all.map(one => ({ ...one, seconds: 0 }))
+    expect(untimed(told(day, 1.2, 0.01, 5000))).toEqual(untimed(told(day, 1.2, 0.01)))
   })
 
   it('gives more room where the usual leaves too many meals late, and only where there is time to', () => {

@@ -43,6 +43,13 @@ describe('a day whose steps take longer', () => {
     expect(tryIt(fixed({ 'suji.liquid': 28 })).waitedBases).toBe(0)
   })
 
+  it('foresees the pour by what its cook still has to do before, in the order it will be done', () => {
+    const day = fixed({ 'suji.nuts': 12, 'suji.liquid': 40 })
+    // Looked at while nuts and roast are still to come: done at 84, so a liquid of 40 minutes goes on at 42.
+    const early = { ...STARTS, 'suji.nuts': 51, 'lentil.grind': 15 }
+    expect(simulateDay(day, early, day, 1, middle)).toMatchObject({ waitedBases: 0, coldPours: 0, lateTries: 0 })
+  })
+
   it('begins nothing before its time but what follows at once on what it waits for', () => {
     const quick = simulateDay(fixed({ 'suji.nuts': 1, 'suji.roast': 10 }), STARTS, fixed(), 1, middle)
     // The roast begins at its time; the pour follows it at 74, when the liquid is hot.

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { STARTER_DISHES } from '../../../book/dishes'
 import { INGREDIENTS } from '../../../book/ingredients'
 import { FIRST_KITCHEN } from '../../../book/firstKitchen'
+import { CoreError } from '../../error'
 import { stageDish } from '../../formulation/stages/stageDish'
 import { forecastCook } from '../../process/forecast/forecastCook'
 import { checkDay } from '../problem/checkDay'
@@ -148,6 +149,13 @@ describe('a dish on a household\'s day', () => {
     expect(roast.dur[2]).toBeGreaterThan(roast.dur[1])
     expect(dish.turn).toBe('pour')
     expect(dish.colours.length).toBeGreaterThan(10)
+  })
+
+  it('is measured with the cup of the house, whatever else stands before it', () => {
+    const spoon = { ...kitchen.measures[0]!, id: 'spoon', kind: 'tablespoon' as const, volumeMl: 15 }
+    const first = cookOnDay(wanted, { ...kitchen, measures: [spoon, ...kitchen.measures] }, INGREDIENTS, [])
+    expect(first.plan).toEqual(cook.plan)
+    expect(() => cookOnDay(wanted, { ...kitchen, measures: [spoon] }, INGREDIENTS, [])).toThrow(CoreError)
   })
 
   it('is warmed through from the cold in the minutes that its middle flame takes, and stands from its last fire', () => {
