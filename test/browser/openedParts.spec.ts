@@ -6,6 +6,8 @@ import { expect, test } from './hearth'
 import { cutOff, tooSmall } from './standing'
 
 test.use({ shared: true })
+// None needs what another did, and a file of so many would be the last one running, alone.
+test.describe.configure({ mode: 'parallel' })
 
 /** Something that opens beside or above a view. */
 interface Opened {
