@@ -6,6 +6,7 @@ import { rowOf } from '../../../test/support/plans'
 import { yieldOf } from '../yield/yieldOf'
 import { stageDish } from '../stages/stageDish'
 import { troublesOf } from '../dish/troublesOf'
+import { usualTotalMinutes } from '../dish/usualTotalMinutes'
 import { CoreError } from '../../error'
 import { dishFromAmounts } from './dishFromAmounts'
 import { PLAIN_NAMES } from '../../../book/plainNames'
@@ -75,6 +76,28 @@ describe('a recipe for others', () => {
       expect(DishCardSchema.parse(recipe.yonHearthDish)).toEqual(dish)
       expect(String(recipe.cookTime)).toMatch(/^PT\d+M$/)
     }
+  })
+
+  it('says what a serving holds and how long it takes, in the units of the standard', () => {
+    const dish = STARTER_DISHES[0]!
+    const { servings, serving } = yieldOf(dish, dish.usual.baseG, rowOf)
+    const { before, fire } = usualTotalMinutes(stageDish(dish))
+    const grams = (massG: number): string => `${massG < 10 ? Math.round(10 * massG) / 10 : Math.round(massG)} g`
+    // Fat, sugars, protein and fibre by 37, 17 and 8 kJ/g (Regulation (EU) 1169/2011, annex XIV), 4.184 kJ in a kcal.
+    expect(recipeOf(dish)).toMatchObject({
+      recipeYield: `${Math.round(servings)} servings of ${Math.round(dish.portionG)} g`,
+      prepTime: `PT${Math.round(before)}M`,
+      cookTime: `PT${Math.round(fire)}M`,
+      nutrition: {
+        servingSize: `${Math.round(serving.massG)} g`,
+        calories: `${Math.round(serving.energyKj / 4.184)} kcal`,
+        fatContent: grams(serving.fatG),
+        sugarContent: grams(serving.sugarG),
+        proteinContent: grams(serving.proteinG),
+        fiberContent: grams(serving.fibreG),
+      },
+    })
+    expect(serving.energyKj).toBeGreaterThan(37 * serving.fatG + 17 * serving.sugarG)
   })
 
   it('reads back by its lines alone, with the weights that were written', () => {
