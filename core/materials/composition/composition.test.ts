@@ -6,7 +6,7 @@ import { rowOf } from '../../../test/support/plans'
 import { energyOf } from './energyOf'
 import { mixOf, NOTHING } from './mixOf'
 import { sugarsOf } from './sugarsOf'
-import { withCorrections } from './corrections'
+import { houseTable, withCorrections } from './corrections'
 import { densityOf } from './densityOf'
 import { WEIGHT_PARTS } from './nutrients'
 
@@ -76,5 +76,16 @@ describe('corrections', () => {
     expect(of('ghee').source).toEqual(rowOf('ghee').source)
     expect(of('sugar')).toBe(rowOf('sugar'))
     expect(withCorrections(INGREDIENTS, [])).toBe(INGREDIENTS)
+  })
+
+  it('are of the house, as its own ingredients are, after those of the book', () => {
+    const own = { ...rowOf('sugar'), id: 'own-palm', name: 'Palm sugar of ours' }
+    const kitchen = { ingredients: [own], corrections: [{ id: 'own-palm', prepared: 0.9 }, { id: 'pear', prepared: 0.7 }] }
+    const table = houseTable(INGREDIENTS, kitchen)
+    expect(table.slice(0, -1).map(row => row.id)).toEqual(INGREDIENTS.map(row => row.id))
+    expect(table.at(-1)).toMatchObject({ id: 'own-palm', yields: { prepared: 0.9 } })
+    expect(table.find(row => row.id === 'pear')!.yields.prepared).toBe(0.7)
+    for (const none of [null, undefined, { ingredients: [], corrections: [] }])
+      expect(houseTable(INGREDIENTS, none)).toBe(INGREDIENTS)
   })
 })

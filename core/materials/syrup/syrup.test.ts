@@ -67,9 +67,12 @@ describe('what it sets to', () => {
 
 describe('sugar returning to grain', () => {
   it('follows the solubility of handbooks', () => {
+    expect(saturatedShare(0)).toBeCloseTo(0.6445, 4)
     expect(saturatedShare(20)).toBeCloseTo(0.667, 2)
     expect(saturatedShare(25)).toBeCloseTo(0.675, 2)
     expect(saturatedShare(100)).toBeCloseTo(0.83, 2)
+    // Beyond what was measured it stays where that ends.
+    expect([saturatedShare(-3), saturatedShare(108)]).toEqual([saturatedShare(0), saturatedShare(100)])
   })
 
   it('is a risk for a strong syrup that cools, and slower with invert sugar', () => {
