@@ -110,8 +110,9 @@ test.describe('a backup', () => {
         asked.end()
       })
     }
-    await new Promise(done => setTimeout(done, 500))
-    expect(readdirSync(hearth.folder).filter(name => name.startsWith('.') || name.endsWith('.half'))).toEqual([])
+    await expect
+      .poll(() => readdirSync(hearth.folder).filter(name => name.startsWith('.') || name.endsWith('.half')))
+      .toEqual([])
     const { size } = (await (await request.get('/api/backup/size')).json()) as {
       size: { bytes: number, batches: number, withoutPhotosBytes: number }
     }
