@@ -137,6 +137,16 @@ describe('a pasted line', () => {
     expect(read(text).lines[0]!.massG!).toBeCloseTo(massG, 1)
   })
 
+  it.each([
+    ['sweet semolina', ['semolina-fine', 'semolina-medium', 'semolina-coarse']],
+    ['milk semolina', ['semolina-fine', 'semolina-medium', 'semolina-coarse', 'milk', 'milk-rich']],
+    ['milk fine', ['milk', 'milk-rich']],
+  ])('asks of "%s" about foods whose name is all there, before those of which a word is', (text, ids) => {
+    const { row, others, sure } = FOODS.find(text)
+    expect([row!.id, ...others.map(one => one.id)]).toEqual(ids)
+    expect(sure).toBe(false)
+  })
+
   it('knows a heading from an ingredient', () => {
     expect(read('For the halwa:').lines[0]).toMatchObject({ passed: 'heading', ingredient: null })
   })
