@@ -44,6 +44,17 @@ describe('a ridge fit', () => {
     expect(fit.variance).toBeCloseTo(0.01, 2)
   })
 
+  it('is pulled towards flat as if two more rows said nothing happens: by hand', () => {
+    // Rows −1 and 1 with values 0 and 2: Σx² of 2 and the pull of 2 halve the slope; half is left of each value.
+    const fit = ridge(Float64Array.of(-1, 1), 1, [0, 2], [0.5, 0.5])
+    expect(fit.constant).toBeCloseTo(1, 6)
+    expect([...fit.slope]).toEqual([expect.closeTo(0.5, 9)])
+    expect(fit.variance).toBeCloseTo(0.25, 6)
+    // Three quarters of the weight on the second: Σw 2, Σwx 1, Σwy 3, Σwxy 3; (2, 1; 1, 4) is solved by (9, 3) / 7.
+    const leaning = ridge(Float64Array.of(-1, 1), 1, [0, 2], [0.25, 0.75])
+    expect([leaning.constant, leaning.slope[0]]).toEqual([expect.closeTo(9 / 7, 6), expect.closeTo(3 / 7, 6)])
+  })
+
   it('is flat where nothing counts', () => {
     expect(ridge(new Float64Array(4), 2, [Number.NaN, Number.POSITIVE_INFINITY], [0.5, 0.5]).slope).toEqual(
       new Float64Array(2),

@@ -1,3 +1,4 @@
+import { drawnEvenly } from './drawnEvenly'
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { fillNormal } from './fillNormal'
@@ -75,5 +76,18 @@ describe('weighted quantiles', () => {
 
   it('sort what never happened last', () => {
     expect(weightedQuantile([Number.POSITIVE_INFINITY, 5, 6], [1, 1, 1], [0.9])).toEqual([Number.POSITIVE_INFINITY])
+  })
+})
+
+describe('indices drawn at even steps', () => {
+  it('are as many of each as its weight says, in rising order', () => {
+    expect(drawnEvenly([0.5, 0.5], 4)).toEqual([0, 0, 1, 1])
+    expect(drawnEvenly([0.1, 0, 0.6, 0.3], 10)).toEqual([0, 2, 2, 2, 2, 2, 2, 3, 3, 3])
+    // A step that falls upon the end of a weight belongs to it.
+    expect(drawnEvenly([0.5, 0.5], 1)).toEqual([0])
+  })
+
+  it('stay within the list, also where its weights fall short of one', () => {
+    expect(drawnEvenly([0.3, 0.3], 5)).toEqual([0, 0, 1, 1, 1])
   })
 })

@@ -12,6 +12,6 @@ describe('a tabulated function', () => {
 
   it('holds its ends outside the range, and its first end for what is no number', () => {
     const table = tabulate(x => x * x, 1, 3, 0.5)
-    expect([table(-4), table(9), table(Number.NaN)]).toEqual([1, 9, 1])
+    expect([table(-4), table(1), table(3), table(9), table(Number.NaN)]).toEqual([1, 1, 9, 9, 1])
   })
 })
