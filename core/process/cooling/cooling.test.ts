@@ -91,6 +91,18 @@ describe('a layer cooling in its tray', () => {
       settingOf({ ...slab, airC: 24 }, 'fat').cut!.middle,
     )
   })
+
+  it('is set so long after it has cooled through, by films a share off and warmth four kelvin off', () => {
+    const { holdsAtC, cut } = settingOf(slab, 'firm')
+    const cooledS = (toC: number, share = 1): number =>
+      coolSlab({ ...slab, topW: slab.topW * share, baseW: slab.baseW * share }, toC).at(-1)!.timeS
+    expect(cut!.middle).toBeCloseTo(cooledS(holdsAtC) + 900, 6)
+    expect(cut!.early - 900 * 0.6).toBeCloseTo(cooledS(holdsAtC + 4, 1.25), 6)
+    expect(cut!.late - 900 * 1.4).toBeCloseTo(cooledS(holdsAtC - 4, 0.75), 6)
+    // In a room so warm that the coldest thought of never comes, twice as long is said.
+    const near = settingOf({ ...slab, airC: holdsAtC - 2 }, 'firm').cut!
+    expect(near.late).toBeCloseTo(2 * near.middle, 6)
+  })
 })
 
 describe('a mass that is to be rolled', () => {

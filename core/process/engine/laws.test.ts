@@ -10,10 +10,10 @@ import { contentMl } from './contentMl'
 import { LID, OPEN } from './cover'
 import { evaporate } from './evaporate'
 import { heatCapacity } from './heatCapacity'
-import { AROMA, BROWNING, CHARRING, HELD, NUT_BROWNING, PAN_TEMP, TEMP, VAPOUR, WATER, type VesselState } from './layout'
+import { AROMA, BROWNING, CHARRING, FLECKS, HELD, NUT_BROWNING, PAN_TEMP, TEMP, VAPOUR, WATER, type VesselState } from './layout'
 import { pourInto } from './pourInto'
 import { ripen } from './ripen'
-import { roastLightness } from './roastLightness'
+import { CHARRING_RATE, roastLightness } from './roastLightness'
 import { takeUpLiquid } from './takeUpLiquid'
 
 let state: VesselState
@@ -156,6 +156,20 @@ describe('ripening', () => {
     expect(after(150, 180)).toBeLessThan(SEMOLINA.rawLightness)
     expect(after(195, 300)).toBeLessThan(SEMOLINA.stepLightness.burnt)
     expect(after(150, 600)).toBeLessThan(after(150, 300))
+  })
+
+  it('flecks the grains that lie on the pan ahead of the mass, the further the hotter the pan is than it', () => {
+    const fleck = (panC: number): number => {
+      const own = pan({ solids: 200, fat: 80 }, 150)
+      own[PAN_TEMP] = panC
+      ripen(own, member, 10)
+      return own[FLECKS]!
+    }
+    // Mass and pan at the temperature of the tables' rate of one: browning at its own rate, charring cooler by 25 K.
+    const charring = (tempC: number): number =>
+      Math.exp(constant('charringEnergy') / 8.314 * (1 / 423.15 - 1 / (tempC + 273.15)))
+    expect(fleck(150)).toBeCloseTo(10 * (member.browningRate + CHARRING_RATE * charring(125)), 3)
+    expect(fleck(200) / fleck(150)).toBeGreaterThan(2)
   })
 
   it('lets charring take over only when it is hot', () => {
