@@ -97,7 +97,7 @@ async function session(scheme, viewport, act) {
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
-  await new Promise(done => setTimeout(done, 2500))
+  await answers(`http://127.0.0.1:${port}/api/house`)
   const context = await browser.newContext({
     viewport,
     colorScheme: scheme,
@@ -108,6 +108,14 @@ async function session(scheme, viewport, act) {
   await context.close()
   server.kill('SIGKILL')
   rmSync(data, { recursive: true, force: true })
+}
+
+async function answers(url) {
+  for (let i = 0; i < 200; i++) {
+    if (await fetch(url).then(answer => answer.ok, () => false)) return
+    await new Promise(done => setTimeout(done, 150))
+  }
+  throw new Error(`Nothing answers at ${url}`)
 }
 
 async function still(page, path, ready, name) {
