@@ -57,6 +57,9 @@ describe('a fire', () => {
       fireBelief(0.28, 0.15, [reading(0.2, { when: NOW - ageDays * DAY_MS })], 0, NOW).levelVariance
     expect(Math.sqrt(on(0))).toBeLessThan(0.07)
     expect(Math.sqrt(on(2))).toBeGreaterThan(0.12)
+    // The same day is within twelve hours.
+    expect(on(11.9 / 24)).toBe(on(0))
+    expect(Math.sqrt(on(12.1 / 24))).toBeGreaterThan(0.12)
     expect(on(200)).toBeGreaterThan(on(2))
   })
 })

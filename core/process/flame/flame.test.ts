@@ -42,6 +42,13 @@ describe('a flame plan', () => {
     expect(told.length).toBeGreaterThan(4)
     expect(told.map(one => one.done)).toEqual(told.map(one => one.done).sort((p, q) => p - q))
     expect(told.at(-1)!.done).toBeLessThanOrEqual(1)
+    // In even steps: of every four marks while they are sorted out, of every two while the best are judged.
+    const rough = told.filter(one => one.done <= 0.5).map(one => one.done)
+    rough.forEach((done, i) => expect(done).toBeCloseTo((i + 1) * rough[0]!, 9))
+    const fine = told.slice(rough.length).map(one => one.done - 0.5)
+    fine.forEach((done, i) => expect(done).toBeCloseTo((i + 1) * fine[0]!, 9))
+    // Sorted out and judged are all that were tried.
+    expect(4 * 0.5 / rough[0]! + 2 * 0.5 / fine[0]!).toBeCloseTo(found.tried, 6)
   })
 
   it('is the same for the same seed', () => {
