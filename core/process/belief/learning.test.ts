@@ -4,7 +4,7 @@ import { starterPlan } from '../../../test/support/plans'
 import { beliefFor } from './beliefFor'
 import { combineReadings, fitReadings } from '../../materials/belief/combineReadings'
 import type { Evidence } from '../../materials/belief/reading'
-import { fireBelief } from './fireBelief'
+import { fireBelief, fireEntries } from './fireBelief'
 import { firstBelief } from './firstBelief'
 import { robustWeights } from '../../materials/belief/robustWeights'
 import { changeVariance, daySpread, driftVariance, repeatedVariances } from '../../materials/belief/steadiness'
@@ -61,6 +61,29 @@ describe('a fire', () => {
     expect(on(11.9 / 24)).toBe(on(0))
     expect(Math.sqrt(on(12.1 / 24))).toBeGreaterThan(0.12)
     expect(on(200)).toBeGreaterThan(on(2))
+  })
+})
+
+describe('the entries of a fire', () => {
+  const entries = (restsOn: readonly string[]) => {
+    const belief = fireBelief(0.28, 0.15, restsOn.length > 0 ? [reading(0.2, { ladder: -0.5 })] : [], 0.4)
+    return { belief, ...fireEntries(entryOf('mainFire'), entryOf('mainLadder'), belief, restsOn) }
+  }
+
+  it('have the level and the steepness that follows it', () => {
+    const { belief, level, ladder } = entries(['b'])
+    expect(level).toMatchObject({ median: Math.exp(belief.level), basis: 'batches', restsOn: ['b'] })
+    expect(level.spread ** 2).toBeCloseTo(belief.levelVariance, 12)
+    // What of the steepness follows the level, and what is its own, make its variance.
+    const [{ name, much }] = ladder.follows as [{ name: string, much: number }]
+    expect([name, ladder.basis]).toEqual(['mainFire', 'batches'])
+    expect(much * level.spread).toBeCloseTo(belief.covariance, 12)
+    expect(ladder.spread ** 2 + much ** 2).toBeCloseTo(belief.slopeVariance, 12)
+  })
+
+  it('rest on what they rested on where no batch says more', () => {
+    const { level, ladder } = entries([])
+    expect([level.basis, ladder.basis]).toEqual([entryOf('mainFire').basis, entryOf('mainLadder').basis])
   })
 })
 

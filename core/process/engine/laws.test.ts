@@ -232,5 +232,10 @@ describe('volume', () => {
     expect(dry / (250 / 0.71)).toBeGreaterThan(0.7)
     expect(dry / (250 / 0.71)).toBeLessThan(1.2)
     expect(contentMl(pan({ solids: 220, water: 800, held: 800 }, 95), SEMOLINA) / dry).toBeGreaterThan(2)
+    // The last half gram of it lies like the first hundred.
+    expect(contentMl(pan({ solids: 0.5, water: 0.05, held: 0.05 }, 27), SEMOLINA)).toBeCloseTo(
+      contentMl(pan({ solids: 100, water: 10, held: 10 }, 27), SEMOLINA) / 200,
+      9,
+    )
   })
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { examplePlan, marked } from '../../../test/support/plans'
+import { examplePlan, marked, starterPlan } from '../../../test/support/plans'
 import { boundaryIndex } from '../../formulation/dish/boundaryIndex'
 import { mainLine } from '../../formulation/dish/mainLine'
 import { sideStages } from '../../formulation/dish/sideStages'
@@ -26,6 +26,16 @@ describe('a program', () => {
     expect(program.stages.map(stage => stage.from)).toEqual([null, null, 0, null, null, null])
     expect(program.sides).toHaveLength(1)
     expect(program.sides[0]!.meets).toBe(2)
+  })
+
+  it.each([
+    ['two-liquids-wheat', ['take-up', 'milk', 'sweeten', 'enrich']],
+    ['winter-market-carrot', ['soften-2', 'milk', 'sweeten', 'enrich']],
+    ['window-pane-wheat', ['thicken', 'sweeten', 'enrich-3']],
+  ])('of %s lets what was just poured or put into a wet mass be stirred before its sign counts', (id, mixed) => {
+    const made = starterPlan(id)
+    const { stages } = compileProgram(made, replay(made, []), 0)
+    expect(mainLine(made.dish).map(stage => stage.id).filter((_, k) => stages[k]!.leastS > 0)).toEqual(mixed)
   })
 
   it('puts in what the dish weighs, all of it and the nuts twice', () => {
