@@ -10,6 +10,7 @@ import { z } from 'zod'
 import { cruise } from 'dependency-cruiser'
 import { build } from 'esbuild'
 import { seededRandom } from '../../core/maths/random/seededRandom'
+import { itemAt } from '../../core/maths/table/itemAt'
 import { cruised } from '../structureOf'
 import { mutantsOf, type Mutant } from './mutantsOf'
 import { keep, kept, type Came, type Tried } from './report'
@@ -57,8 +58,6 @@ const HELD_MOST: Readonly<Record<string, RegExp>> = {
   repair: /^core\/cook\/(repair|remedies)\//,
 }
 
-interface Sampled extends Mutant { readonly groups: string[] }
-
 const files = readdirSync(join(ROOT, 'core'), { recursive: true, encoding: 'utf8' })
   .filter(one => one.endsWith('.ts') && !one.endsWith('.test.ts')).map(one => join('core', one)).sort()
 const layerOf = (file: string): string => file.split('/').length > 2 ? file.split('/')[1]! : 'core'
@@ -97,31 +96,23 @@ const ALL_GROUPS = [
 ]
 const GROUPS = ALL_GROUPS.filter(({ name }) => ONLY === undefined || ONLY.includes(name)).map(({ name }) => name)
 
-/** A sample of each group: the same for a seed, whatever other groups are tried with it. */
-function sampled(): Sampled[] {
-  const taken = new Map<string, Sampled>()
-  for (const [place, { name, of }] of ALL_GROUPS.entries()) {
-    if (!GROUPS.includes(name)) continue
-    const random = seededRandom(1000 * SEED + place)
-    const all = of.flatMap(mutantsIn)
-    for (let i = 0; i < A_GROUP && all.length > 0; i += 1) {
-      for (const one of all.splice(Math.floor(random() * all.length), 1)) {
-        const key = `${one.file} ${one.from} ${one.is}`
-        taken.set(key, { ...one, groups: [...taken.get(key)?.groups ?? [], name] })
-      }
-    }
-  }
-  return [...taken.values()]
+/** A sample of a group: the same for a seed, whatever other groups are tried. */
+function sampled(name: string): Mutant[] {
+  const place = ALL_GROUPS.findIndex(one => one.name === name)
+  const random = seededRandom(1000 * SEED + place)
+  const all = itemAt(ALL_GROUPS, place).of.flatMap(mutantsIn)
+  return Array.from({ length: Math.min(A_GROUP, all.length) }, () =>
+    all.splice(Math.floor(random() * all.length), 1)).flat()
 }
 
-/** Those of the kept sample that lived, where they stand now: in the same file, changed in the same way, nearest by line. */
-function livedBefore(): Sampled[] {
-  return kept().mutants.filter(one => one.came === 'lived' && one.groups.some(name => GROUPS.includes(name))).map((one) => {
+/** Those of a group's kept sample that lived, where they stand now: in the same file, changed in the same way, nearest by line. */
+function livedBefore(name: string): Mutant[] {
+  return kept().mutants.filter(one => one.came === 'lived' && one.groups.includes(name)).map((one) => {
     const near = mutantsIn(one.file)
       .filter(({ was, is }) => was === one.was && is === one.is)
       .sort((p, q) => Math.abs(p.line - one.line) - Math.abs(q.line - one.line))[0]
     if (!near) throw new Error(`${one.file}:${one.line} ${one.was} → ${one.is} is not there any more: sample anew.`)
-    return { ...near, groups: one.groups }
+    return near
   })
 }
 
@@ -224,29 +215,31 @@ async function tryOne(folder: string, mutant: Mutant, tests: readonly string[]):
   }
 }
 
+/** Tries the mutants of a group, two at once, and keeps what came of them: a run that is cut off loses the group it is at. */
+async function tryGroup(name: string): Promise<void> {
+  const mutants = AGAIN ? livedBefore(name) : sampled(name)
+  const tried: Tried[] = []
+  let next = 0
+  await Promise.all(folders.map(async (folder) => {
+    while (next < mutants.length) {
+      const mutant = itemAt(mutants, next++)
+      const { file, line, was, is } = mutant
+      const known = `${file} ${mutant.from} ${is}`
+      const came = cameOf.get(known) ?? (await tryOne(folder, mutant, chosen(tests.get(file) ?? [], lasts)))
+      cameOf.set(known, came)
+      tried.push({ file, line, was, is, groups: [name], came })
+      console.log(`${name} ${tried.length}/${mutants.length} ${came} ${file}:${line} ${was} → ${is}`.slice(0, 160))
+    }
+  }))
+  const before = AGAIN ? kept().mutants.filter(one => one.came !== 'lived' && one.groups.includes(name)) : []
+  const { killed, sampled: of, seed } = keep([...before, ...tried], name, AGAIN ? kept().groups[name]?.seed ?? SEED : SEED)
+  console.log(`${name}: ${killed} of ${of} killed, seed ${seed}`)
+}
+
 const tests = await testsByFile()
-const mutants = AGAIN ? livedBefore() : sampled()
-const tried: Tried[] = []
-let next = 0
 const folders = cpus().map(copied)
-const lasts = await lengths(folders[0]!, [...new Set([...tests.values()].flat())])
-await Promise.all(folders.map(async (folder) => {
-  while (next < mutants.length) {
-    const mutant = mutants[next++]!
-    const came = await tryOne(folder, mutant, chosen(tests.get(mutant.file) ?? [], lasts))
-    const { file, line, was, is, groups } = mutant
-    tried.push({ file, line, was, is, groups, came })
-    console.log(
-      `${tried.length}/${mutants.length} ${came} ${mutant.file}:${mutant.line} ${mutant.was} → ${mutant.is}`.slice(
-        0,
-        160,
-      ),
-    )
-  }
-  rmSync(folder, { recursive: true, force: true })
-}))
-const report = kept()
-const before = AGAIN ? report.mutants.filter(one => one.came !== 'lived' && one.groups.some(name => GROUPS.includes(name))) : []
-const names = GROUPS.filter(name => !AGAIN || report.groups[name])
-for (const [name, of] of Object.entries(keep([...before, ...tried], names, name => (AGAIN ? report.groups[name]?.seed : SEED) ?? SEED)))
-  console.log(`${name}: ${of.killed} of ${of.sampled} killed, seed ${of.seed}`)
+const lasts = await lengths(itemAt(folders, 0), [...new Set([...tests.values()].flat())])
+/** A mutant may be sampled for its layer and for its room. */
+const cameOf = new Map<string, Came>()
+for (const name of GROUPS) if (!AGAIN || kept().groups[name]) await tryGroup(name)
+for (const folder of folders) rmSync(folder, { recursive: true, force: true })

@@ -39,28 +39,24 @@ export function kept(): Report {
 }
 
 /**
- * Keeps the results of some groups beside the newest ones of the others.
+ * Keeps the results of a group beside the newest ones of the others.
  *
- * @param tried every mutant of those groups
- * @param names of the groups
- * @param seedOf the sampler's seed of each group
- * @returns how each group stands now
+ * @param tried every mutant of the group
+ * @param name of the group
+ * @param seed of the sampler
+ * @returns how the group stands now
  */
-export function keep(tried: readonly Tried[], names: readonly string[], seedOf: (name: string) => number): Report['groups'] {
+export function keep(tried: readonly Tried[], name: string, seed: number): Report['groups'][string] {
   const before = kept()
+  const killed = tried.filter(one => one.came !== 'lived').length
+  const group = { seed, sampled: tried.length, killed, share: Math.round(1000 * killed / Math.max(1, tried.length)) / 1000 }
   const others = before.mutants.flatMap((one) => {
-    const groups = one.groups.filter(name => !names.includes(name))
+    const groups = one.groups.filter(other => other !== name)
     return groups.length > 0 ? [{ ...one, groups }] : []
   })
-  const groups = { ...before.groups }
-  for (const name of names) {
-    const own = tried.filter(one => one.groups.includes(name))
-    const killed = own.filter(one => one.came !== 'lived').length
-    groups[name] = { seed: seedOf(name), sampled: own.length, killed, share: Math.round(1000 * killed / Math.max(1, own.length)) / 1000 }
-  }
-  const mine = tried.map(one => ({ ...one, groups: one.groups.filter(name => names.includes(name)) }))
+  const mine = tried.map(one => ({ ...one, groups: [name] }))
   const mutants = [...others, ...mine].sort((p, q) =>
     p.file < q.file ? -1 : p.file > q.file ? 1 : p.line - q.line || (p.is < q.is ? -1 : p.is > q.is ? 1 : 0))
-  writeFileSync(FILE, `${JSON.stringify({ groups, mutants }, null, 1)}\n`)
-  return groups
+  writeFileSync(FILE, `${JSON.stringify({ groups: { ...before.groups, [name]: group }, mutants }, null, 1)}\n`)
+  return group
 }
