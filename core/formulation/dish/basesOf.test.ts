@@ -132,12 +132,15 @@ describe('two bases in one dish', () => {
     const plan = starterPlan('', { dish: stageDish(twoFlours), baseG: 250 })
     const numbers = basesNumbers(plan, false)
     const [gram, rice] = [familyOf('gram-flour'), familyOf('other-flour')]
-    const between = (value: number, a: number, b: number): void => {
-      expect(value).toBeGreaterThanOrEqual(Math.min(a, b))
-      expect(value).toBeLessThanOrEqual(Math.max(a, b))
-    }
-    between(numbers.mostWaterPerSolids, gram.mostWaterPerSolids, rice.mostWaterPerSolids)
-    between(numbers.grainRadiusMm, gram.grainRadiusMm, rice.grainRadiusMm)
+    const solidsOf = (flour: (one: { id: string }) => boolean): number =>
+      plan.amounts.filter(flour).reduce((sum, one) => sum + one.massG * one.composition.solids, 0)
+    const second = twoFlours.ingredients.find(one => one.asBase)!.id
+    const [ofGram, ofRice] = [solidsOf(one => one.id === twoFlours.base), solidsOf(one => one.id === second)]
+    const mean = (of: number, and: number): number => (ofGram * of + ofRice * and) / (ofGram + ofRice)
+    expect(numbers.mostWaterPerSolids).toBeCloseTo(mean(gram.mostWaterPerSolids, rice.mostWaterPerSolids), 9)
+    // Water goes in through the grain's surface: radii by their squares.
+    expect(numbers.grainRadiusMm ** 2).toBeCloseTo(mean(gram.grainRadiusMm ** 2, rice.grainRadiusMm ** 2), 9)
+    expect(gram.mostWaterPerSolids).not.toBe(rice.mostWaterPerSolids)
     const alone = starterPlan('blue-door-gram')
     expect(coloursOf(plan).rawLightness).toBeGreaterThan(coloursOf(alone).rawLightness)
     const ends = (of: typeof plan) => forecastCook(of, [], 0, 128).finishedG.middle

@@ -56,6 +56,17 @@ describe('signs', () => {
     expect(level('leaves-sides', pan({ solids: 220, water: 1000, held: 990 }, 50))).toBeLessThan(-1e8)
   })
 
+  it('of the wet stages are seen the sooner the more wet an eye lets pass', () => {
+    const own = wet({ solids: 220, water: 1000, held: 900 })
+    for (const sign of ['taken-up', 'leaves-sides'] as const) {
+      const by = (wetEye: number) => signLevel(SIGNS.indexOf(sign), own, { ...view, member: { ...member, wetEye } })
+      // What may run free is so many times the usual share of the water: what is held is nine tenths of it.
+      const free = by(1) + 1 - 0.9
+      expect(free).toBeGreaterThan(0)
+      expect(by(1.5) - by(1)).toBeCloseTo(0.5 * free, 9)
+    }
+  })
+
   it('of fresh produce are judged by what it keeps, though raw it holds all of its water', () => {
     const raw = wet({ solids: 100, water: 1000, held: 1000 })
     expect(level('dry', raw, familyOf('vegetable'))).toBeLessThan(0)
