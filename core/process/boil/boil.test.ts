@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { beliefColumns, MEMBER_NAMES, memberValues } from '../belief/memberValues'
 import { firstBelief } from '../belief/firstBelief'
 import { CoreError } from '../../error'
+import { constant } from '../../materials/constants/constants'
 import { ensembleRecord } from '../engine/record'
 import { SIGN } from '../engine/signs'
 import { simulate } from '../engine/simulate'
@@ -12,7 +13,7 @@ import { altitudeOfBoilM } from './altitudeOfBoilM'
 import type { BoilCheck } from './boilCheck'
 import { boilingFactor } from './boilingFactor'
 import { boilProgram } from './boilProgram'
-import { readBoilCheck } from './readBoilCheck'
+import { readBoilCheck, SET_AGAIN } from './readBoilCheck'
 
 const CHECK: BoilCheck = {
   id: 'check',
@@ -94,6 +95,16 @@ describe('a boil check', () => {
     expect(plain.evidence.map(one => one.of)).toEqual(['mainFire'])
     expect(weighed.evidence.map(one => one.of)).toContain('surface')
     expect(weighed.factor.late - weighed.factor.early).toBeLessThan(1.1 * (plain.factor.late - plain.factor.early))
+  })
+
+  it.each([60, 120])('is as sharp as the eye and the hand at the clock where nothing else is unsure: %d s', (boilS) => {
+    // Much water in a light pan on a fire that is far beyond its losses.
+    const watts = (4.186 * 8000 * 73) / boilS
+    const pan = { ...CHECK.pan, vessel: { innerDiameterMm: 320, depthMm: 150, massG: 300, material: 'aluminium' as const } }
+    const read = readBoilCheck({ ...CHECK, pan, waterG: 8000, boilS, fire: { ...CHECK.fire, watts } })
+    const seen = constant('boilSeen') ** 2 + (constant('clockHand') / boilS) ** 2
+    const told = read.evidence[0]!.variance - SET_AGAIN ** 2
+    expect(Math.abs(told / seen - 1)).toBeLessThan(0.2)
   })
 
   it('is less sure with a pan whose weight is a guess', () => {
