@@ -3,6 +3,7 @@ import { storyTo } from '../../../test/support/handForecast'
 import { marked, starterPlan } from '../../../test/support/plans'
 import { LEAST_CUT_MM, MOST_CUT_MM } from '../../formulation/tray/cut'
 import { replay } from '../replay/replay'
+import { PanChangeSchema } from './panChange'
 
 const plan = starterPlan('sweet-water-semolina')
 /** The cook with one mark in its roast. */
@@ -16,6 +17,19 @@ describe('a mark at the fire', () => {
     expect([0, 1, 7200, 7201].map(seconds => after('unstirred', { seconds }).unstirred.length)).toEqual([0, 1, 1, 0])
     expect([0, 0.01, 1, 1.01].map(share => after('kept.back', { vessel: 'pot', share }).keptBack.length)).toEqual([0, 1, 1, 0])
     expect([0, 1, 1e5, 1e5 + 1].map(readG => after('reading.unsure', { readG }).unsure.length)).toEqual([0, 1, 1, 0])
+  })
+
+  it('adds what is made of parts that come to one, and no more invert sugar than sugar', () => {
+    const taken = (composition: object): boolean =>
+      PanChangeSchema.safeParse({ adds: [{ ingredient: 'x', massG: 10, composition }] }).success
+    const none = { water: 0, solids: 0, fat: 0, sugar: 0, nuts: 0 }
+    for (const part of ['water', 'solids', 'fat', 'sugar', 'nuts'] as const) {
+      expect(taken({ ...none, [part]: 1 }), part).toBe(true)
+      expect(taken({ ...none, water: 0.4, [part]: part === 'water' ? 1 : 0.6 }), part).toBe(true)
+    }
+    expect([0.97, 0.985].map(water => taken({ ...none, water }))).toEqual([false, true])
+    expect(taken({ ...none, water: 0.6, sugar: 0.6 })).toBe(false)
+    expect([0.5, 0.51].map(invert => taken({ ...none, water: 0.5, sugar: 0.5, invert }))).toEqual([true, false])
   })
 
   it('names what there is: a vessel, an ingredient, a step', () => {

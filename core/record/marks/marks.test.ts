@@ -48,6 +48,7 @@ describe('a mark that is made later than it happened', () => {
   it('is taken as now where the span makes no sense', () => {
     for (const agoS of [-5, 'long', 9e9, null])
       expect(replay(plan, [marked(1, 50, 'cook.started', { agoS })]).startedMs).toBe(1_795_000_050_000)
+    expect(replay(plan, [marked(1, 50, 'cook.started', { agoS: 0.5 })]).startedMs).toBe(1_795_000_049_500)
   })
 })
 
