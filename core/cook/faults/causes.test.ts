@@ -192,6 +192,9 @@ describe('what to change of a dish', () => {
     expect(of('roast-long')).toEqual({ kind: 'minutes', stages: ['roast'], times: 0.8 })
     expect(of('off-early')).toEqual({ kind: 'minutes', stages: ['take-up', 'enrich'], times: 1.2 })
     expect(of('off-late')).toEqual({ kind: 'minutes', stages: ['take-up', 'enrich'], times: 0.8 })
+    const { stages } = record.plan.dish
+    const short = { ...record, plan: { ...record.plan, dish: { ...record.plan.dish, stages: stages.filter(one => one.id !== 'enrich') } } }
+    expect(editFor('off-early', short)).toEqual({ kind: 'minutes', stages: ['take-up'], times: 1.2 })
     for (const hand of ['unstirred', 'flame-high', 'thin-pan', 'rolled-warm', 'sour'] as const)
       expect(of(hand)).toBeNull()
   })

@@ -67,6 +67,16 @@ describe('what the record of a batch says', () => {
     expect(featuresOf(batchOf(at('take-up', 730))).pourTime).toBeCloseTo(Math.log(30 / 60) / (Math.log(260) / WIDTH), 3)
   })
 
+  it('is also of a roast that comes first', () => {
+    const [, ...line] = plan.dish.stages
+    const first = { ...plan, dish: { ...plan.dish, stages: line }, forecast: { ...plan.forecast!, stages: plan.forecast!.stages.slice(1) } }
+    const roasted = AS_FORECAST.filter(mark => mark[2]?.stage !== 'roast').map(
+      ([timeS, kind, payload]): Mark => [Math.max(0, timeS - 100), kind, payload],
+    )
+    const late = roasted.map((mark): Mark => (mark[2]?.stage === 'pour' ? [630, mark[1], mark[2]] : mark))
+    expect(featuresOf(batchOf(late, first)).roastTime).toBeCloseTo(Math.log(630 / 600) / (Math.log(800 / 500) / WIDTH), 3)
+  })
+
   it('knows no time finer than a tenth', () => {
     const sure = {
       ...plan,

@@ -284,6 +284,13 @@ describe('how a finished sweet keeps', () => {
     const slab = starterPlan(STARTER_DISHES.find(dish => dish.choices.form === 'slab')!.id)
     const told = cautions(keptCold(slab, 600, () => 'milk'))
     expect(told.set).toContain('set-in-cold')
-    expect(Object.keys(told).length).toBe(2)
+    // Where it sets, and at the last of what is done after the fire.
+    const several = starterPlan('one-thread-gram')
+    expect(several.dish.stages.filter(stage => stage.phase === 'after').map(stage => stage.id)).toEqual(
+      ['free-share', 'nuts-in', 'spread', 'set'],
+    )
+    const last = cautions(keptCold(several, 600, () => 'milk'))
+    expect(Object.keys(last)).toEqual(['spread', 'set'])
+    expect(last.spread).not.toContain('set-in-cold')
   })
 })
