@@ -31,6 +31,8 @@ describe('the slack of a step', () => {
     const early = { 'lentil.grind': 20 }
     // The one cook grinds before the nuts, which may begin at 62.
     expect(slack({ ...DAY, cooks: 1 }, early)['lentil.grind']).toBe(62 - 15 - 20)
+    // Also where it ends the minute they begin.
+    expect(slack({ ...DAY, cooks: 1 }, { 'lentil.grind': 43 })['lentil.grind']).toBe(62 - 15 - 43)
     const links = [{ from: 'lentil.grind', to: 'suji.roast', min: 30, max: null, kind: 'shared' }]
     expect(slack({ ...DAY, links }, early)['lentil.grind']).toBe(68 - 30 - 15 - 20)
   })
