@@ -64,6 +64,14 @@ describe('the summary of a batch', () => {
     expect(summary.moments.map(moment => moment.kind)).toContain('stage.began')
   })
 
+  it('tells the colour the forecast gives it as the liquid goes in, but none that was only remembered', () => {
+    const looked = [...story.slice(0, 3), marked(3.5, 715, 'looks.like', { step: 'pale' }), ...story.slice(3)]
+    expect(settleCook(plan, looked).summary.darkestStep).toBe('pale')
+    const remembered = (of: typeof story) => of.map(one => (one.kind === 'cook.started' ? { ...one, payload: { from: 'memory' } } : one))
+    expect(settleCook(plan, remembered(story.filter(one => one.kind !== 'sign.seen'))).summary.darkestStep).toBeNull()
+    expect(settleCook(plan, remembered(looked)).summary.darkestStep).toBe('pale')
+  })
+
   it('says that a weight is a forecast where nothing was weighed', () => {
     const summary = settleCook(plan, story.filter(one => one.kind !== 'weighed')).summary
     expect(summary.weighed).toBe(false)
