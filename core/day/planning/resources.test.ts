@@ -123,7 +123,9 @@ describe('fires', () => {
       const busy = Array.from({ length: cooks - 1 }, (_, i) =>
         one(`c${i}`, { dur: [40, 40, 40], hands: 1 }, { lags: [], ready: 10 }),
       )
-      const among = planned([dish, one('b', { dur: [36, 36, 36], burner: 1 }, { lags: [] }), ...busy], {
+      const [heat, pour] = dish.activities
+      const watched = { ...dish, activities: [{ ...heat!, hands: 1 as const }, pour!] }
+      const among = planned([watched, one('b', { dur: [36, 36, 36], burner: 1 }, { lags: [] }), ...busy], {
         burners: 1,
         cooks,
         wishes: [
@@ -174,6 +176,8 @@ describe('vessels', () => {
     expect(before(planned([held('a', 'heavy'), held('b', 'heavy')], { vessels: [large, small] }))).toEqual([
       5, 5, 30, 30,
     ])
+    const three = ['a', 'b', 'c'].map(id => held(id, 'heavy'))
+    expect(before(planned(three, { vessels: [large, small] }))).toEqual([5, 5, 30, 30, 35, 60])
   })
 
   it('grind one thing after another', () => {
