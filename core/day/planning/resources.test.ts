@@ -176,8 +176,12 @@ describe('vessels', () => {
     expect(before(planned([held('a', 'heavy'), held('b', 'heavy')], { vessels: [large, small] }))).toEqual([
       5, 5, 30, 30,
     ])
-    const three = ['a', 'b', 'c'].map(id => held(id, 'heavy'))
-    expect(before(planned(three, { vessels: [large, small] }))).toEqual([5, 5, 30, 30, 35, 60])
+    // The first has the large pan, so the second the small one, so the third the large: the last cannot begin at 570,
+    // though never more than two pans are wanted, and one large.
+    const pins = ([['a', 500], ['b', 520], ['c', 545]] as const).map(([id, start]) => ({ kind: 'pin' as const, step: `${id}.begin`, start }))
+    const chain = [held('a', 'heavyL'), held('b', 'heavy'), held('c', 'heavy'), held('d', 'heavyL')]
+    expect(planned(chain, { vessels: [large, small], wishes: pins })['d.begin']).not.toBe(570)
+    expect(planned(chain, { vessels: [large, { ...large, id: 'm' }], wishes: pins })['d.begin']).toBe(570)
   })
 
   it('grind one thing after another', () => {
