@@ -195,6 +195,7 @@ describe('what to change of a dish', () => {
     const { stages } = record.plan.dish
     const short = { ...record, plan: { ...record.plan, dish: { ...record.plan.dish, stages: stages.filter(one => one.id !== 'enrich') } } }
     expect(editFor('off-early', short)).toEqual({ kind: 'minutes', stages: ['take-up'], times: 1.2 })
+    expect(editFor('off-late', short)).toEqual({ kind: 'minutes', stages: ['take-up'], times: 0.8 })
     for (const hand of ['unstirred', 'flame-high', 'thin-pan', 'rolled-warm', 'sour'] as const)
       expect(of(hand)).toBeNull()
   })

@@ -45,6 +45,15 @@ describe('a mark that is made later than it happened', () => {
     expect(cook.stageStarts[1]).toBe(240)
   })
 
+  it('stands where it stood when only what it says is corrected', () => {
+    const begun = marked(1, 50, 'cook.started')
+    const timesOf = (payload: object) =>
+      replay(plan, [begun, marked(2, 60, 'corrected', { replaces: begun.id, ...payload })]).startedMs
+    expect(timesOf({ payload: { from: 'memory' } })).toBe(1_795_000_050_000)
+    expect(timesOf({ shiftS: 'soon' })).toBe(1_795_000_050_000)
+    expect(timesOf({ shiftS: -30 })).toBe(1_795_000_020_000)
+  })
+
   it('is taken as now where the span makes no sense', () => {
     for (const agoS of [-5, 'long', 9e9, null])
       expect(replay(plan, [marked(1, 50, 'cook.started', { agoS })]).startedMs).toBe(1_795_000_050_000)
