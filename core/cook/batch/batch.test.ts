@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { examplePlan, marked } from '../../../test/support/plans'
 import { forecastCook } from '../../process/forecast/forecastCook'
+import { labToHex } from '../../materials/colour/labToHex'
 import { replay } from '../../record/replay/replay'
 import { momentsOf } from './momentsOf'
 import { stoneMinutes, stonesOf } from './stones'
@@ -27,11 +28,20 @@ describe('the stones of an arch', () => {
     }
   })
 
-  it('darken towards the pour', () => {
-    const stones = stonesOf(plan.forecast, plan.forecast.stages[2]!.middle, plan.forecast.stages[5]!.middle)
-    const light = (hex: string): number => Number.parseInt(hex.slice(1, 3), 16) + Number.parseInt(hex.slice(3, 5), 16)
-    const before = stones.filter(stone => stone.toS <= plan.forecast.stages[2]!.middle)
-    expect(light(before.at(-1)!.colour)).toBeLessThan(light(before[0]!.colour))
+  it('have the colour of their middle, and none of before the turn once it is past', () => {
+    // A roast that darkens by a unit of lightness every 20 s, and is lifted by 30 as it is wetted at 300 s.
+    const points = Array.from({ length: 53 }, (_, i) => ({
+      ...plan.forecast.points[0]!,
+      timeS: 10 * i,
+      colour: { lightness: 80 - i / 2 + (10 * i > 300 ? 30 : 0), a: 5, b: 20 },
+    }))
+    const hex = (lightness: number): string => labToHex({ lightness, a: 5, b: 20 })
+    const stones = stonesOf({ ...plan.forecast, points }, 300, 500)
+    expect(stones.map(stone => [stone.fromS, stone.toS, stone.colour])).toEqual([
+      ...[0, 60, 120, 180, 240].map(from => [from, from + 60, hex(80 - (from + 30) / 20)]),
+      ...[300, 360, 420].map(from => [from, from + 60, hex(110 - (from + 30) / 20)]),
+      [480, 500, hex(110 - 490 / 20)],
+    ])
   })
 })
 
