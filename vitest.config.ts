@@ -28,7 +28,7 @@ const together: Plugin = {
       logLevel: 'silent',
     })
     for (const input of Object.keys(metafile.inputs)) this.addWatchFile(input)
-    return `import ${JSON.stringify(`${outfile}`)}`
+    return `import ${JSON.stringify(outfile)}`
   },
 }
 
