@@ -1,5 +1,5 @@
 import { readdirSync } from 'node:fs'
-import { cookOne, kill9, killed, pause, start, type House, type Killing } from './house'
+import { cookOne, kill9, killed, start, type House, type Killing } from './house'
 
 /** Backups that are cut off by the end of the server: nothing of them is left, and none passes for a whole one. */
 export async function backups(house: House, how: Killing): Promise<void> {
@@ -14,7 +14,6 @@ export async function backups(house: House, how: Killing): Promise<void> {
         house.tally.acknowledged++
       }
     }, 60 + 1200 * house.uniform())
-    await pause(100)
     if (readdirSync(house.folder).some(name => name.startsWith('.') || name.endsWith('.half'))) house.tally.half++
   }
 }

@@ -130,9 +130,12 @@ export async function read<T>(house: House, path: string): Promise<T> {
   return await (await fetch(`${house.url}/api${path}`)).json() as T
 }
 
-/** Starts the built server over the house, and does not wait for it. */
+/**
+ * Starts the built server over the house, and does not wait for it. What it says of errors comes to us by a pipe that
+ * every process beside it holds as well: the pipe's end is the end of them all.
+ */
 export function spawned(house: House, how: Killing): ChildProcess {
-  return spawn(process.execPath, ['.output/server/index.mjs'], {
+  const child = spawn(process.execPath, ['.output/server/index.mjs'], {
     env: {
       ...process.env,
       HOST: '127.0.0.1',
@@ -143,8 +146,10 @@ export function spawned(house: House, how: Killing): ChildProcess {
       HEARTH_CLOCK_RATE: String(how.rate),
       HEARTH_CLOCK_ANCHOR: String(ANCHOR),
     },
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', 'ignore', 'pipe'],
   })
+  child.stderr?.pipe(process.stderr, { end: false })
+  return child
 }
 
 const ANCHOR = Date.now()
@@ -165,10 +170,10 @@ export async function start(house: House, how: Killing): Promise<ChildProcess> {
   throw new Error('The server did not start.')
 }
 
-/** Kills it without a word. */
+/** Kills it without a word, and waits until it and all that worked beside it are gone. */
 export async function kill9(child: ChildProcess): Promise<void> {
   if (child.exitCode !== null) return
-  const gone = new Promise(done => child.once('exit', done))
+  const gone = new Promise(done => child.once('close', done))
   child.kill('SIGKILL')
   await gone
 }

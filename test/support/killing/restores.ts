@@ -2,7 +2,7 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { onOwn } from '../../../server/services/ownConnection'
-import { cookOne, kill9, killed, pause, read, start, type House, type Killing } from './house'
+import { cookOne, kill9, killed, read, start, type House, type Killing } from './house'
 
 /** A house with a batch in it, and a backup of another one that takes its place: it is always wholly one of the two. */
 export async function restores(house: House, how: Killing): Promise<void> {
@@ -36,7 +36,7 @@ export async function restores(house: House, how: Killing): Promise<void> {
     if (restored && ids !== 'of-the-backup') house.tally.lost++
     if (ids === 'of-the-backup' && !(await copiesHold(house.folder, 'of-the-house'))) house.tally.lost++
     await kill9(server)
-    if (await isLeft(house.folder)) house.tally.half++
+    if (isLeft(house.folder)) house.tally.half++
   }
   rmSync(before, { recursive: true, force: true })
 }
@@ -51,11 +51,5 @@ async function copiesHold(folder: string, id: string): Promise<boolean> {
   return false
 }
 
-/**
- * Whether anything of a restore stays: what worked beside the server ends with it, on a busy machine a moment later.
- */
-async function isLeft(folder: string): Promise<boolean> {
-  const left = (): boolean => readdirSync(folder).some(name => name.startsWith('.'))
-  for (let i = 0; i < 50 && left(); i++) await pause(100)
-  return left()
-}
+/** Whether anything of a restore stays once all have ended. */
+const isLeft = (folder: string): boolean => readdirSync(folder).some(name => name.startsWith('.'))
