@@ -39,7 +39,7 @@ for (const [name, viewport] of Object.entries(SIZES)) {
       }).toPass({ timeout: 40_000 })
       expect(await tooSmall(page), view.address).toEqual([])
       expect(await cutOff(page), view.address).toEqual([])
-      await nothingSerious(page, `${view.address} on ${name}`, name === 'a phone' ? 'light' : 'both')
+      await nothingSerious(page, `${view.address} on ${name}`, { schemes: name === 'a phone' ? 'light' : 'both' })
     }
     expect(complaints.list).toEqual([])
   })
