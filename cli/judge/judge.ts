@@ -15,7 +15,7 @@ export interface Size {
   readonly flameMembers: number
 }
 export const FULL: Size = { cooks: 2010, wrong: 160, flames: 450, members: 90, flameMembers: 200 }
-export const QUICK: Size = { cooks: 90, wrong: 40, flames: 30, members: 80, flameMembers: 80 }
+export const QUICK: Size = { cooks: 60, wrong: 20, flames: 24, members: 60, flameMembers: 80 }
 
 const SLICE = 20
 const WORLDS = keysOf(OTHER_LAWS)
