@@ -32,6 +32,9 @@ const together: Plugin = {
   },
 }
 
+const inNode = { environment: 'node', testTimeout: 180_000, hookTimeout: 180_000 } as const
+/** Where tests are put together. */
+const togetherInNode = { ...inNode, server: { deps: { external: [new RegExp(TOGETHER)] } } }
 const inPages = {
   environment: 'happy-dom',
   server: { deps: { inline: ['element-plus'] } },
@@ -49,26 +52,26 @@ export default defineConfig({
         plugins: [together],
         test: {
           name: 'core',
-          server: { deps: { external: [new RegExp(TOGETHER)] } },
-          environment: 'node',
-          include: ['{core,contracts,book,words,devices,cli,app/drawings}/**/*.test.ts'],
+          ...togetherInNode,
+          include: ['{core,contracts,book,words,devices,cli,demo,app/drawings}/**/*.test.ts'],
           // Pure functions: files of tests cannot disturb one another, and share what they import.
           isolate: false,
-          testTimeout: 180_000,
-          hookTimeout: 180_000,
         },
       },
       {
         test: {
           name: 'unit',
-          environment: 'node',
-          include: [
-            '{workers,demo,app/clients,app/composables}/**/*.test.ts',
-            'test/{server,docs,model}/**/*.test.ts',
-          ],
+          ...inNode,
+          include: ['{workers,app/clients,app/composables}/**/*.test.ts', 'test/model/**/*.test.ts'],
           setupFiles: ['test/support/pinia.ts'],
-          testTimeout: 180_000,
-          hookTimeout: 180_000,
+        },
+      },
+      {
+        plugins: [together],
+        test: {
+          name: 'server',
+          ...togetherInNode,
+          include: ['test/{server,docs}/**/*.test.ts'],
         },
       },
       {

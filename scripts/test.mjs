@@ -48,7 +48,7 @@ await Promise.all([checkNext(), checkNext()])
 // What needs no database does not wait until its driver is compiled.
 vitest('unit tests', 'core.json', ['core', 'components', 'components alone'])
 await driver
-vitest('unit and server tests', 'unit.json', ['unit'])
+vitest('unit and server tests', 'unit.json', ['unit', 'server'])
 // The house that the browser tests copy is cooked while the build is made: either leaves a core idle.
 const demo = join(mkdtempSync(join(tmpdir(), 'yon-hearth-tests-')), 'demo')
 const cooking = spawn(process.execPath, ['scripts/run.mjs', 'demo/makeDemo.ts', demo], {
