@@ -206,9 +206,18 @@ describe('what goes in beside the plan', () => {
   })
 
   it('says by depth and ruler what is in the pan', () => {
-    const deep = forecastCook(plan, [...story, marked(6, 800, 'depth.measured', { depthMm: 60 })], 801, 200)
-    const flat = forecastCook(plan, [...story, marked(6, 800, 'depth.measured', { depthMm: 15 })], 801, 200)
-    expect(deep.finishedG.middle).toBeGreaterThan(flat.finishedG.middle)
+    const read = (...depths: number[]) =>
+      forecastCook(plan, [...story, ...depths.map(depthMm => marked(6, 800, 'depth.measured', { depthMm }))], 801, 400)
+        .panNow!.contentG
+    const [unread, flat, deep] = [read(), read(28), read(34)]
+    // Two normal numbers of one mass, by their sharpness; eight in ten lie within 2.563 deviations.
+    const mlPerMm = Math.PI / 4 * 26 ** 2 / 10
+    const [knownG, rulerG] = [(unread.late - unread.early) / 2.563, mlPerMm * Math.hypot(3, 0.05 * 31)]
+    const expected = 6 * mlPerMm * knownG ** 2 / (knownG ** 2 + rulerG ** 2)
+    expect((deep.middle - flat.middle) / expected).toBeGreaterThan(0.7)
+    expect((deep.middle - flat.middle) / expected).toBeLessThan(1.3)
+    // What cannot be, twice as deep as it is, is a slip of the hand.
+    expect(read(60).middle).toBeCloseTo(unread.middle, 1)
   })
 
   it('believes a cook who says that it was poured too early', () => {
