@@ -1,4 +1,4 @@
-import { mount, RouterLinkStub } from '@vue/test-utils'
+import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { INGREDIENTS } from '../../../book/ingredients'
 import type { BatchListLine } from '../../../contracts/batch'
@@ -34,7 +34,6 @@ const tasted = (id: string, sweetness: number, liking?: Liking): BatchListLine =
 })
 const view = (batches: readonly BatchListLine[], corrections: readonly Correction[] = []) =>
   mount(HouseKnows, {
-    global: { stubs: { NuxtLink: RouterLinkStub } },
     props: { batches, corrections, table: INGREDIENTS },
   })
 

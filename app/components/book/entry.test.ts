@@ -18,9 +18,8 @@ const arch = {
   keystoneS: 600,
   done: { early: 1500, middle: 1800, late: 2340 },
 }
-const global = { stubs: { NuxtLink: RouterLinkStub } }
 const entry = (more: Partial<InstanceType<typeof DishEntry>['$props']> = {}) => mount(DishEntry, {
-  props: { dish, base, times: { before: 0, fire: 34 }, missing: [], arch, aside: false, ...more }, global,
+  props: { dish, base, times: { before: 0, fire: 34 }, missing: [], arch, aside: false, ...more },
 })
 /** As the menu does it: what was chosen, and then it closes. */
 async function command(drawn: ReturnType<typeof entry>, name: string): Promise<void> {
@@ -79,7 +78,7 @@ describe('the versions of a dish', () => {
   const drawer = (versions: readonly DishVersion[]) =>
     mount(DishVersions, {
       props: { name: dish.name, versions },
-      global: { stubs: { ...global.stubs, teleport: true, transition: true } },
+      global: { stubs: { teleport: true, transition: true } },
     })
 
   it('can be taken again, but for the newest', async () => {
@@ -111,7 +110,6 @@ describe('what may be next', () => {
   it('says why, what it needs, and leads to its sheet', () => {
     const drawn = mount(NextDishes, {
       props: { dishes: [one, { ...one, id: 'b', why: 'in-house', missing: [], uses: null }] },
-      global,
     })
     const [first, second] = drawn.findAll('article').map(each => each.text())
     expect(first).toContain('Uses the milk, good until 2 Dec')

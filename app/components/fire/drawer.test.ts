@@ -1,4 +1,4 @@
-import { mount, RouterLinkStub } from '@vue/test-utils'
+import { mount } from '@vue/test-utils'
 import { nextTick } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
 import { replay } from '../../../core/record/replay/replay'
@@ -22,7 +22,6 @@ const drawer = (count = story.length) => mount(FireDrawer, {
     sides: ['pot'],
     flames: { pan: { mark: 'm3', lid: false }, pot: { mark: 'off', lid: true } },
   },
-  global: { stubs: { NuxtLink: RouterLinkStub } },
 })
 const press = (drawn: ReturnType<typeof drawer>, text: string) =>
   drawn
@@ -97,7 +96,6 @@ describe('the drawer for everything else', () => {
         sides: ['pot'],
         flames: {},
       },
-      global: { stubs: { NuxtLink: RouterLinkStub } },
     })
     await press(drawn, 'Hard centre')
     expect(said(drawn)).toContain('No sugar yet')

@@ -1,4 +1,4 @@
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { computed, type Component } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
 import { besideNow } from '../../../core/cook/guidance/besideNow'
@@ -52,7 +52,7 @@ function fireOf(
   ) as unknown as FireState
 }
 const show = (panel: Component, fire: FireState, of: CookPlan = plan, more: Record<string, unknown> = {}) =>
-  mount(panel, { props: { fire, plan: of, ...more }, global: { stubs: { NuxtLink: RouterLinkStub } } })
+  mount(panel, { props: { fire, plan: of, ...more } })
 const press = (drawn: ReturnType<typeof show>, text: string) =>
   drawn
     .findAll('button')

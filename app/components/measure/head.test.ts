@@ -43,7 +43,7 @@ describe('how it is made', () => {
     const held = shallowRef(card)
     const troubles = computed(() => troublesOf(held.value))
     const state = {
-      card: held, troubles, rowOf, sheet: ref({ baseG: 900 }), fire: ref(null),
+      card: held, troubles, rowOf, sheet: ref({ baseG: 900 }), fire: ref(null), cup: ref(null),
       dish: computed(() => (troubles.value.length === 0 ? stageDish(held.value) : null)),
     } as unknown as MeasureSheet
     return { held, drawn: mount(HowItIsMade, { props: { state, store: [], today: 20_000, nameOf }, global }) }

@@ -12,7 +12,6 @@ import ServePanel from './ServePanel.vue'
 import SettingLine from './SettingLine.vue'
 import { choose } from '../../../test/support/hands'
 
-const global = { stubs: { NuxtLink: RouterLinkStub } }
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
 const carrot = starterPlan('winter-market-carrot')
@@ -181,7 +180,7 @@ describe('what is in the house', () => {
     },
   })
   const says = (now: number, after: Partial<NonNullable<BatchListLine['after']>>): string =>
-    mount(HouseShelf, { global, props: { batches: [line('x', after)], now } }).find('.says').text()
+    mount(HouseShelf, { props: { batches: [line('x', after)], now } }).find('.says').text()
 
   it('says of each what is next: it sets, it is good, it is eaten next, it is thrown out', () => {
     expect(says(DAY, { readyAt: DAY + HOUR })).toContain('sets until about')
@@ -195,7 +194,6 @@ describe('what is in the house', () => {
 
   it('leads to each, with what is left and where, and leaves out what nothing is known of', () => {
     const shelf = mount(HouseShelf, {
-      global,
       props: { batches: [line('a', {}), { ...line('b', {}), after: null }], now: DAY },
     })
     expect(shelf.findAll('li')).toHaveLength(1)
