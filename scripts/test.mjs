@@ -44,10 +44,11 @@ const checks = [
   ],
   ['circles of the core', tool('depcruise'), ['--config', '.dependency-cruiser.circles.mjs', 'core']],
 ]
-await Promise.all([checkNext(), checkNext()])
-// What needs no database does not wait until its driver is compiled.
+const lanes = [checkNext(), checkNext()]
+// The longest of them goes on beside the tests, and tests that need no database beside the compiling of its driver.
+await Promise.race(lanes)
 vitest('unit tests', 'core.json', ['core', 'components', 'components alone'])
-await driver
+await Promise.all([...lanes, driver])
 vitest('unit and server tests', 'unit.json', ['unit', 'server'])
 // The house that the browser tests copy is cooked while the build is made: either leaves a core idle.
 const demo = join(mkdtempSync(join(tmpdir(), 'yon-hearth-tests-')), 'demo')

@@ -12,7 +12,9 @@ test.describe.configure({ mode: 'parallel' })
 /** Something that opens beside or above a view. */
 interface Opened {
   readonly what: string
-  /** Opens it from a page of the demo house that stands. */
+  /** The view of the demo house it opens from: its address, or the way there. */
+  readonly from: string | ((page: Page) => Promise<unknown>)
+  /** Opens it there. */
   readonly open: (page: Page) => Promise<void>
   /** What has opened. */
   readonly part: (page: Page) => Locator
@@ -24,110 +26,130 @@ const button = (page: Page, name: string | RegExp): Locator => page.getByRole('b
 const drawer = (page: Page): Locator => page.getByRole('dialog').first()
 const dishMenu = (page: Page): Locator => page.locator('.dishes .more').first()
 async function ofDish(page: Page, command: string): Promise<void> {
-  await page.goto('/book')
   await dishMenu(page).click()
   await page.getByRole('menuitem', { name: command }).click()
 }
-async function from(page: Page, address: string, opener: Locator): Promise<void> {
-  await page.goto(address)
-  await opener.click()
-}
 const onBoard = (page: Page, board: string): Locator =>
   page.getByRole('region', { name: board }).locator('.thing').first()
-async function lit(page: Page, name: string): Promise<void> {
+async function lit(page: Page): Promise<void> {
   await toTheFire(page)
   await page.locator('[data-action="start"]').click()
-  await button(page, name).click()
 }
+const MEASURE = '/measure?dish=sweet-water-semolina'
+const DAY = '/spread/lamp-evening'
 const dayTab = (name: string): Opened => ({
   what: `the day’s ${name}`,
-  open: page => from(page, '/spread/lamp-evening', page.getByRole('tab', { name, exact: true })),
+  from: DAY,
+  open: page => page.getByRole('tab', { name, exact: true }).click(),
   part: page => page.getByRole('tabpanel', { name }),
 })
 const paneOf = (name: string): Opened => ({
   what: `Measure’s ${name}`,
-  open: page => from(page, '/measure?dish=sweet-water-semolina', page.getByRole('tab', { name, exact: true })),
+  from: MEASURE,
+  open: page => page.getByRole('tab', { name, exact: true }).click(),
   part: page => page.getByRole('tabpanel', { name }),
 })
-const MEASURE = '/measure?dish=sweet-water-semolina'
-const DAY = '/spread/lamp-evening'
 
 const OPENED: readonly Opened[] = [
   {
     what: 'a menu of a dish',
-    open: page => from(page, '/book', dishMenu(page)),
+    from: '/book',
+    open: page => dishMenu(page).click(),
     part: page => page.getByRole('menu').first(),
     opener: dishMenu,
   },
-  { what: 'a drawer of versions', open: page => ofDish(page, 'Its versions'), part: drawer, opener: dishMenu },
+  {
+    what: 'a drawer of versions',
+    from: '/book',
+    open: page => ofDish(page, 'Its versions'),
+    part: drawer,
+    opener: dishMenu,
+  },
   {
     what: 'a dialog that gives a dish away',
+    from: '/book',
     open: page => ofDish(page, 'To another house'),
     part: drawer,
     opener: dishMenu,
   },
   {
     what: 'a form for a new dish',
-    open: page => from(page, '/book', button(page, 'A new dish')),
+    from: '/book',
+    open: page => button(page, 'A new dish').click(),
     part: page => page.locator('form').first(),
   },
   {
     what: 'a pasted text',
-    open: page => from(page, '/book', button(page, 'From a pasted text')),
+    from: '/book',
+    open: page => button(page, 'From a pasted text').click(),
     part: page => page.getByRole('textbox', { name: /The text/ }),
   },
   {
     what: 'an ingredient',
-    open: page => from(page, MEASURE, page.locator('.labels .name').nth(1)),
+    from: MEASURE,
+    open: page => page.locator('.labels .name').nth(1).click(),
     part: drawer,
     opener: page => page.locator('.labels .name').nth(1),
   },
   {
     what: 'an ingredient to be added',
-    open: page => from(page, MEASURE, button(page, 'Add an ingredient')),
+    from: MEASURE,
+    open: page => button(page, 'Add an ingredient').click(),
     part: drawer,
     opener: page => button(page, 'Add an ingredient'),
   },
   ...['Its stages', 'In the pan', 'Get ready and buy'].map(paneOf),
   {
     what: 'everything else at the fire',
-    open: page => lit(page, 'Everything else'),
+    from: lit,
+    open: page => button(page, 'Everything else').click(),
     part: page => page.locator('.drawer').first(),
     opener: page => button(page, 'Everything else'),
   },
   {
     what: 'what is wrong at the fire',
-    open: page => lit(page, 'Something is wrong'),
+    from: lit,
+    open: page => button(page, 'Something is wrong').click(),
     part: page => page.locator('.drawer, .repair').first(),
     opener: page => button(page, 'Something is wrong'),
   },
-  { what: 'the far view', open: page => lit(page, 'far view'), part: page => page.locator('.fire.far') },
+  {
+    what: 'the far view',
+    from: lit,
+    open: page => button(page, 'far view').click(),
+    part: page => page.locator('.fire.far'),
+  },
   ...['Cups and spoons', 'Pans and pots', 'Fires', 'Trays and plates'].map((board): Opened => ({
     what: `a thing of ${board}`,
-    open: page => from(page, '/kitchen', onBoard(page, board)),
+    from: '/kitchen',
+    open: page => onBoard(page, board).click(),
     part: drawer,
     opener: page => onBoard(page, board),
   })),
   {
     what: 'a calendar of days',
-    open: page => from(page, '/kitchen', page.getByRole('combobox', { name: 'Use by' })),
+    from: '/kitchen',
+    open: page => page.getByRole('combobox', { name: 'Use by' }).click(),
     part: drawer,
   },
   ...['Dishes', 'Hands', 'Kitchen', 'Promised', 'To buy'].map(dayTab),
   {
     what: 'what a day is taken along as',
-    open: page => from(page, DAY, button(page, 'Take it along')),
+    from: DAY,
+    open: page => button(page, 'Take it along').click(),
     part: page => page.getByRole('menu').first(),
     opener: page => button(page, 'Take it along'),
   },
   {
     what: 'a list of a filter',
-    open: page => from(page, '/ledger', page.locator('main .el-select').first()),
+    from: '/ledger',
+    open: page => page.locator('main .el-select').first().click(),
     part: page => page.getByRole('listbox').first(),
   },
   {
     what: 'the numbers of the model',
-    open: page => from(page, '/kitchen/learned', button(page, 'Every number of the model')),
+    from: '/kitchen/learned',
+    open: page => button(page, 'Every number of the model').click(),
     part: page => page.locator('.numbers .el-table').first(),
   },
 ]
@@ -151,12 +173,14 @@ async function leadsInAndOut(page: Page, part: Locator, opener: Locator): Promis
   await expect(opener).toBeFocused()
 }
 
-for (const { what, open, part, opener } of OPENED) {
+for (const { what, from, open, part, opener } of OPENED) {
   test(`${what}: nothing against it on a laptop and a phone, and the keyboard goes in and comes back`, async ({
     page,
     complaints,
   }) => {
     await page.setViewportSize(LAPTOP)
+    if (typeof from === 'string') await page.goto(from)
+    else await from(page)
     await open(page)
     await expect(part(page)).toBeVisible()
     await stands(page, part(page), what, 'laptop')
