@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { END_FAULTS } from '../core/cook/faults/faults'
 import { BackupFootSchema, BackupHeadSchema, BackupRowSchema, BACKUP_FORMAT } from './backup'
-import { BatchAfterSchema, BatchFilterSchema, BatchPatchSchema, BatchQuerySchema } from './batch'
+import { BatchAfterSchema, BatchPatchSchema } from './batch'
+import { BatchFilterSchema, BatchQuerySchema } from './batchQuery'
 import { PhotosSchema } from './photo'
 
 const taken = (schema: { safeParse(value: unknown): { success: boolean } }, value: unknown): boolean =>

@@ -1,7 +1,5 @@
 import { z } from 'zod'
 import type { BatchPicture, BatchSummary } from '../core/cook/batch/summary'
-import { END_FAULTS } from '../core/cook/faults/faults'
-import { FAMILY_IDS } from '../core/formulation/family/family'
 import type { Forecast } from '../core/record/plan/forecast'
 import { PLACES, type Place } from '../core/record/marks/place'
 import { LIKINGS, type Liked } from '../core/record/marks/afterFire'
@@ -130,30 +128,6 @@ export interface BatchLine extends BatchListLine { readonly summary: BatchSummar
 /** A page of the ledger, newest first; `next` asks for the one after. */
 export const BatchPageSchema = z.strictObject({ batches: z.array(BatchListLineSchema), next: z.string().nullable() })
 export interface BatchPage { readonly batches: readonly BatchListLine[], readonly next: string | null }
-
-/** Quarters of the year: December to February, and so on. */
-export const SEASONS = ['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'] as const
-export type Season = (typeof SEASONS)[number]
-
-/** What the ledger is filtered by. A fault may be `any` or `none`. */
-export const BatchFilterSchema = z.strictObject({
-  dish: Id.optional(),
-  family: z.enum(FAMILY_IDS).optional(),
-  fault: z.union([z.enum(END_FAULTS), z.literal('any'), z.literal('none')]).optional(),
-  pan: Id.optional(),
-  fire: Id.optional(),
-  season: z.enum(SEASONS).optional(),
-})
-export type BatchFilter = z.infer<typeof BatchFilterSchema>
-
-/** Query of the list of batches. */
-export const BatchQuerySchema = BatchFilterSchema.extend({
-  limit: z.coerce.number().int().min(1).max(200).default(60),
-  cursor: z.string().max(100).optional(),
-  /** Only batches begun before it. */
-  before: z.coerce.number().int().min(0).optional(),
-})
-export type BatchQuery = z.infer<typeof BatchQuerySchema>
 
 const Count = z.strictObject({ id: z.string(), name: z.string(), count: z.number().int() })
 /** How many batches there are, how many came right, and what they can be filtered by. */

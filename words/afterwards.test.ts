@@ -5,10 +5,10 @@ import { FAULT_CAUSES } from '../core/cook/faults/causes'
 import { FEATURES } from '../core/cook/faults/features'
 import { GIVEN_TO, LIKED_FOR, LIKINGS } from '../core/record/marks/afterFire'
 import { PLACES } from '../core/record/marks/place'
-import { SEASONS } from '../contracts/batch'
+import { SEASONS } from '../contracts/batchQuery'
 import { ALLERGEN_WORDS, daysText, GIVEN_WORDS, LIKED_WORDS, likingText, PLACE_WORDS } from './after'
 import { differenceText, turnedText, type CompareWords } from './compare'
-import { changeText, clueText, editText, CAUSE_WORDS } from './faults'
+import { changeText, clueText, editText, CAUSE_WORDS } from './causes'
 import { SEASON_WORDS, TREND_WORDS } from './ledger'
 
 describe('words for what comes after the fire', () => {

@@ -1,5 +1,5 @@
 import type { RowTrouble } from '../core/cook/exchange/batchRows'
-import type { Season } from '../contracts/batch'
+import type { Season } from '../contracts/batchQuery'
 /** Quarters of the year. */
 export const SEASON_WORDS: Readonly<Record<Season, string>> = {
   'dec-feb': 'December to February',

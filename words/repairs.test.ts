@@ -9,7 +9,8 @@ import { FAULT_IDS } from '../core/cook/faults/faults'
 import { repairOf } from '../core/cook/repair/repairOf'
 import { marked, starterPlan } from '../test/support/plans'
 import { LOST_WORDS, RECORD_WORDS, REPAIR_NOTES, SLIP_WORDS, UPTAKE_WORDS, WAY_WORDS } from './repairs'
-import { CAUSE_WORDS, FAULT_WORDS } from './faults'
+import { CAUSE_WORDS } from './causes'
+import { FAULT_WORDS } from './faults'
 import { EXPECT_WORDS } from './stages'
 
 describe('words for repairs', () => {

@@ -1,15 +1,7 @@
 import { isOneOf } from '../../core/records'
 import { QueryTypes } from 'sequelize'
-import {
-  BatchAfterSchema,
-  BatchPictureSchema,
-  SEASONS,
-  type BatchFilter,
-  type BatchListLine,
-  type BatchPage,
-  type BatchQuery,
-  type BatchTally,
-} from '../../contracts/batch'
+import { BatchAfterSchema, BatchPictureSchema, type BatchListLine, type BatchPage, type BatchTally } from '../../contracts/batch'
+import { SEASONS, type BatchFilter, type BatchQuery } from '../../contracts/batchQuery'
 import { FAMILY_IDS } from '../../core/formulation/family/family'
 import type { RawRow } from '../models/models'
 import type { Database } from './database'

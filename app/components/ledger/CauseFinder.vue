@@ -4,7 +4,8 @@ import type { EndFault } from '../../../core/cook/faults/faults'
 import type { ChangeResult } from '../../../core/cook/faults/changeWorked'
 import type { DishEdit } from '../../../core/cook/faults/dishEdit'
 import type { RankedCause } from '../../../core/cook/faults/findCauses'
-import { changeText, clueText, editText, CAUSE_WORDS, faultName } from '../../../words/faults'
+import { changeText, clueText, editText, CAUSE_WORDS } from '../../../words/causes'
+import { faultName } from '../../../words/faults'
 import SegmentedChoice from '../SegmentedChoice.vue'
 
 export interface CauseRow { readonly ranked: RankedCause, readonly edit: DishEdit | null }

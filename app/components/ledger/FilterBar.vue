@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { BatchFilterSchema, type BatchFilter, type BatchTally } from '../../../contracts/batch'
+import type { BatchTally } from '../../../contracts/batch'
+import { BatchFilterSchema, type BatchFilter } from '../../../contracts/batchQuery'
 import { SEASON_WORDS } from '../../../words/ledger'
 import { familyName } from '../../../words/dish'
 import LabelledChoice from '../LabelledChoice.vue'

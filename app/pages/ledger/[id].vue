@@ -25,7 +25,8 @@ import { editedDish, editForLiking, type DishEdit } from '../../../core/cook/fau
 import { faultsAtEnd } from '../../../core/cook/faults/faultsOf'
 import { LIKED_FOR, type LikedFor, type Liking } from '../../../core/record/marks/afterFire'
 import { LIKED_WORDS } from '../../../words/after'
-import { editText, faultName } from '../../../words/faults'
+import { editText } from '../../../words/causes'
+import { faultName } from '../../../words/faults'
 import { pageTitle } from '../../../words/titles'
 
 const route = useRoute()

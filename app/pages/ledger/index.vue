@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { BatchFilterSchema, BatchPageSchema, BatchTallySchema, type BatchFilter, type BatchListLine, type BatchTally } from '../../../contracts/batch'
+import { BatchPageSchema, BatchTallySchema, type BatchListLine, type BatchTally } from '../../../contracts/batch'
+import { BatchFilterSchema, type BatchFilter } from '../../../contracts/batchQuery'
 import HearthAway from '../../components/HearthAway.vue'
 import HousePage from '../../components/HousePage.vue'
 import DishTrend from '../../components/ledger/DishTrend.vue'

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { BatchQuerySchema } from '../../../contracts/batch'
+import { BatchQuerySchema } from '../../../contracts/batchQuery'
 import { parse, route } from '../../http/route'
 
 /** A page of the ledger, newest first. */

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { BatchFilterSchema } from '../../../contracts/batch'
+import { BatchFilterSchema } from '../../../contracts/batchQuery'
 import { parse, route } from '../../http/route'
 
 /** How many batches a filter finds, how many came right, and what they can be filtered by. */
