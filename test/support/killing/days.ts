@@ -29,7 +29,7 @@ export async function days(house: House, how: Killing): Promise<void> {
   for (let kill = 0; kill < how.kills; kill++) {
     const id = `day-${Math.floor(kill / 10)}`
     if (kill % 10 === 0) revision = 0
-    await killed(house, how, async (goesOn) => {
+    await killed(house, how, async (goesOn, acknowledged) => {
       while (goesOn()) {
         const kept = await send<{ revision: number }>(house, 'PUT', `/spreads/${id}`, {
           ...DAY,
@@ -40,6 +40,7 @@ export async function days(house: House, how: Killing): Promise<void> {
         if (!kept) return
         revision = kept.revision
         house.tally.acknowledged++
+        acknowledged()
       }
     }, 60 + 300 * house.uniform())
     const [row] = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>

@@ -6,7 +6,7 @@ export async function finishes(house: House, how: Killing): Promise<void> {
   const finished: string[] = []
   let made = 0
   for (let kill = 0; kill < how.kills; kill++) {
-    await killed(house, how, async (goesOn) => {
+    await killed(house, how, async (goesOn, acknowledged) => {
       while (goesOn()) {
         const id = `finished-${made++}`
         const now = Date.now()
@@ -21,6 +21,7 @@ export async function finishes(house: House, how: Killing): Promise<void> {
         }))
         if (!await send(house, 'POST', `/streams/${id}/observations`, { sentAt: now, observations })) return
         finished.push(id)
+        acknowledged()
         // Some a second, as fast as a whole house could: each is settled before the next kill is looked at.
         await pause(160 * house.uniform())
       }

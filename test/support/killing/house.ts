@@ -52,13 +52,13 @@ export interface House {
 // The example of the documents: the browser tests' runner loads no JSON modules.
 export const PLAN = JSON.parse(readFileSync('docs/examples/cook-plan.json', 'utf8')) as CookPlan
 
+/** What goes on until the server is gone; where it says that something was acknowledged, the time counts from then. */
+type UnderWay = (goesOn: () => boolean, acknowledged: () => void) => Promise<unknown>
+/** So long a slow machine may take until something is acknowledged, ms. */
+const MOST_SILENT_MS = 20_000
+
 /** Starts it, has something under way, kills it, and looks whether the database is whole. */
-export async function killed(
-  house: House,
-  how: Killing,
-  underWay: (goesOn: () => boolean) => Promise<unknown>,
-  afterMs: number,
-): Promise<void> {
+export async function killed(house: House, how: Killing, underWay: UnderWay, afterMs: number): Promise<void> {
   const server = await start(house, how)
   await killedRunning(house, server, underWay, afterMs)
 }
@@ -67,15 +67,18 @@ export async function killed(
 export async function killedRunning(
   house: House,
   server: ChildProcess,
-  underWay: (goesOn: () => boolean) => Promise<unknown>,
+  underWay: UnderWay,
   afterMs: number,
 ): Promise<void> {
   let running = true
   // What is cut off fails, as it should; what the server refused is no cut.
-  const going = underWay(() => running).then(
+  let first = (): void => undefined
+  const acknowledged = new Promise<void>((resolve) => { first = resolve })
+  const going = underWay(() => running, first).then(
     () => null,
     (error: unknown) => (error instanceof Refused ? error : null),
   )
+  if (underWay.length > 1) await Promise.race([acknowledged, going, pause(MOST_SILENT_MS)])
   await pause(afterMs)
   await kill9(server)
   running = false

@@ -20,7 +20,7 @@ interface Cook { readonly id: string, number: number, waiting: Sent[], readonly 
 export async function marks(house: House, how: Killing): Promise<void> {
   const cooks: Cook[] = []
   for (let kill = 0; kill < how.kills; kill++) {
-    await killed(house, how, async (goesOn) => {
+    await killed(house, how, async (goesOn, acknowledged) => {
       // A cook lasts some kills; then others are begun.
       if (kill % 10 === 0) {
         const fresh = Array.from({ length: how.cooks }, (_, i): Cook => ({
@@ -32,7 +32,7 @@ export async function marks(house: House, how: Killing): Promise<void> {
         for (const cook of fresh) await send(house, 'PUT', `/cooks/${cook.id}`, { ...PLAN, id: cook.id })
         cooks.push(...fresh)
       }
-      await Promise.all(cooks.slice(-how.cooks).map(cook => write(house, cook, goesOn)))
+      await Promise.all(cooks.slice(-how.cooks).map(cook => write(house, cook, goesOn, acknowledged)))
     }, 60 + 300 * house.uniform())
     const times = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', async (own) => {
       const rows = await own.all<{ id: string, n: number }>(
@@ -55,7 +55,12 @@ export async function marks(house: House, how: Killing): Promise<void> {
 }
 
 /** Marks of one cook as fast as the server takes them, until it is gone. */
-async function write(house: House, cook: Cook, goesOn: () => boolean): Promise<void> {
+async function write(
+  house: House,
+  cook: Cook,
+  goesOn: () => boolean,
+  acknowledged: () => void,
+): Promise<void> {
   while (goesOn()) {
     while (cook.waiting.length < 1 + Math.floor(3 * house.uniform())) cook.waiting.push(next(cook))
     const answer = await send<{ acknowledged: { id: string }[] }>(house, 'POST', `/streams/${cook.id}/observations`, {
@@ -64,6 +69,7 @@ async function write(house: House, cook: Cook, goesOn: () => boolean): Promise<v
     })
     if (!answer) return
     for (const one of answer.acknowledged) cook.acknowledged.add(one.id)
+    acknowledged()
     cook.waiting = cook.waiting.filter(one => !cook.acknowledged.has(one.id))
   }
 }

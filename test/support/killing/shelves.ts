@@ -10,7 +10,7 @@ export async function shelves(house: House, how: Killing): Promise<void> {
   let volume = 100
   for (let kill = 0; kill < how.kills; kill++) {
     const sent = new Map<string, number>()
-    await killed(house, how, async (goesOn) => {
+    await killed(house, how, async (goesOn, acknowledged) => {
       while (goesOn()) {
         const id = `cup-${Math.floor(5 * house.uniform())}`
         volume++
@@ -19,6 +19,7 @@ export async function shelves(house: House, how: Killing): Promise<void> {
           return
         stands.set(id, volume)
         house.tally.acknowledged++
+        acknowledged()
       }
     }, 60 + 300 * house.uniform())
     const rows = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>
