@@ -42,7 +42,7 @@ export async function days(house: House, how: Killing): Promise<void> {
         house.tally.acknowledged++
         acknowledged()
       }
-    }, 60 + 300 * house.uniform())
+    }, 60 + 300 * house.uniform(), 'acknowledged')
     const [row] = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>
       own.all<{ revision: number, name: string, spread: string }>(
         'SELECT revision, name, spread FROM spreads WHERE id = ?',

@@ -25,7 +25,7 @@ export async function finishes(house: House, how: Killing): Promise<void> {
         // Some a second, as fast as a whole house could: each is settled before the next kill is looked at.
         await pause(160 * house.uniform())
       }
-    }, 300 + 1500 * house.uniform())
+    }, 300 + 1500 * house.uniform(), 'acknowledged')
   }
   house.tally.acknowledged += finished.length
   const server = await start(house, how)

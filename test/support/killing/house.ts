@@ -52,15 +52,23 @@ export interface House {
 // The example of the documents: the browser tests' runner loads no JSON modules.
 export const PLAN = JSON.parse(readFileSync('docs/examples/cook-plan.json', 'utf8')) as CookPlan
 
-/** What goes on until the server is gone; where it says that something was acknowledged, the time counts from then. */
+/** What goes on until the server is gone; it says when something was acknowledged. */
 type UnderWay = (goesOn: () => boolean, acknowledged: () => void) => Promise<unknown>
+/** What the time until the kill counts from. */
+type Since = 'start' | 'acknowledged'
 /** So long a slow machine may take until something is acknowledged, ms. */
 const MOST_SILENT_MS = 20_000
 
 /** Starts it, has something under way, kills it, and looks whether the database is whole. */
-export async function killed(house: House, how: Killing, underWay: UnderWay, afterMs: number): Promise<void> {
+export async function killed(
+  house: House,
+  how: Killing,
+  underWay: UnderWay,
+  afterMs: number,
+  since: Since = 'start',
+): Promise<void> {
   const server = await start(house, how)
-  await killedRunning(house, server, underWay, afterMs)
+  await killedRunning(house, server, underWay, afterMs, since)
 }
 
 /** The same of a server that is running. */
@@ -69,6 +77,7 @@ export async function killedRunning(
   server: ChildProcess,
   underWay: UnderWay,
   afterMs: number,
+  since: Since = 'start',
 ): Promise<void> {
   let running = true
   // What is cut off fails, as it should; what the server refused is no cut.
@@ -78,7 +87,7 @@ export async function killedRunning(
     () => null,
     (error: unknown) => (error instanceof Refused ? error : null),
   )
-  if (underWay.length > 1) await Promise.race([acknowledged, going, pause(MOST_SILENT_MS)])
+  if (since === 'acknowledged') await Promise.race([acknowledged, going, pause(MOST_SILENT_MS)])
   await pause(afterMs)
   await kill9(server)
   running = false

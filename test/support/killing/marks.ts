@@ -33,7 +33,7 @@ export async function marks(house: House, how: Killing): Promise<void> {
         cooks.push(...fresh)
       }
       await Promise.all(cooks.slice(-how.cooks).map(cook => write(house, cook, goesOn, acknowledged)))
-    }, 60 + 300 * house.uniform())
+    }, 60 + 300 * house.uniform(), 'acknowledged')
     const times = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', async (own) => {
       const rows = await own.all<{ id: string, n: number }>(
         'SELECT id, count(*) AS n FROM observations GROUP BY stream, id',

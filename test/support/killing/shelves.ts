@@ -21,7 +21,7 @@ export async function shelves(house: House, how: Killing): Promise<void> {
         house.tally.acknowledged++
         acknowledged()
       }
-    }, 60 + 300 * house.uniform())
+    }, 60 + 300 * house.uniform(), 'acknowledged')
     const rows = await onOwn(join(house.folder, 'hearth.sqlite'), 'read', own =>
       own.all<{ id: string, item: string }>("SELECT id, item FROM shelf_items WHERE shelf = 'measures'"),
     )
