@@ -182,7 +182,7 @@ describe('the day that comes next', () => {
         ),
       ),
     )
-    const { days, read } = useNextDays()
+    const { days, read } = useNextDays(() => now)
     await read
     const panel = mount(NextDay, { props: { days: days.value, now }, global })
     await flushPromises()
@@ -219,9 +219,15 @@ describe('the day that comes next', () => {
     expect((await shown([], at(100))).text()).toBe('')
   })
 
+  it('looks at a day until four days after its eve has begun', async () => {
+    const long = exampleSpread({ plan, meals: [{ id: 'm1', name: 'The last meal', at: 4 * 1440 + 60 }] })
+    expect((await shown([long], at(4 * 1440 - 1))).text()).toContain('Sunday')
+    expect((await shown([long], at(4 * 1440))).text()).toBe('')
+  })
+
   it('keeps quiet where the hearth cannot be reached', async () => {
     hearth.mockRejectedValue(new Error('away'))
-    const { days, read } = useNextDays()
+    const { days, read } = useNextDays(() => at(100))
     await read
     const panel = mount(NextDay, { props: { days: days.value, now: at(100) }, global })
     await flushPromises()
