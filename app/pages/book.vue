@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { useIntersectionObserver } from '@vueuse/core'
+import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { z } from 'zod'
 import { DishVersionSchema, type DishVersion } from '../../contracts/dish'
 import { IngredientSchema, type Ingredient } from '../../contracts/ingredient'
@@ -64,9 +65,17 @@ const shown = computed(() => find.value(text.value).flatMap((id) => {
   return [{ dish, base, times, missing, total: times.before + times.fire }]
 }).filter(one => (minutes.value === '' || one.total <= Number(minutes.value)) && (!inHouse.value || !one.missing.includes((one.base.name.split(',')[0] ?? '').toLowerCase()))))
 const arches = useDishArches()
-/** In the order in which they are seen; what is not shown waits. */
-watch(() => [house.kitchen, house.evidence, shown.value] as const, ([kitchen, evidence]) => {
-  if (kitchen) void arches.want(shown.value.map(one => one.dish), { kitchen, table: table.value, evidence })
+const entries = useTemplateRef('entries')
+/** Dishes in sight, and a little below it. */
+const near = shallowRef<ReadonlySet<string>>(new Set())
+useIntersectionObserver(() => entries.value?.map(one => one?.$el as HTMLElement) ?? [], (seen) => {
+  const next = new Set(near.value)
+  for (const { target, isIntersecting } of seen) next[isIntersecting ? 'add' : 'delete'](target.getAttribute('data-dish') ?? '')
+  near.value = next
+}, { rootMargin: '0px 0px 200px' })
+/** In the order in which they are seen; what is not in sight waits. */
+watch(() => [house.kitchen, house.evidence, shown.value, near.value] as const, ([kitchen, evidence, rows]) => {
+  if (kitchen) void arches.want(rows.flatMap(one => near.value.has(one.dish.id) ? [one.dish] : []), { kitchen, table: table.value, evidence })
 }, { immediate: true })
 onScopeDispose(arches.leave)
 async function take(dish: DishCard, own: readonly Ingredient[] = []): Promise<void> {
@@ -249,6 +258,8 @@ async function aside(dish: DishCard, away: boolean): Promise<void> {
         <DishEntry
           v-for="one in shown"
           :key="one.dish.id"
+          ref="entries"
+          :data-dish="one.dish.id"
           :dish="one.dish"
           :base="one.base"
           :times="one.times"

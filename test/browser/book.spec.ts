@@ -15,6 +15,19 @@ test.describe('the book', () => {
     }
   })
 
+  test('forecasts the dishes in sight, and others once they come into it', async ({ page }) => {
+    await page.goto('/book')
+    const forecast = page.locator('.dishes li:has(.stand:not(.outline))')
+    const inSight = await page.locator('.dishes li').evaluateAll(
+      all => all.filter(one => one.getBoundingClientRect().top < innerHeight).length,
+    )
+    await expect.poll(() => forecast.count()).toBeGreaterThanOrEqual(inSight)
+    const last = page.locator('.dishes li').last()
+    await expect(last.locator('.stand')).toHaveClass(/outline/)
+    await last.scrollIntoViewIfNeeded()
+    await expect(last.locator('.stand')).not.toHaveClass(/outline/)
+  })
+
   test('makes a dish of a pasted text, asking about every doubtful line', async ({ page }) => {
     await page.goto('/book')
     await page.getByRole('button', { name: 'From a pasted text' }).click()
