@@ -22,6 +22,8 @@ export interface KnownCook {
 /** Cooks by id; any number may be live. State and actions only: what they mean is replayed in the core. */
 export const useCooks = defineStore('cooks', () => {
   const known = shallowRef<Readonly<Record<string, KnownCook>>>({})
+  /** What was stored of a cook that is still being read: the answer under way can be older than it. */
+  const ahead = new Map<string, readonly Observation[]>()
 
   function set(id: string, cook: KnownCook): void {
     known.value = { ...known.value, [id]: cook }
@@ -50,7 +52,9 @@ export const useCooks = defineStore('cooks', () => {
     const local = waiting.flatMap(({ entry }) =>
       entry.type === 'observation' && entry.stream === id ? [entry.observation] : [],
     )
-    const observations = merge(merge(known.value[id]?.observations ?? [], local), cook?.observations ?? [])
+    const here = known.value[id]?.observations ?? ahead.get(id) ?? []
+    const observations = merge(merge(here, local), cook?.observations ?? [])
+    ahead.delete(id)
     set(id, { plan, observations })
     // An answer can be older than what was acknowledged while it was on its way: both are kept.
     if (fresh) cacheStored(id, plan, observations)
@@ -73,7 +77,8 @@ export const useCooks = defineStore('cooks', () => {
   /** Takes in what the hearth has stored: acknowledged, or marked on another device. */
   function receive(id: string, stored: readonly StoredObservation[]): void {
     const cook = known.value[id]
-    if (!cook || stored.length === 0) return
+    if (stored.length === 0) return
+    if (!cook) return void ahead.set(id, merge(ahead.get(id) ?? [], stored))
     const observations = merge(cook.observations, stored)
     if (observations === cook.observations) return
     set(id, { ...cook, observations })

@@ -118,6 +118,18 @@ describe('cooks', () => {
     expect(useCooks().known['cook-1']!.observations.map(one => one.kind)).toEqual(['cook.started'])
   })
 
+  it('lose nothing that was stored while they were read for the first time', async () => {
+    const cooks = useCooks()
+    answers['/api/cooks/cook-1'] = { plan, observations: [stored(1, 'cook.started')] }
+    const late = cooks.load('cook-1')
+    cooks.receive('cook-1', [stored(2, 'note')])
+    cooks.receive('cook-1', [stored(3, 'flame.out', 'phone')])
+    await late
+    expect(cooks.known['cook-1']!.observations.map(one => one.number).sort()).toEqual([1, 2, 3])
+    await cooks.load('cook-1')
+    expect(cooks.known['cook-1']!.observations).toHaveLength(3)
+  })
+
   it('keep several live at once, and drop the oldest copies from the device', async () => {
     for (let i = 0; i < 6; i++) {
       const id = `cook-${i}`
