@@ -173,23 +173,32 @@ async function leadsInAndOut(page: Page, part: Locator, opener: Locator): Promis
   await expect(opener).toBeFocused()
 }
 
-for (const { what, from, open, part, opener } of OPENED) {
-  test(`${what}: nothing against it on a laptop and a phone, and the keyboard goes in and comes back`, async ({
+/** Opens a part as its page stands, looks at it on a laptop and on a phone, and leaves it where it is left by the keyboard. */
+async function tried(page: Page, { what, open, part, opener }: Opened): Promise<void> {
+  await page.setViewportSize(LAPTOP)
+  await open(page)
+  await expect(part(page)).toBeVisible()
+  await stands(page, part(page), what, 'laptop')
+  if (opener) await leadsInAndOut(page, part(page), opener(page))
+  await page.setViewportSize(PHONE)
+  if (opener) await open(page)
+  await expect(part(page)).toBeVisible()
+  await stands(page, part(page), what, 'phone')
+  if (opener) await leadsInAndOut(page, part(page), opener(page))
+}
+
+for (const from of new Set(OPENED.map(one => one.from))) {
+  const parts = OPENED.filter(one => one.from === from)
+  const names = parts.map(one => one.what).join(', ')
+  test(`${names}: nothing against it on a laptop and a phone, and the keyboard goes in and comes back`, async ({
     page,
     complaints,
   }) => {
     await page.setViewportSize(LAPTOP)
     if (typeof from === 'string') await page.goto(from)
     else await from(page)
-    await open(page)
-    await expect(part(page)).toBeVisible()
-    await stands(page, part(page), what, 'laptop')
-    if (opener) await leadsInAndOut(page, part(page), opener(page))
-    await page.setViewportSize(PHONE)
-    if (opener) await open(page)
-    await expect(part(page)).toBeVisible()
-    await stands(page, part(page), what, 'phone')
-    if (opener) await leadsInAndOut(page, part(page), opener(page))
+    // One after another on one page, as it is used.
+    for (const part of parts) await test.step(part.what, () => tried(page, part))
     expect(complaints.list).toEqual([])
   })
 }
