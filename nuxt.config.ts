@@ -26,6 +26,7 @@ export default defineNuxtConfig({
   $development: { experimental: { viteEnvironmentApi: true } },
   // The built server stands behind a door of its own; the development server listens to this machine alone.
   $production: { nitro: { entry: fileURLToPath(new URL('./server/entry.ts', import.meta.url)) } },
+  buildDir: process.env.HEARTH_BUILDING ?? '.nuxt',
   ssr: false,
   telemetry: false,
   devtools: { enabled: false },

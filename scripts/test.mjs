@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { BROWSER, SHELL } from './chromium.mjs'
-import { ensureBuilt, ensureTypes, installWithDriverAside, ROOT, tool } from './house.mjs'
+import { buildAside, ensureTypes, installWithDriverAside, ROOT, tool } from './house.mjs'
 
 const driver = installWithDriverAside()
 ensureTypes()
@@ -47,19 +47,24 @@ const checks = [
 const lanes = [checkNext(), checkNext()]
 // The longest of them goes on beside the tests, and tests that need no database beside the compiling of its driver.
 await Promise.race(lanes)
-vitest('unit tests', 'core.json', ['core', 'components', 'components alone'])
+await vitest('unit tests', 'core.json', ['core', 'components', 'components alone'])
 await Promise.all([...lanes, driver])
-vitest('unit and server tests', 'unit.json', ['unit', 'server'])
-// The house that the browser tests copy is cooked while the build is made: either leaves a core idle.
+// What the browser tests need is made meanwhile, the build and the house that they copy: each of the three often waits.
 const demo = join(mkdtempSync(join(tmpdir(), 'yon-hearth-tests-')), 'demo')
-const cooking = spawn(process.execPath, ['scripts/run.mjs', 'demo/makeDemo.ts', demo], {
-  cwd: ROOT,
-  stdio: ['ignore', 'ignore', 'inherit'],
-})
-const cooked = new Promise(resolve => cooking.on('exit', code => resolve(code === 0)))
-ensureBuilt()
-if (!await cooked) fall(1, 'the demo house could not be made')
-run('browser tests', tool('playwright'), ['test'], { DEMO_OF_TESTS: demo })
+const building = buildAside()
+const cooking = quietly(process.execPath, ['scripts/run.mjs', 'demo/makeDemo.ts', demo])
+await vitest('unit and server tests', 'unit.json', ['unit', 'server'])
+const unbuilt = await building
+if (unbuilt) {
+  console.log(`\n— build\n${unbuilt}`)
+  fall(1, 'the build could not be made')
+}
+const cooked = await cooking
+if (cooked.status !== 0) {
+  console.log(`\n— demo house\n${cooked.said}`)
+  fall(1, 'the demo house could not be made')
+}
+if (!unbuilt) await run('browser tests', tool('playwright'), ['test'], { DEMO_OF_TESTS: demo })
 rmSync(dirname(demo), { recursive: true, force: true })
 count('browser.json', browserReport)
 
@@ -67,19 +72,22 @@ if (fallen.length > 0) console.log(`\nFailed:\n${fallen.map(each => `  ${each}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
 
+/** Runs one after another what says itself how far it is. */
 function run(name, command, args, env = {}) {
   console.log(`\n— ${name}`)
-  return (
-    spawnSync(command, args, {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
       cwd: ROOT,
       stdio: ['ignore', 'inherit', 'inherit'],
       env: { ...process.env, FORCE_COLOR: '0', ...env },
-    }).status === 0
-  )
+    })
+    child.on('error', resolve)
+    child.on('close', resolve)
+  })
 }
 
-function vitest(name, file, projects) {
-  run(name, tool('vitest'), [
+async function vitest(name, file, projects) {
+  await run(name, tool('vitest'), [
     'run',
     ...projects.flatMap(each => ['--project', each]),
     '--reporter=default',
