@@ -3,6 +3,7 @@ import { join, relative } from 'node:path'
 import { build } from 'esbuild'
 import type { Plugin } from 'vite'
 import { defineConfig } from 'vitest/config'
+import { BaseSequencer, type TestSpecification } from 'vitest/node'
 
 const TOGETHER = 'test-results/together'
 /**
@@ -32,6 +33,18 @@ const together: Plugin = {
   },
 }
 
+/**
+ * Files that judge the laws take longest and are short: by their length, which is all that a fresh house knows of them,
+ * they would be the last ones running, alone.
+ */
+class LongestFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const sorted = await super.sort(files)
+    const judges = ({ moduleId }: TestSpecification): boolean => moduleId.includes('/test/model/')
+    return [...sorted.filter(judges), ...sorted.filter(one => !judges(one))]
+  }
+}
+
 const inNode = { environment: 'node', testTimeout: 180_000, hookTimeout: 180_000 } as const
 /** Where tests are put together. */
 const togetherInNode = { ...inNode, server: { deps: { external: [new RegExp(TOGETHER)] } } }
@@ -47,6 +60,7 @@ export default defineConfig({
   test: {
     // Two cores: one worker would leave one of them idle.
     maxWorkers: 2,
+    sequence: { sequencer: LongestFirst },
     projects: [
       {
         plugins: [together],
