@@ -66,8 +66,8 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
-    nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } },
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, references: [{ path: '../core/day/solver' }] },
+    nodeTsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
   },
   hooks: {
     // What is asked for only when it is wanted is not fetched beside the first view; the offline shell brings it
@@ -128,7 +128,7 @@ export default defineNuxtConfig({
     },
     imports: false,
     errorHandler: '~~/server/http/errorHandler.ts',
-    typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } },
+    typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, references: [{ path: '../core/day/solver' }] } },
   },
   security: {
     nonce: true,
