@@ -34,6 +34,25 @@ describe('the scatter from day to day', () => {
     expect(Math.abs(Math.log(restlessMany / 0.25))).toBeLessThan(0.25)
   })
 
+  it('is the middle of its posterior, summed over four hundred factors in the place of twenty-five', () => {
+    const readings = [0.1, -0.06, 0.03, -0.12].map(off => ({ off, variance: 0.04 ** 2 }))
+    const free = (readings.length - 1) / readings.length
+    const density = (x: number, variance: number): number =>
+      Math.exp((-x * x) / (2 * variance)) / Math.sqrt(2 * Math.PI * variance)
+    let [total, sum] = [0, 0]
+    for (let i = 0; i <= 400; i++) {
+      const log = -1.2 + (2.4 * i) / 400
+      const day = (Math.exp(log) * usual) ** 2
+      const weight = readings.reduce(
+        (product, { off, variance }) => product * density(off / Math.sqrt(free), variance + day) ** free,
+        density(log, 0.45 ** 2),
+      )
+      total += weight
+      sum += weight * log
+    }
+    expect(dayScatter('mainFire', readings) / (usual * Math.exp(sum / total))).toBeCloseTo(1, 2)
+  })
+
   it('takes readings too noisy to tell for nothing', () => {
     const noisy = readingsOf(0.3, 8, 5).map(one => ({ ...one, variance: 4 }))
     expect(Math.abs(Math.log(dayScatter('mainFire', noisy) / usual))).toBeLessThan(0.12)
