@@ -58,3 +58,16 @@ export function starterPlan(id: string, choices: Partial<CookChoices> = {}): Coo
     fires: every(FIRST_KITCHEN.fires[0]!, FIRST_KITCHEN.fires[1]!), ...choices,
   })
 }
+
+/** A stage of the example begins at a moment, s. */
+export const begun = (stage: string, timeS: number, number: number): Observation =>
+  marked(number, timeS, 'stage.began', { stage })
+
+/** The example's cook as far as its last stage. */
+export const story: readonly Observation[] = [
+  marked(1, 0, 'cook.started'),
+  begun('roast', 240, 2),
+  marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
+  begun('pour', 640, 4),
+  begun('take-up', 700, 5),
+]

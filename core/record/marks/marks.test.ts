@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { examplePlan, marked, starterPlan } from '../../../test/support/plans'
+import { begun, examplePlan, marked, starterPlan, story } from '../../../test/support/plans'
 import { forecastCook } from '../../process/forecast/forecastCook'
 import { runImaginary, drawTruth } from '../../../devices/imaginaryPan'
 import { seededRandom } from '../../maths/random/seededRandom'
@@ -11,14 +11,6 @@ import type { CookPlan } from '../plan/plan'
 import { replay } from '../replay/replay'
 
 const plan = examplePlan()
-const begun = (stage: string, timeS: number, number: number) => marked(number, timeS, 'stage.began', { stage })
-const story: Observation[] = [
-  marked(1, 0, 'cook.started'),
-  begun('roast', 240, 2),
-  marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
-  begun('pour', 640, 4),
-  begun('take-up', 700, 5),
-]
 const MILK = { water: 0.87, solids: 0.04, fat: 0.04, sugar: 0.05, nuts: 0 }
 const contentAt = (marks: readonly Observation[], timeS: number, of: CookPlan = plan): number => {
   const query = marked(99, timeS, 'weighed', { grossG: 3000 })

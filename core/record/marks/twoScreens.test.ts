@@ -1,18 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { examplePlan, marked } from '../../../test/support/plans'
+import { begun, examplePlan, marked, story } from '../../../test/support/plans'
 import { forecastCook } from '../../process/forecast/forecastCook'
 import { replay } from '../replay/replay'
 import type { Observation } from './observation'
 
 const plan = examplePlan()
-const begun = (stage: string, timeS: number, number: number) => marked(number, timeS, 'stage.began', { stage })
-const story: Observation[] = [
-  marked(1, 0, 'cook.started'),
-  begun('roast', 240, 2),
-  marked(3, 300, 'vessel.lit', { vessel: 'pot' }),
-  begun('pour', 640, 4),
-  begun('take-up', 700, 5),
-]
 
 describe('two screens that mark the same', () => {
   it('mean one sign and one step: the first of each stands, and says no more than one would', () => {
